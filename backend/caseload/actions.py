@@ -1,0 +1,87 @@
+"""Adding and changing children, and setting a starting rung."""
+
+from collections.abc import Mapping
+from datetime import date
+from typing import Any
+
+from caseload.checks import checked_profile
+from caseload.facts import facts_of, started
+from caseload.models import Child, EstimatePoint, Home, StrandEstimate
+from clinic.actions import Done, StaleEdit, acting
+from clinic.models import Member
+from core import ability
+from core.ability import Estimate
+from core.skills import STRANDS
+
+PROFILE = (
+    "first_name", "birth_date", "hand", "mouthing", "allergies", "precautions", "refuses", "likes", "wanted",
+    "family_words", "seating", "attention_minutes", "force_limit_newton", "prompt_policy", "food_as_material",
+    "every_days",
+)  # fmt: skip
+
+
+def profile_of(child: Child) -> dict[str, Any]:
+    """The editable part of a child, as plain values."""
+    return {name: getattr(child, name) for name in PROFILE}
+
+
+@acting("child.add")
+def add_child(member: Member, home: Home, profile: Mapping[str, Any], on: date) -> Done[Child]:
+    """Add a child with a first guess in every strand, from age."""
+    child = Child.objects.create(clinic_id=member.clinic_id, home=home, **checked_profile(profile, on))
+    facts = facts_of(child, on)
+    StrandEstimate.objects.bulk_create([started(StrandEstimate(child=child, strand=s), ability.start(facts, s)) for s in STRANDS])
+    return Done(child, child, child.pk, {"first_name": child.first_name})
+
+
+@acting("child.edit")
+def edit_child(member: Member, child: Child, profile: Mapping[str, Any], version: int, on: date) -> Done[Child]:
+    """Change a child. Raises StaleEdit when somebody else did so since `version`."""
+    now = Child.objects.select_for_update().get(pk=child.pk)
+    checked = checked_profile(profile, on)
+    if now.version != version:
+        raise StaleEdit(plain({**profile_of(now), "version": now.version}), plain(dict(profile)))
+    before = profile_of(now)
+    changed = {k: v for k, v in checked.items() if before[k] != v}
+    for name, value in changed.items():
+        setattr(now, name, value)
+    now.version += 1
+    now.save()
+    return Done(now, now, now.pk, {"before": plain({k: before[k] for k in changed}), "after": plain(changed)})
+
+
+@acting("child.set_rung")
+def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> Done[StrandEstimate]:
+    """Start a strand from what the child was seen to do. Raises ValueError for a rung that does not exist."""
+    if strand not in STRANDS:
+        raise ValueError(f"{strand!r} is not a strand of the skills map. Choose one of its ladders.")
+    estimate = ability.start(facts_of(child, on), strand, seen_rung=rung)
+    row = StrandEstimate.objects.select_for_update().get(child=child, strand=strand)
+    before = row.mean
+    started(row, Estimate(estimate.mean, estimate.sd, on)).seen_rung = rung
+    row.save()
+    keep_point(child, strand, on, estimate)
+    return Done(row, child, child.pk, {"strand": strand, "rung": rung, "before": round(before, 2)})
+
+
+@acting("child.override_hazard")
+def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Done[Child]:
+    """Allow what a rule calls overridable, with the reason kept on the record. Raises ValueError otherwise."""
+    if rule != "balloon":
+        raise ValueError(f"The rule {rule!r} can't be overridden. Choose something it allows.")
+    if len(reason.strip()) < 10:
+        raise ValueError("An override needs its reason, in at least a few words. Say who holds it and why.")
+    child.overrides = {**child.overrides, rule: reason.strip()}
+    child.version += 1
+    child.save(update_fields=["overrides", "version"])
+    return Done(child, child, child.pk, {"rule": rule, "reason": reason.strip()})
+
+
+def keep_point(child: Child, strand: str, on: date, estimate: Estimate) -> None:
+    """Keep where the estimate stood on a day; the last word of the day wins."""
+    EstimatePoint.objects.update_or_create(child=child, strand=strand, on=on, defaults={"mean": estimate.mean, "sd": estimate.sd})
+
+
+def plain(values: Mapping[str, Any]) -> dict[str, Any]:
+    """Dates as text, so that values go into JSON."""
+    return {k: v.isoformat() if isinstance(v, date) else v for k, v in values.items()}

@@ -1,0 +1,160 @@
+"""Children: read, add, change, set a starting rung; and the homes they live in."""
+
+from datetime import date
+
+from django.http import HttpRequest
+from django.utils import timezone
+from ninja import Router, Schema
+from pydantic import Field
+
+from caseload import actions, queries
+from caseload.facts import age_months, estimates_of
+from caseload.models import Child
+from clinic.auth import member
+from clinic.problems import Problem
+from core.skills import STRANDS
+
+router = Router(tags=["caseload"])
+REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
+
+
+class Profile(Schema):
+    """What is known of a child."""
+
+    first_name: str = Field(max_length=60)
+    birth_date: date
+    hand: str = "not_settled"
+    mouthing: str = "never"
+    allergies: list[str] = []
+    precautions: list[str] = []
+    refuses: list[str] = []
+    likes: list[str] = []
+    wanted: list[str] = []
+    family_words: str = Field("", max_length=200)
+    seating: str = Field("", max_length=200)
+    attention_minutes: int = 30
+    force_limit_newton: float | None = None
+    prompt_policy: str = "least_first"
+    food_as_material: bool = True
+    every_days: int = 7
+
+
+class StrandOut(Schema):
+    """Where a child stands in one strand. mean and sd in rungs."""
+
+    strand: str
+    mean: float
+    sd: float
+    tries: int
+    as_of: date | None
+    seen_rung: int | None
+
+
+class ChildOut(Profile):
+    """A child with everything the page shows."""
+
+    id: int
+    version: int
+    age_months: float
+    home_id: int
+    home_name: str
+    overrides: dict[str, str]
+    strands: list[StrandOut]
+
+
+class ProfileEdit(Profile):
+    """A changed profile, and the version it was changed from."""
+
+    version: int
+
+
+class NewChild(Profile):
+    """A new child and its home."""
+
+    home_id: int
+
+
+class SeenRung(Schema):
+    """What a child was seen to do."""
+
+    strand: str
+    rung: int
+
+
+class Override(Schema):
+    """A hazard rule allowed by a therapist, with the reason."""
+
+    rule: str
+    reason: str = Field(max_length=300)
+
+
+class HomeOut(Schema):
+    """A place with a cupboard."""
+
+    id: int
+    name: str
+    kind: str
+    supervision: str
+
+
+@router.get("/homes", response={200: list[HomeOut], 403: Problem})
+def list_homes(request: HttpRequest) -> list[HomeOut]:
+    """The places with a cupboard, by kind and name."""
+    return [HomeOut.from_orm(h) for h in queries.homes(member(request))]
+
+
+@router.get("/children/{child_id}", response={200: ChildOut, **REFUSED})
+def read_child(request: HttpRequest, child_id: int) -> ChildOut:
+    """One child, with an estimate for every strand."""
+    return child_out(queries.child_for(member(request), child_id))
+
+
+@router.post("/children", response={201: ChildOut, **REFUSED})
+def add_child(request: HttpRequest, body: NewChild) -> tuple[int, ChildOut]:
+    """Add a child."""
+    who = member(request)
+    home = queries.home_for(who, body.home_id)
+    child = actions.add_child(who, home, body.dict(exclude={"home_id"}), timezone.localdate())
+    return 201, child_out(child)
+
+
+@router.put("/children/{child_id}", response={200: ChildOut, **REFUSED})
+def edit_child(request: HttpRequest, child_id: int, body: ProfileEdit) -> ChildOut:
+    """Change a child; 409 with both versions when somebody else did so meanwhile."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    actions.edit_child(who, child, body.dict(exclude={"version"}), body.version, timezone.localdate())
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.post("/children/{child_id}/rungs", response={200: ChildOut, **REFUSED})
+def set_rung(request: HttpRequest, child_id: int, body: SeenRung) -> ChildOut:
+    """Start a strand from what the child was seen to do."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    actions.set_rung(who, child, body.strand, body.rung, timezone.localdate())
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.post("/children/{child_id}/overrides", response={200: ChildOut, **REFUSED})
+def override_hazard(request: HttpRequest, child_id: int, body: Override) -> ChildOut:
+    """Allow what a rule calls overridable, with the reason kept."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    actions.override_hazard(who, child, body.rule, body.reason)
+    return child_out(queries.child_for(who, child_id))
+
+
+def child_out(child: Child) -> ChildOut:
+    """A child as the API shows it, estimates widened to today."""
+    today = timezone.localdate()
+    now = estimates_of(child, today)
+    rows = {e.strand: e for e in child.estimates.all()}
+    strands = [
+        StrandOut(strand=s, mean=now[s].mean, sd=now[s].sd, tries=rows[s].tries, as_of=rows[s].as_of, seen_rung=rows[s].seen_rung)
+        for s in STRANDS if s in rows
+    ]  # fmt: skip
+    return ChildOut(
+        **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today),
+        home_id=child.home_id, home_name=child.home.name, overrides=child.overrides, strands=strands,
+    )  # fmt: skip

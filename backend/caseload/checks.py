@@ -1,0 +1,74 @@
+"""What a child's profile may say: each refusal names the field, the value, the reason and the remedy."""
+
+from collections.abc import Mapping
+from datetime import date
+from typing import Any
+
+from core.child import ALLERGENS, PRECAUTIONS
+from core.skills import WANTED_TASKS
+
+OLDEST_YEARS = 21
+LISTED: dict[str, frozenset[str] | None] = {
+    "allergies": frozenset(ALLERGENS), "precautions": frozenset(PRECAUTIONS), "wanted": frozenset(WANTED_TASKS),
+    "refuses": frozenset({"sticky", "wet", "gritty"}), "likes": None,
+}  # fmt: skip
+CHOICES = {
+    "hand": ("right", "left", "not_settled"),
+    "mouthing": ("never", "sometimes", "often"),
+    "prompt_policy": ("least_first", "most_first"),
+}
+
+
+class FieldError(ValueError):
+    """A value that can't be kept, at one field."""
+
+    def __init__(self, field: str, value: object, reason: str, remedy: str) -> None:
+        super().__init__(f"{reason} {remedy}")
+        self.field, self.value, self.reason, self.remedy = field, value, reason, remedy
+
+
+def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
+    """Return the profile, names trimmed. Raises FieldError at the first thing that can't be kept."""
+    kept = dict(profile)
+    kept["first_name"] = str(kept["first_name"]).strip()
+    if not kept["first_name"]:
+        raise FieldError("first_name", "", "A child needs a name.", "Write the first name or what the child is called.")
+    _check_birth_date(kept["birth_date"], on)
+    for name, options in CHOICES.items():
+        if kept[name] not in options:
+            raise FieldError(name, kept[name], f"{kept[name]!r} is not a choice here.", f"Use one of {', '.join(options)}.")
+    for name, known in LISTED.items():
+        for value in kept[name]:
+            if known is not None and value not in known:
+                raise FieldError(name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}.")
+    _check_numbers(kept)
+    return kept
+
+
+def _check_birth_date(born: date, on: date) -> None:
+    if born > on:
+        raise FieldError("birth_date", born, f"The birth date {born:%d %b %Y} is in the future.", "Check the year.")
+    if (on - born).days > OLDEST_YEARS * 366:
+        raise FieldError(
+            "birth_date", born, f"The birth date {born:%d %b %Y} is more than {OLDEST_YEARS} years ago.", "Check the year."
+        )
+
+
+def _check_numbers(kept: dict[str, Any]) -> None:
+    if not 2 <= kept["attention_minutes"] <= 120:
+        raise FieldError(
+            "attention_minutes",
+            kept["attention_minutes"],
+            "An attention span has 2 to 120 minutes.",
+            "Choose a number between these.",
+        )
+    if not 1 <= kept["every_days"] <= 180:
+        raise FieldError("every_days", kept["every_days"], "Visits are 1 to 180 days apart.", "Choose a number between these.")
+    limit = kept.get("force_limit_newton")
+    if limit is not None and not 0 < limit <= 500:
+        raise FieldError(
+            "force_limit_newton",
+            limit,
+            f"A limit of {limit:g} N is not possible.",
+            "Use more than 0, up to 500 N, or leave it empty.",
+        )

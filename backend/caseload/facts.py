@@ -1,0 +1,50 @@
+"""A stored child as the rules see one."""
+
+from datetime import date
+
+from caseload.models import Child, StrandEstimate
+from core import ability
+from core.ability import Estimate
+from core.child import Child as Facts
+
+DAYS_PER_MONTH = 365.2425 / 12
+
+
+def age_months(birth_date: date, on: date) -> float:
+    """Age in months on a day: whole calendar months, and the days left as a share of a mean month."""
+    months = (on.year - birth_date.year) * 12 + on.month - birth_date.month
+    if on.day < birth_date.day:
+        months -= 1
+    year, month = divmod(birth_date.year * 12 + birth_date.month - 1 + months, 12)
+    turned = date(year, month + 1, min(birth_date.day, 28))
+    return months + min(max((on - turned).days, 0) / DAYS_PER_MONTH, 0.999)
+
+
+def facts_of(child: Child, on: date) -> Facts:
+    """The child as the core's rules see it on a day."""
+    return Facts(
+        age_months=age_months(child.birth_date, on), hand=child.hand, mouthing=child.mouthing,  # type: ignore[arg-type]
+        allergies=frozenset(child.allergies), precautions=frozenset(child.precautions),
+        refuses=frozenset(child.refuses), likes=frozenset(child.likes), wanted=tuple(child.wanted),
+        attention_minutes=child.attention_minutes, force_limit_newton=child.force_limit_newton,
+        prompt_policy=child.prompt_policy, food_as_material=child.food_as_material,  # type: ignore[arg-type]
+        overrides=frozenset(child.overrides),
+    )  # fmt: skip
+
+
+def estimates_of(child: Child, on: date) -> dict[str, Estimate]:
+    """Every strand's estimate, widened to a day. One query."""
+    return {e.strand: ability.on_day(ability.from_plain(e.state), on) for e in child.estimates.all()}
+
+
+def started(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:
+    """Put a starting estimate into its row, unsaved; evidence counts from its day on."""
+    row.start_state = dict(ability.as_plain(estimate))
+    return stored(row, estimate)
+
+
+def stored(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:
+    """Put an estimate into its row, unsaved."""
+    row.mean, row.sd, row.as_of, row.tries = estimate.mean, estimate.sd, estimate.as_of, estimate.tries
+    row.state = dict(ability.as_plain(estimate))
+    return row

@@ -1,0 +1,105 @@
+"""Homes, children, and what each child is thought able to do."""
+
+from django.db import models
+from django.db.models import Q
+
+from clinic.models import Clinic
+from clinic.queries import in_clinic
+
+HANDS = [("right", "Right"), ("left", "Left"), ("not_settled", "Not settled")]
+MOUTHING = [("never", "Never"), ("sometimes", "Sometimes"), ("often", "Often")]
+KINDS = [("home", "Home"), ("clinic", "Clinic room"), ("school", "School")]
+
+
+class Home(models.Model):
+    """A place with a cupboard: a family's home, the clinic's room, a school."""
+
+    clinic = models.ForeignKey(Clinic, models.PROTECT)
+    name = models.CharField(max_length=80)
+    kind = models.CharField(max_length=8, choices=KINDS, default="home")
+    supervision = models.CharField(max_length=12, default="arms_reach")
+
+    objects = in_clinic("clinic").as_manager()
+
+    class Meta:
+        constraints = [
+            models.CheckConstraint(condition=Q(kind__in=[k for k, _ in KINDS]), name="home_kind_known"),
+            models.CheckConstraint(condition=Q(supervision__in=["arms_reach", "room", "box"]), name="home_supervision_known"),
+        ]
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Child(models.Model):
+    """One child. Lists hold ids of core.child, core.skills and the library's themes."""
+
+    clinic = models.ForeignKey(Clinic, models.PROTECT)
+    home = models.ForeignKey(Home, models.PROTECT, related_name="children")
+    first_name = models.CharField(max_length=60)
+    birth_date = models.DateField()
+    hand = models.CharField(max_length=12, choices=HANDS, default="not_settled")
+    mouthing = models.CharField(max_length=10, choices=MOUTHING, default="never")
+    allergies = models.JSONField(default=list)
+    precautions = models.JSONField(default=list)
+    refuses = models.JSONField(default=list)
+    likes = models.JSONField(default=list)
+    wanted = models.JSONField(default=list)
+    family_words = models.CharField(max_length=200, blank=True)
+    seating = models.CharField(max_length=200, blank=True)
+    attention_minutes = models.PositiveSmallIntegerField(default=30)
+    force_limit_newton = models.FloatField(null=True, blank=True)
+    prompt_policy = models.CharField(max_length=12, default="least_first")
+    food_as_material = models.BooleanField(default=True)
+    overrides = models.JSONField(default=dict)
+    every_days = models.PositiveSmallIntegerField(default=7)
+    version = models.PositiveIntegerField(default=1)
+
+    objects = in_clinic("clinic").as_manager()
+
+    class Meta:
+        ordering = ["first_name", "id"]
+        constraints = [
+            models.CheckConstraint(condition=Q(hand__in=[h for h, _ in HANDS]), name="child_hand_known"),
+            models.CheckConstraint(condition=Q(mouthing__in=[m for m, _ in MOUTHING]), name="child_mouthing_known"),
+            models.CheckConstraint(
+                condition=Q(attention_minutes__gte=2) & Q(attention_minutes__lte=120), name="child_attention_possible"
+            ),
+            models.CheckConstraint(condition=Q(every_days__gte=1), name="child_every_days_possible"),
+        ]
+
+    def __str__(self) -> str:
+        return self.first_name
+
+
+class StrandEstimate(models.Model):
+    """The estimate in one strand as it stands; `state` is core.ability's, in full."""
+
+    child = models.ForeignKey(Child, models.CASCADE, related_name="estimates")
+    strand = models.CharField(max_length=24)
+    mean = models.FloatField()
+    sd = models.FloatField()
+    as_of = models.DateField(null=True)
+    tries = models.PositiveIntegerField(default=0)
+    seen_rung = models.PositiveSmallIntegerField(null=True)
+    state = models.JSONField()
+    start_state = models.JSONField()
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(fields=["child", "strand"], name="one_estimate_per_strand"),
+            models.CheckConstraint(condition=Q(sd__gt=0), name="estimate_sd_positive"),
+        ]
+
+
+class EstimatePoint(models.Model):
+    """The estimate as it stood after one day: the line of the progress page."""
+
+    child = models.ForeignKey(Child, models.CASCADE, related_name="points")
+    strand = models.CharField(max_length=24)
+    on = models.DateField()
+    mean = models.FloatField()
+    sd = models.FloatField()
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["child", "strand", "on"], name="one_point_a_day")]

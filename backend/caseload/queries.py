@@ -1,0 +1,40 @@
+"""Reads of children and homes; each read of a child's record is in the audit log."""
+
+from django.db.models import QuerySet
+from django.http import Http404
+
+from caseload.models import Child, Home
+from clinic.actions import log
+from clinic.models import Member
+from clinic.permissions import require
+
+
+def children(member: Member) -> QuerySet[Child]:
+    """The children this member may see."""
+    require(member, "caseload.read")
+    return Child.objects.visible_to(member).select_related("home")
+
+
+def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
+    """Return one child, its home and estimates with it, and note the read. Raises Http404."""
+    require(member, why)
+    found = Child.objects.visible_to(member).select_related("home").prefetch_related("estimates").filter(pk=child_id).first()
+    if found is None:
+        raise Http404(f"No child {child_id} in your clinic.")
+    log(member, why, found, found.pk)
+    return found
+
+
+def homes(member: Member) -> QuerySet[Home]:
+    """The homes, clinic rooms and schools this member may see."""
+    require(member, "cupboard.read")
+    return Home.objects.visible_to(member).order_by("kind", "name")
+
+
+def home_for(member: Member, home_id: int) -> Home:
+    """Return one home. Raises Http404."""
+    require(member, "cupboard.read")
+    found = Home.objects.visible_to(member).filter(pk=home_id).first()
+    if found is None:
+        raise Http404(f"No home {home_id} in your clinic.")
+    return found

@@ -1,0 +1,65 @@
+"""Signing in and out, and who is signed in."""
+
+from django.contrib.auth import authenticate, login, logout
+from django.http import HttpRequest
+from django.middleware.csrf import get_token
+from ninja import Router, Schema
+
+from clinic.auth import member
+from clinic.problems import Problem, ProblemError
+from clinic.queries import member_of
+
+router = Router(tags=["clinic"])
+
+
+class SignIn(Schema):
+    """A name and a password."""
+
+    username: str
+    password: str
+
+
+class Me(Schema):
+    """Who is signed in."""
+
+    name: str
+    role: str
+    clinic: str
+    run_hand: str
+
+
+@router.post("/session", auth=None, response={200: Me, 401: Problem, 429: Problem})
+def sign_in(request: HttpRequest, body: SignIn) -> Me:
+    """Sign in with a name and a password."""
+    user = authenticate(request, username=body.username, password=body.password)
+    found = member_of(user) if user else None
+    if user is None or found is None:
+        raise ProblemError(
+            401,
+            "Not signed in",
+            "username",
+            body.username,
+            "Name and password do not go together.",
+            "Try again, or ask the clinic's lead for a new password.",
+        )
+    login(request, user)
+    return _me(found)
+
+
+@router.delete("/session", auth=None, response={204: None})
+def sign_out(request: HttpRequest) -> tuple[int, None]:
+    """Sign out."""
+    logout(request)
+    return 204, None
+
+
+@router.get("/me", response=Me)
+def me(request: HttpRequest) -> Me:
+    """Who is signed in; also sets the CSRF cookie."""
+    get_token(request)
+    return _me(member(request))
+
+
+def _me(found) -> Me:  # type: ignore[no-untyped-def]
+    name = found.user.get_full_name() or found.user.get_username()
+    return Me(name=name, role=found.role, clinic=found.clinic.name, run_hand=found.run_hand)

@@ -1,0 +1,36 @@
+"""Problem details: what is wrong, with which value, why, and what to do. After RFC 9457."""
+
+from typing import Any
+
+from ninja import Schema
+
+
+class FieldProblem(Schema):
+    """One field's problem."""
+
+    field: str
+    value: str = ""
+    reason: str
+    remedy: str = ""
+
+
+class Problem(Schema):
+    """An answer that says no."""
+
+    title: str
+    status: int
+    detail: str
+    fields: list[FieldProblem] = []
+    theirs: dict[str, Any] | None = None
+    yours: dict[str, Any] | None = None
+
+
+class ProblemError(Exception):
+    """Raised where the API says no, about one field."""
+
+    def __init__(self, status: int, title: str, field: str, value: object, reason: str, remedy: str = "") -> None:
+        super().__init__(reason)
+        self.problem = Problem(
+            title=title, status=status, detail=reason,
+            fields=[FieldProblem(field=field, value=str(value)[:200], reason=reason, remedy=remedy)],
+        )  # fmt: skip

@@ -1,0 +1,99 @@
+"""The one API: its routes, and how every refusal is said."""
+
+from typing import Any
+
+from django.http import Http404, HttpRequest, HttpResponse
+from ninja import NinjaAPI
+from ninja.errors import AuthenticationError, HttpError, ValidationError
+
+from caseload.api import router as caseload
+from caseload.checks import FieldError
+from clinic.actions import StaleEdit
+from clinic.api import router as clinic
+from clinic.auth import MemberAuth
+from clinic.permissions import NotAllowed
+from clinic.problems import FieldProblem, Problem, ProblemError
+from config.words import router as words
+from core.materials import MeasureError
+from core.planner import RequestError
+from core.scoring import EventError
+from cupboard.api import router as cupboard
+from planning.api import router as planning
+from progress.api import router as progress
+from running.api import router as running
+
+api = NinjaAPI(title="Pollicor", version="1", auth=MemberAuth(csrf=True), docs_url=None)
+for _router in (clinic, words, caseload, cupboard, planning, running, progress):
+    api.add_router("", _router)
+
+
+def _say(request: HttpRequest, problem: Problem) -> HttpResponse:
+    response = api.create_response(request, problem.dict(exclude_none=True), status=problem.status)
+    response["Content-Type"] = "application/problem+json"
+    return response
+
+
+def _problem(status: int, title: str, field: str, value: object, reason: str, remedy: str = "") -> Problem:
+    return ProblemError(status, title, field, value, reason, remedy).problem
+
+
+@api.exception_handler(ProblemError)
+def _on_problem(request: HttpRequest, no: ProblemError) -> HttpResponse:
+    return _say(request, no.problem)
+
+
+@api.exception_handler(FieldError)
+def _on_field(request: HttpRequest, no: FieldError) -> HttpResponse:
+    return _say(request, _problem(422, "Not kept", no.field, no.value, no.reason, no.remedy))
+
+
+@api.exception_handler(MeasureError)
+@api.exception_handler(RequestError)
+@api.exception_handler(EventError)
+def _on_named(request: HttpRequest, no: Any) -> HttpResponse:
+    return _say(request, _problem(422, "Not kept", no.field, "", str(no)))
+
+
+@api.exception_handler(ValueError)
+def _on_value(request: HttpRequest, no: ValueError) -> HttpResponse:
+    return _say(request, _problem(422, "Not kept", "", "", str(no)))
+
+
+@api.exception_handler(StaleEdit)
+def _on_stale(request: HttpRequest, no: StaleEdit) -> HttpResponse:
+    return _say(request, Problem(title="Changed meanwhile", status=409, detail=str(no), theirs=no.theirs, yours=no.yours))
+
+
+@api.exception_handler(NotAllowed)
+def _on_not_allowed(request: HttpRequest, no: NotAllowed) -> HttpResponse:
+    return _say(request, Problem(title="Not open to you", status=403, detail=str(no)))
+
+
+@api.exception_handler(AuthenticationError)
+def _on_unknown(request: HttpRequest, no: AuthenticationError) -> HttpResponse:
+    return _say(request, Problem(title="Not signed in", status=401, detail="You are not signed in. Sign in, then try again."))
+
+
+@api.exception_handler(Http404)
+def _on_missing(request: HttpRequest, no: Http404) -> HttpResponse:
+    return _say(request, Problem(title="Not there", status=404, detail=str(no) or "There is nothing here."))
+
+
+@api.exception_handler(HttpError)
+def _on_http(request: HttpRequest, no: HttpError) -> HttpResponse:
+    return _say(request, Problem(title="Not understood", status=no.status_code, detail=str(no)))
+
+
+@api.exception_handler(ValidationError)
+def _on_shape(request: HttpRequest, no: ValidationError) -> HttpResponse:
+    fields = [_shape_problem(e) for e in no.errors]
+    return _say(
+        request, Problem(title="Not kept", status=422, detail=fields[0].reason if fields else "Not understood.", fields=fields)
+    )
+
+
+def _shape_problem(error: dict[str, Any]) -> FieldProblem:
+    where = ".".join(str(p) for p in error["loc"] if p not in ("body", "query", "path"))
+    where = where.split(".", 1)[1] if where.startswith("body.") else where
+    value = error.get("input", "")
+    return FieldProblem(field=where, value=str(value)[:80], reason=f"{error['msg']}.", remedy="Correct it and save again.")

@@ -1,0 +1,11 @@
+"""For the tests: a fast password hasher, a plain static storage, no lock-out."""
+
+from config.settings.base import *  # noqa: F403
+
+SECRET_KEY = "only-for-tests"
+PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+AXES_ENABLED = False
+STORAGES = {
+    "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
+    "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},
+}

@@ -1,0 +1,99 @@
+"""What the rules need to know of a child and of the place a session happens in."""
+
+from dataclasses import dataclass, field
+from types import MappingProxyType
+from typing import Literal
+
+Mouthing = Literal["never", "sometimes", "often"]
+Hand = Literal["right", "left", "not_settled"]
+Supervision = Literal["arms_reach", "room", "box"]
+Place = Literal["clinic", "home", "school"]
+PromptPolicy = Literal["least_first", "most_first"]
+
+SUPERVISION_RANK = MappingProxyType({"box": 0, "room": 1, "arms_reach": 2})
+
+ALLERGENS = MappingProxyType(
+    {
+        "wheat": "wheat", "nut": "nuts", "egg": "egg", "milk": "milk",
+        "soy": "soy", "latex": "latex",
+    }
+)  # fmt: skip
+
+PRECAUTIONS = MappingProxyType(
+    {
+        "joint_laxity": "loose joints",
+        "wrist_weight": "no weight on the hands or wrists",
+        "fracture": "recent fracture or surgery",
+        "splint": "wears a splint",
+        "pain": "pain in the hand",
+        "seizures": "seizures",
+        "skin": "sensitive or broken skin",
+        "swallowing": "trouble swallowing",
+    }
+)
+
+
+@dataclass(frozen=True)
+class Child:
+    """One child, as the rules see them. age_months is a float; forces are in newton."""
+
+    age_months: float
+    hand: Hand = "not_settled"
+    mouthing: Mouthing = "never"
+    allergies: frozenset[str] = frozenset()
+    precautions: frozenset[str] = frozenset()
+    refuses: frozenset[str] = frozenset()
+    likes: frozenset[str] = frozenset()
+    wanted: tuple[str, ...] = ()
+    attention_minutes: int = 30
+    force_limit_newton: float | None = None
+    prompt_policy: PromptPolicy = "least_first"
+    food_as_material: bool = True
+    overrides: frozenset[str] = frozenset()
+
+    @property
+    def mouths(self) -> bool:
+        """Whether anything at all is said to go in the mouth."""
+        return self.mouthing != "never"
+
+
+@dataclass(frozen=True)
+class Setting:
+    """Where a session happens and how close an adult is."""
+
+    place: Place = "clinic"
+    supervision: Supervision = "arms_reach"
+
+    def offers(self, wanted: Supervision) -> bool:
+        """Whether the supervision here is at least what is wanted."""
+        return SUPERVISION_RANK[self.supervision] >= SUPERVISION_RANK[wanted]
+
+
+@dataclass(frozen=True)
+class Zone:
+    """A band of expected independent success, as chances from 0 to 1."""
+
+    low: float
+    high: float
+
+
+@dataclass(frozen=True)
+class Zones:
+    """The band each part of a session aims for. Defaults: common practice, no source."""
+
+    bands: MappingProxyType[str, Zone] = field(
+        default_factory=lambda: MappingProxyType(
+            {
+                "opener": Zone(0.90, 0.995),
+                "warm-up": Zone(0.70, 0.95),
+                "main": Zone(0.70, 0.85),
+                "stretch": Zone(0.50, 0.70),
+                "daily": Zone(0.65, 0.90),
+                "tidy": Zone(0.80, 0.99),
+            }
+        )
+    )
+
+    def of(self, part: str) -> Zone:
+        """Return the band for a part of a session."""
+        return self.bands[part]

@@ -1,0 +1,290 @@
+"""What one house can offer one child in one setting: which things fill which roles at which grade.
+
+Built once for a child, a cupboard and a setting; every question after that is a few bit operations.
+"""
+
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, replace
+from itertools import product
+from types import MappingProxyType
+
+from core import hazards
+from core.child import Child, Setting
+from core.hazards import RANK, Verdict
+from core.library import FAMILIES, family
+from core.library.declare import Clearance, Family
+from core.library.things import MATERIALS
+from core.materials import Material, Need, Role, Stock
+
+
+@dataclass(frozen=True)
+class Variant:
+    """An activity at one grade: the place of the chosen step on each axis, in the family's order."""
+
+    family: str
+    grade: tuple[int, ...]
+
+    def moved(self, axis: int, step: int) -> "Variant":
+        """The same activity with one axis at another step."""
+        return replace(self, grade=(*self.grade[:axis], step, *self.grade[axis + 1 :]))
+
+
+@dataclass(frozen=True)
+class Quantity:
+    """How many of a thing a set wants, of how many there are; rounds > 1 uses the same things again."""
+
+    role: str
+    words: str
+    stock_id: str
+    material: str
+    name: str
+    wanted: int
+    have: int
+    rounds: int
+    single_use: bool
+    adult_step: str = ""
+
+
+@dataclass(frozen=True)
+class Offer:
+    """A variant this house can offer: what fills each role, how many, and the hazard verdict."""
+
+    variant: Variant
+    count: int
+    quantities: tuple[Quantity, ...]
+    verdict: Verdict
+
+
+@dataclass(frozen=True)
+class Lack:
+    """Why a variant is not on offer: barred by a rule, or something missing, with what would help."""
+
+    variant: Variant
+    kind: str
+    reason: str
+    remedy: str
+    rule: str = ""
+
+
+def checked_variant(variant: Variant) -> Family:
+    """Return the variant's family. Raises ValueError when family or grade does not exist."""
+    f = family(variant.family)
+    if len(variant.grade) != len(f.axes):
+        raise ValueError(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
+    for axis, at in zip(f.axes, variant.grade, strict=True):
+        if not 0 <= at < len(axis.steps):
+            raise ValueError(
+                f"{axis.words} of {f.name} has steps 1 to {len(axis.steps)}; {at + 1} is not one. Choose one of these."
+            )
+    return f
+
+
+def variants_of(f: Family) -> Iterator[Variant]:
+    """Every grade of a family, easiest first axis by axis."""
+    for grade in product(*(range(len(a.steps)) for a in f.axes)):
+        yield Variant(f.id, grade)
+
+
+def set_count(f: Family, grade: Sequence[int], age_months: float) -> int:
+    """How many tries one set has at this grade and age."""
+    chosen = [a.steps[at].count for a, at in zip(f.axes, grade, strict=True)]
+    return next((c for c in chosen if c is not None), f.count_for(age_months))
+
+
+class House:
+    """A cupboard as one child may use it in one setting."""
+
+    def __init__(self, stock: Iterable[Stock], child: Child, setting: Setting) -> None:
+        self.child, self.setting = child, setting
+        judged = [(s, s.thing, hazards.assess(s.thing, child, setting)) for s in stock]
+        judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].material.id))
+        self.stock = tuple(j[0] for j in judged)
+        self.things = tuple(j[1] for j in judged)
+        self.verdicts = tuple(j[2] for j in judged)
+        self._usable = sum(
+            1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
+        )
+        self._met: dict[tuple[str, Need], int] = {}
+        self._forms: dict[str, int] = {}
+        self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
+        self._offers: dict[Variant, Offer | None] = {}
+
+    def _fits_hand(self, thing: Material) -> bool:
+        return thing.handed is None or self.child.hand in (thing.handed, "not_settled")
+
+    def offer(self, variant: Variant) -> Offer | None:
+        """Return what this house offers for a variant, or None when something is missing or barred."""
+        if variant not in self._offers:
+            self._offers[variant] = self._made_offer(variant, FAMILIES[variant.family])
+        return self._offers[variant]
+
+    def offers(self, families: Iterable[Family] | None = None) -> Iterator[Offer]:
+        """Every variant on offer, family by family."""
+        for f in FAMILIES.values() if families is None else families:
+            for variant in variants_of(f):
+                found = self.offer(variant)
+                if found is not None:
+                    yield found
+
+    def verdict_on_steps(self, f: Family, grade: Sequence[int]) -> Verdict:
+        """The verdict on what is done at this grade, whatever it is done with."""
+        tags = (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
+        if tags not in self._tag_verdicts:
+            self._tag_verdicts[tags] = hazards.assess_step(tags, self.child, self.setting)
+        return self._tag_verdicts[tags]
+
+    def _made_offer(self, variant: Variant, f: Family) -> Offer | None:
+        steps = self.verdict_on_steps(f, variant.grade)
+        if steps.status == "barred":
+            return None
+        count = set_count(f, variant.grade, self.child.age_months)
+        chosen = self._chosen(f, variant.grade, count)
+        if chosen is None:
+            return None
+        quantities = tuple(self._quantity(role, at, count) for role, at in chosen)
+        verdict = hazards.worst((steps, *(self.verdicts[at] for _, at in chosen)))
+        return Offer(variant, count, quantities, verdict)
+
+    def _chosen(self, f: Family, grade: Sequence[int], count: int) -> list[tuple[Role, int]] | None:
+        """Fill every role with a different thing, the preferred ones first."""
+        masks = []
+        for role in f.roles:
+            mask = self._mask(role, asked_of(f, grade, role.id)) & self._usable & self._enough(role.least(count))
+            if not mask:
+                return None
+            masks.append(mask)
+        return self._filled(f, masks, [])
+
+    def _filled(self, f: Family, masks: list[int], taken: list[int]) -> list[tuple[Role, int]] | None:
+        if len(taken) == len(masks):
+            return list(zip(f.roles, taken, strict=True))
+        for at in _bits(masks[len(taken)]):
+            if at not in taken and self._clears(f, [*taken, at]):
+                filled = self._filled(f, masks, [*taken, at])
+                if filled is not None:
+                    return filled
+        return None
+
+    def _clears(self, f: Family, taken: list[int]) -> bool:
+        if not f.clearances:
+            return True
+        by_role = {role.id: self.things[at] for role, at in zip(f.roles, taken, strict=False)}
+        return all(
+            clears(c, by_role[c.outer], by_role[c.inner]) for c in f.clearances if c.outer in by_role and c.inner in by_role
+        )
+
+    def _mask(self, role: Role, extra: tuple[Need, ...]) -> int:
+        mask = self._form(role.form)
+        for need in (*role.needs, *extra):
+            mask &= self._meeting(need)
+        return mask
+
+    def _form(self, form: str) -> int:
+        if form not in self._forms:
+            self._forms[form] = sum(1 << i for i, t in enumerate(self.things) if form in t.forms)
+        return self._forms[form]
+
+    def _meeting(self, need: Need) -> int:
+        key = (need.prop, need)
+        if key not in self._met:
+            self._met[key] = sum(1 << i for i, t in enumerate(self.things) if need.met_by(t))
+        return self._met[key]
+
+    def _enough(self, least: int) -> int:
+        key = f"count>={least}"
+        if key not in self._forms:
+            self._forms[key] = sum(1 << i for i, s in enumerate(self.stock) if s.count >= least)
+        return self._forms[key]
+
+    def _quantity(self, role: Role, at: int, count: int) -> Quantity:
+        stock, thing = self.stock[at], self.things[at]
+        full = role.quantity(count)
+        rounds = -(-full // stock.count) if stock.count < full else 1
+        return Quantity(
+            role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use
+        )
+
+    def lack(self, variant: Variant) -> Lack | None:
+        """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
+        if self.offer(variant) is not None:
+            return None
+        f = FAMILIES[variant.family]
+        steps = self.verdict_on_steps(f, variant.grade)
+        if steps.status == "barred":
+            hit = steps.hits[0]
+            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+        count = set_count(f, variant.grade, self.child.age_months)
+        for role in f.roles:
+            found = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
+            if found is not None:
+                return found
+        return Lack(
+            variant,
+            "missing",
+            f"{f.name}: the things here do not go together.",
+            f"Wanted: {', '.join(c.words for c in f.clearances) or 'one more of the same kind'}.",
+        )
+
+    def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:
+        mask, least = self._mask(role, extra), role.least(count)
+        usable, enough = mask & self._usable, mask & self._enough(least)
+        if usable & enough:
+            return None
+        if usable:
+            at = max(_bits(usable), key=lambda i: self.stock[i].count)
+            return Lack(
+                variant,
+                "short",
+                f"Needs {least} {self.things[at].name.lower()}, {self.stock[at].count} here.",
+                f"Find {least - self.stock[at].count} more.",
+            )
+        for at in _bits(mask):
+            if not self._fits_hand(self.things[at]):
+                return Lack(
+                    variant,
+                    "hand",
+                    f"{self.things[at].name}: this child uses the {self.child.hand} hand.",
+                    f"Find {role.words} for the {self.child.hand} hand.",
+                )
+            hit = self.verdicts[at].hits[0]
+            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+        return Lack(variant, "missing", f"Needs {role.asks(extra)}; nothing here fits.", self._to_add(role, extra))
+
+    def _to_add(self, role: Role, extra: tuple[Need, ...]) -> str:
+        names = [
+            m.name.lower()
+            for m in fillers(role, extra)
+            if hazards.assess(m, self.child, self.setting).status != "barred" and self._fits_hand(m)
+        ]
+        return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
+
+
+def asked_of(f: Family, grade: Sequence[int], role_id: str) -> tuple[Need, ...]:
+    """What a grade asks of the thing in a role, beside the role's own needs."""
+    return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))
+
+
+def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Material]:
+    """Every known material that can play a role."""
+    return [m for m in MATERIALS.values() if role.filled_by(m, extra)]
+
+
+def clears(clearance: Clearance, outer: Material, inner: Material) -> bool:
+    """Whether the inner thing passes the gap of the outer one with the room asked for."""
+    gap, width = getattr(outer, clearance.gap), getattr(inner, clearance.width)
+    return gap is not None and width is not None and gap >= width + clearance.spare_mm
+
+
+def _bits(mask: int) -> Iterator[int]:
+    while mask:
+        low = mask & -mask
+        yield low.bit_length() - 1
+        mask ^= low
+
+
+def stock_of(counts: Mapping[str, int]) -> tuple[Stock, ...]:
+    """A cupboard from material ids and counts. Raises ValueError for an unknown material."""
+    for material_id in counts:
+        if material_id not in MATERIALS:
+            raise ValueError(f"{material_id!r} is not a known material. Choose one from the list.")
+    return tuple(Stock(MATERIALS[m], n, m, MappingProxyType({})) for m, n in counts.items())

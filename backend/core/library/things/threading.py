@@ -1,0 +1,43 @@
+"""Beads, rings, lines and uprights. Sizes in mm, from memory."""
+
+from core.library.things.declare import thing
+from core.materials import Ball, Box, Ring, Rod
+
+THINGS = (
+    thing("cotton_reel", "Empty cotton reels", "bead item block", Rod(32, 45), 8, hole_mm=9),
+    thing("paper_tube_slice", "Slices of cardboard tube", "bead ring item", Ring(45, 42, 25), 12, hole_mm=42, firm=True),
+    thing("foam_ring", "Foam rings cut from a pool noodle", "bead ring item", Ring(65, 22, 30), 10, hole_mm=22, soft=True, firm=False),
+    thing("foam_slice_thin", "Thin foam slices with a hole", "bead item", Ring(50, 12, 10), 12, hole_mm=12, soft=True, firm=False),
+    thing("wooden_bead_25", "Big wooden beads", "bead item", Ball(25), 20, hole_mm=8, friction="wood"),
+    thing("wooden_bead_15", "Middling wooden beads", "bead item", Ball(15), 30, hole_mm=5, friction="wood"),
+    thing("pony_bead", "Small barrel beads", "bead item", Rod(9, 6), 100, hole_mm=4),
+    thing("pasta_wheel", "Wheel-shaped dry pasta", "bead item", Rod(24, 7), 60, hole_mm=5, food=True, raw=True, allergens="wheat", instead="Use cut straws or card wheels."),
+    thing("pasta_tube", "Tube-shaped dry pasta", "bead item", Rod(10, 40), 60, hole_mm=7, food=True, raw=True, allergens="wheat", instead="Use cut straws."),
+    thing("cereal_hoop", "Cereal hoops", "bead item", Ring(15, 6, 6), 80, hole_mm=6, food=True, allergens="wheat", firm=True, single_use=True, instead="Use slices of straw."),
+    thing("cut_straw", "Cut straws, 3 cm", "bead item", Rod(7, 30), 40, hole_mm=6),
+    thing("metal_washer", "Washers, big", "bead ring item", Ring(30, 11, 2), 20, hole_mm=11, friction="glass"),
+    thing("metal_washer_small", "Washers, small", "bead item", Ring(16, 6, 1.5), 30, hole_mm=6, friction="glass"),
+    thing("curtain_ring", "Curtain rings", "ring bead item", Ring(48, 36, 6), 12, hole_mm=36),
+    thing("jar_band", "Wide elastic bands", "ring item", Ring(80, 70, 6), 20, soft=True, latex=True, firm=False, force_newton=6, instead="Use fabric hair bands."),
+    thing("hair_band", "Fabric hair bands", "ring item", Ring(50, 40, 5), 10, soft=True, firm=False, force_newton=5, hole_mm=40),
+    thing("bracelet", "Bangles", "ring bead item", Ring(72, 62, 6), 6, hole_mm=62),
+    thing("big_button", "Big coat buttons", "bead item", Rod(28, 4), 20, hole_mm=3),
+    thing("dowel_stand", "Stick standing in a heavy base", "post", Rod(8, 220), 2, heavy_base=True, stiffness="rigid"),
+    thing("spaghetti_post", "Dry spaghetti standing in dough", "post", Rod(2, 120), 9, raw=True, food=True, allergens="wheat", stiffness="rigid", single_use=True, instead="Use blunt sticks in clay."),
+    thing("stick_in_eggbox", "Blunt sticks in an upturned egg box", "post", Rod(4, 100), 9, allergens="egg", stiffness="rigid", instead="Stand the sticks in clay or a box lid."),
+    thing("kitchen_roll_holder", "Kitchen roll holder", "post", Rod(12, 300), 1, heavy_base=True, stiffness="rigid"),
+    thing("handled_stick", "Short stick with a handle and a stop", "cord stick", Rod(6, 160), 2, cord_mm=160, cord_width_mm=6, stiffness="rigid", tip="rigid"),
+    thing("taped_dowel", "Thin stick with one taped end", "cord stick", Rod(5, 300), 2, cord_mm=300, cord_width_mm=5, stiffness="rigid", tip="rigid"),
+    thing("chenille_stem", "Pipe cleaners", "cord item", Rod(6, 300), 15, cord_mm=300, cord_width_mm=4, stiffness="stiff", tip="plain"),
+    thing("plastic_line", "Stiff garden line", "cord", Rod(3, 500), 1, cord_mm=500, cord_width_mm=3, stiffness="stiff", tip="plain"),
+    thing("tipped_cord", "Cord with a stick tied to its end", "cord", Rod(3, 600), 2, cord_mm=600, cord_width_mm=3, stiffness="floppy", tip="rigid"),
+    thing("taped_lace", "Shoe lace with its own tip", "cord lace_board", Rod(4, 900), 2, cord_mm=900, cord_width_mm=3, stiffness="floppy", tip="taped"),
+    thing("flat_lace_two", "Two laces of two colours", "lace_board cord", Rod(6, 1000), 1, cord_mm=1000, cord_width_mm=4, stiffness="floppy", tip="taped"),
+    thing("soft_wool", "Soft wool", "cord", Rod(3, 600), 4, cord_mm=600, cord_width_mm=3, stiffness="floppy", tip="plain"),
+    thing("parcel_string", "Parcel string", "cord", Rod(2, 800), 2, cord_mm=800, cord_width_mm=2, stiffness="floppy", tip="plain"),
+    thing("tea_cosy_line", "Washing line piece", "cord edge", Rod(5, 1500), 1, cord_mm=1500, cord_width_mm=5, stiffness="floppy", tip="plain"),
+    thing("stiff_card_edge", "Side of a cardboard box", "edge", Box(300, 200, 3), 1, sheet_gsm=600),
+    thing("tub_rim", "Rim of a plastic tub", "edge container", Rod(180, 90), 1, opening_mm=170),
+    thing("card_disc", "Card plate with a marked rim", "edge sheet", Rod(200, 1), 2, sheet_gsm=300),
+    thing("hanging_towel", "Towel over a line", "edge cloth", Box(600, 400, 3), 1, soft=True, firm=False),
+)  # fmt: skip

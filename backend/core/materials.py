@@ -1,0 +1,232 @@
+"""Household things by what can be measured of them, and whether they can fill a role.
+
+The property, not the name, decides what a thing can stand in for.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, fields, replace
+from math import ceil
+from types import MappingProxyType
+
+from core.shapes import Ball, Box, Ring, Rod, Shape
+
+FORMS = MappingProxyType(
+    {
+        "item": "small thing to handle", "bead": "thing with a hole", "cord": "line", "post": "upright",
+        "ring": "ring", "clip": "clip or peg", "edge": "edge to clip on", "tongs": "pick-up tool",
+        "squeezer": "thing to squeeze", "dough": "dough or putty", "sheet": "sheet",
+        "blade": "scissors", "container": "pot or bowl", "slot_lid": "pot with an opening",
+        "pen": "thing to draw with", "stick": "stick or pencil", "lid_pot": "thing with a screw lid",
+        "bolt": "nut and bolt", "card": "cards or pages", "sticker": "sticker", "cloth": "cloth",
+        "tube": "tube", "bag": "thing to toss", "balloon": "thing that floats", "block": "building piece",
+        "button_strip": "button strip", "fastener": "fastener to work", "spoon": "spoon",
+        "fork": "fork", "knife": "child's knife", "pour": "thing to pour", "cup": "cup or jug",
+        "wall": "clear wall", "floor": "clear floor", "glue": "glue", "tray": "tray",
+        "filler": "dry filler", "puller": "thing to pull apart", "bubble": "thing to pop",
+        "lace_board": "lace", "puppet": "finger puppet", "stamp": "stamp", "water": "water bowl",
+        "sponge": "sponge", "seat": "chair or ball to work from",
+    }
+)  # fmt: skip
+
+MEASURES = MappingProxyType(
+    {
+        "hole_mm": "mm", "slit_mm": "mm", "cord_mm": "mm", "cord_width_mm": "mm",
+        "force_newton": "N", "sheet_gsm": "g/m²", "opening_mm": "mm", "size_mm": "mm",
+    }
+)  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Material:
+    """A household thing. Sizes in mm, forces in N, sheet weight in g/m²; None where it does not apply.
+
+    Figures are typical ones, from memory; a home's own measurement replaces them.
+    """
+
+    id: str
+    name: str
+    forms: frozenset[str]
+    shape: Shape
+    soft: bool = False
+    hole_mm: float | None = None
+    slit_mm: float | None = None
+    cord_mm: float | None = None
+    cord_width_mm: float | None = None
+    stiffness: str | None = None
+    tip: str | None = None
+    force_newton: float | None = None
+    friction: str = "medium"
+    firm: bool = True
+    sheet_gsm: float | None = None
+    opening_mm: float | None = None
+    lidded: bool = False
+    heavy_base: bool = False
+    food: bool = False
+    round_hard_food: bool = False
+    raw: bool = False
+    allergens: frozenset[str] = frozenset()
+    latex: bool = False
+    sharp: bool = False
+    wet: bool = False
+    single_use: bool = False
+    balloon: bool = False
+    strong_magnet: bool = False
+    button_cell: bool = False
+    swells_in_water: bool = False
+    shared_risk: bool = False
+    typical_count: int = 1
+    texture: str | None = None
+    handed: str | None = None
+    instead: str = ""
+
+    @property
+    def size_mm(self) -> float:
+        """The middle side: what the fingers close on."""
+        return self.shape.extents_mm[1]
+
+    @property
+    def longest_mm(self) -> float:
+        """The longest side of the box around it."""
+        return self.shape.extents_mm[0]
+
+    @property
+    def thin_mm(self) -> float:
+        """The shortest side of the box around it."""
+        return self.shape.extents_mm[2]
+
+
+class MeasureError(ValueError):
+    """A measured value that can't be right. `field` names it; the text says what, why and what to do."""
+
+    def __init__(self, field: str, message: str) -> None:
+        super().__init__(message)
+        self.field = field
+
+
+@dataclass(frozen=True)
+class Stock:
+    """One line of a cupboard: a material, how many, and what was measured in this home."""
+
+    material: Material
+    count: int
+    id: str = ""
+    measured: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+
+    @property
+    def thing(self) -> Material:
+        """The material with this home's own measurements in place of the typical ones."""
+        return measured_material(self.material, self.measured) if self.measured else self.material
+
+
+def measured_material(material: Material, measured: Mapping[str, float]) -> Material:
+    """Return the material with some properties measured. Raises MeasureError on an impossible value."""
+    changes: dict[str, object] = {}
+    for name, value in measured.items():
+        if name not in MEASURES:
+            raise MeasureError(name, f"{name} is not something measured here. Use one of {', '.join(MEASURES)}.")
+        if not 0 < value < 10_000:
+            raise MeasureError(name, f"{value:g} {MEASURES[name]} is not possible. Measure again: more than 0, below 10,000.")
+        if name != "size_mm":
+            changes[name] = float(value)
+    shape = _resized(material, measured["size_mm"]) if "size_mm" in measured else material.shape
+    result = replace(material, shape=shape, **changes)  # type: ignore[arg-type]
+    _check_hole(result)
+    return result
+
+
+def _resized(material: Material, size_mm: float) -> Shape:
+    """Scale the whole shape so that its middle side measures size_mm."""
+    factor = size_mm / material.size_mm
+    sides = {f.name: getattr(material.shape, f.name) * factor for f in fields(material.shape)}
+    return type(material.shape)(**sides)
+
+
+def _check_hole(material: Material) -> None:
+    if material.hole_mm is not None and "bead" in material.forms and material.hole_mm >= material.size_mm:
+        raise MeasureError(
+            "hole_mm",
+            f"a hole of {material.hole_mm:g} mm does not fit in a thing {material.size_mm:g} mm across. "
+            "Measure the hole and the thing again.",
+        )
+
+
+@dataclass(frozen=True)
+class Need:
+    """One thing a role asks of whatever fills it."""
+
+    prop: str
+    words: str
+    low: float | None = None
+    high: float | None = None
+    among: frozenset[object] | None = None
+
+    def met_by(self, material: Material) -> bool:
+        """Whether the material has the property, within the bounds (inclusive)."""
+        value = getattr(material, self.prop)
+        if self.among is not None:
+            return value in self.among
+        if value is None:
+            return False
+        return (self.low is None or value >= self.low) and (self.high is None or value <= self.high)
+
+
+def at_least(prop: str, value: float, words: str) -> Need:
+    """A need for a property of at least a value."""
+    return Need(prop, words, low=value)
+
+
+def at_most(prop: str, value: float, words: str) -> Need:
+    """A need for a property of at most a value."""
+    return Need(prop, words, high=value)
+
+
+def between(prop: str, low: float, high: float, words: str) -> Need:
+    """A need for a property within bounds."""
+    return Need(prop, words, low=low, high=high)
+
+
+def among(prop: str, words: str, *values: object) -> Need:
+    """A need for a property that is one of some values."""
+    return Need(prop, words, among=frozenset(values))
+
+
+@dataclass(frozen=True)
+class Role:
+    """A part a thing plays in an activity: its form, what it needs, and how many.
+
+    fixed         -- how many whatever the count
+    per_count     -- how many for each counted try
+    share         -- the smallest part of the full number that still works, in rounds (0 to 1)
+    """
+
+    id: str
+    words: str
+    form: str
+    needs: tuple[Need, ...] = ()
+    fixed: int = 1
+    per_count: float = 0.0
+    share: float = 1.0
+    kept: bool = False
+
+    def quantity(self, count: int) -> int:
+        """How many things a set of `count` tries wants."""
+        return self.fixed + ceil(self.per_count * count - 1e-9)
+
+    def least(self, count: int) -> int:
+        """How many are enough when the set is done in rounds with the same things."""
+        return max(1, ceil(self.quantity(count) * self.share - 1e-9))
+
+    def filled_by(self, material: Material, extra: tuple[Need, ...] = ()) -> bool:
+        """Whether the material can play this role at a grade that asks `extra` of it."""
+        return self.form in material.forms and all(n.met_by(material) for n in (*self.needs, *extra))
+
+    def asks(self, extra: tuple[Need, ...] = ()) -> str:
+        """The role in words: 'line: thinner than the hole, stiff'."""
+        needs = ", ".join(n.words for n in (*self.needs, *extra))
+        return f"{self.words} ({needs})" if needs else self.words
+
+
+__all__ = [
+    "FORMS", "MEASURES", "Ball", "Box", "Material", "MeasureError", "Need", "Ring", "Rod", "Role",
+    "Stock", "among", "at_least", "at_most", "between", "measured_material",
+]  # fmt: skip

@@ -1,0 +1,184 @@
+"""The session as an integer programme: which candidates, for how many minutes.
+
+One objective, in well-spent minutes. Hard limits stay hard: time, one go per family, the parts wanted,
+tiring minutes, no two tiring blocks side by side. Time is counted in
+quarter minutes, rounded up.
+
+The order inside the main part is not in the model: t tiring blocks among n can be kept apart, with a
+tiring block before (a) or after (b) the main part, exactly when 2t <= n - a - b + 1.
+"""
+
+from collections import defaultdict
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from math import ceil
+from typing import Any
+
+from core.planner.candidates import QUALITY, Candidate
+from core.planner.worth import STRAND_STEPS
+from core.skills import STRANDS
+
+STEP = 4  # solver steps in a minute
+SET_OUT = 0.25  # minutes to bring one thing to the table, once a session; from memory
+MOST_MAIN = 4
+SECONDS_ALLOWED = 2.5  # s: after that the best found so far, with its bound
+
+Model = Any  # ortools ships no types that a strict reader accepts
+Listed = list[Candidate]
+
+
+@dataclass(frozen=True)
+class Limits:
+    """The hard limits of one session. must lists parts that have to be there, targets those
+    that get a main block; least_main is how many main blocks there are at the least."""
+
+    minutes: int
+    tiring_minutes: int
+    must: tuple[str, ...]
+    least_main: int
+    targets: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class Choice:
+    """What the solver chose: (candidate, minutes) pairs, the objective and its bound in well-spent minutes."""
+
+    status: str
+    chosen: tuple[tuple[Candidate, int], ...]
+    well_spent: float
+    bound: float
+
+
+def solve(candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, shortest: bool = False) -> Choice:
+    """Return the best choice of candidates.
+
+    fixed    -- place in candidates to minutes, for blocks that are locked
+    shortest -- instead of the best use, find the shortest session that has every wanted part
+    """
+    from ortools.sat.python import cp_model
+
+    listed = list(candidates)
+    model = cp_model.CpModel()
+    take = [model.new_bool_var(f"take{i}") for i in range(len(listed))]
+    spend = [_minutes(model, i, c, take[i], fixed) for i, c in enumerate(listed)]
+    time = _time(model, listed, take, spend)
+    if not shortest:
+        model.add(time <= limits.minutes * STEP)
+        model.add(sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring) <= limits.tiring_minutes)
+    _parts(model, listed, take, limits)
+    _cover(model, listed, take, limits)
+    _apart(model, listed, take)
+    worth = _worth(model, listed, spend)
+    if shortest:
+        model.minimize(time)
+    else:
+        model.maximize(worth)
+    solver = cp_model.CpSolver()
+    solver.parameters.num_workers = 1
+    solver.parameters.random_seed = 1
+    solver.parameters.linearization_level = 2  # bounds from the linear relaxation: ten times faster here
+    solver.parameters.add_lp_constraints_lazily = False
+    solver.parameters.cp_model_probing_level = 0
+    solver.parameters.max_time_in_seconds = SECONDS_ALLOWED
+    status = solver.solve(model)
+    if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
+        return Choice("impossible", (), 0.0, 0.0)
+    chosen = tuple((c, solver.value(m)) for c, t, m in zip(listed, take, spend, strict=True) if solver.value(t))
+    scale = STEP if shortest else QUALITY * 10
+    return Choice("optimal" if status == cp_model.OPTIMAL else "feasible", chosen,
+                  solver.objective_value / scale, solver.best_objective_bound / scale)  # fmt: skip
+
+
+def _minutes(model: Model, i: int, candidate: Candidate, take: Any, fixed: Mapping[int, int]) -> Any:
+    if i in fixed:
+        model.add(take == 1)
+        return model.new_constant(fixed[i])
+    spend = model.new_int_var(0, candidate.most, f"minutes{i}")
+    model.add(spend >= candidate.least * take)
+    model.add(spend <= candidate.most * take)
+    return spend
+
+
+def _time(model: Model, listed: Listed, take: list[Any], spend: list[Any]) -> Any:
+    """Work, setting up, tidying, and bringing each thing to the table once.
+
+    Only things that more than one activity could use get a variable; the rest is part of an activity's
+    fixed time, which leaves the solver a much smaller problem with the same answer.
+    """
+    users: defaultdict[str, list[Any]] = defaultdict(list)
+    families: defaultdict[str, set[str]] = defaultdict(set)
+    for c, t in zip(listed, take, strict=True):
+        for thing in c.kit:
+            users[thing].append(t)
+            families[thing].add(c.family.id)
+    shared = [thing for thing in sorted(users) if len(families[thing]) > 1]
+    out = [model.new_bool_var(f"kit {thing}") for thing in shared]
+    for thing, on_table in zip(shared, out, strict=True):
+        for t in users[thing]:
+            model.add_implication(t, on_table)
+    set_out = round(SET_OUT * STEP)
+    fixed = [
+        ceil((c.family.setup_minutes + c.family.tidy_minutes) * STEP - 1e-9)
+        + set_out * sum(len(families[thing]) == 1 for thing in c.kit)
+        for c in listed
+    ]
+    return sum(spend) * STEP + sum(s * t for s, t in zip(fixed, take, strict=True)) + set_out * sum(out)
+
+
+def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits) -> None:
+    by_family: defaultdict[str, list[Any]] = defaultdict(list)
+    by_part: defaultdict[str, list[Any]] = defaultdict(list)
+    for c, t in zip(listed, take, strict=True):
+        by_family[c.family.id].append(t)
+        by_part[c.part].append(t)
+    for family in sorted(by_family):
+        model.add_at_most_one(by_family[family])
+    for part, takes in sorted(by_part.items()):
+        if part == "main":
+            model.add_linear_constraint(sum(takes), min(limits.least_main, len(takes)), MOST_MAIN)
+        else:
+            model.add_linear_constraint(sum(takes), int(part in limits.must), 1)
+
+
+def _cover(model: Model, listed: Listed, take: list[Any], limits: Limits) -> None:
+    """Each chosen target gets at least one main block."""
+    for target in limits.targets:
+        model.add_at_least_one(
+            t for c, t in zip(listed, take, strict=True) if c.part == "main" and STRANDS[c.strand].target == target
+        )
+
+
+def _apart(model: Model, listed: Listed, take: list[Any]) -> None:
+    """No two tiring blocks side by side, whatever parts are empty between them."""
+    count: defaultdict[str, list[Any]] = defaultdict(list)
+    tiring: defaultdict[str, list[Any]] = defaultdict(list)
+    for c, t in zip(listed, take, strict=True):
+        count[c.part].append(t)
+        if c.family.tiring:
+            tiring[c.part].append(t)
+    there = {p: sum(count[p]) for p in ("opener", "warm-up", "main", "stretch", "daily", "tidy")}
+    tired = {p: sum(tiring[p]) for p in there}
+    before, after = model.new_bool_var("tired before"), model.new_bool_var("tired after")
+    model.add(before >= tired["warm-up"])
+    model.add(before >= tired["opener"] - there["warm-up"])
+    model.add(after >= tired["stretch"])
+    model.add(after >= tired["daily"] - there["stretch"])
+    model.add(after >= tired["tidy"] - there["stretch"] - there["daily"])
+    model.add(2 * tired["main"] + before + after <= there["main"] + 1)
+    model.add(tired["opener"] + tired["warm-up"] <= 1)
+    model.add(tired["stretch"] + tired["daily"] <= 1)
+    model.add(tired["daily"] + tired["tidy"] <= 1)
+    model.add(tired["stretch"] + tired["tidy"] <= 1 + there["daily"])
+
+
+def _worth(model: Model, listed: Listed, spend: list[Any]) -> Any:
+    """Minutes times quality, strand by strand, each further minute of one strand counting less."""
+    by_strand: defaultdict[str, list[Any]] = defaultdict(list)
+    for c, m in zip(listed, spend, strict=True):
+        by_strand[c.strand].append(c.quality * m)
+    total = []
+    for strand in sorted(by_strand):
+        steps = [model.new_int_var(0, wide * QUALITY, f"{strand} {wide}") for wide, _ in STRAND_STEPS]
+        model.add(sum(steps) <= sum(by_strand[strand]))
+        total += [round(share * 10) * s for (_, share), s in zip(STRAND_STEPS, steps, strict=True)]
+    return sum(total)

@@ -1,0 +1,115 @@
+"""What a plan is asked for, and what comes back."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from types import MappingProxyType
+
+from core.ability import Estimate
+from core.child import Child, Setting, Zones
+from core.hazards import Verdict
+from core.house import Quantity, Variant
+from core.library.declare import PARTS
+from core.materials import Stock
+
+SHORTEST_SESSION = 5  # minutes, project definition
+LONGEST_SESSION = 90  # minutes, project definition
+
+
+@dataclass(frozen=True)
+class LockedBlock:
+    """A block the therapist keeps: its part, its grade and its minutes."""
+
+    part: str
+    variant: Variant
+    minutes: int
+
+
+@dataclass(frozen=True)
+class SessionRequest:
+    """All a session is planned from.
+
+    targets   -- ids of the targets worked on, one or two of skills.TARGETS
+    estimates -- strand id to estimate; a strand without one can't be aimed at
+    recent    -- family id to how many sessions ago it was last done (0: the last one)
+    parts     -- the parts wanted; a part nothing fits is left out and said so
+    """
+
+    child: Child
+    setting: Setting
+    stock: tuple[Stock, ...]
+    estimates: Mapping[str, Estimate]
+    minutes: int
+    targets: tuple[str, ...]
+    recent: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
+    locked: tuple[LockedBlock, ...] = ()
+    excluded: frozenset[str] = frozenset()
+    parts: tuple[str, ...] = PARTS
+    zones: Zones = field(default_factory=Zones)
+    tiring_share: float = 0.45
+
+
+@dataclass(frozen=True)
+class Reason:
+    """One term of why a block is worth its minutes: its factor (0 to 1) and its words."""
+
+    term: str
+    factor: float
+    words: str
+
+
+@dataclass(frozen=True)
+class Block:
+    """One activity in a plan. minutes are at work; setting up comes on top (setup_minutes)."""
+
+    part: str
+    variant: Variant
+    name: str
+    strand: str
+    rung: float
+    grade_words: tuple[str, ...]
+    minutes: int
+    sets: int
+    count: int
+    unit: str
+    quantities: tuple[Quantity, ...]
+    expected: float
+    tiring: bool
+    setup_minutes: float
+    well_spent: float
+    verdict: Verdict
+    why: tuple[Reason, ...]
+    beat: str
+    setup: str
+    posture: str
+    cues: tuple[tuple[str, str], ...]
+    watch: tuple[str, ...]
+    tidy: str
+    locked: bool = False
+
+
+@dataclass(frozen=True)
+class LeftOut:
+    """An activity a therapist may have expected, and why it is not in the plan."""
+
+    family: str
+    name: str
+    kind: str
+    reason: str
+    remedy: str
+    strand: str
+
+
+@dataclass(frozen=True)
+class SessionPlan:
+    """Blocks in order. status: optimal, feasible (with the bound) or impossible (with the shortest fix)."""
+
+    status: str
+    blocks: tuple[Block, ...] = ()
+    left_out: tuple[LeftOut, ...] = ()
+    minutes: float = 0.0
+    well_spent: float = 0.0
+    bound: float = 0.0
+    tiring_minutes: int = 0
+    reason: str = ""
+    fix: str = ""
+    notes: tuple[str, ...] = ()

@@ -1,0 +1,245 @@
+"""A session: plan it, explain it, and answer when a hand changes it."""
+
+from dataclasses import replace
+from itertools import pairwise
+from math import ceil
+
+from core.grading import grade_words
+from core.house import House, Offer, Quantity, Variant, checked_variant
+from core.library import FAMILIES
+from core.library.declare import PARTS
+from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
+from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
+from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
+from core.planner.worth import STRAND_STEPS
+from core.skills import STRANDS, TARGETS
+
+SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory
+
+
+class RequestError(ValueError):
+    """A request that makes no sense as asked. `field` names what to change."""
+
+    def __init__(self, field: str, message: str) -> None:
+        super().__init__(message)
+        self.field = field
+
+
+def plan_session(request: SessionRequest, house: House | None = None) -> SessionPlan:
+    """Return the best session for a request: blocks in order, each with why, and what was left out.
+
+    house -- the cupboard already judged for this child and setting, where the caller has it
+    The same request always gives the same plan. A request nothing can satisfy gives status
+    `impossible`, with the reason and the shortest fix.
+    Raises RequestError for minutes out of range or an unknown target.
+    """
+    check_request(request)
+    house = house or House(request.stock, request.child, request.setting)
+    locked = [_locked_candidate(b, house, request) for b in request.locked]
+    missing = [b for b, c in zip(request.locked, locked, strict=True) if c is None]
+    if missing:
+        return _lock_impossible(missing[0].variant, house)
+    found = [c for c in locked if c] + undominated(all_candidates(house, request))
+    fixed = {i: b.minutes for i, b in enumerate(request.locked)}
+    if not any(c.part in ("main", "stretch") for c in found):
+        return _nothing_to_train(house, request)
+    limits = _limits(found, request)
+    choice = solve(found, fixed, limits)
+    if choice.status == "impossible":
+        return _no_room(found, fixed, limits, house, request)
+    return _plan(choice, house, request, locked=frozenset(b.variant.family for b in request.locked), pool=found)
+
+
+def check_request(request: SessionRequest) -> None:
+    """Raise RequestError where a request makes no sense."""
+    if not SHORTEST_SESSION <= request.minutes <= LONGEST_SESSION:
+        raise RequestError(
+            "minutes",
+            f"{request.minutes} minutes: a session has {SHORTEST_SESSION} to {LONGEST_SESSION}. Choose a number between these.",
+        )
+    if not request.targets:
+        raise RequestError("targets", "No target chosen: a session aims at one or two. Choose at least one.")
+    for target in request.targets:
+        if target not in TARGETS:
+            raise RequestError("targets", f"{target!r} is not a target. Use one of {', '.join(TARGETS)}.")
+    for block in request.locked:
+        if block.part not in PARTS:
+            raise RequestError("locked", f"{block.part!r} is not a part of a session. Use one of {', '.join(PARTS)}.")
+        checked_variant(block.variant)
+
+
+def _limits(found: list[Candidate], request: SessionRequest) -> Limits:
+    """Which parts have to be there: in a short session only a win to open with and the main work."""
+    there = {c.part for c in found}
+    wanted = ["opener"] if request.minutes >= 12 else []
+    wanted += ["warm-up"] if request.minutes >= 25 else []
+    wanted += ["daily"] if request.minutes >= 20 and request.child.wanted else []
+    wanted += ["tidy"] if request.minutes >= 15 else []
+    least_main = 1 if request.minutes < 28 else 2
+    return Limits(
+        request.minutes,
+        round(request.minutes * request.tiring_share),
+        tuple(p for p in wanted if p in there),
+        least_main,
+        _coverable(found, request),
+    )
+
+
+def _coverable(found: list[Candidate], request: SessionRequest) -> tuple[str, ...]:
+    """The chosen targets that have a main block to offer; a short session covers only the first of them."""
+    main = {STRANDS[c.strand].target for c in found if c.part == "main"}
+    covered = tuple(t for t in request.targets if t in main)
+    return covered if request.minutes >= 20 else covered[:1]
+
+
+def _locked_candidate(block: LockedBlock, house: House, request: SessionRequest) -> Candidate | None:
+    offer = house.offer(block.variant)
+    made = candidate(offer, block.part, request) if offer else None
+    if made is None and offer is not None:
+        made = candidate(offer, "opener", request)
+        made = replace(made, part=block.part) if made else None
+    return made
+
+
+def _lock_impossible(variant: Variant, house: House) -> SessionPlan:
+    lack = house.lack(variant)
+    name = FAMILIES[variant.family].name
+    reason = lack.reason if lack else "it trains nothing this child has an estimate for."
+    return SessionPlan("impossible", reason=f"“{name}” is locked, but {reason[0].lower()}{reason[1:]}",
+                       fix=lack.remedy if lack else f"Unlock “{name}”.")  # fmt: skip
+
+
+def _nothing_to_train(house: House, request: SessionRequest) -> SessionPlan:
+    """Say what stops most of the target's activities, and the one thing that would open one."""
+    out = left_out(house, request, frozenset())
+    names = " and ".join(TARGETS[t].name.lower() for t in request.targets)
+    first = next((o for o in out if o.kind in ("missing", "short", "hand")), out[0] if out else None)
+    reason = f"nothing in this house trains {names} safely at this child's rung"
+    fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
+    return SessionPlan("impossible", left_out=out, reason=reason, fix=fix)
+
+
+def _no_room(found: list[Candidate], fixed: dict[int, int], limits: Limits, house: House, request: SessionRequest) -> SessionPlan:
+    """Find by the solver how many minutes the shortest session with these parts takes."""
+    shortest = solve(found, fixed, limits, shortest=True)
+    out = left_out(house, request, frozenset())
+    if shortest.status == "impossible":
+        return SessionPlan("impossible", left_out=out, reason="the locked blocks can't stand together: two tiring ones side by side, or one activity twice",
+                           fix="Unlock one of them.")  # fmt: skip
+    minutes = int(-(-shortest.well_spent // 1))
+    if minutes <= request.minutes:
+        return SessionPlan("impossible", left_out=out, reason=f"the tiring blocks take more than {limits.tiring_minutes} minutes",
+                           fix="Shorten or unlock a tiring block.")  # fmt: skip
+    return SessionPlan("impossible", left_out=out, reason=f"{request.minutes} minutes are too few for the parts wanted",
+                       fix=f"Give it {minutes} minutes, or unlock a block.")  # fmt: skip
+
+
+def _plan(choice: Choice, house: House, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:
+    pairs = in_order(list(choice.chosen))
+    chosen = frozenset(c.family.id for c, _ in pairs)
+    blocks = tuple(_block(c, m, request, c.family.id in locked, _beaten(c, pool, chosen)) for c, m in pairs)
+    plan = totals(blocks)
+    notes = tuple(
+        f"Nothing here fits the {p}."
+        for p in ("opener", "warm-up", "tidy")
+        if p in request.parts and p not in {c.part for c in pool}
+    )
+    return replace(plan, status=choice.status, left_out=left_out(house, request, chosen), bound=choice.bound, notes=notes)
+
+
+def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
+    others = [o for o in pool if o.part == c.part and o.family.id not in chosen and o.quality <= c.quality]
+    best = max(others, key=lambda o: (o.quality, o.family.id), default=None)
+    return f"{best.family.name} ({best.quality / QUALITY:.2f} a minute against {c.quality / QUALITY:.2f})" if best else ""
+
+
+def in_order(pairs: list[tuple[Candidate, int]]) -> list[tuple[Candidate, int]]:
+    """Parts in order; inside the main part precise work first, tiring work late, no two tiring ones together."""
+    by_part = {p: [x for x in pairs if x[0].part == p] for p in PARTS}
+    main = by_part["main"]
+    calm = sorted((x for x in main if not x[0].family.tiring), key=lambda x: (-x[0].expected, x[0].family.id))
+    tiring = sorted((x for x in main if x[0].family.tiring), key=lambda x: (-x[0].expected, x[0].family.id))
+    rest = next((by_part[p] for p in ("stretch", "daily", "tidy") if by_part[p]), [])
+    slots, at = set(), len(main) - 1 - int(any(c.family.tiring for c, _ in rest))
+    for _ in tiring:
+        slots.add(at)
+        at -= 2
+    tired, easy = iter(tiring), iter(calm)
+    by_part["main"] = [next(tired) if i in slots else next(easy) for i in range(len(main))]
+    return [x for p in PARTS for x in by_part[p]]
+
+
+def block_of(
+    request: SessionRequest, house: House, part: str, variant: Variant, minutes: int, locked: bool = False
+) -> Block | None:
+    """Return a block as it would stand in a plan, for any grade this house offers; None where it offers none."""
+    offer = house.offer(variant)
+    made = candidate(offer, part, request) if offer else None
+    if made is None and offer is not None:
+        made = candidate(offer, "opener", request)
+        made = replace(made, part=part) if made else None
+    return _block(made, minutes, request, locked, "") if made else None
+
+
+def _block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, beat: str) -> Block:
+    f, offer = c.family, c.offer
+    sets = _sets(offer, minutes)
+    return Block(
+        c.part, offer.variant, f.name, c.strand, c.rung, grade_words_for(offer.variant, request), minutes, sets,
+        offer.count, f.unit, tuple(_for_sets(q, sets) for q in offer.quantities), c.expected, f.tiring,
+        ceil((f.setup_minutes + f.tidy_minutes) * STEP - 1e-9) / STEP, minutes * c.quality / QUALITY, offer.verdict, c.why, beat,
+        for_hand(f.setup, request), f.posture, tuple((q.support, for_hand(q.words, request)) for q in f.cues),
+        f.watch, f.tidy, locked,
+    )  # fmt: skip
+
+
+def grade_words_for(variant: Variant, request: SessionRequest) -> tuple[str, ...]:
+    """The grade in words, sides said for this child's hand."""
+    return tuple(for_hand(w, request) for w in grade_words(variant))
+
+
+def _sets(offer: Offer, minutes: int) -> int:
+    """How many sets fit the minutes, and the consumables."""
+    room = [q.have // max(q.wanted, 1) for q in offer.quantities if q.single_use]
+    return max(1, min([minutes // SET_MINUTES, *room]))
+
+
+def _for_sets(q: Quantity, sets: int) -> Quantity:
+    return replace(q, wanted=q.wanted * sets) if q.single_use else q
+
+
+def for_hand(words: str, request: SessionRequest) -> str:
+    """Say {skill} and {helper} as this child's right and left; unsettled hands keep the trade's words."""
+    hand = request.child.hand
+    if hand == "not_settled":
+        return words.replace("{skill}", "skill-hand").replace("{helper}", "helper-hand")
+    other = "left" if hand == "right" else "right"
+    return words.replace("{skill}", hand).replace("{helper}", other)
+
+
+def totals(blocks: tuple[Block, ...]) -> SessionPlan:
+    """Return the sums of a row of blocks: minutes with setting up, well-spent and tiring minutes."""
+    things = {q.stock_id for b in blocks for q in b.quantities}
+    minutes = sum(b.minutes + b.setup_minutes for b in blocks) + SET_OUT * len(things)
+    by_strand: dict[str, float] = {}
+    for b in blocks:
+        by_strand[b.strand] = by_strand.get(b.strand, 0.0) + b.well_spent
+    return SessionPlan("given", blocks, minutes=minutes, well_spent=sum(map(_counted, by_strand.values())),
+                       tiring_minutes=sum(b.minutes for b in blocks if b.tiring), notes=_order_notes(blocks))  # fmt: skip
+
+
+def _counted(minutes: float) -> float:
+    """Minutes of one strand after each further one counts less."""
+    total = 0.0
+    for wide, share in STRAND_STEPS:
+        total += min(minutes, wide) * share
+        minutes = max(0.0, minutes - wide)
+    return total
+
+
+def _order_notes(blocks: tuple[Block, ...]) -> tuple[str, ...]:
+    return tuple(
+        f"Two tiring blocks together: {a.name}, then {b.name}. Put something light between them."
+        for a, b in pairwise(blocks)
+        if a.tiring and b.tiring
+    )

@@ -1,0 +1,80 @@
+"""The rigid shapes a household thing is taken for when its size decides something. All sizes in mm."""
+
+from dataclasses import dataclass, fields
+
+
+class _Sized:
+    def __post_init__(self) -> None:
+        for field in fields(self):  # type: ignore[arg-type]
+            value = getattr(self, field.name)
+            if not value > 0:
+                raise ValueError(f"{field.name} is {value}: a size must be more than 0 mm. Measure it again.")
+
+
+@dataclass(frozen=True)
+class Ball(_Sized):
+    """A sphere."""
+
+    diameter_mm: float
+
+    @property
+    def extents_mm(self) -> tuple[float, float, float]:
+        """Longest, middle and shortest side of the box around it."""
+        return (self.diameter_mm,) * 3
+
+
+@dataclass(frozen=True)
+class Rod(_Sized):
+    """A solid cylinder with flat ends; a disc is a short one."""
+
+    diameter_mm: float
+    length_mm: float
+
+    @property
+    def extents_mm(self) -> tuple[float, float, float]:
+        """Longest, middle and shortest side of the box around it."""
+        return _sorted_sides(self.diameter_mm, self.diameter_mm, self.length_mm)
+
+
+@dataclass(frozen=True)
+class Box(_Sized):
+    """A block with square corners; a sheet is a thin one."""
+
+    length_mm: float
+    width_mm: float
+    height_mm: float
+
+    @property
+    def extents_mm(self) -> tuple[float, float, float]:
+        """Longest, middle and shortest side of the box around it."""
+        return _sorted_sides(self.length_mm, self.width_mm, self.height_mm)
+
+
+@dataclass(frozen=True)
+class Ring(_Sized):
+    """A flat ring: outer and inner diameter, and how thick it is."""
+
+    outer_mm: float
+    inner_mm: float
+    thickness_mm: float
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        if self.inner_mm >= self.outer_mm:
+            raise ValueError(
+                f"inner_mm is {self.inner_mm}, outer_mm is {self.outer_mm}: the hole of a ring is "
+                "smaller than the ring. Swap or measure them again."
+            )
+
+    @property
+    def extents_mm(self) -> tuple[float, float, float]:
+        """Longest, middle and shortest side of the box around it."""
+        return _sorted_sides(self.outer_mm, self.outer_mm, self.thickness_mm)
+
+
+Shape = Ball | Rod | Box | Ring
+
+
+def _sorted_sides(a: float, b: float, c: float) -> tuple[float, float, float]:
+    longest, middle, shortest = sorted((a, b, c), reverse=True)
+    return longest, middle, shortest

@@ -1,0 +1,172 @@
+"""A cupboard with its hazard verdicts for one child; and the list of things there are."""
+
+from typing import Any
+
+from django.http import HttpRequest
+from django.utils import timezone
+from ninja import Router, Schema
+
+from caseload.facts import facts_of
+from caseload.models import Child, Home
+from caseload.queries import child_for, home_for
+from clinic.auth import member
+from clinic.problems import Problem
+from core.child import Setting
+from core.hazards import Verdict, assess
+from core.library.things import MATERIALS
+from core.materials import FORMS, Material, measured_material
+from cupboard import actions, queries
+from cupboard.models import StockItem
+
+router = Router(tags=["cupboard"])
+REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
+
+
+class HitOut(Schema):
+    """One hazard rule that speaks."""
+
+    rule: str
+    status: str
+    reason: str
+    source: str
+    remedy: str
+    overridable: bool
+
+
+class VerdictOut(Schema):
+    """allowed, caution or barred, and the rules that say so."""
+
+    status: str
+    hits: list[HitOut]
+
+
+class MaterialOut(Schema):
+    """A household thing. Sizes in mm, forces in N, sheet weight in g/m²."""
+
+    id: str
+    name: str
+    forms: list[str]
+    sides_mm: list[float]
+    shape: str
+    hole_mm: float | None
+    slit_mm: float | None
+    cord_mm: float | None
+    force_newton: float | None
+    sheet_gsm: float | None
+    opening_mm: float | None
+    soft: bool
+    typical_count: int
+
+
+class ItemOut(Schema):
+    """One line of a cupboard, measured values in place, with its verdict for the child asked about."""
+
+    id: int
+    material: MaterialOut
+    count: int
+    measured: dict[str, float]
+    version: int
+    verdict: VerdictOut | None
+
+
+class CupboardOut(Schema):
+    """A cupboard."""
+
+    home_id: int
+    home_name: str
+    kind: str
+    items: list[ItemOut]
+
+
+class NewItem(Schema):
+    """A thing to put in."""
+
+    material: str
+    count: int
+    measured: dict[str, float] = {}
+
+
+class ItemEdit(Schema):
+    """A changed line and the version it was changed from."""
+
+    count: int
+    measured: dict[str, float] = {}
+    version: int
+
+
+@router.get("/materials", response=list[MaterialOut])
+def list_materials(request: HttpRequest) -> list[MaterialOut]:
+    """Every household thing the library knows, by name."""
+    return [material_out(m) for m in sorted(MATERIALS.values(), key=lambda m: m.name)]
+
+
+@router.get("/homes/{home_id}/cupboard", response={200: CupboardOut, **REFUSED})
+def read_cupboard(request: HttpRequest, home_id: int, child_id: int | None = None) -> CupboardOut:
+    """A cupboard; with a child, each thing's hazard verdict for that child there."""
+    who = member(request)
+    home = home_for(who, home_id)
+    child = child_for(who, child_id) if child_id else None
+    return CupboardOut(
+        home_id=home.pk, home_name=home.name, kind=home.kind, items=[item_out(i, home, child) for i in queries.items(home)]
+    )
+
+
+@router.post("/homes/{home_id}/cupboard", response={201: ItemOut, **REFUSED})
+def add_item(request: HttpRequest, home_id: int, body: NewItem, child_id: int | None = None) -> tuple[int, ItemOut]:
+    """Put a thing in."""
+    who = member(request)
+    home = home_for(who, home_id)
+    item = actions.add_item(who, home, body.material, body.count, body.measured)
+    return 201, item_out(item, home, child_for(who, child_id) if child_id else None)
+
+
+@router.put("/cupboard-items/{item_id}", response={200: ItemOut, **REFUSED})
+def edit_item(request: HttpRequest, item_id: int, body: ItemEdit, child_id: int | None = None) -> ItemOut:
+    """Change a line; 409 with both versions when somebody else did so meanwhile."""
+    who = member(request)
+    item = queries.item_for(who, item_id)
+    changed = actions.edit_item(who, item, body.count, body.measured, body.version)
+    return item_out(changed, item.home, child_for(who, child_id) if child_id else None)
+
+
+@router.delete("/cupboard-items/{item_id}", response={204: None, **REFUSED})
+def remove_item(request: HttpRequest, item_id: int) -> tuple[int, None]:
+    """Take a line out."""
+    who = member(request)
+    actions.remove_item(who, queries.item_for(who, item_id))
+    return 204, None
+
+
+def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
+    """A line as the API shows it."""
+    material = measured_material(MATERIALS[item.material], item.measured)
+    verdict = None
+    if child is not None:
+        setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
+        verdict = verdict_out(assess(material, facts_of(child, timezone.localdate()), setting))
+    return ItemOut(
+        id=item.pk,
+        material=material_out(material),
+        count=item.count,
+        measured=item.measured,
+        version=item.version,
+        verdict=verdict,
+    )
+
+
+def verdict_out(verdict: Verdict) -> VerdictOut:
+    """A verdict as the API shows it."""
+    return VerdictOut(
+        status=verdict.status,
+        hits=[
+            HitOut(rule=h.rule, status=h.status, reason=h.reason, source=h.source, remedy=h.remedy, overridable=h.overridable)
+            for h in verdict.hits
+        ],
+    )
+
+
+def material_out(m: Material) -> MaterialOut:
+    """A material as the API shows it."""
+    values: dict[str, Any] = {name: getattr(m, name) for name in MaterialOut.model_fields if hasattr(m, name)}
+    values["forms"] = [FORMS[f] for f in sorted(m.forms)]
+    return MaterialOut(**values, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())

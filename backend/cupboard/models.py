@@ -1,0 +1,29 @@
+"""What is in a cupboard."""
+
+from django.db import models
+from django.db.models import Q
+
+from caseload.models import Home
+from clinic.queries import in_clinic
+
+
+class StockItem(models.Model):
+    """A household thing, how many of it, and what was measured here. `material` is an id of the library."""
+
+    home = models.ForeignKey(Home, models.CASCADE, related_name="stock")
+    material = models.CharField(max_length=40)
+    count = models.PositiveIntegerField()
+    measured = models.JSONField(default=dict)
+    version = models.PositiveIntegerField(default=1)
+    changed_at = models.DateTimeField(auto_now=True)
+
+    objects = in_clinic("home__clinic").as_manager()
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(fields=["home", "material"], name="one_line_per_material"),
+            models.CheckConstraint(condition=Q(count__lte=9999), name="stock_count_possible"),
+        ]
+
+    def __str__(self) -> str:
+        return f"{self.count} {self.material}"

@@ -1,0 +1,34 @@
+"""Reads of a cupboard."""
+
+from django.db.models import QuerySet
+from django.http import Http404
+
+from caseload.models import Home
+from clinic.models import Member
+from clinic.permissions import require
+from core.library.things import MATERIALS
+from core.materials import Stock
+from cupboard.models import StockItem
+
+
+def items(home: Home) -> QuerySet[StockItem]:
+    """The lines of one cupboard; the home was read through visible_to."""
+    return StockItem.objects.filter(home=home).order_by("material")
+
+
+def stock_of(home: Home) -> tuple[Stock, ...]:
+    """A cupboard as the rules see it. Lines with none left count as nothing. One query."""
+    return tuple(
+        Stock(MATERIALS[i.material], i.count, i.material, i.measured)
+        for i in items(home)
+        if i.count > 0 and i.material in MATERIALS
+    )
+
+
+def item_for(member: Member, item_id: int) -> StockItem:
+    """Return one line. Raises Http404."""
+    require(member, "cupboard.read")
+    found = StockItem.objects.visible_to(member).select_related("home").filter(pk=item_id).first()
+    if found is None:
+        raise Http404(f"No cupboard line {item_id} in your clinic.")
+    return found

@@ -1,0 +1,152 @@
+"""Making a plan, changing it by hand, planning again around what is locked."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import date
+
+from caseload.checks import FieldError
+from caseload.models import Child, Home
+from clinic.actions import Done, StaleEdit, acting
+from clinic.models import Member
+from core.house import Variant, checked_variant
+from core.library.declare import PARTS
+from core.planner import Block, SessionPlan, block_of, plan_session, totals
+from planning.models import Plan, PlanBlock
+from planning.workbench import Wish, Workbench, stock_stamp, variant_of, wish_of, workbench, workbench_of
+
+
+@dataclass(frozen=True)
+class BlockChoice:
+    """A block as a hand sets it."""
+
+    part: str
+    family: str
+    grade: tuple[int, ...]
+    minutes: int
+    locked: bool = False
+
+
+class Impossible(Exception):
+    """No plan: carries the planner's answer with its reason and shortest fix."""
+
+    def __init__(self, answer: SessionPlan) -> None:
+        super().__init__(f"No plan, because {answer.reason}. The shortest fix: {answer.fix}")
+        self.answer = answer
+
+
+@acting("plan.make")
+def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) -> Done[Plan]:
+    """Plan a session and keep it. Raises Impossible, with nothing kept, when there is none."""
+    bench = workbench(child, home, wish, on)
+    answer = plan_session(bench.request, bench.house)
+    if answer.status == "impossible":
+        raise Impossible(answer)
+    plan = Plan.objects.create(
+        child=child, home=home, made_by=member, place=wish.place, supervision=wish.supervision, minutes=wish.minutes,
+        targets=list(wish.targets), excluded=list(wish.excluded), status=answer.status, bound=answer.bound,
+        notes=list(answer.notes), child_version=child.version, stock_stamp=stock_stamp(home),
+    )  # fmt: skip
+    _keep(plan, answer.blocks)
+    return Done(plan, plan, child.pk, {"minutes": wish.minutes, "targets": list(wish.targets)})
+
+
+@acting("plan.edit")
+def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str], on: date) -> Done[Plan]:
+    """Plan again around the locked blocks. Raises Impossible, the plan left as it was, when there is none."""
+    now = _unchanged(plan, version)
+    wish = replace(wish_of(now), excluded=tuple(excluded))
+    bench = workbench_of(now, on)
+    request = replace(bench.request, excluded=frozenset(wish.excluded))
+    answer = plan_session(request, bench.house)
+    if answer.status == "impossible":
+        raise Impossible(answer)
+    now.excluded, now.status, now.bound, now.notes = list(wish.excluded), answer.status, answer.bound, list(answer.notes)
+    now.child_version, now.stock_stamp = now.child.version, stock_stamp(now.home)
+    _keep(now, answer.blocks)
+    return Done(now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.family for b in request.locked]})
+
+
+@acting("plan.edit")
+def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[BlockChoice], on: date) -> Done[Plan]:
+    """Set the row of blocks as a hand arranged it. Raises FieldError where a block can't stand."""
+    now = _unchanged(plan, version)
+    bench = workbench_of(now, on)
+    blocks = tuple(checked_block(bench, choice, at) for at, choice in enumerate(choices))
+    _once_each(choices)
+    now.status, now.bound = "given", 0.0
+    now.notes = list(totals(blocks).notes)
+    _keep(now, blocks)
+    return Done(now, now, now.child_id, {"blocks": [c.family for c in choices]})
+
+
+def mark_used(plan: Plan, on: date) -> None:
+    """Note the day a plan was run; part of the action that ends a run."""
+    plan.used_on = on
+    plan.save(update_fields=["used_on"])
+
+
+def checked_block(bench: Workbench, choice: BlockChoice, at: int) -> Block:
+    """Return the block a choice makes. Raises FieldError, naming the block, when it can't stand here."""
+    if choice.part not in PARTS:
+        raise FieldError(
+            f"blocks.{at}.part", choice.part, f"{choice.part!r} is not a part of a session.", f"Use one of {', '.join(PARTS)}."
+        )
+    if not 1 <= choice.minutes <= 60:
+        raise FieldError(
+            f"blocks.{at}.minutes", choice.minutes, f"A block of {choice.minutes} minutes can't be.", "Choose 1 to 60."
+        )
+    variant = Variant(choice.family, choice.grade)
+    family = checked_variant(variant)
+    block = block_of(bench.request, bench.house, choice.part, variant, choice.minutes, choice.locked)
+    if block is None:
+        lack = bench.house.lack(variant)
+        reason = lack.reason if lack else f"{family.name} trains nothing this child has an estimate for."
+        raise FieldError(f"blocks.{at}.grade", list(choice.grade), reason, lack.remedy if lack else "Choose another activity.")
+    return block
+
+
+def _once_each(choices: Sequence[BlockChoice]) -> None:
+    seen = set()
+    for at, choice in enumerate(choices):
+        if choice.family in seen:
+            raise FieldError(
+                f"blocks.{at}.family",
+                choice.family,
+                "This activity is in the plan already.",
+                "Give the first one more minutes instead.",
+            )
+        seen.add(choice.family)
+
+
+def _unchanged(plan: Plan, version: int) -> Plan:
+    now = (
+        Plan.objects.select_for_update(of=("self",))
+        .select_related("child__home", "home")
+        .prefetch_related("blocks", "child__estimates")
+        .get(pk=plan.pk)
+    )
+    if now.version != version:
+        raise StaleEdit({"version": now.version, "blocks": [_plain(b) for b in now.blocks.all()]}, {"version": version})
+    return now
+
+
+def _plain(block: PlanBlock) -> dict[str, object]:
+    return {
+        "part": block.part,
+        "family": block.family,
+        "grade": variant_of(block).grade,
+        "minutes": block.minutes,
+        "locked": block.locked,
+    }
+
+
+def _keep(plan: Plan, blocks: Sequence[Block]) -> None:
+    if not plan._state.adding:
+        plan.version += 1
+        plan.save()
+    plan.blocks.all().delete()
+    PlanBlock.objects.bulk_create(
+        PlanBlock(plan=plan, position=at, part=b.part, family=b.variant.family, grade=list(b.variant.grade), minutes=b.minutes,
+                  locked=b.locked, strand=b.strand, expected=b.expected)
+        for at, b in enumerate(blocks)
+    )  # fmt: skip

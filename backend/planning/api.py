@@ -1,0 +1,162 @@
+"""Plans: make, read, change by hand, plan again, and ask what a grade would be."""
+
+from uuid import UUID
+
+from django.http import HttpRequest
+from django.utils import timezone
+from ninja import Router
+
+from caseload.models import Child, Home
+from caseload.queries import child_for, home_for
+from clinic.auth import member
+from clinic.problems import Problem
+from core.grading import Neighbour, dials, equals, neighbours
+from core.house import Variant, checked_variant
+from core.planner import Block, SessionPlan, block_of, totals
+from core.planner.candidates import left_out
+from planning import actions, queries
+from planning.actions import BlockChoice, Impossible
+from planning.models import Plan
+from planning.schemas import (
+    AgainIn,
+    AlternativeOut,
+    BlockIn,
+    BlockOut,
+    BlocksIn,
+    DialOut,
+    ForecastOut,
+    LeftOutOut,
+    NeighbourOut,
+    PlanLine,
+    PlanOut,
+    WishIn,
+)
+from planning.shown import block_out, fields_of, gone_out
+from planning.workbench import Wish, Workbench, variant_of, what_changed, workbench_of
+
+router = Router(tags=["planning"])
+REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
+
+
+@router.post("/children/{child_id}/plans", response={200: PlanOut, **REFUSED})
+def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
+    """Plan a session. Where none is possible: status impossible, the reason and the shortest fix."""
+    who = member(request)
+    child, home = child_for(who, child_id), home_for(who, body.home_id)
+    wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision)
+    try:
+        plan = actions.make_plan(who, child, home, wish, timezone.localdate())
+    except Impossible as no:
+        return impossible_out(no.answer, child, home, wish)
+    return plan_out(queries.plan_for(who, plan.pk))
+
+
+@router.get("/children/{child_id}/plans", response={200: list[PlanLine], **REFUSED})
+def list_plans(request: HttpRequest, child_id: int, limit: int = 20) -> list[PlanLine]:
+    """A child's plans, newest first."""
+    who = member(request)
+    plans = queries.plans_of(who, child_for(who, child_id))[: min(max(limit, 1), 100)]
+    return [
+        PlanLine(id=p.pk, made_at=p.made_at, used_on=p.used_on, minutes=p.minutes, targets=p.targets,
+                 blocks=[checked_variant(variant_of(b)).name for b in p.blocks.all()])
+        for p in plans
+    ]  # fmt: skip
+
+
+@router.get("/plans/{plan_id}", response={200: PlanOut, **REFUSED})
+def read_plan(request: HttpRequest, plan_id: UUID) -> PlanOut:
+    """One plan, worked out against the child and the cupboard as they are today."""
+    return plan_out(queries.plan_for(member(request), plan_id))
+
+
+@router.put("/plans/{plan_id}/blocks", response={200: PlanOut, **REFUSED})
+def set_blocks(request: HttpRequest, plan_id: UUID, body: BlocksIn) -> PlanOut:
+    """Set the row of blocks as arranged by hand."""
+    who = member(request)
+    plan = queries.plan_for(who, plan_id)
+    choices = [BlockChoice(b.part, b.family, tuple(b.grade), b.minutes, b.locked) for b in body.blocks]
+    actions.set_blocks(who, plan, body.version, choices, timezone.localdate())
+    return plan_out(queries.plan_for(who, plan_id))
+
+
+@router.post("/plans/{plan_id}/again", response={200: PlanOut, **REFUSED})
+def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
+    """Plan again around the locked blocks; an impossible wish leaves the plan as it was."""
+    who = member(request)
+    plan = queries.plan_for(who, plan_id)
+    try:
+        actions.plan_again(who, plan, body.version, body.excluded, timezone.localdate())
+    except Impossible as no:
+        return plan_out(plan, no.answer)
+    return plan_out(queries.plan_for(who, plan_id))
+
+
+@router.post("/plans/{plan_id}/forecast", response={200: ForecastOut, **REFUSED})
+def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
+    """What a grade would be, nothing kept: forecast, quantities, hazards, dials, neighbours, equals."""
+    plan = queries.plan_for(member(request), plan_id)
+    bench = workbench_of(plan, timezone.localdate())
+    variant = Variant(body.family, tuple(body.grade))
+    checked_variant(variant)
+    block = block_of(bench.request, bench.house, body.part, variant, body.minutes, body.locked)
+    lack = bench.house.lack(variant)
+    easier, harder = neighbours(variant, bench.house)
+    return ForecastOut(
+        block=block_out(block) if block else None,
+        why_not=lack.reason if lack else "", remedy=lack.remedy if lack else "",
+        dials=[DialOut(**fields_of(d)) for d in dials(variant, bench.house)],
+        easier=_neighbour(easier), harder=_neighbour(harder), equals=_alternatives(bench, body, variant),
+    )  # fmt: skip
+
+
+def _neighbour(found: Neighbour | None) -> NeighbourOut | None:
+    return NeighbourOut(grade=list(found.variant.grade), words=found.words, rungs=found.rungs) if found else None
+
+
+def _alternatives(bench: Workbench, body: BlockIn, variant: Variant) -> list[AlternativeOut]:
+    found = []
+    for offer in equals(variant, bench.house, within=0.6):
+        block = block_of(bench.request, bench.house, body.part, offer.variant, body.minutes)
+        if block:
+            found.append(AlternativeOut(family=offer.variant.family, name=block.name, grade=list(offer.variant.grade),
+                                        grade_words=list(block.grade_words), expected=block.expected))  # fmt: skip
+    return found
+
+
+def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
+    """A stored plan, worked out afresh. A block that can no longer stand says why in `problem`."""
+    bench = workbench_of(plan, timezone.localdate())
+    shown = [_shown(bench, b) for b in plan.blocks.all()]
+    sums = totals(tuple(b for b, _ in shown if b))
+    chosen = frozenset(b.family for b in plan.blocks.all())
+    return PlanOut(
+        id=plan.pk, child_id=plan.child_id, child_name=plan.child.first_name, home_id=plan.home_id, home_name=plan.home.name,
+        place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, excluded=plan.excluded,
+        status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
+        minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
+        blocks=[out for _, out in shown if out], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
+        changed=what_changed(plan), version=plan.version, made_at=plan.made_at, used_on=plan.used_on,
+    )  # fmt: skip
+
+
+def _shown(bench: Workbench, stored) -> tuple[Block | None, BlockOut]:  # type: ignore[no-untyped-def]
+    variant = variant_of(stored)
+    block = block_of(bench.request, bench.house, stored.part, variant, stored.minutes, stored.locked)
+    if block:
+        return block, block_out(block)
+    lack = bench.house.lack(variant)
+    return None, gone_out(stored, f"{lack.reason} {lack.remedy}" if lack else "No longer on offer.")
+
+
+def _left_out(bench: Workbench, chosen: frozenset[str]) -> list[LeftOutOut]:
+    return [LeftOutOut(**fields_of(item)) for item in left_out(bench.house, bench.request, chosen)]
+
+
+def impossible_out(answer: SessionPlan, child: Child, home: Home, wish: Wish) -> PlanOut:
+    """No plan: why, and the shortest fix."""
+    return PlanOut(
+        id=None, child_id=child.pk, child_name=child.first_name, home_id=home.pk, home_name=home.name, place=wish.place,
+        supervision=wish.supervision, minutes_asked=wish.minutes, targets=list(wish.targets), excluded=list(wish.excluded),
+        status="impossible", reason=answer.reason, fix=answer.fix,
+        left_out=[LeftOutOut(**fields_of(item)) for item in answer.left_out],
+    )  # fmt: skip

@@ -1,0 +1,29 @@
+"""Reads of plans."""
+
+from uuid import UUID
+
+from django.db.models import QuerySet
+from django.http import Http404
+
+from caseload.models import Child
+from clinic.actions import log
+from clinic.models import Member
+from clinic.permissions import require
+from planning.models import Plan
+
+
+def plan_for(member: Member, plan_id: UUID) -> Plan:
+    """Return one plan with its child, home and blocks, and note the read. Raises Http404."""
+    require(member, "plan.read")
+    plans = Plan.objects.visible_to(member).select_related("child__home", "home")
+    found = plans.prefetch_related("blocks", "child__estimates").filter(pk=plan_id).first()
+    if found is None:
+        raise Http404(f"No plan {plan_id} in your clinic.")
+    log(member, "plan.read", found, found.child_id)
+    return found
+
+
+def plans_of(member: Member, child: Child) -> QuerySet[Plan]:
+    """A child's plans, newest first."""
+    require(member, "plan.read")
+    return Plan.objects.visible_to(member).filter(child=child).prefetch_related("blocks").order_by("-made_at")

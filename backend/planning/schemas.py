@@ -1,0 +1,213 @@
+"""Plans as the API shows them."""
+
+from datetime import date, datetime
+from uuid import UUID
+
+from ninja import Schema
+
+from cupboard.api import VerdictOut
+
+
+class WishIn(Schema):
+    """What is asked of a session."""
+
+    minutes: int
+    targets: list[str]
+    place: str = "clinic"
+    supervision: str = "arms_reach"
+    home_id: int
+
+
+class BlockIn(Schema):
+    """A block as a hand sets it."""
+
+    part: str
+    family: str
+    grade: list[int]
+    minutes: int
+    locked: bool = False
+
+
+class BlocksIn(Schema):
+    """The row of blocks, and the version of the plan it was arranged from."""
+
+    version: int
+    blocks: list[BlockIn]
+
+
+class AgainIn(Schema):
+    """Plan again around the locked blocks, without these activities."""
+
+    version: int
+    excluded: list[str] = []
+
+
+class ReasonOut(Schema):
+    """One term of why."""
+
+    term: str
+    factor: float
+    words: str
+
+
+class QuantityOut(Schema):
+    """How many of a thing."""
+
+    role: str
+    words: str
+    material: str
+    name: str
+    wanted: int
+    have: int
+    rounds: int
+    single_use: bool
+
+
+class CueOut(Schema):
+    """A cue: how much help it is, and what to say or do."""
+
+    support: str
+    support_words: str
+    words: str
+
+
+class MarkOut(Schema):
+    """A thing to watch, and the cue it calls for."""
+
+    id: str
+    words: str
+    may_mean: str
+    cue: str
+
+
+class BlockOut(Schema):
+    """One block of a plan, with everything needed to set it up and run it."""
+
+    part: str
+    family: str
+    name: str
+    grade: list[int]
+    grade_words: list[str]
+    strand: str
+    strand_name: str
+    target: str
+    rung: float
+    minutes: int
+    sets: int
+    count: int
+    unit: str
+    quantities: list[QuantityOut]
+    expected: float
+    tiring: bool
+    setup_minutes: float
+    well_spent: float
+    verdict: VerdictOut
+    why: list[ReasonOut]
+    beat: str
+    setup: str
+    posture: str
+    cues: list[CueOut]
+    watch: list[MarkOut]
+    tidy: str
+    locked: bool
+    problem: str = ""
+
+
+class LeftOutOut(Schema):
+    """An activity that is not in the plan, and why."""
+
+    family: str
+    name: str
+    kind: str
+    reason: str
+    remedy: str
+    strand: str
+
+
+class PlanOut(Schema):
+    """A plan with its totals. status impossible: no id, a reason and the shortest fix."""
+
+    id: UUID | None
+    child_id: int
+    child_name: str
+    home_id: int
+    home_name: str
+    place: str
+    supervision: str
+    minutes_asked: int
+    targets: list[str]
+    excluded: list[str]
+    status: str
+    reason: str = ""
+    fix: str = ""
+    minutes: float = 0
+    well_spent: float = 0
+    bound: float = 0
+    tiring_minutes: int = 0
+    blocks: list[BlockOut] = []
+    left_out: list[LeftOutOut] = []
+    notes: list[str] = []
+    changed: list[str] = []
+    version: int = 0
+    made_at: datetime | None = None
+    used_on: date | None = None
+
+
+class DialStepOut(Schema):
+    """One step of a dial."""
+
+    words: str
+    rungs: float
+    chosen: bool
+    available: bool
+    why_not: str
+    remedy: str
+
+
+class DialOut(Schema):
+    """One axis, easier to the left, harder to the right."""
+
+    axis: str
+    words: str
+    steps: list[DialStepOut]
+
+
+class NeighbourOut(Schema):
+    """The smallest change one way."""
+
+    grade: list[int]
+    words: str
+    rungs: float
+
+
+class AlternativeOut(Schema):
+    """Another activity at the same rung."""
+
+    family: str
+    name: str
+    grade: list[int]
+    grade_words: list[str]
+    expected: float
+
+
+class ForecastOut(Schema):
+    """What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers none."""
+
+    block: BlockOut | None
+    why_not: str = ""
+    remedy: str = ""
+    dials: list[DialOut]
+    easier: NeighbourOut | None
+    harder: NeighbourOut | None
+    equals: list[AlternativeOut]
+
+
+class PlanLine(Schema):
+    """A plan in a list."""
+
+    id: UUID
+    made_at: datetime
+    used_on: date | None
+    minutes: int
+    targets: list[str]
+    blocks: list[str]

@@ -1,0 +1,47 @@
+"""From the core's dataclasses to the API's schemas."""
+
+from dataclasses import asdict, fields
+from typing import Any
+
+from core.library import FAMILIES
+from core.marks import MARKS
+from core.planner import Block
+from core.skills import STRANDS
+from core.support import SUPPORTS
+from cupboard.api import verdict_out
+from planning.models import PlanBlock
+from planning.schemas import BlockOut, CueOut, MarkOut, QuantityOut, ReasonOut
+
+
+def fields_of(value: Any) -> dict[str, Any]:
+    """A dataclass as a dictionary, what is inside it too."""
+    return asdict(value)
+
+
+def block_out(block: Block) -> BlockOut:
+    """A block as the API shows it."""
+    same = {f.name: getattr(block, f.name) for f in fields(block) if f.name in BlockOut.model_fields and f.name not in _MADE}
+    strand = STRANDS[block.strand]
+    return BlockOut(
+        **same, family=block.variant.family, grade=list(block.variant.grade), grade_words=list(block.grade_words),
+        strand_name=strand.name, target=strand.target, verdict=verdict_out(block.verdict),
+        quantities=[QuantityOut(**{k: getattr(q, k) for k in QuantityOut.model_fields}) for q in block.quantities],
+        why=[ReasonOut(term=r.term, factor=r.factor, words=r.words) for r in block.why],
+        cues=[CueOut(support=s, support_words=SUPPORTS[s].words, words=w) for s, w in block.cues],
+        watch=[MarkOut(**{k: getattr(MARKS[m], k) for k in MarkOut.model_fields}) for m in block.watch],
+    )  # fmt: skip
+
+
+_MADE = {"verdict", "quantities", "why", "cues", "watch", "grade_words"}
+
+
+def gone_out(stored: PlanBlock, problem: str) -> BlockOut:
+    """A stored block that can no longer stand: its name, and why."""
+    family, strand = FAMILIES[stored.family], STRANDS[stored.strand]
+    return BlockOut(
+        part=stored.part, family=stored.family, name=family.name, grade=stored.grade, grade_words=[], strand=stored.strand,
+        strand_name=strand.name, target=strand.target, rung=0, minutes=stored.minutes, sets=0, count=0, unit=family.unit,
+        quantities=[], expected=0, tiring=family.tiring, setup_minutes=0, well_spent=0,
+        verdict={"status": "barred", "hits": []}, why=[], beat="", setup="", posture="", cues=[], watch=[], tidy="",
+        locked=stored.locked, problem=problem,
+    )  # fmt: skip

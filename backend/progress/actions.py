@@ -1,0 +1,88 @@
+"""Ending a run: sets, estimates and next steps, all in one; and answering a proposed step."""
+
+from dataclasses import asdict
+from datetime import date
+from itertools import groupby
+
+from django.utils import timezone
+
+from caseload.actions import keep_point
+from caseload.checks import FieldError
+from caseload.facts import stored
+from caseload.models import Child, StrandEstimate
+from clinic.actions import Done, acting
+from clinic.models import Member
+from core import ability
+from core.ability import Estimate
+from core.progression import decide, policy_for
+from planning.actions import mark_used
+from progress.models import ANSWERS, DecisionRecord
+from running.actions import fold_run
+from running.models import Run
+from running.queries import history
+
+
+@acting("run.finish")
+def finish_run(member: Member, run: Run) -> Done[Run]:
+    """End a run: fold its log, move the estimates, propose the next steps.
+
+    Taps that come late are taken in by finishing again: everything is worked out anew from the log.
+    """
+    run = Run.objects.select_for_update(of=("self",)).select_related("child", "plan").get(pk=run.pk)
+    before = {s.strand for s in run.sets.all()}
+    folded = fold_run(run)
+    run.ended_at = run.ended_at or timezone.now()
+    run.save(update_fields=["ended_at"])
+    mark_used(run.plan, run.on)
+    for strand in sorted(before | {s.strand for s in folded}):
+        _take_in(run, strand)
+    return Done(run, run, run.child_id, {"sets": len(folded), "tries": sum(s.tries for s in folded)})
+
+
+def _take_in(run: Run, strand: str) -> None:
+    row = StrandEstimate.objects.select_for_update().get(child=run.child, strand=strand)
+    stood = _replayed(run.child, row, before=run.on)
+    now = _replayed(run.child, row)
+    stored(row, now).save()
+    propose(run, strand, stood, now)
+
+
+def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> Estimate:
+    """The estimate from its start through every day's sets; with `before`, as it stood going into that day."""
+    estimate = ability.from_plain(row.start_state)
+    since = estimate.as_of
+    sets = [s for s in history(child, row.strand) if since is None or s.on >= since]
+    for on, day in groupby(sets, key=lambda s: s.on):
+        if before is not None and on >= before:
+            return ability.on_day(estimate, before)
+        estimate = ability.update(estimate, [s.evidence(row.strand) for s in day], on)
+        if before is None:
+            keep_point(child, row.strand, on, estimate)
+    return ability.on_day(estimate, before) if before is not None else estimate
+
+
+def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:
+    """Work out the next step in a strand and keep it with its evidence."""
+    policy = policy_for(strand, run.on, fade_first=run.child.prompt_policy == "least_first")
+    decision = decide(history(run.child, strand), after, policy)
+    record, _ = DecisionRecord.objects.update_or_create(
+        run=run, strand=strand,
+        defaults={
+            "child": run.child, "on": run.on, "kind": decision.kind, "words": decision.words,
+            "evidence": [asdict(e) for e in decision.evidence], "would_change": decision.would_change,
+            "mean_before": before.mean, "mean_after": after.mean, "sd_before": before.sd, "sd_after": after.sd,
+        },
+    )  # fmt: skip
+    return record
+
+
+@acting("decision.answer")
+def answer_decision(member: Member, decision: DecisionRecord, answer: str, why: str) -> Done[DecisionRecord]:
+    """Accept or decline a proposed step, with a word why. Raises FieldError where a decline has no reason."""
+    if answer not in ANSWERS[1:]:
+        raise FieldError("answer", answer, f"{answer!r} is not an answer.", "Use accepted or declined.")
+    if answer == "declined" and not why.strip():
+        raise FieldError("why", why, "A declined step keeps the reason.", "Write a word why.")
+    decision.answer, decision.answer_why = answer, why.strip()
+    decision.save(update_fields=["answer", "answer_why"])
+    return Done(decision, decision, decision.child_id, {"answer": answer, "why": why.strip()})

@@ -1,0 +1,247 @@
+"""Monday's list, the end of a run, and whether anything has moved."""
+
+from datetime import date
+from uuid import UUID
+
+from django.http import HttpRequest
+from django.utils import timezone
+from ninja import Router, Schema
+
+from caseload.facts import age_months
+from caseload.queries import child_for
+from clinic.auth import member
+from clinic.problems import Problem
+from core.grading import grade_words
+from core.house import Variant
+from core.library import FAMILIES
+from core.marks import MARKS
+from core.skills import STRANDS
+from core.summary import movement
+from core.support import SUPPORTS
+from progress import actions, queries
+from progress.models import DecisionRecord
+from running.models import Run, SetRecord
+from running.queries import run_for
+
+router = Router(tags=["progress"])
+REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
+
+
+class EvidenceOut(Schema):
+    """One number a decision rests on."""
+
+    label: str
+    value: float
+    unit: str
+    words: str
+
+
+class DecisionOut(Schema):
+    """The proposed next step in one strand."""
+
+    id: int
+    run_id: UUID
+    strand: str
+    strand_name: str
+    on: date
+    kind: str
+    words: str
+    evidence: list[EvidenceOut]
+    would_change: str
+    mean_before: float
+    mean_after: float
+    sd_before: float
+    sd_after: float
+    answer: str
+    answer_why: str
+
+
+class StandingOut(Schema):
+    """One child on the list. standing: ready, stuck, recheck, new or steady."""
+
+    id: int
+    first_name: str
+    age_months: float
+    hand: str
+    home_name: str
+    wanted: list[str]
+    last_on: date | None
+    due_on: date | None
+    is_due: bool
+    standing: str
+    decisions: list[DecisionOut]
+
+
+class SetOut(Schema):
+    """One set."""
+
+    on: date
+    block: str
+    family: str
+    name: str
+    grade_words: list[str]
+    strand: str
+    strand_name: str
+    difficulty: float
+    support: str
+    support_words: str
+    hand: str
+    tries: int
+    successes: int
+    drops: int
+    seconds: float
+    best_hold_seconds: float
+    marks: dict[str, int]
+
+
+class ResultsOut(Schema):
+    """What a run came to."""
+
+    run_id: UUID
+    plan_id: UUID
+    child_id: int
+    child_name: str
+    on: date
+    sets: list[SetOut]
+    decisions: list[DecisionOut]
+    skipped: list[str]
+
+
+class PointOut(Schema):
+    """Where an estimate stood after a day, in rungs."""
+
+    on: date
+    mean: float
+    sd: float
+
+
+class StrandProgressOut(Schema):
+    """One strand over time. change in rungs; per_week in rungs a week."""
+
+    strand: str
+    name: str
+    target: str
+    kind: str
+    words: str
+    change: float
+    per_week: float | None
+    p: float | None
+    sessions: int
+    points: list[PointOut]
+    sets: list[SetOut]
+
+
+class ProgressOut(Schema):
+    """Whether anything has moved."""
+
+    child_id: int
+    child_name: str
+    headline: str
+    strands: list[StrandProgressOut]
+
+
+class AnswerIn(Schema):
+    """What the therapist says of a proposed step."""
+
+    answer: str
+    why: str = ""
+
+
+@router.get("/caseload", response={200: list[StandingOut], 403: Problem})
+def read_caseload(request: HttpRequest) -> list[StandingOut]:
+    """The children this member may see: who is due, ready to move, stuck."""
+    today = timezone.localdate()
+    return [_standing(s, today) for s in queries.caseload_standing(member(request))]
+
+
+def _standing(s: queries.Standing, today: date) -> StandingOut:
+    c = s.child
+    return StandingOut(
+        id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,
+        wanted=c.wanted, last_on=s.last_on, due_on=s.due_on, is_due=s.due_on is None or s.due_on <= today,
+        standing=_kind(s, today), decisions=[decision_out(d) for d in s.decisions],
+    )  # fmt: skip
+
+
+def _kind(s: queries.Standing, today: date) -> str:
+    kinds = {d.kind for d in s.decisions}
+    if s.last_on is None:
+        return "new"
+    if (today - s.last_on).days > 42:
+        return "recheck"
+    if kinds & set(queries.READY):
+        return "ready"
+    return "stuck" if kinds & set(queries.STUCK) else "steady"
+
+
+@router.post("/runs/{run_id}/finish", response={200: ResultsOut, **REFUSED})
+def finish_run(request: HttpRequest, run_id: UUID) -> ResultsOut:
+    """End a run, or take in taps that came late."""
+    who = member(request)
+    actions.finish_run(who, run_for(who, run_id, "run.finish"))
+    return results_out(run_for(who, run_id))
+
+
+@router.get("/runs/{run_id}/results", response={200: ResultsOut, **REFUSED})
+def read_results(request: HttpRequest, run_id: UUID) -> ResultsOut:
+    """What a run came to."""
+    return results_out(run_for(member(request), run_id))
+
+
+@router.post("/decisions/{decision_id}/answer", response={200: DecisionOut, **REFUSED})
+def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> DecisionOut:
+    """Accept or decline a proposed step."""
+    who = member(request)
+    return decision_out(actions.answer_decision(who, queries.decision_for(who, decision_id), body.answer, body.why))
+
+
+@router.get("/children/{child_id}/progress", response={200: ProgressOut, **REFUSED})
+def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
+    """Whether anything has moved, strand by strand; the most moved first."""
+    child = child_for(member(request), child_id, "progress.read")
+    points, sets = queries.points_by_strand(child), queries.sets_by_strand(child)
+    strands = [_strand(s, points[s], sets.get(s, [])) for s in STRANDS if s in points]
+    strands.sort(key=lambda s: (s.kind == "too_few", -abs(s.change)))
+    moved = [s.words for s in strands if s.kind in ("up", "down")]
+    headline = " ".join(moved[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
+    return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
+
+
+def _strand(strand: str, points: list[queries.Point], sets: list[SetRecord]) -> StrandProgressOut:
+    ladder = STRANDS[strand]
+    m = movement(ladder, points)
+    return StrandProgressOut(
+        strand=strand, name=ladder.name, target=ladder.target, kind=m.kind, words=m.words, change=m.change,
+        per_week=m.per_week, p=m.p, sessions=m.sessions, points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points],
+        sets=[set_out(s) for s in sets],
+    )  # fmt: skip
+
+
+def results_out(run: Run) -> ResultsOut:
+    """A run's results as the API shows them."""
+    sets = list(run.sets.order_by("pk"))
+    done = {s.block for s in sets}
+    return ResultsOut(
+        run_id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, on=run.on,
+        sets=[set_out(s) for s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
+        skipped=[b["name"] for b in run.blocks if b["id"] not in done],
+    )  # fmt: skip
+
+
+def set_out(s: SetRecord) -> SetOut:
+    """A set as the API shows it."""
+    return SetOut(
+        on=s.on, block=s.block, family=s.family, name=FAMILIES[s.family].name,
+        grade_words=list(grade_words(Variant(s.family, tuple(s.grade)))), strand=s.strand, strand_name=STRANDS[s.strand].name,
+        difficulty=s.difficulty, support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
+        successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
+        marks={MARKS[m].words: n for m, n in s.marks.items()},
+    )  # fmt: skip
+
+
+def decision_out(d: DecisionRecord) -> DecisionOut:
+    """A proposed step as the API shows it."""
+    same = {f: getattr(d, f) for f in DecisionOut.model_fields if f not in ("strand_name", "evidence", "run_id")}
+    return DecisionOut(
+        **same, run_id=d.run_id, strand_name=STRANDS[d.strand].name, evidence=[EvidenceOut(**e) for e in d.evidence]
+    )

@@ -1,0 +1,67 @@
+"""Reads for the caseload list, the results of a run and the progress page."""
+
+from collections import defaultdict
+from dataclasses import dataclass
+from datetime import date
+
+from django.db.models import Max
+from django.http import Http404
+
+from caseload import queries as caseload
+from caseload.models import Child, EstimatePoint
+from clinic.models import Member
+from clinic.permissions import require
+from core.summary import Point
+from progress.models import DecisionRecord
+from running.models import Run, SetRecord
+
+READY, STUCK = ("up", "fade"), ("change", "lower", "down")
+
+
+@dataclass(frozen=True)
+class Standing:
+    """One child on Monday's list."""
+
+    child: Child
+    last_on: date | None
+    due_on: date | None
+    decisions: list[DecisionRecord]
+
+
+def caseload_standing(member: Member) -> list[Standing]:
+    """Every child this member may see, with the last run and the latest step proposed in each strand. Three queries."""
+    children = list(caseload.children(member))
+    last = dict(Run.objects.visible_to(member).filter(ended_at__isnull=False).values_list("child").annotate(Max("on")))
+    latest = defaultdict(list)
+    for d in DecisionRecord.objects.visible_to(member).order_by("child", "strand", "-on").distinct("child", "strand"):
+        latest[d.child_id].append(d)
+    return [Standing(c, last.get(c.pk), _due(c, last.get(c.pk)), latest[c.pk]) for c in children]
+
+
+def _due(child: Child, last_on: date | None) -> date | None:
+    return date.fromordinal(last_on.toordinal() + child.every_days) if last_on else None
+
+
+def decision_for(member: Member, decision_id: int) -> DecisionRecord:
+    """Return one proposed step. Raises Http404."""
+    require(member, "progress.read")
+    found = DecisionRecord.objects.visible_to(member).select_related("child").filter(pk=decision_id).first()
+    if found is None:
+        raise Http404(f"No proposed step {decision_id} in your clinic.")
+    return found
+
+
+def points_by_strand(child: Child) -> dict[str, list[Point]]:
+    """Where each estimate stood after each day. One query."""
+    found: dict[str, list[Point]] = defaultdict(list)
+    for p in EstimatePoint.objects.filter(child=child).order_by("on"):
+        found[p.strand].append(Point(p.on, p.mean, p.sd))
+    return found
+
+
+def sets_by_strand(child: Child) -> dict[str, list[SetRecord]]:
+    """Every set of a child, oldest first, by strand. One query."""
+    found: dict[str, list[SetRecord]] = defaultdict(list)
+    for s in SetRecord.objects.filter(child=child).order_by("on", "pk"):
+        found[s.strand].append(s)
+    return found

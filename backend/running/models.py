@@ -1,0 +1,74 @@
+"""Runs: an append-only log of what was tapped, and the sets it folds into."""
+
+import uuid
+
+from django.db import models
+from django.db.models import F, Q
+
+from caseload.models import Child
+from clinic.models import Member
+from clinic.queries import in_clinic
+from planning.models import Plan
+
+
+class Run(models.Model):
+    """A plan at the table. `blocks` is the plan as it stood when the run began, and never changes."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4)
+    plan = models.ForeignKey(Plan, models.PROTECT, related_name="runs")
+    child = models.ForeignKey(Child, models.CASCADE, related_name="runs")
+    by = models.ForeignKey(Member, models.PROTECT)
+    on = models.DateField()
+    started_at = models.DateTimeField(auto_now_add=True)
+    ended_at = models.DateTimeField(null=True)
+    blocks = models.JSONField()
+
+    objects = in_clinic("child__clinic").as_manager()
+
+    class Meta:
+        indexes = [models.Index(fields=["child", "-on"])]
+
+
+class RunEvent(models.Model):
+    """One tap. Its id was made on the tablet; it is kept once, and never changed."""
+
+    id = models.UUIDField(primary_key=True)
+    run = models.ForeignKey(Run, models.CASCADE, related_name="events")
+    block = models.CharField(max_length=8)
+    kind = models.CharField(max_length=10)
+    at = models.DateTimeField()
+    received_at = models.DateTimeField(auto_now_add=True)
+    value = models.JSONField(default=dict)
+
+    class Meta:
+        indexes = [models.Index(fields=["run", "at"])]
+
+
+class SetRecord(models.Model):
+    """One set, folded from the log: one block at one grade with one kind of help and one hand."""
+
+    run = models.ForeignKey(Run, models.CASCADE, related_name="sets")
+    child = models.ForeignKey(Child, models.CASCADE, related_name="sets")
+    on = models.DateField()
+    block = models.CharField(max_length=8)
+    family = models.CharField(max_length=40)
+    grade = models.JSONField()
+    strand = models.CharField(max_length=24)
+    difficulty = models.FloatField()
+    support = models.CharField(max_length=16)
+    hand = models.CharField(max_length=12, blank=True)
+    tries = models.PositiveSmallIntegerField()
+    successes = models.PositiveSmallIntegerField()
+    drops = models.PositiveSmallIntegerField(default=0)
+    seconds = models.FloatField(default=0)
+    best_hold_seconds = models.FloatField(default=0)
+    marks = models.JSONField(default=dict)
+    first_two_missed = models.BooleanField(default=False)
+    longest_row = models.PositiveSmallIntegerField(default=0)
+
+    class Meta:
+        indexes = [models.Index(fields=["child", "strand", "on"])]
+        constraints = [
+            models.CheckConstraint(condition=Q(successes__lte=F("tries")), name="set_successes_within_tries"),
+            models.CheckConstraint(condition=Q(seconds__gte=0), name="set_seconds_possible"),
+        ]

@@ -1,0 +1,21 @@
+#!/usr/bin/env bash
+# Formatting, types, layers, and whether the generated client is the one the API describes.
+set -euo pipefail
+source "$(dirname "$0")/common.sh"
+source "$ROOT/scripts/install.sh"
+export DJANGO_SETTINGS_MODULE=config.settings.test
+python_packages requirements-dev.txt
+front_end
+cd "$ROOT/backend"
+say "ruff"; ruff check -q . ; ruff format -q --check .
+say "mypy on the core"; mypy -p core
+say "layers"; lint-imports --no-logo 2>/dev/null || lint-imports
+say "migrations"; "$PY" manage.py makemigrations --check --dry-run --verbosity 0
+say "API client"
+"$PY" manage.py export_openapi_schema --api config.api.api --indent 1 --output "$VAR/openapi.json" >/dev/null
+cmp -s "$VAR/openapi.json" "$ROOT/frontend/src/api/openapi.json" || die "the API changed: run scripts/client.sh and commit what it writes"
+cd "$ROOT/frontend"
+node_modules/.bin/openapi-typescript src/api/openapi.json -o "$VAR/schema.ts" >/dev/null 2>&1
+cmp -s "$VAR/schema.ts" src/api/schema.ts || die "the API client is out of date: run scripts/client.sh and commit what it writes"
+say "eslint"; node_modules/.bin/eslint src
+say "vue-tsc"; node_modules/.bin/vue-tsc --noEmit

@@ -1,0 +1,71 @@
+# A PostgreSQL of our own: under var/, on loopback, on its own port, as an ordinary user. Sourced.
+PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1 || true)
+
+# db_home NAME: where the cluster lives; kept in a file, since a server started by root runs as another
+# user and may not reach a folder under /root
+db_home() {
+  local note=$VAR/$1.where
+  if [ ! -f "$note" ]; then
+    mkdir -p "$VAR"
+    if [ "$(id -u)" = 0 ] && ! setpriv --reuid=postgres --regid=postgres --init-groups test -x "$VAR" 2>/dev/null; then
+      echo "/var/lib/postgresql/pollicor-$(echo "$VAR" | sha256sum | cut -c1-12)-$1" >"$note"
+    else
+      echo "$VAR/$1" >"$note"
+    fi
+  fi
+  cat "$note"
+}
+
+as_db_user() {
+  if [ "$(id -u)" = 0 ]; then (cd / && setpriv --reuid=postgres --regid=postgres --init-groups "$@"); else "$@"; fi
+}
+
+# db_start NAME FIRST_PORT [extra server options]: make the cluster where there is none, start it, export how to reach it
+db_start() {
+  local name=$1 first_port=$2 extra=${3:-} home
+  home=$(db_home "$name")
+  export POLLICOR_DB_PASSWORD
+  POLLICOR_DB_PASSWORD=$(secret "$name-password")
+  if [ ! -f "$home/PG_VERSION" ]; then
+    [ -z "$(ls -A "$home" 2>/dev/null)" ] || die "$home is not empty and not a database of ours: move it away, nothing was touched"
+    db_make "$home"
+  fi
+  if as_db_user "$PG_BIN/pg_ctl" -D "$home" status >/dev/null 2>&1; then
+    POLLICOR_DB_PORT=$(cat "$VAR/$name.port")
+  else
+    POLLICOR_DB_PORT=$(free_port "$(cat "$VAR/$name.port" 2>/dev/null || echo "$first_port")")
+    echo "$POLLICOR_DB_PORT" >"$VAR/$name.port"
+    as_db_user "$PG_BIN/pg_ctl" -D "$home" -w -t 60 -l "$home/server.log" \
+      -o "-p $POLLICOR_DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=96MB -c max_connections=60 $extra" \
+      start >/dev/null || die "the database did not start: see $home/server.log"
+  fi
+  export POLLICOR_DB_PORT POLLICOR_DB_USER=pollicor
+}
+
+db_make() {
+  local home=$1 password_file
+  say "making the database …"
+  mkdir -p "$home"
+  [ "$(id -u)" = 0 ] && chown postgres:postgres "$home"
+  chmod 700 "$home"
+  password_file=$(mktemp)
+  printf '%s' "$POLLICOR_DB_PASSWORD" >"$password_file"
+  [ "$(id -u)" = 0 ] && chown postgres "$password_file"
+  as_db_user "$PG_BIN/initdb" -D "$home" -U pollicor --pwfile="$password_file" --auth=scram-sha-256 \
+    --locale=C.UTF-8 --encoding=UTF8 >"$VAR/log/initdb.log" 2>&1 || { rm -f "$password_file"; die "initdb failed: see $VAR/log/initdb.log"; }
+  rm -f "$password_file"
+}
+
+db_create() { # db_create NAME: the database inside the cluster, where it is missing
+  PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d postgres -tAc \
+    "select 1 from pg_database where datname='$1'" | grep -q 1 ||
+    PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d postgres -qc "create database $1"
+}
+
+db_stop() {
+  local home
+  [ -f "$VAR/$1.where" ] || return 0
+  home=$(db_home "$1")
+  as_db_user "$PG_BIN/pg_ctl" -D "$home" status >/dev/null 2>&1 || return 0
+  as_db_user "$PG_BIN/pg_ctl" -D "$home" -w -m fast stop >/dev/null
+}

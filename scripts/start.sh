@@ -1,0 +1,40 @@
+#!/usr/bin/env bash
+# Installs what is missing, starts the database and the server, prints the address and the sign-in.
+set -euo pipefail
+source "$(dirname "$0")/common.sh"
+source "$ROOT/scripts/install.sh"
+EMPTY=no
+for option in "$@"; do
+  case $option in --empty) EMPTY=yes ;; *) die "start knows --empty, not $option" ;; esac
+done
+
+apt_install postgresql postgresql-client
+python_packages requirements.txt
+front_end
+source "$ROOT/scripts/database.sh"
+db_start postgres 54329
+db_create pollicor
+POLLICOR_SECRET_KEY=$(secret django-key)
+export POLLICOR_SECRET_KEY
+
+if [ -f "$VAR/server.pid" ] && kill -0 "$(cat "$VAR/server.pid")" 2>/dev/null; then
+  say "Pollicor is running already at http://127.0.0.1:$(cat "$VAR/server.port")/"
+  exit 0
+fi
+manage migrate --verbosity 0
+[ "$EMPTY" = yes ] || manage load_demo --password "$(secret demo-password)" --if-empty
+[ "$ROOT/backend/static/.stamp" -nt "$ROOT/frontend/dist/.stamp" ] || { manage collectstatic --noinput --clear -i ninja --verbosity 0 && touch "$ROOT/backend/static/.stamp"; }
+
+PORT=$(free_port "${POLLICOR_PORT:-8470}")
+echo "$PORT" >"$VAR/server.port"
+export POLLICOR_HOSTS=127.0.0.1,localhost
+(cd "$ROOT/backend" && "$VENV/bin/gunicorn" config.wsgi:application --bind "127.0.0.1:$PORT" --workers 2 --threads 2 \
+  --preload --timeout 60 --no-control-socket --daemon --pid "$VAR/server.pid" --error-logfile "$VAR/log/server.log")
+for _ in $(seq 1 100); do
+  port_is_free "$PORT" || break
+  sleep 0.1
+done
+port_is_free "$PORT" && die "the server did not start: see $VAR/log/server.log"
+say "Pollicor is at http://127.0.0.1:$PORT/"
+[ "$EMPTY" = yes ] || say "Sign in as maren (lead), tove (therapist) or ilja (assistant), password $(secret demo-password)"
+[ "$EMPTY" = no ] || say "An empty start: make the first sign-in with  scripts/manage.sh add_member NAME CLINIC lead"
