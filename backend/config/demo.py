@@ -65,7 +65,7 @@ HOMES = (
         "own_shirt:1 index_card:20 heavy_paper:14 card_strip:12 bean_bag:2 light_scarf:2 bulb_baster:1 salad_tongs:1 sugar_tongs:1 "
         "pompom_big:12 pompom_small:20 jam_jar:3 sticker_big:20 sticker_small:60 muffin_tin:1 hole_tub:1 narrow_slot_tin:1 rolled_sock:2 "
         "soft_slit_ball:1 bubble_wrap:1 finger_puppet:4 zip_bag:1 kitchen_tube:1 big_bolt:3 marble:12 letter_pieces:10 balloon:4")),
-    DemoHome("Boatyard flat", "home", "room", _BASICS + (
+    DemoHome("Boatyard flat", "home", "arms_reach", _BASICS + (
         " stiff_peg:8 bulldog_clip:6 metal_washer:16 metal_washer_small:20 small_bolt:8 big_bolt:4 parcel_string:2 plastic_line:1 "
         "tea_cosy_line:1 slit_ball:1 stuffed_roll:1 stuffed_roll_2:1 spray_bottle:1 firm_putty:1 clay:1 cereal_card:4 heavy_paper:10 "
         "wallpaper_strip:10 wooden_bead_15:20 handled_stick:1 taped_dowel:1 hose_piece:1 lace_card:1 old_shoe:1 tennis_ball:2 soft_ball:1 "

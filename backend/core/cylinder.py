@@ -54,7 +54,8 @@ def _ball_fits(radius: float) -> bool:
 
 def _box_points(box: Box) -> Points:
     corners = np.array([(x, y, z) for x in (-0.5, 0.5) for y in (-0.5, 0.5) for z in (-0.5, 0.5)])
-    return corners * np.array([box.length_mm, box.width_mm, box.height_mm])
+    scaled: Points = corners * np.array([box.length_mm, box.width_mm, box.height_mm])
+    return scaled
 
 
 def _rod_points(rod: Rod) -> Points:
@@ -71,7 +72,8 @@ def _turned(points: Points, angles: Points) -> Points:
     first = _stack((np.cos(a), -np.sin(a), zero), (np.sin(a), np.cos(a), zero), (zero, zero, one))
     tilt = _stack((np.cos(b), zero, np.sin(b)), (zero, one, zero), (-np.sin(b), zero, np.cos(b)))
     last = _stack((np.cos(c), -np.sin(c), zero), (np.sin(c), np.cos(c), zero), (zero, zero, one))
-    return np.einsum("nij,pj->npi", last @ tilt @ first, points)
+    turned: Points = np.einsum("nij,pj->npi", last @ tilt @ first, points)
+    return turned
 
 
 def _stack(*rows: tuple[Points, Points, Points]) -> Points:
@@ -91,7 +93,8 @@ def _slack(points: Points, angles: Points, shift: Points) -> Points:
     back = (np.sqrt(np.maximum(beside, 0)) + x).min(axis=1)
     wide = np.minimum(beside.min(axis=1), 0) / DIAMETER_MM
     floor = _MIDDLE - ((-z - _SLOPE * x).max(axis=1) + z.max(axis=1)) + _SLOPE * along
-    return np.minimum(np.minimum(floor, along + back), np.where(wide < 0, wide, np.inf))
+    room: Points = np.minimum(np.minimum(floor, along + back), np.where(wide < 0, wide, np.inf))
+    return room
 
 
 def _some_orientation(points: Points, angles: int) -> bool:

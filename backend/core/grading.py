@@ -77,8 +77,11 @@ def neighbours(variant: Variant, stock: House) -> tuple[Neighbour | None, Neighb
                 found.append(
                     Neighbour(near, axis.id, f"{axis.words}: {then.words}, instead of {now.words}", then.rungs - now.rungs)
                 )
-    smallest = lambda found: min(found, key=lambda n: abs(n.rungs), default=None)
-    return smallest(easier), smallest(harder)
+    return _smallest(easier), _smallest(harder)
+
+
+def _smallest(found: list[Neighbour]) -> Neighbour | None:
+    return min(found, key=lambda n: abs(n.rungs), default=None)
 
 
 def _next_on_offer(variant: Variant, place: int, side: int, house: House) -> Variant | None:

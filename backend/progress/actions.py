@@ -19,7 +19,7 @@ from planning.actions import mark_used
 from progress.models import ANSWERS, DecisionRecord
 from running.actions import fold_run
 from running.models import Run
-from running.queries import history
+from running.queries import WORKING_PARTS, history
 
 
 @acting("run.finish")
@@ -44,7 +44,8 @@ def _take_in(run: Run, strand: str) -> None:
     stood = _replayed(run.child, row, before=run.on)
     now = _replayed(run.child, row)
     stored(row, now).save()
-    propose(run, strand, stood, now)
+    if run.sets.filter(strand=strand, part__in=WORKING_PARTS).exists():
+        propose(run, strand, stood, now)
 
 
 def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> Estimate:
@@ -64,7 +65,7 @@ def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> 
 def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:
     """Work out the next step in a strand and keep it with its evidence."""
     policy = policy_for(strand, run.on, fade_first=run.child.prompt_policy == "least_first")
-    decision = decide(history(run.child, strand), after, policy)
+    decision = decide(history(run.child, strand, working=True), after, policy)
     record, _ = DecisionRecord.objects.update_or_create(
         run=run, strand=strand,
         defaults={

@@ -19,7 +19,7 @@ from planning.models import Plan
 from planning.shown import block_out
 from planning.workbench import variant_of, workbench_of
 from running.models import Run, RunEvent, SetRecord
-from running.queries import families_of, folded, strands_of
+from running.queries import families_of, folded, parts_of, strands_of
 
 
 @dataclass(frozen=True)
@@ -109,9 +109,9 @@ def keep_events(member: Member, run: Run, events: Sequence[Event]) -> list[Refus
 def fold_run(run: Run) -> list[SetRecord]:
     """Fold the run's log into its sets, in place of any folded before; part of the action that ends a run."""
     run.sets.all().delete()
-    strands = strands_of(run)
+    strands, parts = strands_of(run), parts_of(run)
     return SetRecord.objects.bulk_create(
-        SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, family=s.family, grade=list(s.grade),
+        SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, part=parts[s.block], family=s.family, grade=list(s.grade),
                   strand=strands[s.block], difficulty=s.difficulty[strands[s.block]], support=s.support, hand=s.hand,
                   tries=s.tries, successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
                   marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row)

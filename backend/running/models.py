@@ -51,6 +51,7 @@ class SetRecord(models.Model):
     child = models.ForeignKey(Child, models.CASCADE, related_name="sets")
     on = models.DateField()
     block = models.CharField(max_length=8)
+    part = models.CharField(max_length=8)
     family = models.CharField(max_length=40)
     grade = models.JSONField()
     strand = models.CharField(max_length=24)

@@ -13,6 +13,9 @@ from core.scoring import Event, SetResult, fold
 from running.models import Run, SetRecord
 
 
+WORKING_PARTS = ("main", "stretch", "daily")  # a sure win at the start says nothing about readiness
+
+
 def run_for(member: Member, run_id: UUID, why: str = "run.read") -> Run:
     """Return one run, and note the read. Raises Http404."""
     require(member, why)
@@ -28,6 +31,11 @@ def families_of(run: Run) -> dict[str, str]:
     return {b["id"]: b["family"] for b in run.blocks}
 
 
+def parts_of(run: Run) -> dict[str, str]:
+    """The run's blocks: block id to the part of the session each is."""
+    return {b["id"]: b["part"] for b in run.blocks}
+
+
 def strands_of(run: Run) -> dict[str, str]:
     """The run's blocks: block id to the strand each aims at."""
     return {b["id"]: b["strand"] for b in run.blocks}
@@ -39,9 +47,10 @@ def folded(run: Run) -> tuple[SetResult, ...]:
     return fold(events, families_of(run), run.on)
 
 
-def history(child: Child, strand: str) -> list[SetResult]:
-    """Every set of a child in one strand, oldest first. One query."""
-    return [set_result(r) for r in SetRecord.objects.filter(child=child, strand=strand).order_by("on", "pk")]
+def history(child: Child, strand: str, working: bool = False) -> list[SetResult]:
+    """Every set of a child in one strand, oldest first; with `working`, only those of the working parts. One query."""
+    sets = SetRecord.objects.filter(child=child, strand=strand).order_by("on", "pk")
+    return [set_result(r) for r in (sets.filter(part__in=WORKING_PARTS) if working else sets)]
 
 
 def set_result(r: SetRecord) -> SetResult:

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { useDark } from '@vueuse/core'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import TopBar from './components/TopBar.vue'
+
+const dark = useDark({ disableTransition: false })
+const route = useRoute()
+const bare = computed(() => route.meta.bare === true || route.name === 'sign-in')
+</script>
+
+<template>
+  <a class="skip" href="#main">Skip to the content</a>
+  <TopBar v-if="!bare" v-model:dark="dark" />
+  <main id="main" :class="{ page: !bare }" tabindex="-1">
+    <RouterView />
+  </main>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1320px;
+  margin: 0 auto;
+  padding: var(--gap-4);
+}
+main:focus {
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 9;
+  background: var(--sheet);
+  padding: 8px;
+}
+</style>

@@ -1,0 +1,64 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type Problem = Schemas['Problem']
+
+/** The API said no, in its own words. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(problem.detail)
+  }
+
+  /** What is wrong with one field, or nothing. */
+  at(field: string): string {
+    const found = this.problem.fields?.find((f) => f.field === field)
+    return found ? [found.reason, found.remedy].filter(Boolean).join(' ') : ''
+  }
+}
+
+/** The server could not be reached at all. */
+export class Unreachable extends Error {}
+
+function csrfToken(): string {
+  return /(?:^|; )csrftoken=([^;]+)/.exec(document.cookie)?.[1] ?? ''
+}
+
+const withCsrf: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-CSRFToken', csrfToken())
+    return request
+  },
+  onError() {
+    return new Unreachable('Pollicor can not be reached just now. What you entered is still here; try again in a moment.')
+  },
+}
+
+export const api = createClient<paths>({ baseUrl: '/' })
+api.use(withCsrf)
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+/** Unwrap an answer: its data, or a thrown Refused. */
+export async function told<T>(asked: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await asked
+  if (!response.ok) {
+    const problem = (error && typeof error === 'object' ? error : {}) as Partial<Problem>
+    throw new Refused(response.status, {
+      title: problem.title ?? 'Not done',
+      status: response.status,
+      detail: problem.detail ?? 'The server could not do that. Nothing was changed; try again.',
+      fields: problem.fields ?? [],
+      theirs: problem.theirs,
+      yours: problem.yours,
+    })
+  }
+  return data as T
+}

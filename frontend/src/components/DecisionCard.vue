@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, told, type Schemas } from '@/api/client'
+import { rungWords } from '@/logic/words'
+import ProblemNote from './ProblemNote.vue'
+
+const { decision } = defineProps<{ decision: Schemas['DecisionOut'] }>()
+const emit = defineEmits<{ answered: [] }>()
+const declining = ref(false)
+const why = ref('')
+const error = ref<Error | null>(null)
+const signs: Record<string, string> = { up: '▲', down: '▼', hold: '■', fade: '◐', change: '⇄', lower: '⇣', recheck: '?' }
+const moved = computed(() => decision.mean_after - decision.mean_before)
+
+async function answer(said: string): Promise<void> {
+  error.value = null
+  try {
+    await told(api.POST('/api/decisions/{decision_id}/answer', { params: { path: { decision_id: decision.id } }, body: { answer: said, why: why.value } }))
+    declining.value = false
+    emit('answered')
+  } catch (problem) {
+    error.value = problem as Error
+  }
+}
+</script>
+
+<template>
+  <article class="sheet card">
+    <header class="row">
+      <span class="tag" :class="decision.kind" aria-hidden="true">{{ signs[decision.kind] }}</span>
+      <div class="grow">
+        <strong>{{ decision.words }}</strong>
+        <p class="soft">{{ decision.strand_name }}: rung {{ rungWords(decision.mean_before) }} → <strong>{{ rungWords(decision.mean_after) }}</strong> ({{ moved >= 0 ? '+' : '' }}{{ moved.toFixed(2) }}, give or take {{ decision.sd_after.toFixed(1) }})</p>
+      </div>
+      <span v-if="decision.answer" class="tag" :class="decision.answer === 'accepted' ? 'ready' : 'caution'">{{ decision.answer }}{{ decision.answer_why ? `: ${decision.answer_why}` : '' }}</span>
+    </header>
+    <p>{{ decision.evidence.map((e) => e.words).join(', ') }}. <span class="soft">{{ decision.would_change }}</span></p>
+    <div v-if="!decision.answer" class="row">
+      <button type="button" class="plain-button" @click="answer('accepted')">Accept</button>
+      <button type="button" class="plain-button" @click="declining = !declining">Decline…</button>
+      <template v-if="declining"><el-input v-model="why" class="why" placeholder="A word why" aria-label="Why" maxlength="200" /><button type="button" class="plain-button" @click="answer('declined')">Decline</button></template>
+    </div>
+    <ProblemNote :error="error" />
+  </article>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 8px;
+}
+.grow {
+  flex: 1;
+}
+.tag:first-child {
+  width: 40px;
+  height: 40px;
+  justify-content: center;
+  font-size: var(--step-2);
+}
+.why {
+  width: 220px;
+}
+</style>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Block } from '@/composables/useBench'
+import { chanceWords, partNames } from '@/logic/words'
+import TargetSign from './TargetSign.vue'
+
+const { blocks, asked } = defineProps<{ blocks: Block[]; asked: number }>()
+const emit = defineEmits<{ move: [from: number, by: number] }>()
+const at = defineModel<number>('at', { required: true })
+const total = computed(() => blocks.reduce((sum, b) => sum + b.minutes + b.setup_minutes, 0))
+let dragged = -1
+
+function drop(to: number): void {
+  if (dragged >= 0 && dragged !== to) emit('move', dragged, to - dragged)
+  dragged = -1
+}
+
+function key(event: KeyboardEvent, index: number): void {
+  if (event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+    event.preventDefault()
+    emit('move', index, event.key === 'ArrowLeft' ? -1 : 1)
+  }
+}
+</script>
+
+<template>
+  <div class="table">
+    <ol class="strip" aria-label="Blocks in order. Alt and arrow keys move one.">
+      <li v-for="(b, i) in blocks" :key="b.family" :style="{ flexGrow: b.minutes + b.setup_minutes }">
+        <button
+          type="button" draggable="true" :class="['block', b.target, { chosen: i === at, tiring: b.tiring, gone: b.problem }]" :aria-current="i === at"
+          @click="at = i" @dragstart="dragged = i" @dragover.prevent @drop="drop(i)" @keydown="key($event, i)"
+        >
+          <span class="part small">{{ partNames[b.part] }}<span v-if="b.locked" aria-label="locked"> ⚿</span></span>
+          <strong>{{ b.name }}</strong>
+          <span class="row bottom small"><TargetSign :target="b.target" :size="17" /> {{ b.minutes }} min</span>
+          <span class="small">{{ b.problem ? 'can’t stay' : chanceWords(b.expected) }}</span>
+        </button>
+      </li>
+    </ol>
+    <div class="ruler" aria-hidden="true">
+      <span v-for="m in Math.floor(Math.max(total, asked) / 5) + 1" :key="m" :style="{ left: `${((m - 1) * 500) / Math.max(total, 1)}%` }">{{ (m - 1) * 5 }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.table {
+  background: var(--board);
+  border: 1px solid var(--line);
+  border-bottom: 6px solid var(--line-strong);
+  border-radius: var(--round);
+  padding: var(--gap-3) var(--gap-3) 4px;
+  overflow-x: auto;
+}
+.strip {
+  display: flex;
+  gap: 4px;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.strip li {
+  flex-basis: 96px;
+  min-width: 96px;
+}
+.block {
+  width: 100%;
+  height: 100%;
+  min-height: 104px;
+  display: grid;
+  align-content: start;
+  gap: 1px;
+  text-align: left;
+  padding: 8px 9px;
+  border: 1px solid var(--line-strong);
+  border-top-width: 7px;
+  border-radius: 8px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  line-height: 1.2;
+  cursor: grab;
+}
+.bottom {
+  align-self: end;
+  gap: 5px;
+}
+.block.chosen {
+  outline: 3px solid var(--water);
+  outline-offset: 1px;
+}
+.block.tiring {
+  background: repeating-linear-gradient(135deg, var(--sheet) 0 9px, var(--paper) 9px 18px);
+}
+.block.gone {
+  background: var(--barred-soft);
+}
+.grasp {
+  border-top-color: var(--grasp);
+}
+.strength {
+  border-top-color: var(--strength);
+}
+.in_hand {
+  border-top-color: var(--in_hand);
+}
+.bilateral {
+  border-top-color: var(--bilateral);
+}
+.scissors {
+  border-top-color: var(--scissors);
+}
+.daily {
+  border-top-color: var(--daily);
+}
+.ruler {
+  position: relative;
+  height: 20px;
+  font-size: 0.8rem;
+  color: var(--ink-soft);
+  overflow: hidden;
+}
+.ruler span {
+  position: absolute;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Child } from '@/composables/useChild'
+import { useWords } from '@/composables/useWords'
+
+const { child } = defineProps<{ child: Child }>()
+defineEmits<{ edit: [] }>()
+const words = useWords()
+
+const wanted = computed(() =>
+  child.wanted.map((id) => {
+    const task = words.value?.wanted_tasks.find((t) => t.id === id)
+    const gaps = Object.entries(task?.demands ?? {})
+      .map(([strand, rung]) => ({ strand, gap: rung - (child.strands.find((s) => s.strand === strand)?.mean ?? 0) }))
+      .filter((g) => g.gap > 0.2)
+      .toSorted((a, b) => b.gap - a.gap)
+    return { name: task?.name ?? id, held: gaps.slice(0, 3).map((g) => `${words.value?.strands.find((s) => s.id === g.strand)?.name.toLowerCase()} (${g.gap.toFixed(1)} rungs short)`) }
+  }),
+)
+const facts = computed(() => [
+  ['Likes', child.likes.join(', ') || 'not noted'],
+  ['Attention', `${child.attention_minutes} minutes`],
+  ['Seen every', `${child.every_days} days`],
+  ['Seating', child.seating || 'not noted'],
+  ['Help', child.prompt_policy === 'least_first' ? 'least help first, then add' : 'most help first, then fade'],
+  ['Food as material', child.food_as_material ? 'fine' : 'never'],
+  ...(child.force_limit_newton ? [['Force limit', `${child.force_limit_newton} N`]] : []),
+])
+</script>
+
+<template>
+  <aside class="sheet stack">
+    <h3>What the family wants</h3>
+    <p v-if="child.family_words" class="said">“{{ child.family_words }}”</p>
+    <div v-for="task in wanted" :key="task.name">
+      <strong>{{ task.name }}</strong>
+      <p class="small">{{ task.held.length ? `Held back by ${task.held.join(', ')}` : 'Nothing it leans on is missing.' }}</p>
+    </div>
+    <dl>
+      <template v-for="[name, value] in facts" :key="name">
+        <dt class="soft">{{ name }}</dt>
+        <dd>{{ value }}</dd>
+      </template>
+    </dl>
+    <button type="button" class="plain-button" @click="$emit('edit')">Change what is known</button>
+  </aside>
+</template>
+
+<style scoped>
+.said {
+  font-size: var(--step-2);
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 12px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { useWords } from '@/composables/useWords'
+
+defineProps<{ paused: boolean; more: boolean }>()
+const help = defineModel<string>('help', { required: true })
+defineEmits<{ alone: []; helped: []; missed: []; undo: []; next: [] }>()
+const words = useWords()
+</script>
+
+<template>
+  <section class="taps" aria-label="How the try went">
+    <button type="button" class="alone" :disabled="paused" @click="$emit('alone')">On their own <kbd>1</kbd></button>
+    <button type="button" class="helped" :disabled="paused" @click="$emit('helped')">With help <kbd>2</kbd></button>
+    <div class="helps" role="radiogroup" aria-label="Which help">
+      <button v-for="s in words?.supports.filter((x) => x.id !== 'alone')" :key="s.id" type="button" role="radio" :aria-checked="help === s.id" @click="help = s.id">{{ s.name }}</button>
+    </div>
+    <button type="button" class="missed" :disabled="paused" @click="$emit('missed')">Not yet <kbd>3</kbd></button>
+    <div class="low">
+      <button type="button" class="plain-button" @click="$emit('undo')">Undo</button>
+      <button type="button" class="plain-button" :disabled="!more" @click="$emit('next')">Next activity</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.taps {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 0;
+}
+.alone,
+.helped,
+.missed {
+  flex: 1;
+  min-height: 72px;
+  border-radius: var(--round);
+  font-size: var(--step-3);
+  font-weight: 700;
+  cursor: pointer;
+  border: 3px solid var(--ready);
+}
+.alone {
+  flex: 1.7;
+  background: var(--ready);
+  color: var(--on-water);
+}
+.helped {
+  background: var(--ready-soft);
+  color: var(--ink);
+}
+.missed {
+  background: var(--sheet);
+  color: var(--ink);
+  border-color: var(--ink-soft);
+}
+kbd {
+  font: inherit;
+  font-weight: 400;
+  font-size: var(--step-0);
+}
+.helps {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px;
+}
+.helps button {
+  min-height: 56px;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  line-height: 1.1;
+  cursor: pointer;
+}
+.helps button[aria-checked='true'] {
+  background: var(--ready-soft);
+  border: 2px solid var(--ready);
+  font-weight: 700;
+}
+.low {
+  display: grid;
+  grid-template-columns: 1fr 1.4fr;
+  gap: 8px;
+}
+.low button {
+  min-height: 56px;
+}
+button:active:not(:disabled) {
+  filter: brightness(0.92);
+}
+</style>

@@ -1,0 +1,75 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, toValue, type MaybeRefOrGetter, type Ref } from 'vue'
+import { api, told, type Schemas } from '@/api/client'
+
+export type Plan = Schemas['PlanOut']
+export type Block = Schemas['BlockOut']
+type Choice = Schemas['BlockIn']
+
+const choiceOf = (b: Block): Choice => ({ part: b.part, family: b.family, grade: b.grade, minutes: b.minutes, locked: b.locked })
+
+/** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
+export function useBench(planId: MaybeRefOrGetter<string>) {
+  const queries = useQueryClient()
+  const key = computed(() => ['plan', toValue(planId)])
+  const { data: plan, error: failed } = useQuery({
+    queryKey: key,
+    queryFn: () => told(api.GET('/api/plans/{plan_id}', { params: { path: { plan_id: toValue(planId) } } })),
+  })
+  const error: Ref<Error | null> = ref(null)
+  const busy = ref(false)
+  const past: Ref<Choice[][]> = ref([])
+  const future: Ref<Choice[][]> = ref([])
+
+  async function ask(request: () => Promise<Plan>): Promise<boolean> {
+    busy.value = true
+    error.value = null
+    try {
+      queries.setQueryData(key.value, await request())
+      return true
+    } catch (problem) {
+      error.value = problem as Error
+      await queries.invalidateQueries({ queryKey: key.value })
+      return false
+    } finally {
+      busy.value = false
+    }
+  }
+
+  const put = (blocks: Choice[]): Promise<boolean> =>
+    ask(() => told(api.PUT('/api/plans/{plan_id}/blocks', { params: { path: { plan_id: toValue(planId) } }, body: { version: plan.value?.version ?? 0, blocks } })))
+
+  async function arrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
+    const now = (plan.value?.blocks ?? []).map(choiceOf)
+    const kept = await put(change(structuredClone(now)))
+    if (kept) {
+      past.value.push(now)
+      future.value = []
+    }
+    return kept
+  }
+
+  async function step(from: Ref<Choice[][]>, to: Ref<Choice[][]>): Promise<void> {
+    const row = from.value.at(-1)
+    if (!row) return
+    const now = (plan.value?.blocks ?? []).map(choiceOf)
+    if (await put(row)) {
+      from.value.pop()
+      to.value.push(now)
+    }
+  }
+
+  async function again(excluded: string[]): Promise<void> {
+    const now = (plan.value?.blocks ?? []).map(choiceOf)
+    const body = { version: plan.value?.version ?? 0, excluded }
+    if (await ask(() => told(api.POST('/api/plans/{plan_id}/again', { params: { path: { plan_id: toValue(planId) } }, body })))) past.value.push(now)
+  }
+
+  return {
+    plan, failed, error, busy, arrange, again,
+    undo: () => step(past, future),
+    redo: () => step(future, past),
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
+  }
+}

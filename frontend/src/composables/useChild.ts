@@ -1,0 +1,23 @@
+import { useQuery, useQueryClient, type UseQueryReturnType } from '@tanstack/vue-query'
+import { toValue, type MaybeRefOrGetter } from 'vue'
+import { api, told, type Schemas } from '@/api/client'
+
+export type Child = Schemas['ChildOut']
+
+/** One child with its estimates. */
+export function useChild(childId: MaybeRefOrGetter<number>): UseQueryReturnType<Child, Error> {
+  return useQuery({
+    queryKey: ['child', () => toValue(childId)],
+    queryFn: () => told(api.GET('/api/children/{child_id}', { params: { path: { child_id: toValue(childId) } } })),
+  })
+}
+
+/** Put a changed child in place, and forget what was worked out from the old one. */
+export function useChildChanged(): (child: Child) => void {
+  const queries = useQueryClient()
+  return (child) => {
+    queries.setQueryData(['child', child.id], child)
+    void queries.invalidateQueries({ queryKey: ['caseload'] })
+    void queries.invalidateQueries({ queryKey: ['cupboard'] })
+  }
+}

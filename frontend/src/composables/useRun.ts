@@ -1,0 +1,83 @@
+import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { api, Refused, told, type Schemas } from '@/api/client'
+import { keepRun, keepTap, keptRun, markSent, tapsOf, unsentTaps } from '@/logic/tapStore'
+import { type RunEvent, standing } from '@/logic/tally'
+
+const RETRY_MS = 3000
+const BATCH = 200
+
+export interface RunAtTable {
+  run: ShallowRef<Schemas['RunOut'] | undefined>
+  events: Ref<RunEvent[]>
+  unsent: Ref<number>
+  refused: Ref<string>
+  error: ShallowRef<Error | null>
+  tap: (block: string, kind: string, value?: Record<string, unknown>) => void
+  undo: (block: string) => void
+  flush: () => Promise<boolean>
+}
+
+/** A run at the table: every tap is kept on the tablet first and sent when the server can be reached. */
+export function useRun(runId: string): RunAtTable {
+  const run = shallowRef<Schemas['RunOut']>()
+  const events: Ref<RunEvent[]> = ref([])
+  const unsent = ref(0)
+  const refused = ref('')
+  const error = shallowRef<Error | null>(null)
+  let sending: Promise<boolean> | undefined
+  let keeping: Promise<unknown> = Promise.resolve()
+
+  async function open(): Promise<void> {
+    const here = await tapsOf(runId)
+    try {
+      run.value = await told(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
+      await keepRun(run.value)
+    } catch (problem) {
+      run.value = problem instanceof Refused ? undefined : await keptRun(runId)
+      if (!run.value) error.value = problem as Error
+    }
+    const known = new Map((run.value?.events ?? []).map((e) => [e.id, e as RunEvent]))
+    for (const e of [...here, ...events.value]) known.set(e.id, e)
+    events.value = [...known.values()]
+    await flush()
+  }
+
+  function tap(block: string, kind: string, value: Record<string, unknown> = {}): void {
+    const event: RunEvent = { id: crypto.randomUUID(), block, kind, at: new Date().toISOString(), value }
+    events.value.push(event)
+    unsent.value += 1
+    keeping = keeping.then(() => keepTap(runId, event))
+    void keeping.then(() => flush())
+  }
+
+  function undo(block: string): void {
+    const last = standing(events.value).findLast((e) => e.block === block && ['try', 'drop', 'mark', 'hold', 'grade', 'skip'].includes(e.kind))
+    if (last) tap(block, 'undo', { event: last.id })
+  }
+
+  function flush(): Promise<boolean> {
+    sending ??= send().finally(() => (sending = undefined))
+    return sending
+  }
+
+  async function send(): Promise<boolean> {
+    await keeping
+    for (;;) {
+      const batch = (await unsentTaps(runId)).slice(0, BATCH)
+      unsent.value = batch.length
+      if (!batch.length) return true
+      try {
+        const kept = await told(api.POST('/api/runs/{run_id}/events', { params: { path: { run_id: runId } }, body: batch }))
+        await markSent([...kept.kept, ...kept.refused.map((r) => r.id)])
+        if (kept.refused.length) refused.value = `${kept.refused.length} taps could not be counted: ${kept.refused[0]?.reason}`
+      } catch {
+        return false
+      }
+    }
+  }
+
+  const timer = setInterval(() => void flush(), RETRY_MS)
+  onScopeDispose(() => clearInterval(timer))
+  void open()
+  return { run, events, unsent, refused, error, tap, undo, flush }
+}

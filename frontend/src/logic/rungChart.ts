@@ -1,0 +1,56 @@
+import type { EChartsOption } from 'echarts'
+import type { Schemas } from '@/api/client'
+import { dayWords } from './words'
+
+const FONT = "'Atkinson Hyperlegible', sans-serif"
+
+/** The rung over time: estimate with its doubt, each day's sets at the rung they asked, the rung a wanted task leans on. */
+export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas['StrandWords'], wanted: number | null, colour: (name: string) => string): EChartsOption {
+  const day = (on: string): number => Date.parse(`${on}T12:00:00`)
+  const low = Math.floor(Math.min(...strand.points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3)
+  const high = Math.ceil(Math.max(...strand.points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3)
+  const text = { color: colour('ink-soft'), fontFamily: FONT, fontSize: 13 }
+  const words = (rung: number): string => {
+    const found = ladder.rungs[rung - 1]
+    if (!found) return String(rung)
+    const short = found.words.length > 30 ? `${found.words.slice(0, 28).trimEnd()}…` : found.words
+    return `${rung}  ${short}`
+  }
+  const band = (sign: number) => strand.points.map((p) => [day(p.on), sign < 0 ? p.mean - p.sd : 2 * p.sd])
+  return {
+    animation: false,
+    aria: { enabled: true },
+    textStyle: { fontFamily: FONT },
+    grid: { left: 226, right: 24, top: 14, bottom: 34 },
+    tooltip: { trigger: 'item', renderMode: 'richText', backgroundColor: colour('sheet'), borderColor: colour('line-strong'), textStyle: { color: colour('ink'), fontFamily: FONT } },
+    xAxis: { type: 'time', axisLabel: { ...text, formatter: (v: number) => dayWords(new Date(v).toISOString()), hideOverlap: true }, axisLine: { lineStyle: { color: colour('line-strong') } } },
+    yAxis: { type: 'value', min: low, max: high, interval: 1, axisLabel: { ...text, formatter: words }, splitLine: { lineStyle: { color: colour('line') } } },
+    series: [
+      { type: 'line', data: band(-1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, silent: true },
+      { type: 'line', data: band(1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, areaStyle: { color: colour('water'), opacity: 0.18 }, silent: true, stackStrategy: 'all' },
+      {
+        type: 'scatter',
+        name: 'sets',
+        symbol: (_v, p) => ((p.data as { alone: boolean }).alone ? 'circle' : 'emptyCircle'),
+        data: strand.sets.map((s) => ({
+          value: [day(s.on), s.difficulty],
+          alone: s.support === 'alone',
+          symbolSize: 6 + 12 * (s.successes / Math.max(1, s.tries)),
+          itemStyle: { color: colour('brass'), borderColor: colour('caution'), borderWidth: 1 },
+          said: `${dayWords(s.on)}  ${s.name}\n${s.successes} of ${s.tries} ${s.support_words}\nrung ${s.difficulty.toFixed(1)}: ${s.grade_words.join(', ')}`,
+        })),
+        tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
+      },
+      {
+        type: 'line',
+        name: 'rung',
+        data: strand.points.map((p) => ({ value: [day(p.on), p.mean], said: `${dayWords(p.on)}\nrung ${p.mean.toFixed(1)}, give or take ${p.sd.toFixed(1)}` })),
+        symbolSize: 8,
+        lineStyle: { color: colour('water'), width: 3 },
+        itemStyle: { color: colour('water') },
+        tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
+        markLine: wanted ? { silent: true, symbol: 'none', lineStyle: { color: colour('caution'), width: 2 }, label: { formatter: 'a wanted task leans on this', position: 'insideStartTop', ...text }, data: [{ yAxis: wanted }] } : undefined,
+      },
+    ],
+  }
+}

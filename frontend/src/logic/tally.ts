@@ -1,0 +1,84 @@
+import type { Schemas } from '@/api/client'
+
+export type RunEvent = Schemas['EventIn']
+export type RunBlock = Schemas['RunBlockOut']
+
+export interface Tally {
+  tries: number
+  alone: number
+  helped: number
+  missed: number
+  drops: number
+  marks: Record<string, number>
+  bestHold: number
+  /** oldest first: how each try of the current set went */
+  row: ('alone' | 'helped' | 'missed')[]
+  skipped: boolean
+}
+
+/** Events that count: none that an undo took back, no undo itself, in the order they were tapped. */
+export function standing(events: RunEvent[]): RunEvent[] {
+  const back = new Set(events.filter((e) => e.kind === 'undo').map((e) => e.value?.event))
+  return events.filter((e) => e.kind !== 'undo' && !back.has(e.id)).toSorted((a, b) => a.at.localeCompare(b.at))
+}
+
+export function tallyOf(events: RunEvent[], block: string): Tally {
+  const mine = standing(events).filter((e) => e.block === block)
+  const tally: Tally = { tries: 0, alone: 0, helped: 0, missed: 0, drops: 0, marks: {}, bestHold: 0, row: [], skipped: false }
+  for (const e of mine) {
+    if (e.kind === 'try') {
+      const how = e.value?.outcome !== 'success' ? 'missed' : e.value?.support === 'alone' ? 'alone' : 'helped'
+      tally.tries += 1
+      tally[how] += 1
+      tally.row.push(how)
+    } else if (e.kind === 'drop') tally.drops += 1
+    else if (e.kind === 'mark') tally.marks[String(e.value?.mark)] = (tally.marks[String(e.value?.mark)] ?? 0) + 1
+    else if (e.kind === 'hold') tally.bestHold = Math.max(tally.bestHold, Number(e.value?.seconds))
+    else if (e.kind === 'skip') tally.skipped = true
+  }
+  return tally
+}
+
+/** The grade the block stands at now: the last one chosen, else the planned one. */
+export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
+  const last = standing(events).findLast((e) => e.block === block.id && e.kind === 'grade')
+  return (last?.value?.grade as number[] | undefined) ?? block.grade
+}
+
+/** What the core's table says after the tries of the current set; nothing where it says nothing. */
+export function suggestion(events: RunEvent[], block: RunBlock): Schemas['SuggestionOut'] | undefined {
+  const grade = JSON.stringify(gradeNow(events, block))
+  const all = standing(events).filter((e) => e.block === block.id && e.kind === 'try' && JSON.stringify(e.value?.grade) === grade)
+  if (!all.length) return undefined
+  const set = all.slice(Math.floor((all.length - 1) / block.count) * block.count)
+  const won = set.filter((e) => e.value?.outcome === 'success').length
+  const helped = set.filter((e) => e.value?.support !== 'alone').length * 2 > set.length
+  return block.says.find((s) => s.tries === set.length && s.successes === won && s.helped === helped)
+}
+
+/** Seconds at work in a block: from its first event to now, pauses taken out, never under zero. */
+export function secondsAtWork(events: RunEvent[], block: string, now: number): number {
+  const mine = standing(events).filter((e) => e.block === block)
+  const first = mine[0]
+  if (!first) return 0
+  let paused = 0
+  let since = 0
+  for (const e of mine) {
+    if (e.kind === 'pause' && !since) since = Date.parse(e.at)
+    else if (e.kind === 'resume' && since) {
+      paused += Date.parse(e.at) - since
+      since = 0
+    }
+  }
+  if (since) paused += now - since
+  return Math.max(0, (now - Date.parse(first.at) - paused) / 1000)
+}
+
+export function isPaused(events: RunEvent[], block: string): boolean {
+  return standing(events).findLast((e) => e.block === block && (e.kind === 'pause' || e.kind === 'resume'))?.kind === 'pause'
+}
+
+export function clockWords(seconds: number): string {
+  const whole = Math.floor(seconds)
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+}

@@ -1,0 +1,59 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Schemas } from '@/api/client'
+import type { RunEvent } from './tally'
+
+interface Kept {
+  id: string
+  run: string
+  event: RunEvent
+  sent: 0 | 1
+}
+
+interface TapStore extends DBSchema {
+  taps: { key: string; value: Kept; indexes: { run: string; unsent: [string, number] } }
+  runs: { key: string; value: Schemas['RunOut'] }
+}
+
+let opened: Promise<IDBPDatabase<TapStore>> | undefined
+
+function store(): Promise<IDBPDatabase<TapStore>> {
+  opened ??= openDB<TapStore>('pollicor', 1, {
+    upgrade(db) {
+      const taps = db.createObjectStore('taps', { keyPath: 'id' })
+      taps.createIndex('run', 'run')
+      taps.createIndex('unsent', ['run', 'sent'])
+      db.createObjectStore('runs', { keyPath: 'id' })
+    },
+  })
+  return opened
+}
+
+/** Keep a tap on the tablet before anything else happens to it. */
+export async function keepTap(run: string, event: RunEvent): Promise<void> {
+  await (await store()).put('taps', { id: event.id, run, event: structuredClone(event), sent: 0 })
+}
+
+export async function tapsOf(run: string): Promise<RunEvent[]> {
+  return (await (await store()).getAllFromIndex('taps', 'run', run)).map((k) => k.event)
+}
+
+export async function unsentTaps(run: string): Promise<RunEvent[]> {
+  return (await (await store()).getAllFromIndex('taps', 'unsent', [run, 0])).map((k) => k.event)
+}
+
+export async function markSent(ids: string[]): Promise<void> {
+  const tx = (await store()).transaction('taps', 'readwrite')
+  for (const id of ids) {
+    const kept = await tx.store.get(id)
+    if (kept) await tx.store.put({ ...kept, sent: 1 })
+  }
+  await tx.done
+}
+
+export async function keepRun(run: Schemas['RunOut']): Promise<void> {
+  await (await store()).put('runs', JSON.parse(JSON.stringify(run)) as Schemas['RunOut'])
+}
+
+export async function keptRun(id: string): Promise<Schemas['RunOut'] | undefined> {
+  return (await store()).get('runs', id)
+}

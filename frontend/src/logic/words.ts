@@ -1,0 +1,64 @@
+/** Ages, dates, chances and amounts in the words of the trade. Nothing here decides anything. */
+
+export function ageWords(months: number): string {
+  const years = Math.floor(months / 12)
+  const rest = Math.floor(months % 12)
+  if (years < 2) return `${Math.floor(months)} months`
+  return rest ? `${years} y ${rest} m` : `${years} years`
+}
+
+const dayFormat = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+const longFormat = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+
+export function dayWords(iso: string): string {
+  return dayFormat.format(new Date(`${iso.slice(0, 10)}T12:00:00`))
+}
+
+export function longDay(date: Date): string {
+  return longFormat.format(date)
+}
+
+export function daysAgo(iso: string, now: Date): string {
+  const days = Math.round((Date.parse(now.toISOString().slice(0, 10)) - Date.parse(iso.slice(0, 10))) / 86_400_000)
+  if (days <= 0) return 'today'
+  if (days === 1) return 'yesterday'
+  return days < 21 ? `${days} days ago` : `${Math.round(days / 7)} weeks ago`
+}
+
+/** "8 of 10", or "7 to 8 of 10" near the middle between two. */
+export function chanceWords(chance: number): string {
+  const tenths = chance * 10
+  const low = Math.floor(tenths)
+  const part = tenths - low
+  if (part > 0.3 && part < 0.7 && low < 9) return `${low} to ${low + 1} of 10`
+  return `${Math.min(10, Math.round(tenths))} of 10`
+}
+
+export function rungWords(rung: number): string {
+  return rung.toFixed(1)
+}
+
+export function handWords(hand: string): string {
+  return { right: 'right-handed', left: 'left-handed' }[hand] ?? 'hand not settled'
+}
+
+export function minutesWords(minutes: number): string {
+  return Number.isInteger(minutes) ? `${minutes} min` : `${minutes.toFixed(1)} min`
+}
+
+export const partNames: Record<string, string> = {
+  opener: 'Sure win',
+  'warm-up': 'Warm-up',
+  main: 'Main work',
+  stretch: 'Stretch',
+  daily: 'Daily life',
+  tidy: 'Tidy-up',
+}
+
+export const standingNames: Record<string, string> = {
+  ready: 'Ready to move',
+  stuck: 'Stuck',
+  recheck: 'Check again',
+  new: 'New',
+  steady: 'On the way',
+}

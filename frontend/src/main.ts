@@ -1,0 +1,19 @@
+import '@fontsource/atkinson-hyperlegible/400.css'
+import '@fontsource/atkinson-hyperlegible/700.css'
+import 'element-plus/theme-chalk/base.css'
+import 'element-plus/theme-chalk/dark/css-vars.css'
+import 'element-plus/theme-chalk/el-message.css'
+import './styles/theme.css'
+import './styles/base.css'
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { createApp } from 'vue'
+import { Refused } from './api/client'
+import App from './App.vue'
+import { router } from './router'
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { staleTime: 20_000, retry: (times, error) => !(error instanceof Refused) && times < 2, refetchOnWindowFocus: false },
+  },
+})
+createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries }).mount('#app')

@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, reactive, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, told, type Schemas } from '@/api/client'
+import LeftOutList from '@/components/LeftOutList.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import TargetSign from '@/components/TargetSign.vue'
+import type { Child } from '@/composables/useChild'
+import { useWords } from '@/composables/useWords'
+import { dayWords } from '@/logic/words'
+
+const { child } = defineProps<{ child: Child }>()
+const words = useWords()
+const router = useRouter()
+const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
+const { data: plans } = useQuery({
+  queryKey: ['plans', () => child.id],
+  queryFn: () => told(api.GET('/api/children/{child_id}/plans', { params: { path: { child_id: child.id }, query: { limit: 6 } } })),
+})
+const places = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home' || h.id === child.home_id))
+
+const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: suggested(), place: 'home', supervision: 'arms_reach', home_id: child.home_id })
+const answer = ref<Schemas['PlanOut'] | null>(null)
+const error = ref<Error | null>(null)
+const busy = ref(false)
+
+/** The two targets the wanted tasks lean on most; only a first tick in the boxes. */
+function suggested(): string[] {
+  const short = new Map<string, number>()
+  for (const task of words.value?.wanted_tasks ?? []) {
+    if (!child.wanted.includes(task.id)) continue
+    for (const [strand, rung] of Object.entries(task.demands)) {
+      const target = words.value?.strands.find((s) => s.id === strand)?.target ?? ''
+      const gap = rung - (child.strands.find((s) => s.strand === strand)?.mean ?? 0)
+      if (target !== 'daily') short.set(target, Math.max(short.get(target) ?? 0, gap))
+    }
+  }
+  return [...short].toSorted((a, b) => b[1] - a[1]).slice(0, 2).map(([t]) => t)
+}
+
+function toggle(target: string): void {
+  wish.targets = wish.targets.includes(target) ? wish.targets.filter((t) => t !== target) : [...wish.targets, target]
+}
+
+async function plan(): Promise<void> {
+  busy.value = true
+  error.value = answer.value = null
+  try {
+    const made = await told(api.POST('/api/children/{child_id}/plans', { params: { path: { child_id: child.id } }, body: wish }))
+    if (made.id) await router.push({ name: 'bench', params: { planId: made.id } })
+    else answer.value = made
+  } catch (problem) {
+    error.value = problem as Error
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="split">
+    <form class="stack" @submit.prevent="plan">
+      <h2>What should this session be?</h2>
+      <fieldset>
+        <legend>Work on one or two</legend>
+        <div class="row">
+          <button v-for="t in words?.targets.filter((x) => x.id !== 'daily')" :key="t.id" type="button" class="pick" :aria-pressed="wish.targets.includes(t.id)" @click="toggle(t.id)">
+            <TargetSign :target="t.id" :size="28" /> {{ t.name }}
+          </button>
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend>Minutes, setting up and tidying included</legend>
+        <div class="row">
+          <button v-for="m in [15, 20, 30, 35, 40, 45]" :key="m" type="button" class="pick small-pick" :aria-pressed="wish.minutes === m" @click="wish.minutes = m">{{ m }}</button>
+          <el-input-number v-model="wish.minutes" aria-label="Minutes" :step="5" />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend>Where, and with whom close by</legend>
+        <div class="row">
+          <el-radio-group v-model="wish.place" aria-label="Where"><el-radio-button value="home">Home</el-radio-button><el-radio-button value="clinic">Clinic</el-radio-button><el-radio-button value="school">School</el-radio-button></el-radio-group>
+          <el-radio-group v-model="wish.supervision" aria-label="Adult"><el-radio-button value="arms_reach">Adult within arm's reach</el-radio-button><el-radio-button value="room">Adult in the room</el-radio-button><el-radio-button value="box">On their own</el-radio-button></el-radio-group>
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend>With things from</legend>
+        <el-select v-model="wish.home_id" class="place" aria-label="Cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+      </fieldset>
+      <ProblemNote :error="error" />
+      <div v-if="answer" class="notice barred stack" role="alert">
+        <p><strong>No plan, because {{ answer.reason }}.</strong></p>
+        <p>The shortest fix: {{ answer.fix }}</p>
+      </div>
+      <button class="plain-button main go" :disabled="busy || !wish.targets.length">{{ busy ? 'Planning…' : 'Plan it' }}</button>
+      <LeftOutList v-if="answer" :items="answer.left_out ?? []" />
+    </form>
+    <aside v-if="plans?.length" class="sheet stack">
+      <h3>Earlier sessions</h3>
+      <RouterLink v-for="p in plans" :key="p.id" class="earlier" :to="{ name: 'bench', params: { planId: p.id } }">
+        <span class="row"><strong>{{ dayWords(p.used_on ?? p.made_at) }}</strong> <TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" /> <span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span>
+        <span class="small soft">{{ p.blocks.join(', ') }}</span>
+      </RouterLink>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.split {
+  display: grid;
+  grid-template-columns: 1fr 330px;
+  gap: var(--gap-5);
+  align-items: start;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+legend {
+  padding: 0 0 6px;
+  font-weight: 700;
+}
+.pick {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 56px;
+  padding: 0 18px;
+  border: 2px solid var(--line);
+  border-radius: var(--round);
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  cursor: pointer;
+}
+.small-pick {
+  min-height: var(--touch);
+}
+.pick[aria-pressed='true'] {
+  border-color: var(--water);
+  background: var(--water-soft);
+  font-weight: 700;
+}
+.place {
+  width: 260px;
+}
+.go {
+  justify-self: start;
+  padding: 0 40px;
+  min-height: 52px;
+  font-size: var(--step-2);
+}
+.earlier {
+  display: grid;
+  color: var(--ink);
+  text-decoration: none;
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+}
+.earlier:hover strong {
+  text-decoration: underline;
+}
+@media (max-width: 1000px) {
+  .split {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, told } from '@/api/client'
+import BlockPanel from '@/components/BlockPanel.vue'
+import KitList from '@/components/KitList.vue'
+import LeftOutList from '@/components/LeftOutList.vue'
+import PlanStrip from '@/components/PlanStrip.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import { useBench } from '@/composables/useBench'
+import { minutesWords } from '@/logic/words'
+
+const { planId } = defineProps<{ planId: string }>()
+const router = useRouter()
+const { plan, failed, error, busy, arrange, again, undo, redo, canUndo, canRedo } = useBench(() => planId)
+const at = ref(0)
+const starting = ref<Error | null>(null)
+const blocks = computed(() => plan.value?.blocks ?? [])
+const block = computed(() => blocks.value[at.value])
+watch(blocks, (row) => (at.value = Math.min(at.value, Math.max(row.length - 1, 0))))
+
+const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
+const proof = computed(() => ({ optimal: 'Proven best for this house', feasible: `Best found; nothing beats ${plan.value?.bound?.toFixed(1)} min`, given: 'Arranged by hand' })[plan.value?.status ?? ''] ?? '')
+
+async function move(from: number, by: number): Promise<void> {
+  const to = from + by
+  if (to < 0 || to >= blocks.value.length) return
+  at.value = to
+  await arrange((row) => {
+    const [block] = row.splice(from, 1)
+    if (block) row.splice(to, 0, block)
+    return row
+  })
+}
+
+async function run(): Promise<void> {
+  starting.value = null
+  try {
+    const begun = await told(api.POST('/api/plans/{plan_id}/runs', { params: { path: { plan_id: planId } }, body: { id: crypto.randomUUID() } }))
+    await router.push({ name: 'run', params: { runId: begun.id } })
+  } catch (problem) {
+    starting.value = problem as Error
+  }
+}
+</script>
+
+<template>
+  <ProblemNote :error="failed" />
+  <div v-if="plan" class="stack">
+    <header class="row head">
+      <div>
+        <p><RouterLink :to="{ name: 'child', params: { childId: plan.child_id } }">{{ plan.child_name }}</RouterLink> <span class="soft">· things from {{ plan.home_name }}</span></p>
+        <h1>Session plan</h1>
+      </div>
+      <p class="totals" aria-live="polite">
+        <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}</span>
+        <span><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span>
+        <span><strong>{{ plan.tiring_minutes }} min</strong> tiring</span>
+        <span class="soft small">{{ proof }}</span>
+      </p>
+      <div class="row right">
+        <button type="button" class="plain-button" :disabled="!canUndo || busy" @click="undo">Undo</button>
+        <button type="button" class="plain-button" :disabled="!canRedo || busy" @click="redo">Redo</button>
+        <button type="button" class="plain-button" :disabled="busy" @click="again(plan.excluded)">Plan again</button>
+        <button type="button" class="plain-button main" :disabled="busy || !blocks.length" @click="run">Run it</button>
+      </div>
+    </header>
+    <div v-if="plan.changed?.length" class="notice" role="status">Since this plan was made, {{ plan.changed.join(' and ') }} changed. Every block is checked again here and before it runs.</div>
+    <div v-if="plan.reason" class="notice barred" role="alert">Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}</div>
+    <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
+    <ProblemNote :error="error ?? starting" />
+    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" @move="move" />
+    <div class="split">
+      <BlockPanel
+        v-if="block"
+        :key="block.family"
+        :plan-id="planId" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
+        @change="(b) => arrange((row) => row.with(at, b))"
+        @move="(by) => move(at, by)"
+        @remove="arrange((row) => row.toSpliced(at, 1))"
+        @exclude="(family) => again([...plan!.excluded, family])"
+      />
+      <aside class="stack">
+        <KitList :blocks="blocks" />
+        <LeftOutList :items="plan.left_out ?? []" />
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  gap: var(--gap-4);
+}
+.totals {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--gap-3);
+  align-items: baseline;
+}
+.totals strong {
+  font-size: var(--step-2);
+}
+.totals .over {
+  color: var(--barred);
+}
+.right {
+  margin-left: auto;
+}
+.split {
+  display: grid;
+  grid-template-columns: 1fr 310px;
+  gap: var(--gap-4);
+  align-items: start;
+}
+@media (max-width: 1000px) {
+  .split {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, told } from '@/api/client'
+import CaseloadRow from '@/components/CaseloadRow.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import { longDay } from '@/logic/words'
+
+const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
+const chosen = ref('all')
+const order = ['ready', 'stuck', 'recheck', 'new', 'steady']
+
+const filters = computed(() => {
+  const all = data.value ?? []
+  const count = (kind: string) => all.filter((c) => c.standing === kind).length
+  return [
+    { id: 'all', words: 'All', count: all.length },
+    { id: 'due', words: 'Due', count: all.filter((c) => c.is_due).length },
+    { id: 'ready', words: 'Ready to move', count: count('ready') },
+    { id: 'stuck', words: 'Stuck', count: count('stuck') },
+    { id: 'recheck', words: 'Check again', count: count('recheck') + count('new') },
+  ]
+})
+const shown = computed(() =>
+  (data.value ?? [])
+    .filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : c.standing === chosen.value || (chosen.value === 'recheck' && c.standing === 'new')))
+    .toSorted((a, b) => Number(b.is_due) - Number(a.is_due) || order.indexOf(a.standing) - order.indexOf(b.standing) || a.first_name.localeCompare(b.first_name)),
+)
+</script>
+
+<template>
+  <div class="stack">
+    <div class="row head">
+      <h1>{{ longDay(new Date()) }}</h1>
+      <div class="row filters" role="group" aria-label="Show">
+        <button v-for="f in filters" :key="f.id" type="button" class="filter" :class="f.id" :aria-pressed="chosen === f.id" @click="chosen = f.id">
+          <strong>{{ f.count }}</strong> {{ f.words }}
+        </button>
+      </div>
+    </div>
+    <ProblemNote :error="error" />
+    <p v-if="isPending" class="soft">Fetching the children…</p>
+    <ul v-else class="list">
+      <CaseloadRow v-for="child in shown" :key="child.id" :child="child" />
+    </ul>
+    <p v-if="data && !shown.length" class="soft">No child is in this group today.</p>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  justify-content: space-between;
+}
+.filter {
+  min-height: var(--touch);
+  padding: 0 14px;
+  border: 1px solid var(--line-strong);
+  border-radius: 999px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  cursor: pointer;
+}
+.filter[aria-pressed='true'] {
+  background: var(--water);
+  color: var(--on-water);
+  border-color: var(--water);
+}
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--sheet);
+  overflow: hidden;
+}
+</style>

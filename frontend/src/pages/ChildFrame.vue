@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import { useChild } from '@/composables/useChild'
+import { useWords } from '@/composables/useWords'
+import { ageWords, handWords } from '@/logic/words'
+
+const { childId } = defineProps<{ childId: number }>()
+const { data: child, error } = useChild(() => childId)
+const words = useWords()
+
+const careful = computed(() => {
+  const c = child.value
+  if (!c) return []
+  const named = (list: string[], from: { id: string; name: string }[] | undefined) => list.map((id) => from?.find((x) => x.id === id)?.name ?? id)
+  return [
+    ...(c.mouthing === 'never' ? [] : [`mouths things ${c.mouthing}`]),
+    ...named(c.allergies, words.value?.allergens).map((a) => `${a} allergy`),
+    ...named(c.precautions, words.value?.precautions),
+    ...c.refuses.map((r) => `refuses ${r}`),
+  ]
+})
+</script>
+
+<template>
+  <ProblemNote :error="error" />
+  <div v-if="child" class="stack">
+    <header class="head">
+      <div>
+        <h1>{{ child.first_name }}</h1>
+        <p class="soft">{{ ageWords(child.age_months) }} · {{ handWords(child.hand) }} · {{ child.home_name }}</p>
+      </div>
+      <p class="row careful"><span v-for="c in careful" :key="c" class="tag caution">{{ c }}</span></p>
+      <nav class="row" :aria-label="`${child.first_name}'s pages`">
+        <RouterLink :to="{ name: 'child' }">Skills</RouterLink>
+        <RouterLink :to="{ name: 'cupboard' }">Cupboard</RouterLink>
+        <RouterLink :to="{ name: 'progress' }">Progress</RouterLink>
+        <RouterLink :to="{ name: 'ask' }" class="plan">Plan a session</RouterLink>
+      </nav>
+    </header>
+    <RouterView :child="child" />
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  gap: var(--gap-4);
+  align-items: end;
+  flex-wrap: wrap;
+  border-bottom: 2px solid var(--line);
+  padding-bottom: var(--gap-3);
+}
+.careful {
+  flex: 1;
+}
+nav a {
+  display: inline-grid;
+  place-items: center;
+  min-height: var(--touch);
+  padding: 0 14px;
+  border-radius: 8px;
+  color: var(--ink);
+  text-decoration: none;
+}
+nav a:hover {
+  background: var(--water-soft);
+}
+nav a.router-link-exact-active {
+  background: var(--board);
+  box-shadow: inset 0 -3px var(--brass);
+}
+nav a.plan {
+  background: var(--water);
+  color: var(--on-water);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import ProfileForm from '@/components/ProfileForm.vue'
+import ProfileSummary from '@/components/ProfileSummary.vue'
+import RungPicker from '@/components/RungPicker.vue'
+import StrandLadder from '@/components/StrandLadder.vue'
+import TargetSign from '@/components/TargetSign.vue'
+import type { Child } from '@/composables/useChild'
+import { useWords } from '@/composables/useWords'
+
+const { child } = defineProps<{ child: Child }>()
+const words = useWords()
+const editing = ref(false)
+const picking = ref<string | null>(null)
+
+const groups = computed(() =>
+  (words.value?.targets ?? []).map((target) => ({
+    target,
+    strands: (words.value?.strands ?? [])
+      .filter((s) => s.target === target.id)
+      .map((ladder) => ({ ladder, at: child.strands.find((s) => s.strand === ladder.id), wanted: wantedRung(ladder.id) })),
+  })),
+)
+
+function wantedRung(strand: string): number | null {
+  const rungs = (words.value?.wanted_tasks ?? []).filter((t) => child.wanted.includes(t.id)).map((t) => t.demands[strand] ?? 0)
+  return Math.max(0, ...rungs) || null
+}
+const picked = computed(() => words.value?.strands.find((s) => s.id === picking.value) ?? null)
+</script>
+
+<template>
+  <div class="split">
+    <section aria-label="Skills" class="skills">
+      <div v-for="group in groups" :key="group.target.id" class="target">
+        <h3 class="row"><TargetSign :target="group.target.id" /> {{ group.target.name }}</h3>
+        <StrandLadder v-for="s in group.strands" :key="s.ladder.id" :ladder="s.ladder" :at="s.at" :wanted="s.wanted" @pick="picking = s.ladder.id" />
+      </div>
+      <p class="small soft key">
+        <span class="dot"></span> where the child stands, with the doubt around it <span class="flag"></span> what a wanted task leans on. Choose a ladder to set what you saw.
+      </p>
+    </section>
+    <ProfileSummary :child="child" @edit="editing = true" />
+  </div>
+  <ProfileForm v-if="editing" :child="child" @close="editing = false" />
+  <RungPicker v-if="picked" :child="child" :ladder="picked" @close="picking = null" />
+</template>
+
+<style scoped>
+.split {
+  display: grid;
+  grid-template-columns: 1fr 320px;
+  gap: var(--gap-4);
+  align-items: start;
+}
+.skills {
+  columns: 2;
+  column-gap: var(--gap-4);
+}
+.target {
+  break-inside: avoid;
+  margin-bottom: var(--gap-3);
+}
+.target h3 {
+  margin-bottom: 2px;
+}
+.key {
+  column-span: all;
+}
+.dot {
+  display: inline-block;
+  width: 12px;
+  height: 12px;
+  border-radius: 50%;
+  background: var(--water);
+}
+.flag {
+  display: inline-block;
+  width: 4px;
+  height: 14px;
+  background: var(--brass);
+  margin-left: 12px;
+}
+@media (max-width: 1000px) {
+  .split {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, told } from '@/api/client'
+import CupboardAdd from '@/components/CupboardAdd.vue'
+import CupboardLine from '@/components/CupboardLine.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import VerdictSign from '@/components/VerdictSign.vue'
+import type { Child } from '@/composables/useChild'
+
+const { child } = defineProps<{ child: Child }>()
+const chosen = ref(child.home_id)
+const search = ref('')
+const queries = useQueryClient()
+const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
+const { data, error } = useQuery({
+  queryKey: ['cupboard', chosen, () => child.id],
+  queryFn: () => told(api.GET('/api/homes/{home_id}/cupboard', { params: { path: { home_id: chosen.value }, query: { child_id: child.id } } })),
+})
+const places = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home' || h.id === child.home_id))
+
+const groups = computed(() => {
+  const wanted = search.value.trim().toLowerCase()
+  const items = (data.value?.items ?? []).filter((i) => !wanted || `${i.material.name} ${i.material.forms.join(' ')}`.toLowerCase().includes(wanted))
+  return [
+    { id: 'barred', words: `Not for ${child.first_name}`, items: items.filter((i) => i.verdict?.status === 'barred') },
+    { id: 'caution', words: 'With care', items: items.filter((i) => i.verdict?.status === 'caution') },
+    { id: 'allowed', words: 'Fine to use', items: items.filter((i) => i.verdict?.status === 'allowed') },
+  ].filter((g) => g.items.length)
+})
+
+function refresh(): void {
+  void queries.invalidateQueries({ queryKey: ['cupboard'] })
+}
+</script>
+
+<template>
+  <div class="stack">
+    <div class="row tools">
+      <el-select v-model="chosen" class="place" aria-label="Which cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+      <el-input v-model="search" class="search" placeholder="Find in this cupboard" aria-label="Find in this cupboard" clearable />
+      <CupboardAdd :home-id="chosen" :child-id="child.id" @added="refresh" />
+    </div>
+    <ProblemNote :error="error" />
+    <section v-for="group in groups" :key="group.id">
+      <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }} <span class="soft small">{{ group.items.length }}</span></h3>
+      <ul class="lines" :class="group.id">
+        <CupboardLine v-for="item in group.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" />
+      </ul>
+    </section>
+    <p v-if="data && !data.items.length" class="notice">This cupboard is empty. Add what the house has: ten common things are enough for a first session.</p>
+  </div>
+</template>
+
+<style scoped>
+.place {
+  width: 220px;
+}
+.search {
+  width: 240px;
+}
+.group {
+  margin-bottom: 6px;
+}
+.lines {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(390px, 1fr));
+  gap: 0 var(--gap-4);
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  padding: 4px var(--gap-3);
+}
+.lines.barred {
+  grid-template-columns: 1fr;
+}
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, told } from '@/api/client'
+import DecisionCard from '@/components/DecisionCard.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import SetBar from '@/components/SetBar.vue'
+import { dayWords } from '@/logic/words'
+
+const { runId } = defineProps<{ runId: string }>()
+const queries = useQueryClient()
+const key = ['results', runId]
+const { data, error } = useQuery({ queryKey: key, queryFn: () => told(api.GET('/api/runs/{run_id}/results', { params: { path: { run_id: runId } } })) })
+for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan']) void queries.invalidateQueries({ queryKey: [stale] })
+const weight: Record<string, number> = { down: 0, fade: 1, up: 2, lower: 3, change: 4, recheck: 5, hold: 6 }
+const decisions = computed(() => data.value?.decisions.toSorted((a, b) => (weight[a.kind] ?? 9) - (weight[b.kind] ?? 9)) ?? [])
+</script>
+
+<template>
+  <ProblemNote :error="error" />
+  <div v-if="data" class="stack">
+    <header class="row">
+      <div>
+        <p class="soft">{{ dayWords(data.on) }}</p>
+        <h1>How it went for {{ data.child_name }}</h1>
+      </div>
+      <nav class="row right">
+        <RouterLink class="plain-button link" :to="{ name: 'progress', params: { childId: data.child_id } }">Progress</RouterLink>
+        <RouterLink class="plain-button main link" :to="{ name: 'ask', params: { childId: data.child_id } }">Plan the next one</RouterLink>
+      </nav>
+    </header>
+    <div class="split">
+      <section aria-label="Next steps" class="stack">
+        <h2>Next steps</h2>
+        <DecisionCard v-for="d in decisions" :key="d.id" :decision="d" @answered="queries.invalidateQueries({ queryKey: key })" />
+        <p v-if="!decisions.length" class="soft">No working block was tried, so nothing is proposed.</p>
+      </section>
+      <section aria-label="Sets" class="stack">
+        <h2>Sets</h2>
+        <SetBar v-for="(s, i) in data.sets" :key="i" :set="s" />
+        <p v-if="!data.sets.length" class="soft">Nothing was tapped in this run.</p>
+        <p v-if="data.skipped.length" class="soft">Not done: {{ data.skipped.join(', ') }}.</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.right {
+  margin-left: auto;
+}
+.link {
+  display: inline-grid;
+  place-items: center;
+  text-decoration: none;
+}
+.split {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: var(--gap-4);
+  align-items: start;
+}
+@media (max-width: 900px) {
+  .split {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

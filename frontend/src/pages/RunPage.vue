@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { useIntervalFn, useWakeLock } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, told } from '@/api/client'
+import ProblemNote from '@/components/ProblemNote.vue'
+import RunGrade from '@/components/RunGrade.vue'
+import RunHold from '@/components/RunHold.vue'
+import RunMarks from '@/components/RunMarks.vue'
+import RunSteps from '@/components/RunSteps.vue'
+import RunTaps from '@/components/RunTaps.vue'
+import { useMe } from '@/composables/useMe'
+import { useRun } from '@/composables/useRun'
+import { useRunKeys } from '@/composables/useRunKeys'
+import { clockWords, gradeNow, isPaused, secondsAtWork, suggestion, tallyOf } from '@/logic/tally'
+import { chanceWords } from '@/logic/words'
+
+const { runId } = defineProps<{ runId: string }>()
+const router = useRouter()
+const { data: me } = useMe()
+const { run, events, unsent, refused, error, tap, undo, flush } = useRun(runId)
+const wake = useWakeLock()
+onMounted(() => void wake.request('screen').catch(() => undefined))
+
+const at = ref(0)
+const help = ref('spoken')
+const leftThumb = ref(false)
+watch(me, (now) => (leftThumb.value = now?.run_hand === 'left'), { immediate: true })
+const now = ref(Date.now())
+useIntervalFn(() => (now.value = Date.now()), 500)
+
+const block = computed(() => run.value?.blocks[at.value])
+const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
+const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
+const say = computed(() => (block.value ? suggestion(events.value, block.value) : undefined))
+const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
+const ended = ref<Error | null>(null)
+
+watch(run, (loaded, before) => {
+  if (loaded && !before) at.value = Math.max(0, loaded.blocks.findIndex((b) => !tallyOf(events.value, b.id).tries && !tallyOf(events.value, b.id).skipped))
+})
+
+function attempt(outcome: 'success' | 'miss', support: string): void {
+  if (!block.value || paused.value) return
+  const hand = run.value?.hand === 'left' ? 'left' : 'right'
+  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand })
+}
+const took = {
+  alone: () => attempt('success', 'alone'),
+  helped: () => attempt('success', help.value),
+  missed: () => attempt('miss', 'alone'),
+  undo: () => block.value && undo(block.value.id),
+  drop: () => block.value && tap(block.value.id, 'drop'),
+  next: () => go(at.value + 1),
+}
+useRunKeys(took)
+
+function go(to: number): void {
+  if (run.value && to >= 0 && to < run.value.blocks.length) at.value = to
+}
+
+async function finish(): Promise<void> {
+  ended.value = null
+  if (!(await flush())) {
+    ended.value = new Error('The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.')
+    return
+  }
+  try {
+    await told(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: runId } } }))
+    await router.replace({ name: 'results', params: { runId } })
+  } catch (problem) {
+    ended.value = problem as Error
+  }
+}
+</script>
+
+<template>
+  <div v-if="run && block" class="table" :class="{ left: leftThumb }">
+    <header>
+      <RunSteps :run="run" :events="events" :at="at" @go="go" />
+      <span v-if="unsent" class="small unsent" role="status">{{ unsent }} to send</span>
+      <button type="button" class="plain-button" @click="leftThumb = !leftThumb">{{ leftThumb ? 'Right thumb' : 'Left thumb' }}</button>
+      <button type="button" class="plain-button main" @click="finish">Finish</button>
+    </header>
+    <ProblemNote :error="ended" />
+    <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
+    <div class="body">
+      <section class="watch">
+        <div class="what">
+          <h1>{{ block.name }}</h1>
+          <p>{{ block.setup }}</p>
+        </div>
+        <div class="count">
+          <p class="big"><strong>{{ inSet }}</strong> of {{ block.count }} <span class="soft small">{{ block.unit }}, expect {{ chanceWords(block.expected) }}</span></p>
+          <p class="row beads" aria-label="This set"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
+          <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template> · {{ clockWords(secondsAtWork(events, block.id, now)) }}</p>
+        </div>
+        <p class="say" :class="say?.kind" role="status">{{ say?.words ?? block.cues[0]?.words }}</p>
+        <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
+        <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
+        <div class="row">
+          <RunHold :best="tally.bestHold" @held="tap(block.id, 'hold', { seconds: $event })" />
+          <button type="button" class="plain-button tall" @click="took.drop()">Dropped</button>
+          <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">{{ paused ? 'Go on' : 'Pause' }}</button>
+          <button type="button" class="plain-button tall" @click="tap(block.id, 'skip'); go(at + 1)">Skip</button>
+        </div>
+      </section>
+      <RunTaps v-model:help="help" :paused="paused" :more="at < run.blocks.length - 1" @alone="took.alone" @helped="took.helped" @missed="took.missed" @undo="took.undo" @next="took.next" />
+    </div>
+  </div>
+  <div v-else class="wait"><ProblemNote :error="error" /><p v-if="!error">Opening the run…</p></div>
+</template>
+
+<style scoped>
+.table {
+  height: 100vh;
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  background: var(--paper);
+}
+header {
+  display: flex;
+  gap: var(--gap-2);
+  align-items: center;
+  padding: 8px 12px;
+  background: var(--board);
+}
+.unsent {
+  white-space: nowrap;
+}
+.body {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 1fr 330px;
+  gap: var(--gap-3);
+  padding: 12px;
+}
+.left .body {
+  grid-template-columns: 330px 1fr;
+}
+.left .watch {
+  order: 2;
+}
+.watch {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+  overflow-y: auto;
+}
+.what {
+  display: grid;
+  gap: 2px;
+}
+.big strong {
+  font-size: 3.6rem;
+  line-height: 1;
+}
+.big {
+  font-size: var(--step-3);
+}
+.beads {
+  min-height: 22px;
+  gap: 5px;
+}
+.beads span {
+  width: 20px;
+  height: 20px;
+  border-radius: 50%;
+  background: var(--ready);
+}
+.beads .helped {
+  background: none;
+  border: 5px solid var(--ready);
+}
+.beads .missed {
+  background: none;
+  border: 2px solid var(--ink-soft);
+  border-radius: 4px;
+}
+.say {
+  font-size: var(--step-3);
+  font-weight: 700;
+  background: var(--water-soft);
+  border-radius: var(--round);
+  padding: 8px 14px;
+}
+.say.down {
+  background: var(--stuck-soft);
+}
+.say.up,
+.say.fade {
+  background: var(--ready-soft);
+}
+.tall {
+  min-height: 56px;
+}
+.wait {
+  padding: var(--gap-5);
+}
+@media (max-width: 760px) {
+  .body,
+  .left .body {
+    grid-template-columns: 1fr;
+    grid-template-rows: 1fr auto;
+  }
+  .left .watch {
+    order: 0;
+  }
+}
+</style>

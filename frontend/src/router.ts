@@ -1,0 +1,26 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import CaseloadPage from './pages/CaseloadPage.vue'
+
+export const router = createRouter({
+  history: createWebHistory('/'),
+  routes: [
+    { path: '/', name: 'caseload', component: CaseloadPage },
+    { path: '/sign-in', name: 'sign-in', component: () => import('./pages/SignInPage.vue'), meta: { open: true } },
+    {
+      path: '/children/:childId(\\d+)',
+      component: () => import('./pages/ChildFrame.vue'),
+      props: (route) => ({ childId: Number(route.params.childId) }),
+      children: [
+        { path: '', name: 'child', component: () => import('./pages/ChildPage.vue') },
+        { path: 'cupboard', name: 'cupboard', component: () => import('./pages/CupboardPage.vue') },
+        { path: 'progress', name: 'progress', component: () => import('./pages/ProgressPage.vue') },
+        { path: 'plan', name: 'ask', component: () => import('./pages/AskPage.vue') },
+      ],
+    },
+    { path: '/plans/:planId', name: 'bench', component: () => import('./pages/BenchPage.vue'), props: true },
+    { path: '/runs/:runId', name: 'run', component: () => import('./pages/RunPage.vue'), props: true, meta: { bare: true } },
+    { path: '/runs/:runId/results', name: 'results', component: () => import('./pages/ResultsPage.vue'), props: true },
+    { path: '/:anything(.*)', name: 'lost', component: () => import('./pages/LostPage.vue') },
+  ],
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+})

@@ -1,0 +1,12 @@
+import vue from '@vitejs/plugin-vue'
+import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
+import components from 'unplugin-vue-components/vite'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  base: '/static/',
+  plugins: [vue(), components({ dirs: [], resolvers: [ElementPlusResolver()], dts: 'src/components.d.ts' })],
+  resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
+  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  server: { proxy: { '/api': 'http://127.0.0.1:8470' } },
+})
