@@ -29,7 +29,7 @@ PORT=$(free_port "${POLLICOR_PORT:-8470}")
 echo "$PORT" >"$VAR/server.port"
 export POLLICOR_HOSTS=127.0.0.1,localhost
 (cd "$ROOT/backend" && "$VENV/bin/gunicorn" config.wsgi:application --bind "127.0.0.1:$PORT" --workers 2 --threads 2 \
-  --preload --timeout 60 --no-control-socket --daemon --pid "$VAR/server.pid" --error-logfile "$VAR/log/server.log")
+  --preload --timeout 60 --no-control-socket --daemon --pid "$VAR/server.pid" --capture-output --error-logfile "$VAR/log/server.log")
 for _ in $(seq 1 100); do
   port_is_free "$PORT" || break
   sleep 0.1

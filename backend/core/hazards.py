@@ -121,10 +121,10 @@ def _small_part(m: Material, c: Child) -> Iterator[Hit]:
         return
     if c.age_months < SMALL_PART_MONTHS or c.mouths:
         why = "goes in the mouth" if c.mouths else "under 3 years"
-        yield Hit("small_part", "barred", f"Small part: {m.name.lower()} fits the small-parts cylinder, and this child {'mouths things' if c.mouths else 'is under 3 years'}.",
+        yield Hit("small_part", "barred", f"Small part: it fits the small-parts cylinder, and this child {'mouths things' if c.mouths else 'is under 3 years'}.",
                   CPSC_CYLINDER, f"Use a bigger one: it must not fit a tube 31.7 mm across ({why}).")  # fmt: skip
     else:
-        yield Hit("small_part", "caution", f"Small part: {m.name.lower()} fits the small-parts cylinder.",
+        yield Hit("small_part", "caution", "Small part: it fits the small-parts cylinder.",
                   CPSC_CYLINDER, "Count out and count back in; keep away from younger children.")  # fmt: skip
 
 
@@ -132,7 +132,7 @@ def _small_ball(m: Material, c: Child) -> Iterator[Hit]:
     if not isinstance(m.shape, Ball) or m.shape.diameter_mm > cylinder.SMALL_BALL_MM:
         return
     if c.age_months < SMALL_PART_MONTHS or c.mouths:
-        yield Hit("small_ball", "barred", f"Small ball: {m.name.lower()} passes a 44.4 mm hole.",
+        yield Hit("small_ball", "barred", "Small ball: it passes a 44.4 mm hole.",
                   CPSC_BALL, "Use a ball over 44.4 mm across.")  # fmt: skip
 
 
@@ -158,10 +158,10 @@ def _hard_food(m: Material, c: Child) -> Iterator[Hit]:
     if not m.round_hard_food:
         return
     if c.age_months < HARD_FOOD_MONTHS or c.mouths:
-        yield Hit("hard_food", "barred", f"Round, hard or slippery food: {m.name.lower()} can block the airway.",
+        yield Hit("hard_food", "barred", "Round, hard or slippery food can block the airway.",
                   COMMON, "Use soft or ring-shaped food, or a thing that is not food.")  # fmt: skip
     else:
-        yield Hit("hard_food", "caution", f"Round, hard or slippery food: {m.name.lower()}.",
+        yield Hit("hard_food", "caution", "Round, hard or slippery food.",
                   COMMON, "Seated, adult within arm's reach, not eaten while working.", "arms_reach")  # fmt: skip
 
 
@@ -181,10 +181,10 @@ def _sharp(m: Material, c: Child) -> Iterator[Hit]:
     if not m.sharp:
         return
     if c.mouthing == "often":
-        yield Hit("sharp", "barred", f"Sharp: {m.name.lower()}, and this child often mouths things.",
+        yield Hit("sharp", "barred", "It is sharp, and this child often mouths things.",
                   COMMON, "Use a blunt stick or a straw.")  # fmt: skip
     else:
-        yield Hit("sharp", "caution", f"Sharp: {m.name.lower()}.", COMMON,
+        yield Hit("sharp", "caution", "It is sharp.", COMMON,
                   "Cut points off or blunt them; adult within arm's reach; counted back in.", "arms_reach")  # fmt: skip
 
 
@@ -223,7 +223,7 @@ def _texture(m: Material, c: Child) -> Iterator[Hit]:
 
 def _shared(m: Material, c: Child) -> Iterator[Hit]:
     if m.shared_risk:
-        yield Hit("shared", "caution", f"{m.name} passes from hand to hand.", COMMON,
+        yield Hit("shared", "caution", "It passes from hand to hand.", COMMON,
                   "An own named pot for each child, or wash between children.")  # fmt: skip
 
 

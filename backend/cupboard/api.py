@@ -167,6 +167,7 @@ def verdict_out(verdict: Verdict) -> VerdictOut:
 
 def material_out(m: Material) -> MaterialOut:
     """A material as the API shows it."""
-    values: dict[str, Any] = {name: getattr(m, name) for name in MaterialOut.model_fields if hasattr(m, name)}
-    values["forms"] = [FORMS[f] for f in sorted(m.forms)]
-    return MaterialOut(**values, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())
+    same = ("id", "name", "hole_mm", "slit_mm", "cord_mm", "force_newton", "sheet_gsm", "opening_mm", "soft", "typical_count")
+    values: dict[str, Any] = {name: getattr(m, name) for name in same}
+    forms = [FORMS[f] for f in sorted(m.forms)]
+    return MaterialOut(**values, forms=forms, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())

@@ -24,6 +24,7 @@ from running.models import Run, SetRecord
 from running.queries import run_for
 
 router = Router(tags=["progress"])
+STALE_DAYS = 42  # after so long without a session the first thing is to check again; from memory
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
@@ -57,7 +58,7 @@ class DecisionOut(Schema):
 
 
 class StandingOut(Schema):
-    """One child on the list. standing: ready, stuck, recheck, new or steady."""
+    """One child on the list. standings: ready, stuck, recheck, new or steady."""
 
     id: int
     first_name: str
@@ -68,7 +69,7 @@ class StandingOut(Schema):
     last_on: date | None
     due_on: date | None
     is_due: bool
-    standing: str
+    standings: list[str]
     decisions: list[DecisionOut]
 
 
@@ -159,19 +160,19 @@ def _standing(s: queries.Standing, today: date) -> StandingOut:
     return StandingOut(
         id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,
         wanted=c.wanted, last_on=s.last_on, due_on=s.due_on, is_due=s.due_on is None or s.due_on <= today,
-        standing=_kind(s, today), decisions=[decision_out(d) for d in s.decisions],
+        standings=_standings(s, today), decisions=[decision_out(d) for d in s.decisions],
     )  # fmt: skip
 
 
-def _kind(s: queries.Standing, today: date) -> str:
-    kinds = {d.kind for d in s.decisions}
+def _standings(s: queries.Standing, today: date) -> list[str]:
+    """What to say of a child at a glance: new or check again; else ready, stuck, both or on the way."""
     if s.last_on is None:
-        return "new"
-    if (today - s.last_on).days > 42:
-        return "recheck"
-    if kinds & set(queries.READY):
-        return "ready"
-    return "stuck" if kinds & set(queries.STUCK) else "steady"
+        return ["new"]
+    if (today - s.last_on).days > STALE_DAYS:
+        return ["recheck"]
+    kinds = {d.kind for d in s.decisions}
+    said = [name for name, which in (("stuck", queries.STUCK), ("ready", queries.READY)) if kinds & set(which)]
+    return said or ["steady"]
 
 
 @router.post("/runs/{run_id}/finish", response={200: ResultsOut, **REFUSED})

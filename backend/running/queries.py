@@ -12,7 +12,6 @@ from clinic.permissions import require
 from core.scoring import Event, SetResult, fold
 from running.models import Run, SetRecord
 
-
 WORKING_PARTS = ("main", "stretch", "daily")  # a sure win at the start says nothing about readiness
 
 

@@ -17,6 +17,15 @@ from core.skills import STRANDS
 QUALITY = 50  # steps the worth of a minute is rounded to
 FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there
 TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
+PART_MINUTES = {
+    # (fewest, most) minutes of one block; common practice: short at both ends, the time goes to the work
+    "opener": (2, 4),
+    "warm-up": (2, 5),
+    "main": (4, 12),
+    "stretch": (2, 5),
+    "daily": (3, 8),
+    "tidy": (2, 3),
+}
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 
 
@@ -48,6 +57,13 @@ def aims(family: Family, part: str, request: SessionRequest) -> list[str]:
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS else [])
 
 
+def minutes_of(family: Family, part: str, request: SessionRequest) -> tuple[int, int]:
+    """The fewest and most minutes of a family in a part; no block asks for more than half the child's attention."""
+    fewest, most = PART_MINUTES[part]
+    least = max(fewest, min(family.minutes[0], most))
+    return least, max(least, min(family.minutes[1], most, round(request.child.attention_minutes / 2)))
+
+
 def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float] | None:
     """The strand a variant demands that is furthest above the child, and by how many rungs; None if none is."""
     over = [
@@ -72,8 +88,9 @@ def candidate(offer: Offer, part: str, request: SessionRequest) -> Candidate | N
         why = (zone_reason(expected, request.zones.of(part), part), strand_weight(strand, request), *shared)
         quality = round(prod(r.factor for r in why) * QUALITY)
         if best is None or quality > best.quality:
-            most = max(family.minutes[0], min(family.minutes[1], round(request.child.attention_minutes / 2)))
-            best = Candidate(family, part, offer, strand, asked[strand], expected, quality, why, family.minutes[0], most)
+            best = Candidate(
+                family, part, offer, strand, asked[strand], expected, quality, why, *minutes_of(family, part, request)
+            )
     return best
 
 
@@ -97,7 +114,7 @@ def _of_family(family: Family, part: str, offers: list[Offer], request: SessionR
         return []
     best: dict[Variant, Candidate] = {}
     shared = (freshness(family, request), liking(family, request.child))
-    most = max(family.minutes[0], min(family.minutes[1], round(request.child.attention_minutes / 2)))
+    least, most = minutes_of(family, part, request)
     for strand in aims(family, part, request):
         rungs = [difficulty(o.variant)[strand] for o in offers]
         if not rungs:
@@ -107,16 +124,7 @@ def _of_family(family: Family, part: str, offers: list[Offer], request: SessionR
         for offer, rung, expected in zip(offers, rungs, chances, strict=True):  # type: ignore[arg-type]
             why = (zone_reason(float(expected), request.zones.of(part), part), weight, *shared)
             made = Candidate(
-                family,
-                part,
-                offer,
-                strand,
-                rung,
-                float(expected),
-                round(prod(r.factor for r in why) * QUALITY),
-                why,
-                family.minutes[0],
-                most,
+                family, part, offer, strand, rung, float(expected), round(prod(r.factor for r in why) * QUALITY), why, least, most
             )
             if offer.variant not in best or made.quality > best[offer.variant].quality:
                 best[offer.variant] = made

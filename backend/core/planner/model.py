@@ -2,7 +2,7 @@
 
 One objective, in well-spent minutes. Hard limits stay hard: time, one go per family, the parts wanted,
 tiring minutes, no two tiring blocks side by side. Time is counted in
-quarter minutes, rounded up.
+half minutes, rounded up.
 
 The order inside the main part is not in the model: t tiring blocks among n can be kept apart, with a
 tiring block before (a) or after (b) the main part, exactly when 2t <= n - a - b + 1.
@@ -18,8 +18,8 @@ from core.planner.candidates import QUALITY, Candidate
 from core.planner.worth import STRAND_STEPS
 from core.skills import STRANDS
 
-STEP = 4  # solver steps in a minute
-SET_OUT = 0.25  # minutes to bring one thing to the table, once a session; from memory
+STEP = 2  # solver steps in a minute
+SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
 MOST_MAIN = 4
 SECONDS_ALLOWED = 2.5  # s: after that the best found so far, with its bound
 
@@ -105,21 +105,19 @@ def _time(model: Model, listed: Listed, take: list[Any], spend: list[Any]) -> An
     Only things that more than one activity could use get a variable; the rest is part of an activity's
     fixed time, which leaves the solver a much smaller problem with the same answer.
     """
-    users: defaultdict[str, list[Any]] = defaultdict(list)
-    families: defaultdict[str, set[str]] = defaultdict(set)
+    users: defaultdict[str, defaultdict[str, list[Any]]] = defaultdict(lambda: defaultdict(list))
     for c, t in zip(listed, take, strict=True):
         for thing in c.kit:
-            users[thing].append(t)
-            families[thing].add(c.family.id)
-    shared = [thing for thing in sorted(users) if len(families[thing]) > 1]
+            users[thing][c.family.id].append(t)
+    shared = [thing for thing in sorted(users) if len(users[thing]) > 1]
     out = [model.new_bool_var(f"kit {thing}") for thing in shared]
     for thing, on_table in zip(shared, out, strict=True):
-        for t in users[thing]:
-            model.add_implication(t, on_table)
+        for takes in users[thing].values():
+            model.add(sum(takes) <= on_table)  # a family has one go at most, so this binds tighter than one by one
     set_out = round(SET_OUT * STEP)
     fixed = [
         ceil((c.family.setup_minutes + c.family.tidy_minutes) * STEP - 1e-9)
-        + set_out * sum(len(families[thing]) == 1 for thing in c.kit)
+        + set_out * sum(len(users[thing]) == 1 for thing in c.kit)
         for c in listed
     ]
     return sum(spend) * STEP + sum(s * t for s, t in zip(fixed, take, strict=True)) + set_out * sum(out)

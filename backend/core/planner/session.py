@@ -121,17 +121,25 @@ def _nothing_to_train(house: House, request: SessionRequest) -> SessionPlan:
 
 def _no_room(found: list[Candidate], fixed: dict[int, int], limits: Limits, house: House, request: SessionRequest) -> SessionPlan:
     """Find by the solver how many minutes the shortest session with these parts takes."""
-    shortest = solve(found, fixed, limits, shortest=True)
     out = left_out(house, request, frozenset())
+    shortest = solve(found, fixed, limits, shortest=True)
     if shortest.status == "impossible":
-        return SessionPlan("impossible", left_out=out, reason="the locked blocks can't stand together: two tiring ones side by side, or one activity twice",
-                           fix="Unlock one of them.")  # fmt: skip
-    minutes = int(-(-shortest.well_spent // 1))
-    if minutes <= request.minutes:
-        return SessionPlan("impossible", left_out=out, reason=f"the tiring blocks take more than {limits.tiring_minutes} minutes",
-                           fix="Shorten or unlock a tiring block.")  # fmt: skip
-    return SessionPlan("impossible", left_out=out, reason=f"{request.minutes} minutes are too few for the parts wanted",
-                       fix=f"Give it {minutes} minutes, or unlock a block.")  # fmt: skip
+        reason = "the locked blocks can't stand together: two tiring ones side by side, or one activity twice"
+        return SessionPlan("impossible", left_out=out, reason=reason, fix="Unlock one of them.")
+    if shortest.well_spent <= request.minutes:
+        reason = f"the tiring blocks take more than {limits.tiring_minutes} minutes"
+        return SessionPlan("impossible", left_out=out, reason=reason, fix="Shorten or unlock a tiring block.")
+    minutes = _enough_minutes(found, fixed, ceil(shortest.well_spent), request)
+    fix = f"Give it {minutes} minutes, or unlock a block." if minutes <= LONGEST_SESSION else "Unlock or shorten a block."
+    return SessionPlan("impossible", left_out=out, reason=f"{request.minutes} minutes are too few for the parts wanted", fix=fix)
+
+
+def _enough_minutes(found: list[Candidate], fixed: dict[int, int], at_least: int, request: SessionRequest) -> int:
+    """The fewest minutes that work out: a longer session wants more parts, so the first answer may not be enough."""
+    for minutes in range(at_least, LONGEST_SESSION + 1):
+        if solve(found, fixed, _limits(found, replace(request, minutes=minutes))).status != "impossible":
+            return minutes
+    return LONGEST_SESSION + 1
 
 
 def _plan(choice: Choice, house: House, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:

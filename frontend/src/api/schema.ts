@@ -1767,7 +1767,7 @@ export interface components {
         };
         /**
          * StandingOut
-         * @description One child on the list. standing: ready, stuck, recheck, new or steady.
+         * @description One child on the list. standings: ready, stuck, recheck, new or steady.
          */
         StandingOut: {
             /** Id */
@@ -1788,8 +1788,8 @@ export interface components {
             due_on: string | null;
             /** Is Due */
             is_due: boolean;
-            /** Standing */
-            standing: string;
+            /** Standings */
+            standings: string[];
             /** Decisions */
             decisions: components["schemas"]["DecisionOut"][];
         };

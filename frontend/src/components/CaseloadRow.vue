@@ -9,8 +9,8 @@ const weight: Record<string, number> = { fade: 0, up: 1, down: 2, lower: 3, chan
 const telling = computed(() => child.decisions.filter((d) => d.kind !== 'hold').toSorted((a, b) => (weight[a.kind] ?? 9) - (weight[b.kind] ?? 9) || b.on.localeCompare(a.on)))
 const first = computed(() => telling.value[0])
 const line = computed(() => {
-  if (child.standing === 'new') return 'Not seen yet. Set starting rungs, then plan the first session.'
-  if (child.standing === 'recheck') return `Last seen ${daysAgo(child.last_on ?? '', new Date())}: check again before building on it.`
+  if (child.standings.includes('new')) return 'Not seen yet. Set starting rungs, then plan the first session.'
+  if (child.standings.includes('recheck')) return `Last seen ${daysAgo(child.last_on ?? '', new Date())}: check again before building on it.`
   if (!first.value) return 'Stay on the same grades; more tries before anything changes.'
   return `${first.value.strand_name}: ${first.value.words.toLowerCase()}. ${first.value.evidence[0]?.words ?? ''}`
 })
@@ -22,7 +22,7 @@ const line = computed(() => {
       <strong>{{ child.first_name }}</strong>
       <span class="soft small">{{ ageWords(child.age_months) }} · {{ child.home_name }}</span>
     </RouterLink>
-    <span class="tag standing" :class="child.standing">{{ standingNames[child.standing] }}</span>
+    <span class="stands"><span v-for="s in child.standings" :key="s" class="tag standing" :class="s">{{ standingNames[s] }}</span></span>
     <div class="why">
       <p>{{ line }}</p>
       <p v-if="telling.length > 1" class="soft small">and {{ telling.slice(1, 4).map((d) => `${d.strand_name.toLowerCase()} ${d.kind === 'up' ? 'up' : d.kind === 'fade' ? 'less help' : d.kind === 'down' ? 'easier' : 'look again'}`).join(', ') }}</p>
@@ -61,6 +61,10 @@ const line = computed(() => {
   text-decoration: underline;
   text-underline-offset: 4px;
   text-decoration-color: var(--line-strong);
+}
+.stands {
+  display: grid;
+  gap: 3px;
 }
 .standing {
   justify-content: center;

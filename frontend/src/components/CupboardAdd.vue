@@ -28,7 +28,7 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <form class="row" @submit.prevent="add">
+  <form class="row" novalidate @submit.prevent="add">
     <el-select v-model="chosen" class="what" filterable placeholder="Add a thing…" aria-label="Add a thing">
       <el-option v-for="m in materials" :key="m.id" :value="m.id" :label="m.name"><span>{{ m.name }}</span> <span class="soft small">{{ measureWords(m) }}</span></el-option>
     </el-select>

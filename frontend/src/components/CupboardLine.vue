@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { api, Refused, told, type Schemas } from '@/api/client'
 import { measureWords } from '@/logic/sizes'
 import MeasureForm from './MeasureForm.vue'
@@ -10,7 +10,6 @@ const count = ref(item.count)
 const said = ref('')
 const measuring = ref(false)
 watch(() => item, (now) => (count.value = now.count))
-const hit = computed(() => item.verdict?.hits[0])
 
 async function save(change: { count?: number; measured?: Record<string, number> }): Promise<boolean> {
   said.value = ''
@@ -37,7 +36,7 @@ async function remove(): Promise<void> {
     <div class="what">
       <strong>{{ item.material.name }}</strong>
       <span class="small soft">{{ measureWords(item.material) }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span>
-      <span v-if="hit" class="small why"><strong>{{ hit.reason }}</strong> {{ hit.remedy }} <span class="soft">{{ hit.source }}</span></span>
+      <span v-for="h in item.verdict?.hits.slice(1)" :key="h.rule" class="small why">Also: {{ h.reason }} {{ h.remedy }}</span>
       <span v-if="said" class="small why" role="alert">{{ said }}</span>
     </div>
     <div class="row">
@@ -56,7 +55,7 @@ li {
   align-items: center;
   justify-content: space-between;
   padding: 8px 0;
-  border-bottom: 1px solid var(--line);
+  border-top: 1px solid var(--line);
 }
 .what {
   display: grid;

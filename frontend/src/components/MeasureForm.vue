@@ -23,7 +23,7 @@ async function keep(): Promise<void> {
 <template>
   <el-dialog model-value :title="`${item.material.name}, as measured here`" width="420" @close="$emit('close')">
     <p class="soft small">Leave a field empty to keep the usual figure. A peg's force: hang a bag of water on it until it opens; 1 litre is about 10 N.</p>
-    <el-form label-position="top" @submit.prevent="keep">
+    <el-form label-position="top" novalidate @submit.prevent="keep">
       <el-form-item v-for="f in fields" :key="f.id" :label="`${f.words} (usually ${f.typical?.toFixed(0)})`">
         <el-input-number v-model="form[f.id]" :precision="1" :controls="false" />
       </el-form-item>

@@ -43,7 +43,7 @@ function say(value: unknown): string {
 
 <template>
   <el-drawer model-value size="min(560px, 100%)" :title="`What is known of ${child.first_name}`" @close="$emit('close')">
-    <el-form label-position="top" @submit.prevent="save">
+    <el-form label-position="top" novalidate @submit.prevent="save">
       <div class="pair">
         <el-form-item label="First name" :error="at('first_name')"><el-input v-model="form.first_name" maxlength="60" /></el-form-item>
         <el-form-item label="Born" :error="at('birth_date')"><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false" /></el-form-item>

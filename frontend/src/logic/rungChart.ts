@@ -49,7 +49,7 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
         lineStyle: { color: colour('water'), width: 3 },
         itemStyle: { color: colour('water') },
         tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
-        markLine: wanted ? { silent: true, symbol: 'none', lineStyle: { color: colour('caution'), width: 2 }, label: { formatter: 'a wanted task leans on this', position: 'insideStartTop', ...text }, data: [{ yAxis: wanted }] } : undefined,
+        markLine: wanted ? { silent: true, symbol: 'none', lineStyle: { color: colour('caution'), width: 2 }, label: { formatter: 'a wanted task leans on this', position: 'insideEndTop', ...text }, data: [{ yAxis: wanted }] } : undefined,
       },
     ],
   }

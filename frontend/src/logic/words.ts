@@ -28,6 +28,7 @@ export function daysAgo(iso: string, now: Date): string {
 /** "8 of 10", or "7 to 8 of 10" near the middle between two. */
 export function chanceWords(chance: number): string {
   const tenths = chance * 10
+  if (chance > 0.93) return '9 to 10 of 10'
   const low = Math.floor(tenths)
   const part = tenths - low
   if (part > 0.3 && part < 0.7 && low < 9) return `${low} to ${low + 1} of 10`

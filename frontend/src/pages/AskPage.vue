@@ -60,7 +60,7 @@ async function plan(): Promise<void> {
 
 <template>
   <div class="split">
-    <form class="stack" @submit.prevent="plan">
+    <form class="stack" novalidate @submit.prevent="plan">
       <h2>What should this session be?</h2>
       <fieldset>
         <legend>Work on one or two</legend>
@@ -74,7 +74,7 @@ async function plan(): Promise<void> {
         <legend>Minutes, setting up and tidying included</legend>
         <div class="row">
           <button v-for="m in [15, 20, 30, 35, 40, 45]" :key="m" type="button" class="pick small-pick" :aria-pressed="wish.minutes === m" @click="wish.minutes = m">{{ m }}</button>
-          <el-input-number v-model="wish.minutes" aria-label="Minutes" :step="5" />
+          <el-input-number v-model="wish.minutes" aria-label="Minutes" />
         </div>
       </fieldset>
       <fieldset>

@@ -8,11 +8,11 @@ import { longDay } from '@/logic/words'
 
 const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
 const chosen = ref('all')
-const order = ['ready', 'stuck', 'recheck', 'new', 'steady']
+const order = ['stuck', 'ready', 'recheck', 'new', 'steady']
 
 const filters = computed(() => {
   const all = data.value ?? []
-  const count = (kind: string) => all.filter((c) => c.standing === kind).length
+  const count = (kind: string) => all.filter((c) => c.standings.includes(kind)).length
   return [
     { id: 'all', words: 'All', count: all.length },
     { id: 'due', words: 'Due', count: all.filter((c) => c.is_due).length },
@@ -23,8 +23,8 @@ const filters = computed(() => {
 })
 const shown = computed(() =>
   (data.value ?? [])
-    .filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : c.standing === chosen.value || (chosen.value === 'recheck' && c.standing === 'new')))
-    .toSorted((a, b) => Number(b.is_due) - Number(a.is_due) || order.indexOf(a.standing) - order.indexOf(b.standing) || a.first_name.localeCompare(b.first_name)),
+    .filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : c.standings.includes(chosen.value) || (chosen.value === 'recheck' && c.standings.includes('new'))))
+    .toSorted((a, b) => Number(b.is_due) - Number(a.is_due) || order.indexOf(a.standings[0] ?? '') - order.indexOf(b.standings[0] ?? '') || a.first_name.localeCompare(b.first_name)),
 )
 </script>
 

@@ -7,6 +7,7 @@ import CupboardLine from '@/components/CupboardLine.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import VerdictSign from '@/components/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
+import { byReason } from '@/logic/hazards'
 
 const { child } = defineProps<{ child: Child }>()
 const chosen = ref(child.home_id)
@@ -23,10 +24,10 @@ const groups = computed(() => {
   const wanted = search.value.trim().toLowerCase()
   const items = (data.value?.items ?? []).filter((i) => !wanted || `${i.material.name} ${i.material.forms.join(' ')}`.toLowerCase().includes(wanted))
   return [
-    { id: 'barred', words: `Not for ${child.first_name}`, items: items.filter((i) => i.verdict?.status === 'barred') },
-    { id: 'caution', words: 'With care', items: items.filter((i) => i.verdict?.status === 'caution') },
-    { id: 'allowed', words: 'Fine to use', items: items.filter((i) => i.verdict?.status === 'allowed') },
-  ].filter((g) => g.items.length)
+    { id: 'barred', words: `Not for ${child.first_name}`, because: byReason(items.filter((i) => i.verdict?.status === 'barred')) },
+    { id: 'caution', words: 'With care', because: byReason(items.filter((i) => i.verdict?.status === 'caution')) },
+    { id: 'allowed', words: 'Fine to use', because: byReason(items.filter((i) => i.verdict?.status === 'allowed')) },
+  ].filter((g) => g.because.length)
 })
 
 function refresh(): void {
@@ -43,10 +44,11 @@ function refresh(): void {
     </div>
     <ProblemNote :error="error" />
     <section v-for="group in groups" :key="group.id">
-      <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }} <span class="soft small">{{ group.items.length }}</span></h3>
-      <ul class="lines" :class="group.id">
-        <CupboardLine v-for="item in group.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" />
-      </ul>
+      <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }}</h3>
+      <div v-for="b in group.because" :key="b.reason" class="because">
+        <p v-if="b.hit"><strong>{{ b.hit.reason }}</strong> {{ b.hit.remedy }} <span class="soft small">{{ b.hit.source }}</span></p>
+        <ul class="lines"><CupboardLine v-for="item in b.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" /></ul>
+      </div>
     </section>
     <p v-if="data && !data.items.length" class="notice">This cupboard is empty. Add what the house has: ten common things are enough for a first session.</p>
   </div>
@@ -62,6 +64,13 @@ function refresh(): void {
 .group {
   margin-bottom: 6px;
 }
+.because {
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  padding: 8px var(--gap-3) 0;
+  margin-bottom: 8px;
+}
 .lines {
   list-style: none;
   margin: 0;
@@ -69,12 +78,5 @@ function refresh(): void {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(390px, 1fr));
   gap: 0 var(--gap-4);
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  padding: 4px var(--gap-3);
-}
-.lines.barred {
-  grid-template-columns: 1fr;
 }
 </style>

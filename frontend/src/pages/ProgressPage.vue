@@ -38,7 +38,7 @@ const signs: Record<string, string> = { up: '▲', down: '▼', steady: '■', t
       </ul>
       <section class="sheet stack">
         <h2 class="row"><TargetSign :target="strand.target" :size="28" /> {{ strand.name }}</h2>
-        <p>{{ strand.words }} <span v-if="strand.per_week != null" class="soft">Median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968); trend test p = {{ strand.p!.toFixed(2) }} (Mann-Kendall), a rough guide since each estimate leans on the one before.</span></p>
+        <p>{{ strand.words }} <span v-if="strand.per_week != null" class="soft">Median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968); trend test p {{ strand.p! < 0.01 ? "< 0.01" : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall), a rough guide since each estimate leans on the one before.</span></p>
         <RungChart :strand="strand" :ladder="ladder" :wanted="wanted" />
       </section>
     </div>

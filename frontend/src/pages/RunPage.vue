@@ -104,6 +104,9 @@ async function finish(): Promise<void> {
           <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">{{ paused ? 'Go on' : 'Pause' }}</button>
           <button type="button" class="plain-button tall" @click="tap(block.id, 'skip'); go(at + 1)">Skip</button>
         </div>
+        <dl class="cues">
+          <template v-for="c in block.cues" :key="c.support"><dt class="soft">{{ c.support_words }}</dt><dd>{{ c.words }}</dd></template>
+        </dl>
       </section>
       <RunTaps v-model:help="help" :paused="paused" :more="at < run.blocks.length - 1" @alone="took.alone" @helped="took.helped" @missed="took.missed" @undo="took.undo" @next="took.next" />
     </div>
@@ -193,6 +196,15 @@ header {
 .say.up,
 .say.fade {
   background: var(--ready-soft);
+}
+.cues {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 14px;
+  margin: 0;
+}
+.cues dd {
+  margin: 0;
 }
 .tall {
   min-height: 56px;

@@ -1,0 +1,143 @@
+"""The chance curve, the estimate and its update."""
+
+from datetime import date, timedelta
+from unittest import TestCase
+
+import girth
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from core import ability
+from core.ability import DAY_SD, LOG_ODDS_PER_RUNG, OFFSET_SD, Estimate, SetEvidence, chance, start, update
+from core.child import Child
+from core.simulate import Child as MadeUp
+from core.skills import STRANDS
+
+DAY = date(2026, 3, 2)
+
+
+class ChanceTest(TestCase):
+    def test_the_three_points_that_define_a_rung(self) -> None:
+        sure = Estimate(4.0, 0.0)
+        self.assertAlmostEqual(chance(sure, 4.0), 0.8, places=12)
+        self.assertAlmostEqual(chance(sure, 5.0), 0.5, places=12)
+        self.assertAlmostEqual(chance(sure, 3.0), 16 / 17, places=12)
+
+    def test_doubt_pulls_the_chance_towards_the_middle(self) -> None:
+        self.assertLess(chance(Estimate(4, 1.2), 3.0), chance(Estimate(4, 0.2), 3.0))
+
+    def test_quadrature_agrees_with_plain_sampling(self) -> None:
+        levels = np.random.default_rng(1).normal(4, 1.1, 400_000)
+        self.assertAlmostEqual(chance(Estimate(4, 1.1), 4.6), ability.odds_curve(levels - 4.6).mean(), delta=0.002)
+
+    def test_help_lifts_by_its_rungs_and_hand_over_hand_by_none(self) -> None:
+        sure = Estimate(4.0, 0.0)
+        self.assertAlmostEqual(chance(sure, 5.0, "touch"), chance(sure, 4.0))
+        self.assertAlmostEqual(chance(sure, 5.0, "hand_over_hand"), chance(sure, 5.0))
+
+    def test_unknown_help_is_refused(self) -> None:
+        with self.assertRaisesRegex(ValueError, "not on the ladder"):
+            chance(Estimate(4, 1), 4, "magic")
+
+
+class StartTest(TestCase):
+    def test_what_was_seen_beats_age(self) -> None:
+        self.assertEqual(start(Child(20), "cutting", seen_rung=9).mean, 9)
+
+    def test_age_opens_the_window_of_its_rung(self) -> None:
+        self.assertAlmostEqual(start(Child(39), "cutting").mean, 5)
+        self.assertLess(start(Child(20), "cutting").mean, 1)
+
+    def test_ages_never_fall_along_a_ladder(self) -> None:
+        for strand in STRANDS.values():
+            ages = [r.age_months for r in strand.rungs if r.age_months is not None]
+            self.assertEqual(ages, sorted(ages), strand.id)
+
+    def test_a_rung_that_does_not_exist_is_refused(self) -> None:
+        with self.assertRaisesRegex(ValueError, "has rungs 1 to 13"):
+            start(Child(60), "cutting", seen_rung=14)
+
+
+class UpdateTest(TestCase):
+    def test_agrees_with_a_general_item_response_package(self) -> None:
+        """girth's expected a posteriori ability under a standard normal prior, on the same answers."""
+        difficulties = np.array([-0.8, -0.3, 0.1, 0.4, 0.9, 1.3, 1.6])
+        answers = np.array([1, 1, 0, 1, 1, 0, 0])
+        theirs = girth.ability_eap(answers[:, None], difficulties - 1.0, LOG_ODDS_PER_RUNG)[0]
+        sd = np.sqrt(1 - OFFSET_SD**2 - DAY_SD**2)  # so that rung, offset and day together are standard normal
+        sets = [SetEvidence("one", float(d), 1, int(a)) for d, a in zip(difficulties, answers, strict=True)]
+        ours = update(Estimate(0.0, float(sd)), sets, DAY).mean / sd**2  # back from the rung's share to the whole level
+        self.assertAlmostEqual(ours, float(theirs), delta=0.01)
+
+    def test_success_raises_failure_lowers_and_both_narrow(self) -> None:
+        before = Estimate(4, 1.0)
+        up = update(before, [SetEvidence("a", 4.5, 10, 9)], DAY)
+        down = update(before, [SetEvidence("a", 4.5, 10, 1)], DAY)
+        self.assertGreater(up.mean, before.mean)
+        self.assertLess(down.mean, before.mean)
+        self.assertLess(up.sd, before.sd)
+
+    def test_hand_over_hand_tells_nothing(self) -> None:
+        before = Estimate(4, 1.0)
+        self.assertEqual(update(before, [SetEvidence("a", 4, 10, 10, "hand_over_hand")], DAY), before)
+
+    def test_success_with_help_says_less(self) -> None:
+        alone = update(Estimate(4, 1.0), [SetEvidence("a", 4.5, 8, 8)], DAY)
+        helped = update(Estimate(4, 1.0), [SetEvidence("a", 4.5, 8, 8, "steadied")], DAY)
+        self.assertLess(helped.mean, alone.mean)
+
+    def test_one_odd_activity_is_laid_to_the_activity(self) -> None:
+        estimate = Estimate(4, 1.0)
+        for week in range(8):
+            day = DAY + timedelta(days=7 * week)
+            estimate = update(
+                estimate, [SetEvidence("easy_for_them", 4, 10, 10), SetEvidence("b", 4, 10, 7), SetEvidence("c", 4, 10, 7)], day
+            )
+        shift, _ = estimate.offset("easy_for_them")
+        self.assertGreater(shift, 0.2)
+        self.assertGreater(shift, estimate.offset("b")[0] + 0.3)
+
+    def test_waiting_widens_and_keeps_the_mean(self) -> None:
+        estimate = update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8)], DAY)
+        later = ability.on_day(estimate, DAY + timedelta(weeks=10))
+        self.assertEqual(later.mean, estimate.mean)
+        self.assertGreater(later.sd, estimate.sd)
+
+    def test_more_successes_than_tries_is_refused(self) -> None:
+        with self.assertRaisesRegex(ValueError, "Count again"):
+            SetEvidence("a", 4, 5, 6)
+
+    def test_goes_into_json_and_comes_back_the_same(self) -> None:
+        estimate = update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8), SetEvidence("b", 5, 6, 2)], DAY)
+        self.assertEqual(ability.from_plain(ability.as_plain(estimate)), estimate)
+
+    @settings(max_examples=30, deadline=None)
+    @given(st.permutations(range(4)))
+    def test_the_order_of_a_days_sets_does_not_matter(self, order: list[int]) -> None:
+        sets = [
+            SetEvidence("a", 4, 8, 6),
+            SetEvidence("b", 5, 8, 3),
+            SetEvidence("a", 4.5, 6, 6, "spoken"),
+            SetEvidence("c", 3, 4, 4),
+        ]
+        one = update(Estimate(4, 1), sets, DAY)
+        other = update(Estimate(4, 1), [sets[i] for i in order], DAY)
+        self.assertAlmostEqual(one.mean, other.mean, places=12)
+
+    def test_the_doubt_it_reports_is_the_error_it_makes(self) -> None:
+        """Made-up children of known truth: the standardised error has a spread near 1."""
+        rng = np.random.default_rng(5)
+        errors = []
+        for _ in range(120):
+            child = MadeUp(float(rng.normal(4, 1.2)), "slow", rng, per_week=0.05)
+            estimate = Estimate(4, 1.2)
+            for week in range(8):
+                child.new_day()
+                day = DAY + timedelta(days=7 * week)
+                estimate = ability.on_day(estimate, day)
+                sets = [child.play(week, f"f{rng.integers(5)}", estimate.mean, 8) for _ in range(3)]
+                estimate = update(estimate, sets, day)
+            errors.append((estimate.mean - child.true_rung(7)) / estimate.sd)
+        self.assertLess(abs(float(np.mean(errors))), 0.35)
+        self.assertTrue(0.75 < float(np.std(errors)) < 1.25, np.std(errors))

@@ -1,0 +1,237 @@
+"""Session plans: the best there is, inside every limit, and explained."""
+
+from collections import Counter
+from dataclasses import replace
+from itertools import combinations, pairwise, product
+from unittest import TestCase
+
+from core.ability import chance
+from core.child import Child, Setting
+from core.hazards import assess
+from core.house import House, Variant, stock_of
+from core.library import FAMILIES
+from core.library.declare import PARTS
+from core.planner import LockedBlock, RequestError, SessionRequest, plan_session
+from core.planner.candidates import all_candidates, undominated
+from core.planner.model import Limits, solve
+from core.skills import STRANDS
+from testing.core_builders import everything, made_up_request, request_for
+
+FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}), attention_minutes=30)
+
+
+def by_brute_force(candidates, limits) -> float:
+    """The most well-spent minutes by trying every choice and every number of minutes; shares no code with the model."""
+    best = 0.0
+    for size in range(1, 5):
+        for chosen in combinations(candidates, size):
+            if not allowed(chosen, limits):
+                continue
+            things = {thing for c in chosen for thing in c.kit}
+            setting_up = sum(-(-(c.family.setup_minutes + c.family.tidy_minutes) * 2 // 1) / 2 for c in chosen) + 0.5 * len(
+                things
+            )
+            for minutes in product(*(range(c.least, c.most + 1) for c in chosen)):
+                tiring = sum(m for m, c in zip(minutes, chosen, strict=True) if c.family.tiring)
+                if sum(minutes) + setting_up <= limits.minutes and tiring <= limits.tiring_minutes:
+                    best = max(best, worth(chosen, minutes))
+    return best
+
+
+def allowed(chosen, limits) -> bool:
+    parts = Counter(c.part for c in chosen)
+    families = {c.family.id for c in chosen}
+    if len(families) < len(chosen) or any(n > 1 for p, n in parts.items() if p != "main"):
+        return False
+    if any(not parts[p] for p in limits.must) or parts["main"] < limits.least_main:
+        return False
+    mains = [c for c in chosen if c.part == "main"]
+    if any(all(STRANDS[c.strand].target != t for c in mains) for t in limits.targets):
+        return False
+    return some_order_keeps_tiring_apart(chosen)
+
+
+def some_order_keeps_tiring_apart(chosen) -> bool:
+    def orders(rows):
+        if not rows:
+            yield []
+            return
+        for i, row in enumerate(rows):
+            for rest in orders(rows[:i] + rows[i + 1 :]):
+                yield [row, *rest]
+
+    fixed = {p: [c for c in chosen if c.part == p] for p in PARTS}
+    for main in orders(fixed["main"]):
+        row = [c for p in PARTS for c in (main if p == "main" else fixed[p])]
+        if not any(a.family.tiring and b.family.tiring for a, b in pairwise(row)):
+            return True
+    return False
+
+
+def worth(chosen, minutes) -> float:
+    by_strand = Counter()
+    for c, m in zip(chosen, minutes, strict=True):
+        by_strand[c.strand] += m * c.quality / 50
+    total = 0.0
+    for spent in by_strand.values():
+        total += min(spent, 10) + 0.6 * min(max(spent - 10, 0), 8) + 0.3 * max(spent - 18, 0)
+    return total
+
+
+class OptimumTest(TestCase):
+    def test_agrees_with_brute_force_on_small_instances(self) -> None:
+        tried = 0
+        for seed in range(40):
+            request = replace(made_up_request(seed), minutes=16)
+            house = House(request.stock, request.child, request.setting)
+            found = [c for c in undominated(all_candidates(house, request)) if c.most - c.least <= 8]
+            found = found[:: max(1, len(found) // 9)][:9]
+            if not any(c.part == "main" for c in found):
+                continue
+            limits = Limits(16, 8, (), 1, ())
+            answer = solve(found, {}, limits)
+            self.assertAlmostEqual(answer.well_spent, by_brute_force(found, limits), places=6, msg=f"seed {seed}")
+            tried += 1
+        self.assertGreaterEqual(tried, 20)
+
+    def test_dropping_dominated_candidates_loses_nothing(self) -> None:
+        request = request_for(FIVE, {k: v for k, v in everything().items() if hash_of(k) % 3 == 0}, minutes=20)
+        house = House(request.stock, request.child, request.setting)
+        every = all_candidates(house, request)
+        limits = Limits(20, 9, (), 1, ())
+        self.assertAlmostEqual(solve(every, {}, limits).well_spent, solve(undominated(every), {}, limits).well_spent, places=6)
+
+    def test_the_same_request_gives_the_same_plan(self) -> None:
+        request = request_for(FIVE, everything(), targets=("grasp", "scissors"))
+        self.assertEqual(plan_session(request), plan_session(request))
+
+
+def hash_of(text: str) -> int:
+    return sum(map(ord, text))
+
+
+class LimitsTest(TestCase):
+    """An independent reading of a finished plan, over many made-up children and homes."""
+
+    def test_every_plan_keeps_every_limit(self) -> None:
+        made = 0
+        for seed in range(60):
+            request = made_up_request(seed)
+            plan = plan_session(request)
+            if plan.status == "impossible":
+                self.assertTrue(plan.reason and plan.fix, seed)
+                continue
+            made += 1
+            with self.subTest(seed=seed):
+                self.check(request, plan)
+        self.assertGreater(made, 35)
+
+    def check(self, request: SessionRequest, plan) -> None:
+        have = {s.id: s for s in request.stock}
+        self.assertLessEqual(plan.minutes, request.minutes + 1e-9)
+        self.assertLessEqual(sum(b.minutes for b in plan.blocks if b.tiring), round(request.minutes * 0.45))
+        self.assertEqual([PARTS.index(b.part) for b in plan.blocks], sorted(PARTS.index(b.part) for b in plan.blocks))
+        self.assertEqual(len({b.variant.family for b in plan.blocks}), len(plan.blocks))
+        for a, b in pairwise(plan.blocks):
+            self.assertFalse(a.tiring and b.tiring)
+        for block in plan.blocks:
+            self.assertNotEqual(block.verdict.status, "barred")
+            for q in block.quantities:
+                self.assertLessEqual(q.wanted, have[q.stock_id].count)
+                self.assertNotEqual(assess(have[q.stock_id].thing, request.child, request.setting).status, "barred")
+            for strand, rung in FAMILIES[block.variant.family].demands.items():
+                self.assertLessEqual(rung, request.estimates[strand].mean + 1)
+            self.assertAlmostEqual(
+                block.expected, chance(request.estimates[block.strand], block.rung, family=block.variant.family), places=9
+            )
+        self.assertTrue(any(b.part in ("main", "stretch") for b in plan.blocks))
+
+
+class SessionTest(TestCase):
+    def test_each_chosen_target_gets_main_work(self) -> None:
+        plan = plan_session(request_for(FIVE, everything(), targets=("grasp", "scissors")))
+        self.assertEqual({STRANDS[b.strand].target for b in plan.blocks if b.part == "main"}, {"grasp", "scissors"})
+
+    def test_it_opens_with_a_sure_win_and_ends_with_tidying(self) -> None:
+        plan = plan_session(request_for(FIVE, everything(), minutes=40))
+        self.assertEqual(plan.blocks[0].part, "opener")
+        self.assertGreaterEqual(plan.blocks[0].expected, 0.9)
+        self.assertEqual(plan.blocks[-1].part, "tidy")
+
+    def test_locked_blocks_stay_as_they_are(self) -> None:
+        lock = LockedBlock("main", Variant("ring_tower", (0, 1, 1)), 6)
+        plan = plan_session(request_for(FIVE, everything(), locked=(lock,)))
+        kept = next(b for b in plan.blocks if b.variant.family == "ring_tower")
+        self.assertEqual((kept.variant, kept.minutes, kept.locked), (lock.variant, 6, True))
+
+    def test_what_was_taken_out_stays_out_and_says_so(self) -> None:
+        first = plan_session(request_for(FIVE, everything()))
+        family = next(b.variant.family for b in first.blocks if b.part == "main")
+        plan = plan_session(request_for(FIVE, everything(), excluded=frozenset({family})))
+        self.assertNotIn(family, {b.variant.family for b in plan.blocks})
+
+    def test_every_block_says_why_in_four_terms_that_multiply_to_its_worth(self) -> None:
+        for block in plan_session(request_for(FIVE, everything())).blocks:
+            self.assertEqual([r.term for r in block.why], ["zone", "wanted", "fresh", "liking"])
+            product_of = block.why[0].factor * block.why[1].factor * block.why[2].factor * block.why[3].factor
+            self.assertAlmostEqual(block.well_spent, block.minutes * product_of, delta=block.minutes * 0.011)
+
+    def test_done_last_time_counts_less(self) -> None:
+        plan = plan_session(request_for(FIVE, everything()))
+        again = plan_session(request_for(FIVE, everything(), recent={b.variant.family: 0 for b in plan.blocks}))
+        self.assertLess(len({b.variant.family for b in plan.blocks} & {b.variant.family for b in again.blocks}), len(plan.blocks))
+
+    def test_left_out_activities_have_reason_and_remedy(self) -> None:
+        toddler = Child(30, hand="right", mouthing="often")
+        plan = plan_session(request_for(toddler, everything(), minutes=20, targets=("grasp", "bilateral")))
+        self.assertTrue(plan.left_out)
+        for item in plan.left_out:
+            self.assertTrue(item.reason and item.remedy, item)
+
+
+class ImpossibleTest(TestCase):
+    def test_an_empty_house_names_what_to_add(self) -> None:
+        plan = plan_session(request_for(FIVE, {}))
+        self.assertEqual(plan.status, "impossible")
+        self.assertIn("Add", plan.fix)
+
+    def test_too_few_minutes_names_how_many_it_takes(self) -> None:
+        locks = (LockedBlock("main", Variant("ring_tower", (0, 1, 1)), 30),)
+        plan = plan_session(request_for(FIVE, everything(), minutes=15, locked=locks))
+        self.assertEqual(plan.status, "impossible")
+        needed = int(plan.fix.split("Give it ")[1].split()[0])
+        self.assertNotEqual(plan_session(request_for(FIVE, everything(), minutes=needed, locked=locks)).status, "impossible")
+
+    def test_locks_that_can_not_stand_together_are_named(self) -> None:
+        locks = (
+            LockedBlock("warm-up", Variant("peg_fence", (1, 1, 0)), 4),
+            LockedBlock("opener", Variant("treasure_dig", (0, 0, 0)), 4),
+        )
+        plan = plan_session(request_for(FIVE, everything(), minutes=40, targets=("strength",), locked=locks))
+        self.assertEqual(plan.status, "impossible")
+        self.assertIn("Unlock", plan.fix)
+
+    def test_all_targets_barred_says_so(self) -> None:
+        alone = replace(request_for(FIVE, everything(), targets=("scissors",)), setting=Setting("home", "room"))
+        plan = plan_session(alone)
+        self.assertEqual(plan.status, "impossible")
+        self.assertTrue(all(item.kind == "barred" for item in plan.left_out))
+        self.assertIn("within arm's reach", plan.left_out[0].reason)
+
+    def test_nonsense_is_refused_at_the_field(self) -> None:
+        for field, request in (
+            ("minutes", request_for(FIVE, everything(), minutes=0)),
+            ("targets", request_for(FIVE, everything(), targets=())),
+            ("targets", request_for(FIVE, everything(), targets=("juggling",))),
+        ):
+            with self.assertRaises(RequestError) as no:
+                plan_session(request)
+            self.assertEqual(no.exception.field, field)
+
+    def test_one_thing_in_the_house_is_no_error(self) -> None:
+        self.assertIn(
+            plan_session(request_for(FIVE, {"pencil": 1}, minutes=10, targets=("in_hand",))).status, ("optimal", "impossible")
+        )
+
+    def test_stock_of_keeps_counts(self) -> None:
+        self.assertEqual(stock_of({"pencil": 2})[0].count, 2)

@@ -1,0 +1,66 @@
+"""Plain values the core's tests share. No database."""
+
+import random
+from datetime import date
+
+from core import ability
+from core.child import Child, Setting
+from core.house import House, stock_of
+from core.library import FAMILIES
+from core.library.things import MATERIALS
+from core.planner import SessionRequest
+from core.scoring import SetResult
+from core.skills import STRANDS, WANTED_TASKS
+
+CLINIC = Setting("clinic", "arms_reach")
+
+
+def everything() -> dict[str, int]:
+    """One of every known thing, in its usual number."""
+    return {m.id: m.typical_count for m in MATERIALS.values()}
+
+
+def full_house(child: Child | None = None, setting: Setting = CLINIC) -> House:
+    """A house that has everything."""
+    return House(stock_of(everything()), child or Child(72, hand="right"), setting)
+
+
+def request_for(
+    child: Child, stock: dict[str, int], minutes: int = 35, targets: tuple[str, ...] = ("grasp",), **more: object
+) -> SessionRequest:
+    """A request with every strand guessed from age."""
+    estimates = {s: ability.start(child, s) for s in STRANDS}
+    return SessionRequest(child, CLINIC, stock_of(stock), estimates, minutes, targets, **more)  # type: ignore[arg-type]
+
+
+def made_up_request(seed: int) -> SessionRequest:
+    """A made-up child in a made-up home, the same for the same seed."""
+    rng = random.Random(seed)
+    ids = rng.sample(sorted(MATERIALS), rng.choice([25, 50, 90, 150]))
+    child = Child(
+        rng.randint(20, 120), hand=rng.choice(["right", "left", "not_settled"]), mouthing=rng.choice(["never", "never", "sometimes", "often"]),
+        allergies=frozenset(rng.sample(["wheat", "latex", "egg", "milk"], rng.choice([0, 0, 1, 2]))),
+        precautions=frozenset(rng.sample(["wrist_weight", "joint_laxity", "pain"], rng.choice([0, 0, 0, 1]))),
+        likes=frozenset({"boats"}), wanted=tuple(rng.sample(sorted(WANTED_TASKS), 2)), attention_minutes=rng.choice([10, 20, 30, 40]),
+    )  # fmt: skip
+    estimates = {
+        s: ability.Estimate(max(0.5, ability.start(child, s).mean + rng.gauss(0, 0.7)), rng.uniform(0.3, 1.2)) for s in STRANDS
+    }
+    setting = Setting(rng.choice(["home", "clinic", "school"]), rng.choice(["arms_reach", "arms_reach", "room"]))
+    recent = {f: rng.randint(0, 3) for f in rng.sample(sorted(FAMILIES), 8)}
+    targets = tuple(rng.sample(["grasp", "strength", "in_hand", "bilateral", "scissors"], rng.choice([1, 2])))
+    stock = stock_of({i: max(1, MATERIALS[i].typical_count // rng.choice([1, 2])) for i in ids})
+    return SessionRequest(child, setting, stock, estimates, rng.choice([10, 20, 30, 45]), targets, recent=recent)
+
+
+def set_of(
+    on: date,
+    tries: int,
+    successes: int,
+    support: str = "alone",
+    grade: tuple[int, ...] = (1, 1, 0),
+    family: str = "load_the_barge",
+    **more: object,
+) -> SetResult:
+    """A set result."""
+    return SetResult(on, "b0", family, grade, support, "right", tries, successes, **more)  # type: ignore[arg-type]
