@@ -30,6 +30,7 @@ db_start() {
     [ -z "$(ls -A "$home" 2>/dev/null)" ] || die "$home is not empty and not a database of ours: move it away, nothing was touched"
     db_make "$home"
   fi
+  db_bury "$home"
   if as_db_user "$PG_BIN/pg_ctl" -D "$home" status >/dev/null 2>&1; then
     POLLICOR_DB_PORT=$(cat "$VAR/$name.port")
   else
@@ -40,6 +41,14 @@ db_start() {
       start >/dev/null || die "the database did not start: see $home/server.log"
   fi
   export POLLICOR_DB_PORT POLLICOR_DB_USER=pollicor
+}
+
+# A killed server whose entry nobody has cleared yet still counts as running: take its lock file away.
+db_bury() {
+  local pid
+  [ -f "$1/postmaster.pid" ] || return 0
+  pid=$(head -n 1 "$1/postmaster.pid")
+  if [ ! -d "/proc/$pid" ] || grep -q '^State:.Z' "/proc/$pid/status" 2>/dev/null; then rm -f "$1/postmaster.pid"; fi
 }
 
 db_make() {
@@ -66,6 +75,7 @@ db_stop() {
   local home
   [ -f "$VAR/$1.where" ] || return 0
   home=$(db_home "$1")
+  db_bury "$home"
   as_db_user "$PG_BIN/pg_ctl" -D "$home" status >/dev/null 2>&1 || return 0
   as_db_user "$PG_BIN/pg_ctl" -D "$home" -w -m fast stop >/dev/null
 }

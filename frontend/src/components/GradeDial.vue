@@ -19,11 +19,13 @@ function key(event: KeyboardEvent): void {
 <template>
   <div class="dial">
     <p class="small soft">{{ dial.words }}</p>
-    <div class="track" role="slider" tabindex="0" :aria-label="dial.words" :aria-valuemin="1" :aria-valuemax="dial.steps.length" :aria-valuenow="value + 1" :aria-valuetext="now?.words" @keydown="key">
+    <div class="track" role="radiogroup" :aria-label="`${dial.words}, easier to harder`" @keydown="key">
       <button
-        v-for="(s, i) in dial.steps" :key="s.words" type="button" tabindex="-1" :class="{ on: i === value, missing: !s.available }"
+        v-for="(s, i) in dial.steps" :key="s.words" type="button" role="radio" :aria-checked="i === value" :tabindex="i === value ? 0 : -1" :class="{ on: i === value, missing: !s.available }"
         :title="s.available ? s.words : `${s.words}: ${s.why_not} ${s.remedy}`" :aria-label="s.words" @click="emit('turn', i)"
-      ><span></span></button>
+      >
+        <span></span>
+      </button>
     </div>
     <p class="now"><strong>{{ now?.words }}</strong></p>
     <p v-if="now && !now.available" class="small not">{{ now.why_not }} {{ now.remedy }}</p>

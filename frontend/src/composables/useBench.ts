@@ -6,7 +6,7 @@ export type Plan = Schemas['PlanOut']
 export type Block = Schemas['BlockOut']
 type Choice = Schemas['BlockIn']
 
-const choiceOf = (b: Block): Choice => ({ part: b.part, family: b.family, grade: b.grade, minutes: b.minutes, locked: b.locked })
+const choiceOf = (b: Block): Choice => ({ part: b.part, family: b.family, grade: [...b.grade], minutes: b.minutes, locked: b.locked })
 
 /** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
 export function useBench(planId: MaybeRefOrGetter<string>) {
@@ -41,7 +41,7 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
 
   async function arrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
     const now = (plan.value?.blocks ?? []).map(choiceOf)
-    const kept = await put(change(structuredClone(now)))
+    const kept = await put(change(now.map((c) => ({ ...c, grade: [...c.grade] }))))
     if (kept) {
       past.value.push(now)
       future.value = []

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import LeftOutList from '@/components/LeftOutList.vue'
@@ -20,7 +20,9 @@ const { data: plans } = useQuery({
 })
 const places = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home' || h.id === child.home_id))
 
-const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: suggested(), place: 'home', supervision: 'arms_reach', home_id: child.home_id })
+const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [] as string[], place: 'home', supervision: 'arms_reach', home_id: child.home_id })
+const untouched = ref(true)
+watch(words, () => untouched.value && (wish.targets = suggested()), { immediate: true })
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const error = ref<Error | null>(null)
 const busy = ref(false)
@@ -40,6 +42,7 @@ function suggested(): string[] {
 }
 
 function toggle(target: string): void {
+  untouched.value = false
   wish.targets = wish.targets.includes(target) ? wish.targets.filter((t) => t !== target) : [...wish.targets, target]
 }
 

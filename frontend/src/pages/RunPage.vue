@@ -92,7 +92,7 @@ async function finish(): Promise<void> {
         </div>
         <div class="count">
           <p class="big"><strong>{{ inSet }}</strong> of {{ block.count }} <span class="soft small">{{ block.unit }}, expect {{ chanceWords(block.expected) }}</span></p>
-          <p class="row beads" aria-label="This set"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
+          <p class="row beads" aria-hidden="true"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
           <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template> · {{ clockWords(secondsAtWork(events, block.id, now)) }}</p>
         </div>
         <p class="say" :class="say?.kind" role="status">{{ say?.words ?? block.cues[0]?.words }}</p>

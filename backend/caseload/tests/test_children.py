@@ -1,0 +1,92 @@
+"""Children through the API: what is kept, what is refused, and two people at once."""
+
+from datetime import date, timedelta
+from unittest import TestCase as PlainTestCase
+
+from django.test import TestCase
+
+from caseload.facts import age_months
+from caseload.models import Child, EstimatePoint
+from core.skills import STRANDS
+from testing.builders import TODAY, Api, make_child, make_home, make_member, profile
+
+
+class AgeTest(PlainTestCase):
+    def test_whole_months_count_from_the_day(self) -> None:
+        self.assertAlmostEqual(age_months(date(2023, 3, 15), date(2026, 3, 15)), 36)
+        self.assertLess(age_months(date(2023, 3, 15), date(2026, 3, 14)), 36)
+
+    def test_ages_never_fall_from_one_day_to_the_next(self) -> None:
+        for born in (date(2022, 1, 31), date(2024, 2, 29), date(2023, 12, 1)):
+            ages = [age_months(born, born + timedelta(days=d)) for d in range(900)]
+            self.assertEqual(ages, sorted(ages), born)
+
+
+class ChildTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.api = Api(self.lead)
+
+    def put(self, **changes: object) -> tuple[int, dict]:
+        return self.api("put", f"/children/{self.child.pk}", {**profile(), "version": self.child.version, **changes})
+
+    def test_a_new_child_has_a_guess_in_every_strand(self) -> None:
+        home = make_home(self.lead)
+        status, out = self.api("post", "/children", {**profile(first_name="Nell"), "home_id": home.pk})
+        self.assertEqual(status, 201)
+        self.assertEqual({s["strand"] for s in out["strands"]}, set(STRANDS))
+
+    def test_what_can_not_be_is_refused_at_its_field_and_nothing_is_kept(self) -> None:
+        for field, value, said in (
+            ("birth_date", TODAY + timedelta(days=1), "in the future"),
+            ("birth_date", TODAY - timedelta(days=40 * 366), "more than 21 years"),
+            ("first_name", "   ", "needs a name"),
+            ("hand", "both", "not a choice"),
+            ("allergies", ["moonlight"], "not known"),
+            ("attention_minutes", 0, "2 to 120"),
+            ("every_days", 0, "1 to 180"),
+            ("force_limit_newton", -3, "not possible"),
+            ("wanted", ["flying"], "not known"),
+        ):
+            status, problem = self.put(**{field: value})
+            self.assertEqual(status, 422, field)
+            self.assertEqual(problem["fields"][0]["field"], field)
+            self.assertIn(said, problem["fields"][0]["reason"])
+            self.assertTrue(problem["fields"][0]["remedy"])
+        self.child.refresh_from_db()
+        self.assertEqual(self.child.version, 1)
+
+    def test_text_where_a_number_belongs_names_the_field(self) -> None:
+        status, problem = self.put(attention_minutes="long")
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "attention_minutes"))
+
+    def test_the_later_of_two_edits_is_told_and_shown_both(self) -> None:
+        self.assertEqual(self.put(first_name="Ada")[0], 200)
+        status, problem = self.put(first_name="Ida")
+        self.assertEqual(status, 409)
+        self.assertEqual((problem["theirs"]["first_name"], problem["yours"]["first_name"]), ("Ada", "Ida"))
+        self.assertEqual(Child.objects.get(pk=self.child.pk).first_name, "Ada")
+
+    def test_a_seen_rung_becomes_the_estimate(self) -> None:
+        status, out = self.api("post", f"/children/{self.child.pk}/rungs", {"strand": "cutting", "rung": 7})
+        self.assertEqual(status, 200)
+        strand = next(s for s in out["strands"] if s["strand"] == "cutting")
+        self.assertEqual((strand["mean"], strand["seen_rung"]), (7, 7))
+        self.assertTrue(EstimatePoint.objects.filter(child=self.child, strand="cutting", mean=7).exists())
+
+    def test_a_rung_or_strand_that_does_not_exist_is_refused(self) -> None:
+        for body, said in (
+            ({"strand": "cutting", "rung": 40}, "has rungs 1 to 13"),
+            ({"strand": "juggling", "rung": 1}, "not a strand"),
+        ):
+            status, problem = self.api("post", f"/children/{self.child.pk}/rungs", body)
+            self.assertEqual(status, 422)
+            self.assertIn(said, problem["detail"])
+
+    def test_an_override_needs_an_overridable_rule_and_a_reason(self) -> None:
+        path = f"/children/{self.child.pk}/overrides"
+        self.assertEqual(self.api("post", path, {"rule": "small_part", "reason": "because I say so"})[0], 422)
+        self.assertEqual(self.api("post", path, {"rule": "balloon", "reason": "ok"})[0], 422)
+        status, out = self.api("post", path, {"rule": "balloon", "reason": "Held by the therapist throughout."})
+        self.assertEqual((status, out["overrides"]), (200, {"balloon": "Held by the therapist throughout."}))

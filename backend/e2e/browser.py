@@ -1,0 +1,81 @@
+"""A real browser on a real server with a filled clinic."""
+
+import os
+from pathlib import Path
+
+from django.contrib.staticfiles.testing import StaticLiveServerTestCase
+from playwright.sync_api import Browser, Page, Playwright, sync_playwright
+
+from clinic.models import Member
+from testing.builders import make_child, make_home, make_member
+
+os.environ.setdefault("DJANGO_ALLOW_ASYNC_UNSAFE", "true")
+AXE = Path(__file__).resolve().parents[2] / "frontend" / "node_modules" / "axe-core" / "axe.min.js"
+FLAGS = [
+    "--disable-gpu",
+    "--disable-quic",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--no-first-run",
+    "--no-sandbox",
+]
+WATCH_POLICY = "window.broken = []; document.addEventListener('securitypolicyviolation', e => window.broken.push(e.violatedDirective + ' ' + e.blockedURI))"
+
+
+class BrowserTest(StaticLiveServerTestCase):
+    """Opens headless Chromium once a class, and a fresh signed-in page for each test."""
+
+    playwright: Playwright
+    browser: Browser
+    page: Page
+    lead: Member
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        cls.playwright = sync_playwright().start()
+        cls.browser = cls.playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+
+    @classmethod
+    def tearDownClass(cls) -> None:
+        cls.browser.close()
+        cls.playwright.stop()
+        super().tearDownClass()
+
+    def setUp(self) -> None:
+        self.lead = make_member(username="maren")
+        self.home = make_home(self.lead)
+        self.child = make_child(self.lead, self.home)
+        self.page = self.new_page()
+        self.errors: list[str] = []
+        self.page.on("pageerror", lambda e: self.errors.append(str(e)))
+
+    def tearDown(self) -> None:
+        self.assertEqual(self.errors, [])
+        self.assertEqual(self.page.evaluate("window.broken ?? []"), [])
+        self.page.context.close()
+
+    def new_page(self) -> Page:
+        """A page nobody is signed in on."""
+        page = self.browser.new_context(base_url=self.live_server_url, viewport={"width": 1280, "height": 800}).new_page()
+        page.add_init_script(WATCH_POLICY)
+        page.set_default_timeout(12_000)
+        return page
+
+    def sign_in(self, page: Page | None = None) -> None:
+        """Sign in through the form."""
+        page = page or self.page
+        page.goto("/")
+        page.get_by_label("Name").fill("maren")
+        page.get_by_label("Password").fill("a long enough one")
+        page.get_by_role("button", name="Sign in").click()
+        page.get_by_role("button", name="Sign out").wait_for()
+
+    def check_axe(self, where: str) -> None:
+        """No violation of WCAG 2.2 A or AA that axe can see."""
+        self.page.wait_for_timeout(250)
+        self.page.evaluate(AXE.read_text())
+        found = self.page.evaluate("axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']})")
+        said = [f"{v['id']}: {v['nodes'][0]['html'][:160]}" for v in found["violations"]]
+        self.assertEqual(said, [], where)

@@ -1,0 +1,127 @@
+"""A run: taps kept once in any order, folded, and the estimate moved by them."""
+
+import random
+from datetime import timedelta
+from uuid import uuid4
+
+from django.test import TestCase
+
+from caseload.models import EstimatePoint, StrandEstimate
+from progress.actions import finish_run
+from progress.models import DecisionRecord
+from running.actions import keep_events
+from running.models import RunEvent, SetRecord
+from testing.builders import TODAY, Api, make_child, make_member, run_for_child, tap_all, tries
+
+
+class TapsTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.run_ = run_for_child(self.lead, self.child)
+        self.api = Api(self.lead)
+
+    def send(self, events: list) -> tuple[int, dict]:
+        body = [{"id": e.id, "block": e.block, "kind": e.kind, "at": e.at.isoformat(), "value": dict(e.value)} for e in events]
+        return self.api("post", f"/runs/{self.run_.pk}/events", body)
+
+    def test_a_batch_sent_five_times_out_of_order_is_kept_once(self) -> None:
+        events = tries(self.run_, 0, "1101")
+        for seed in range(5):
+            random.Random(seed).shuffle(events)
+            status, out = self.send(events)
+            self.assertEqual((status, len(out["kept"])), (200, 4))
+        self.assertEqual(RunEvent.objects.count(), 4)
+        finish_run(self.lead, self.run_)
+        done = SetRecord.objects.get()
+        self.assertEqual((done.tries, done.successes), (4, 3))
+
+    def test_one_bad_tap_does_not_lose_the_others(self) -> None:
+        events = tries(self.run_, 0, "11")
+        events[0].value["outcome"] = "perhaps"  # type: ignore[index]
+        status, out = self.send(events)
+        self.assertEqual((status, len(out["kept"]), out["refused"][0]["field"]), (200, 1, "outcome"))
+
+    def test_starting_twice_with_one_id_is_one_run(self) -> None:
+        run_id = uuid4()
+        first = self.api("post", f"/plans/{self.run_.plan_id}/runs", {"id": run_id})[1]
+        again = self.api("post", f"/plans/{self.run_.plan_id}/runs", {"id": run_id})[1]
+        self.assertEqual(first["id"], again["id"])
+
+    def test_each_block_carries_its_table_of_what_to_say_and_its_ladder_of_grades(self) -> None:
+        _, out = self.api("get", f"/runs/{self.run_.pk}")
+        for block in out["blocks"]:
+            self.assertTrue(block["says"])
+            self.assertEqual([g["grade"] for g in block["grades"] if g["here"]], [block["grade"]])
+
+    def test_the_runs_blocks_do_not_change_when_the_plan_does(self) -> None:
+        before = self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"]
+        plan = self.api("get", f"/plans/{self.run_.plan_id}")[1]
+        row = [{k: b[k] for k in ("part", "family", "grade", "minutes", "locked")} for b in plan["blocks"][:1]]
+        self.assertEqual(self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})[0], 200)
+        self.assertEqual(self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"], before)
+
+
+class FinishTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.api = Api(self.lead)
+
+    def test_results_estimates_and_next_steps_come_together(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        tap_all(self.lead, run)
+        status, out = self.api("post", f"/runs/{run.pk}/finish")
+        self.assertEqual(status, 200)
+        self.assertEqual(len(out["sets"]), len(run.blocks))
+        worked = {b["strand"] for b in run.blocks if b["part"] in ("main", "daily")}
+        self.assertEqual({d["strand"] for d in out["decisions"]}, worked)
+        for decision in out["decisions"]:
+            self.assertTrue(decision["evidence"] and decision["would_change"])
+            row = StrandEstimate.objects.get(child=self.child, strand=decision["strand"])
+            self.assertAlmostEqual(row.mean, decision["mean_after"])
+            self.assertGreater(row.tries, 0)
+
+    def test_taps_that_come_late_are_taken_in_by_finishing_again(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        block = next(i for i, b in enumerate(run.blocks) if b["part"] == "main")
+        early, late = tries(run, block, "11110"), tries(run, block, "000", second=60)
+        keep_events(self.lead, run, early)
+        finish_run(self.lead, run)
+        keep_events(self.lead, run, late)
+        finish_run(self.lead, run)
+        other = make_child(self.lead, self.child.home)
+        at_once = run_for_child(self.lead, other)
+        keep_events(self.lead, at_once, tries(at_once, block, "11110") + tries(at_once, block, "000", second=60))
+        finish_run(self.lead, at_once)
+        strand = run.blocks[block]["strand"]
+        means = [StrandEstimate.objects.get(child=c, strand=strand).mean for c in (self.child, other)]
+        self.assertAlmostEqual(*means, places=9)
+        self.assertEqual(EstimatePoint.objects.filter(child=self.child, strand=strand).count(), 1)
+        self.assertEqual(DecisionRecord.objects.filter(run=run, strand=strand).count(), 1)
+
+    def test_two_good_days_propose_one_step_up_and_the_next_plan_is_harder(self) -> None:
+        rungs = []
+        for week in (2, 1):
+            run = run_for_child(self.lead, self.child, TODAY - timedelta(days=7 * week))
+            rungs.append({b["strand"]: b["rung"] for b in run.blocks if b["part"] == "main"})
+            tap_all(self.lead, run, "11111111")
+            finish_run(self.lead, run)
+        after = run_for_child(self.lead, self.child)
+        shared = [(rungs[0][b["strand"]], b["rung"]) for b in after.blocks if b["part"] == "main" and b["strand"] in rungs[0]]
+        self.assertTrue(shared)
+        self.assertTrue(all(then > before for before, then in shared), shared)
+
+    def test_an_empty_run_ends_without_a_word(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        status, out = self.api("post", f"/runs/{run.pk}/finish")
+        self.assertEqual((status, out["sets"], out["decisions"]), (200, [], []))
+        self.assertEqual(len(out["skipped"]), len(run.blocks))
+
+    def test_declining_a_step_keeps_the_reason(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        tap_all(self.lead, run)
+        _, out = self.api("post", f"/runs/{run.pk}/finish")
+        path = f"/decisions/{out['decisions'][0]['id']}/answer"
+        self.assertEqual(self.api("post", path, {"answer": "declined"})[0], 422)
+        self.assertEqual(self.api("post", path, {"answer": "declined", "why": "Was ill."})[1]["answer_why"], "Was ill.")
