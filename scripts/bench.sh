@@ -13,3 +13,9 @@ db_create pollicor
 export POLLICOR_DB_NAME=pollicor DJANGO_SETTINGS_MODULE=config.settings.test
 manage migrate --verbosity 0
 manage bench "$@"
+if [ -f "$VAR/server.pid" ] && kill -0 "$(cat "$VAR/server.pid")" 2>/dev/null; then
+  pids="$(cat "$VAR/server.pid") $(pgrep -P "$(cat "$VAR/server.pid")" | tr '\n' ' ') $(pgrep -f -- "-D $(db_home postgres)" | tr '\n' ' ')"
+  total=0
+  for pid in $pids; do total=$((total + $(awk '/^Pss:/ {s += $2} END {print s + 0}' "/proc/$pid/smaps_rollup" 2>/dev/null || echo 0))); done
+  say "server with two workers and its database: $((total / 1024)) MB resident (shared pages counted once)"
+fi

@@ -6,10 +6,14 @@ source "$ROOT/scripts/install.sh"
 export DJANGO_SETTINGS_MODULE=config.settings.test
 python_packages requirements-dev.txt
 front_end
+source "$ROOT/scripts/database.sh"
+db_start test-postgres 54429 "-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+db_create pollicor
+trap 'db_stop test-postgres' EXIT
 cd "$ROOT/backend"
 say "ruff"; ruff check -q . ; ruff format -q --check .
 say "mypy on the core"; mypy -p core
-say "layers"; lint-imports --no-logo 2>/dev/null || lint-imports
+say "layers"; lint-imports >"$VAR/log/layers.log" || { cat "$VAR/log/layers.log"; exit 1; }
 say "migrations"; "$PY" manage.py makemigrations --check --dry-run --verbosity 0
 say "API client"
 "$PY" manage.py export_openapi_schema --api config.api.api --indent 1 --output "$VAR/openapi.json" >/dev/null

@@ -4,7 +4,7 @@ from datetime import date
 
 from django.http import HttpRequest
 from django.utils import timezone
-from ninja import Router, Schema
+from ninja import Router
 from pydantic import Field
 
 from caseload import actions, queries
@@ -12,6 +12,7 @@ from caseload.facts import age_months, estimates_of
 from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.schema import Schema
 from core.skills import STRANDS
 
 router = Router(tags=["caseload"])
@@ -100,7 +101,7 @@ class HomeOut(Schema):
 @router.get("/homes", response={200: list[HomeOut], 403: Problem})
 def list_homes(request: HttpRequest) -> list[HomeOut]:
     """The places with a cupboard, by kind and name."""
-    return [HomeOut.from_orm(h) for h in queries.homes(member(request))]
+    return [HomeOut(id=h.pk, name=h.name, kind=h.kind, supervision=h.supervision) for h in queries.homes(member(request))]
 
 
 @router.get("/children/{child_id}", response={200: ChildOut, **REFUSED})
@@ -114,7 +115,7 @@ def add_child(request: HttpRequest, body: NewChild) -> tuple[int, ChildOut]:
     """Add a child."""
     who = member(request)
     home = queries.home_for(who, body.home_id)
-    child = actions.add_child(who, home, body.dict(exclude={"home_id"}), timezone.localdate())
+    child = actions.add_child(who, home, body.model_dump(exclude={"home_id"}), timezone.localdate())
     return 201, child_out(child)
 
 
@@ -123,7 +124,7 @@ def edit_child(request: HttpRequest, child_id: int, body: ProfileEdit) -> ChildO
     """Change a child; 409 with both versions when somebody else did so meanwhile."""
     who = member(request)
     child = queries.child_for(who, child_id)
-    actions.edit_child(who, child, body.dict(exclude={"version"}), body.version, timezone.localdate())
+    actions.edit_child(who, child, body.model_dump(exclude={"version"}), body.version, timezone.localdate())
     return child_out(queries.child_for(who, child_id))
 
 

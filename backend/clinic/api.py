@@ -3,11 +3,12 @@
 from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest
 from django.middleware.csrf import get_token
-from ninja import Router, Schema
+from ninja import Router
 
 from clinic.auth import member
 from clinic.problems import Problem, ProblemError
 from clinic.queries import member_of
+from clinic.schema import Schema
 
 router = Router(tags=["clinic"])
 

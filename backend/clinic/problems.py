@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from ninja import Schema
+from clinic.schema import Schema
 
 
 class FieldProblem(Schema):

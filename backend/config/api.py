@@ -28,7 +28,7 @@ for _router in (clinic, words, caseload, cupboard, planning, running, progress):
 
 
 def _say(request: HttpRequest, problem: Problem) -> HttpResponse:
-    response = api.create_response(request, problem.dict(exclude_none=True), status=problem.status)
+    response = api.create_response(request, problem.model_dump(exclude_none=True), status=problem.status)
     response["Content-Type"] = "application/problem+json"
     return response
 

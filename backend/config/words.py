@@ -1,8 +1,9 @@
 """The words of the trade as the front end needs them: skills map, supports, marks, families."""
 
 from django.http import HttpRequest
-from ninja import Router, Schema
+from ninja import Router
 
+from clinic.schema import Schema
 from core.child import ALLERGENS, PRECAUTIONS
 from core.library import FAMILIES
 from core.materials import MEASURES

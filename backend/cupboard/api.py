@@ -4,13 +4,14 @@ from typing import Any
 
 from django.http import HttpRequest
 from django.utils import timezone
-from ninja import Router, Schema
+from ninja import Router
 
 from caseload.facts import facts_of
 from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.schema import Schema
 from core.child import Setting
 from core.hazards import Verdict, assess
 from core.library.things import MATERIALS

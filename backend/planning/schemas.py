@@ -3,8 +3,7 @@
 from datetime import date, datetime
 from uuid import UUID
 
-from ninja import Schema
-
+from clinic.schema import Schema
 from cupboard.api import VerdictOut
 
 

@@ -5,12 +5,13 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from django.utils import timezone
-from ninja import Router, Schema
+from ninja import Router
 
 from caseload.facts import age_months
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.schema import Schema
 from core.grading import grade_words
 from core.house import Variant
 from core.library import FAMILIES

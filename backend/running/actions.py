@@ -60,7 +60,7 @@ def _frozen(plan: Plan, on: date) -> list[dict[str, Any]]:
                 f"Block {at + 1} can't be run today: {reason}",
                 "Plan again, or take the block out.",
             )
-        shown = block_out(block).dict()
+        shown = block_out(block).model_dump()
         says = [
             {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
             for s in table(block.count)

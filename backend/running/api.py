@@ -6,11 +6,12 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from django.utils import timezone
-from ninja import Router, Schema
+from ninja import Router
 from pydantic import Field
 
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.schema import Schema
 from core.scoring import Event
 from planning.queries import plan_for
 from planning.schemas import BlockOut

@@ -1,0 +1,91 @@
+"""What planning costs, against the straightforward model of the same problem."""
+
+from statistics import median
+from time import perf_counter
+from unittest.mock import patch
+
+from core.house import House
+from core.planner import SessionRequest, plan_session
+from core.planner.candidates import all_candidates, undominated
+from core.planner.model import solve
+from core.planner.session import _limits
+from testing.core_builders import made_up_request
+
+CHILDREN = tuple(range(200, 214))
+
+
+def children() -> list[tuple[SessionRequest, House]]:
+    """Made-up children a session can be planned for."""
+    found = []
+    for seed in CHILDREN:
+        request = made_up_request(seed)
+        house = House(request.stock, request.child, request.setting)
+        if plan_session(request, house).status != "impossible":
+            found.append((request, house))
+    return found
+
+
+def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
+    """Every offer as a candidate, default solver parameters, against what plan_session does; the optima must agree."""
+    ours, plain, worse = [], [], 0
+    for request, _ in children():
+        house = House(request.stock, request.child, request.setting)
+        start = perf_counter()
+        every = all_candidates(house, request)
+        kept = undominated(every)
+        limits = _limits(kept, request)
+        quick = solve(kept, {}, limits)
+        ours.append(perf_counter() - start)
+        with patch("core.planner.model.SECONDS_ALLOWED", 20.0), _default_parameters():
+            start = perf_counter()
+            slow = solve(every, {}, _limits(every, request))
+            plain.append(perf_counter() - start)
+        worse += abs(quick.well_spent - slow.well_spent) > 1e-6 and slow.status == quick.status == "optimal"
+    say(f"plan: median {median(ours) * 1e3:.0f} ms, worst {max(ours) * 1e3:.0f} ms over {len(ours)} children, expansion included")
+    say(
+        f"plan: {sum(plain) / sum(ours):.1f} times faster in sum than the straightforward model, {median(p / o for p, o in zip(plain, ours, strict=True)):.1f} in the median; optima that differ: {worse}"
+    )
+
+
+def _default_parameters():  # type: ignore[no-untyped-def]
+    """The solver as it comes: no choice of relaxation, cuts or probing."""
+    from ortools.sat.python import cp_model
+
+    solve_as_set = cp_model.CpSolver.solve
+
+    def plainly(self, model, callback=None):  # type: ignore[no-untyped-def]
+        seconds = self.parameters.max_time_in_seconds
+        self.parameters = (
+            cp_model.sat_parameters_pb2.SatParameters() if hasattr(cp_model, "sat_parameters_pb2") else type(self.parameters)()
+        )
+        self.parameters.num_workers = 1
+        self.parameters.max_time_in_seconds = seconds
+        return solve_as_set(self, model, callback)
+
+    return patch.object(cp_model.CpSolver, "solve", plainly)
+
+
+def expansion(say) -> None:  # type: ignore[no-untyped-def]
+    """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
+    from core.house import asked_of, set_count, variants_of
+    from core.library import FAMILIES
+    from testing.core_builders import full_house
+
+    house = full_house()
+    start = perf_counter()
+    fresh = House(house.stock, house.child, house.setting)
+    offers = sum(1 for _ in fresh.offers())
+    ours = perf_counter() - start
+    start = perf_counter()
+    for f in FAMILIES.values():
+        for v in variants_of(f):
+            count = set_count(f, v.grade, house.child.age_months)
+            for role in f.roles:
+                extra = asked_of(f, v.grade, role.id)
+                [
+                    s
+                    for s, t in zip(house.stock, house.things, strict=True)
+                    if role.filled_by(t, extra) and s.count >= role.least(count)
+                ]
+    plain = perf_counter() - start
+    say(f"library: {offers} safe variants in {ours * 1e3:.0f} ms, {plain / ours:.1f} times faster than a plain loop")
