@@ -1,5 +1,6 @@
 """A session: plan it, explain it, and answer when a hand changes it."""
 
+from collections.abc import Iterator
 from dataclasses import replace
 from itertools import pairwise
 from math import ceil
@@ -43,11 +44,11 @@ def plan_session(request: SessionRequest, house: House | None = None) -> Session
     fixed = {i: b.minutes for i, b in enumerate(request.locked)}
     if not any(c.part in ("main", "stretch") for c in found):
         return _nothing_to_train(house, request)
-    limits = _limits(found, request)
-    choice = solve(found, fixed, limits)
+    choice, dropped = _roomiest(found, fixed, request)
     if choice.status == "impossible":
-        return _no_room(found, fixed, limits, house, request)
-    return _plan(choice, house, request, locked=frozenset(b.variant.family for b in request.locked), pool=found)
+        return _no_room(found, fixed, house, request)
+    plan = _plan(choice, house, request, locked=frozenset(b.variant.family for b in request.locked), pool=found)
+    return replace(plan, notes=(*plan.notes, *(f"No room for {d} in {request.minutes} minutes." for d in dropped)))
 
 
 def check_request(request: SessionRequest) -> None:
@@ -119,25 +120,54 @@ def _nothing_to_train(house: House, request: SessionRequest) -> SessionPlan:
     return SessionPlan("impossible", left_out=out, reason=reason, fix=fix)
 
 
-def _no_room(found: list[Candidate], fixed: dict[int, int], limits: Limits, house: House, request: SessionRequest) -> SessionPlan:
-    """Find by the solver how many minutes the shortest session with these parts takes."""
+def _roomiest(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> tuple[Choice, tuple[str, ...]]:
+    """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
+    for limits, dropped in _given_up(_limits(found, request)):
+        choice = solve(found, fixed, limits)
+        if choice.status != "impossible":
+            return choice, dropped
+    return Choice("impossible", (), 0.0, 0.0), ()
+
+
+def _given_up(limits: Limits) -> Iterator[tuple[Limits, tuple[str, ...]]]:
+    """Limits with less and less asked of them: warm-up first, the main work last."""
+    dropped: list[str] = []
+    yield limits, ()
+    for part, name in (
+        ("warm-up", "a warm-up"),
+        ("daily", "a daily-life task"),
+        ("tidy", "tidying as exercise"),
+        ("opener", "a sure win to open with"),
+    ):
+        if part in limits.must:
+            limits = replace(limits, must=tuple(p for p in limits.must if p != part))
+            dropped.append(name)
+            yield limits, tuple(dropped)
+    if len(limits.targets) > 1 or limits.least_main > 1:
+        dropped.append("the second target")
+        yield replace(limits, targets=limits.targets[:1], least_main=1), tuple(dropped)
+
+
+def _no_room(found: list[Candidate], fixed: dict[int, int], house: House, request: SessionRequest) -> SessionPlan:
+    """Find by the solver how many minutes the shortest session takes."""
     out = left_out(house, request, frozenset())
-    shortest = solve(found, fixed, limits, shortest=True)
+    barest = list(_given_up(_limits(found, request)))[-1][0]
+    shortest = solve(found, fixed, barest, shortest=True)
     if shortest.status == "impossible":
         reason = "the locked blocks can't stand together: two tiring ones side by side, or one activity twice"
         return SessionPlan("impossible", left_out=out, reason=reason, fix="Unlock one of them.")
     if shortest.well_spent <= request.minutes:
-        reason = f"the tiring blocks take more than {limits.tiring_minutes} minutes"
+        reason = f"the tiring blocks take more than {barest.tiring_minutes} minutes"
         return SessionPlan("impossible", left_out=out, reason=reason, fix="Shorten or unlock a tiring block.")
     minutes = _enough_minutes(found, fixed, ceil(shortest.well_spent), request)
     fix = f"Give it {minutes} minutes, or unlock a block." if minutes <= LONGEST_SESSION else "Unlock or shorten a block."
-    return SessionPlan("impossible", left_out=out, reason=f"{request.minutes} minutes are too few for the parts wanted", fix=fix)
+    return SessionPlan("impossible", left_out=out, reason=f"{request.minutes} minutes are too few for any main work", fix=fix)
 
 
 def _enough_minutes(found: list[Candidate], fixed: dict[int, int], at_least: int, request: SessionRequest) -> int:
-    """The fewest minutes that work out: a longer session wants more parts, so the first answer may not be enough."""
+    """The fewest minutes that work out; tiring minutes are a share of them, so the shortest may not be enough."""
     for minutes in range(at_least, LONGEST_SESSION + 1):
-        if solve(found, fixed, _limits(found, replace(request, minutes=minutes))).status != "impossible":
+        if _roomiest(found, fixed, replace(request, minutes=minutes))[0].status != "impossible":
             return minutes
     return LONGEST_SESSION + 1
 

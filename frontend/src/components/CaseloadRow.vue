@@ -5,15 +5,30 @@ import { ageWords, daysAgo, standingNames } from '@/logic/words'
 
 const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
 
-const weight: Record<string, number> = { fade: 0, up: 1, down: 2, lower: 3, change: 4, recheck: 5, hold: 6 }
-const telling = computed(() => child.decisions.filter((d) => d.kind !== 'hold').toSorted((a, b) => (weight[a.kind] ?? 9) - (weight[b.kind] ?? 9) || b.on.localeCompare(a.on)))
-const first = computed(() => telling.value[0])
-const line = computed(() => {
-  if (child.standings.includes('new')) return 'Not seen yet. Set starting rungs, then plan the first session.'
-  if (child.standings.includes('recheck')) return `Last seen ${daysAgo(child.last_on ?? '', new Date())}: check again before building on it.`
-  if (!first.value) return 'Stay on the same grades; more tries before anything changes.'
-  return `${first.value.strand_name}: ${first.value.words.toLowerCase()}. ${first.value.evidence[0]?.words ?? ''}`
-})
+const stuck = ['down', 'lower', 'change']
+const ready = ['fade', 'up']
+
+/** The newest step of one kind, with the number it rests on; how many more there are of that kind. */
+function told(kinds: string[]): string {
+  const found = child.decisions.filter((d) => kinds.includes(d.kind)).toSorted((a, b) => b.on.localeCompare(a.on) || kinds.indexOf(a.kind) - kinds.indexOf(b.kind))
+  const [first, ...rest] = found
+  if (!first) return ''
+  const more = rest.length ? ` Also ${rest.slice(0, 2).map((d) => d.strand_name.toLowerCase()).join(' and ')}.` : ''
+  return `${first.strand_name}: ${first.words.toLowerCase()}. ${first.evidence[0]?.words ?? ''}.${more}`.replaceAll('..', '.')
+}
+
+const lines = computed(() =>
+  child.standings.map((s) => ({
+    standing: s,
+    words: {
+      new: 'Not seen yet. Set starting rungs, then plan the first session.',
+      recheck: `Last seen ${daysAgo(child.last_on ?? '', new Date())}: check again before building on it.`,
+      steady: 'Stay on the same grades; more tries before anything changes.',
+      stuck: told(stuck),
+      ready: told(ready),
+    }[s] ?? '',
+  })),
+)
 </script>
 
 <template>
@@ -22,11 +37,9 @@ const line = computed(() => {
       <strong>{{ child.first_name }}</strong>
       <span class="soft small">{{ ageWords(child.age_months) }} · {{ child.home_name }}</span>
     </RouterLink>
-    <span class="stands"><span v-for="s in child.standings" :key="s" class="tag standing" :class="s">{{ standingNames[s] }}</span></span>
-    <div class="why">
-      <p>{{ line }}</p>
-      <p v-if="telling.length > 1" class="soft small">and {{ telling.slice(1, 4).map((d) => `${d.strand_name.toLowerCase()} ${d.kind === 'up' ? 'up' : d.kind === 'fade' ? 'less help' : d.kind === 'down' ? 'easier' : 'look again'}`).join(', ') }}</p>
-    </div>
+    <ul class="lines">
+      <li v-for="l in lines" :key="l.standing"><span class="tag standing" :class="l.standing">{{ standingNames[l.standing] }}</span> <span>{{ l.words }}</span></li>
+    </ul>
     <span class="when small">
       <strong v-if="child.is_due">Due</strong>
       <span class="soft">{{ child.last_on ? `seen ${daysAgo(child.last_on, new Date())}` : 'first session' }}</span>
@@ -38,7 +51,7 @@ const line = computed(() => {
 <style scoped>
 .child {
   display: grid;
-  grid-template-columns: 190px 136px 1fr 118px auto;
+  grid-template-columns: 190px 1fr 118px auto;
   gap: var(--gap-3);
   align-items: center;
   padding: 10px var(--gap-3) 10px 18px;
@@ -62,9 +75,18 @@ const line = computed(() => {
   text-underline-offset: 4px;
   text-decoration-color: var(--line-strong);
 }
-.stands {
+.lines {
+  list-style: none;
+  margin: 0;
+  padding: 0;
   display: grid;
-  gap: 3px;
+  gap: 4px;
+}
+.lines li {
+  display: grid;
+  grid-template-columns: 136px 1fr;
+  gap: var(--gap-3);
+  align-items: center;
 }
 .standing {
   justify-content: center;
@@ -82,7 +104,7 @@ const line = computed(() => {
   .child {
     grid-template-columns: 1fr auto;
   }
-  .why {
+  .lines {
     grid-column: 1 / -1;
     order: 3;
   }
