@@ -54,6 +54,7 @@ db_bury() {
 db_make() {
   local home=$1 password_file
   say "making the database …"
+  rm -f "$VAR/postgres.migrated"
   mkdir -p "$home"
   [ "$(id -u)" = 0 ] && chown postgres:postgres "$home"
   chmod 700 "$home"

@@ -21,20 +21,30 @@ if [ -f "$VAR/server.pid" ] && kill -0 "$(cat "$VAR/server.pid")" 2>/dev/null; t
   say "Pollicor is running already at http://127.0.0.1:$(cat "$VAR/server.port")/"
   exit 0
 fi
-manage migrate --verbosity 0
-[ "$EMPTY" = yes ] || manage load_demo --password "$(secret demo-password)" --if-empty
+# Migrating and looking for a clinic cost seconds each: skipped when this database had just these migrations before.
+migrations=$(cat "$ROOT"/backend/*/migrations/*.py | sha256sum | cut -c1-32)
+if ! stamp_is "$VAR/postgres.migrated" "$migrations"; then
+  manage migrate --verbosity 0
+  [ "$EMPTY" = yes ] || manage load_demo --password "$(secret demo-password)" --if-empty
+  echo "$migrations" >"$VAR/postgres.migrated"
+fi
 [ "$ROOT/backend/static/.stamp" -nt "$ROOT/frontend/dist/.stamp" ] || { manage collectstatic --noinput --clear -i ninja --verbosity 0 && touch "$ROOT/backend/static/.stamp"; }
 
-PORT=$(free_port "${POLLICOR_PORT:-8470}")
-echo "$PORT" >"$VAR/server.port"
 export POLLICOR_HOSTS=127.0.0.1,localhost
-(cd "$ROOT/backend" && "$VENV/bin/gunicorn" config.wsgi:application --bind "127.0.0.1:$PORT" --workers 2 --threads 2 \
-  --preload --timeout 60 --no-control-socket --daemon --pid "$VAR/server.pid" --capture-output --error-logfile "$VAR/log/server.log")
-for _ in $(seq 1 100); do
-  port_is_free "$PORT" || break
-  sleep 0.1
-done
-port_is_free "$PORT" && die "the server did not start: see $VAR/log/server.log"
+alive() { [ -s "$VAR/server.pid" ] && kill -0 "$(cat "$VAR/server.pid")" 2>/dev/null; }
+serve() { # serve PORT: whether our own server, and nobody else's, answers there
+  rm -f "$VAR/server.pid"
+  (cd "$ROOT/backend" && "$VENV/bin/gunicorn" config.wsgi:application --bind "127.0.0.1:$1" --workers 2 --threads 2 \
+    --preload --timeout 60 --no-control-socket --daemon --pid "$VAR/server.pid" --capture-output --error-logfile "$VAR/log/server.log")
+  for _ in $(seq 1 150); do
+    alive && ! port_is_free "$1" && sleep 0.2 && alive && return 0
+    sleep 0.1
+  done
+  return 1
+}
+PORT=$(free_port "${POLLICOR_PORT:-8470}")
+serve "$PORT" || { PORT=$(free_port $((PORT + 1))); serve "$PORT"; } || die "the server did not start: see $VAR/log/server.log"
+echo "$PORT" >"$VAR/server.port"
 say "Pollicor is at http://127.0.0.1:$PORT/"
 [ "$EMPTY" = yes ] || say "Sign in as maren (lead), tove (therapist) or ilja (assistant), password $(secret demo-password)"
 [ "$EMPTY" = no ] || say "An empty start: make the first sign-in with  scripts/manage.sh add_member NAME CLINIC lead"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
-import { clockWords } from '@/logic/tally'
+import { durationWords } from '@/logic/tally'
 import { rungWords } from '@/logic/words'
 
 const { set } = defineProps<{ set: Schemas['SetOut'] }>()
@@ -14,7 +14,7 @@ const beads = computed(() => Array.from({ length: set.tries }, (_, i) => i < set
     <div class="row">
       <span class="beads" aria-hidden="true"><i v-for="(won, i) in beads" :key="i" :class="{ won, helped: set.support !== 'alone' }"></i></span>
       <strong>{{ set.successes }} of {{ set.tries }}</strong> {{ set.support_words }}
-      <span class="soft small">{{ clockWords(set.seconds) }} min<template v-if="set.drops">, {{ set.drops }} dropped</template><template v-if="set.best_hold_seconds">, held {{ set.best_hold_seconds.toFixed(1) }} s</template></span>
+      <span class="soft small">{{ durationWords(set.seconds) }}<template v-if="set.drops">, {{ set.drops }} dropped</template><template v-if="set.best_hold_seconds">, held {{ set.best_hold_seconds.toFixed(1) }} s</template></span>
     </div>
     <p v-if="Object.keys(set.marks).length" class="small">Seen: {{ Object.entries(set.marks).map(([m, n]) => `${m}${n > 1 ? ` ×${n}` : ''}`).join(', ') }}</p>
   </div>

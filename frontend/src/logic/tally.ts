@@ -78,6 +78,12 @@ export function isPaused(events: RunEvent[], block: string): boolean {
   return standing(events).findLast((e) => e.block === block && (e.kind === 'pause' || e.kind === 'resume'))?.kind === 'pause'
 }
 
+/** "45 s", "2 min 5 s". */
+export function durationWords(seconds: number): string {
+  const whole = Math.round(seconds)
+  return whole < 60 ? `${whole} s` : `${Math.floor(whole / 60)} min ${whole % 60} s`
+}
+
 export function clockWords(seconds: number): string {
   const whole = Math.floor(seconds)
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`

@@ -5,6 +5,7 @@ from typing import Any
 import numpy as np
 from django.contrib.auth.models import User
 from django.core.management.base import BaseCommand, CommandError, CommandParser
+from django.db import transaction
 from django.utils import timezone
 
 from caseload.models import Home
@@ -34,7 +35,11 @@ class Command(BaseCommand):
             raise CommandError(
                 "There is a clinic in this database already: nothing was changed. Load the demo into an empty one."
             )
-        lead = self._members(options["password"])
+        with transaction.atomic():  # all of it or nothing: a half-loaded clinic would never be finished
+            self._load(options["password"])
+
+    def _load(self, password: str) -> None:
+        lead = self._members(password)
         homes = self._homes(lead)
         today = timezone.localdate()
         for number, demo in enumerate(CHILDREN):
