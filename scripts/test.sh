@@ -7,6 +7,7 @@ apt_install postgresql postgresql-client chromium fonts-dejavu-core
 [ $# -gt 0 ] || bash "$ROOT/scripts/check.sh"
 python_packages requirements-dev.txt
 front_end
+[ $# -gt 0 ] || (cd "$ROOT/frontend" && node_modules/.bin/vitest run)
 source "$ROOT/scripts/database.sh"
 db_start test-postgres 54429 "-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
 db_create pollicor

@@ -1,0 +1,187 @@
+"""The four terms of a well-spent minute, and which activities may play which part. Project definitions."""
+
+from dataclasses import replace
+from unittest import TestCase
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from core.ability import Estimate
+from core.child import Child, Setting, Zone
+from core.house import House, Variant, asked_of, set_count, variants_of
+from core.library import FAMILIES
+from core.planner import block_of, plan_session, totals
+from core.planner.candidates import aims, all_candidates, minutes_of, too_demanding, undominated
+from core.planner.worth import freshness, liking, rungs_short, strand_weight, zone_fit
+from testing.core_builders import everything, full_house, made_up_request, request_for
+
+MAIN = Zone(0.70, 0.85)
+FIVE = Child(64, hand="right", wanted=("buttons",), likes=frozenset({"boats"}))
+
+
+class ZoneTest(TestCase):
+    def test_inside_the_band_counts_in_full(self) -> None:
+        for chance in (0.70, 0.78, 0.85):
+            self.assertEqual(zone_fit(chance, MAIN), 1.0)
+
+    def test_twice_the_odds_off_counts_half(self) -> None:
+        odds = 2 * 0.85 / 0.15
+        self.assertAlmostEqual(zone_fit(odds / (1 + odds), MAIN), 0.5)
+        odds = 0.5 * 0.70 / 0.30
+        self.assertAlmostEqual(zone_fit(odds / (1 + odds), MAIN), 0.5)
+
+    @given(st.floats(0, 1), st.floats(0, 1))
+    def test_nearer_is_never_worth_less(self, a: float, b: float) -> None:
+        middle = 0.775
+        near, far = sorted((a, b), key=lambda c: abs(c - middle))
+        if (near - middle) * (far - middle) > 0:
+            self.assertGreaterEqual(zone_fit(near, MAIN) + 1e-12, zone_fit(far, MAIN))
+
+    def test_certain_success_or_failure_is_no_error(self) -> None:
+        self.assertGreater(zone_fit(1.0, MAIN), 0)
+        self.assertGreater(zone_fit(0.0, MAIN), 0)
+
+
+class WeightTest(TestCase):
+    def request(self, **levels: float):
+        request = request_for(FIVE, everything())
+        return replace(request, estimates={**request.estimates, **{s: Estimate(m, 0.4) for s, m in levels.items()}})
+
+    def test_a_missing_rung_weighs_most(self) -> None:
+        short = strand_weight("object_grasp", self.request(object_grasp=3.0))
+        met = strand_weight("object_grasp", self.request(object_grasp=7.0))
+        self.assertEqual(short.factor, 1.0)
+        self.assertEqual(met.factor, 0.6)
+        self.assertIn("3.0 rungs short of “Do own buttons”", short.words)
+
+    def test_off_target_counts_half_and_says_so(self) -> None:
+        reason = strand_weight("push", self.request())
+        self.assertAlmostEqual(reason.factor, 0.3)
+        self.assertIn("not one of today's targets", reason.words)
+
+    def test_the_gap_is_to_the_task_that_asks_most(self) -> None:
+        child = replace(FIVE, wanted=("buttons", "laces"))
+        gap, task = rungs_short("object_grasp", child, {"object_grasp": Estimate(5, 0.4)})
+        self.assertEqual((gap, task), (2, "Tie own laces"))
+
+
+class FreshnessTest(TestCase):
+    def test_falls_with_how_lately_it_was_done(self) -> None:
+        family = FAMILIES["peg_fence"]
+        factors = [freshness(family, request_for(FIVE, {}, recent={"peg_fence": ago})).factor for ago in range(4)]
+        self.assertEqual(factors, sorted(factors))
+        self.assertEqual(freshness(family, request_for(FIVE, {})).factor, 1.0)
+
+    def test_a_liked_theme_is_named(self) -> None:
+        self.assertIn("boats", liking(FAMILIES["ring_tower"], FIVE).words)
+        self.assertEqual(liking(FAMILIES["peg_fence"], FIVE).factor, 0.9)
+
+
+class CandidateTest(TestCase):
+    def test_main_work_aims_only_at_the_chosen_targets(self) -> None:
+        request = request_for(FIVE, everything(), targets=("bilateral",))
+        self.assertEqual(aims(FAMILIES["load_the_barge"], "main", request), ["hold_and_act"])
+        self.assertEqual(aims(FAMILIES["peg_fence"], "main", request), [])
+        self.assertEqual(aims(FAMILIES["peg_fence"], "warm-up", request), ["pinch"])
+
+    def test_a_demand_far_above_the_child_shuts_a_family_out(self) -> None:
+        request = request_for(Child(26, hand="right"), everything())
+        strand, gap = too_demanding(Variant("about_turn", (0, 0)), request)
+        self.assertEqual(strand, "simple_rotation")
+        self.assertGreater(gap, 1)
+        self.assertNotIn("about_turn", {c.family.id for c in all_candidates(full_house(Child(26, hand="right")), request)})
+
+    def test_no_block_asks_for_more_than_half_the_attention(self) -> None:
+        for family in FAMILIES.values():
+            for part in family.parts:
+                least, most = minutes_of(family, part, request_for(replace(FIVE, attention_minutes=10), {}))
+                self.assertTrue(0 < least <= most, (family.id, part))
+                self.assertLessEqual(most, max(least, 5))
+
+    def test_every_part_has_a_candidate_in_a_full_house(self) -> None:
+        request = request_for(FIVE, everything(), targets=("grasp", "strength", "bilateral"))
+        self.assertEqual(
+            {c.part for c in undominated(all_candidates(full_house(FIVE), request))},
+            {"opener", "warm-up", "main", "stretch", "daily", "tidy"},
+        )
+
+    def test_a_dominated_candidate_has_one_at_least_as_good_with_no_more_kit(self) -> None:
+        request = request_for(FIVE, everything())
+        every = all_candidates(full_house(FIVE), request)
+        kept = undominated(every)
+        for c in (c for c in every if c not in kept):
+            self.assertTrue(
+                any(
+                    (k.family, k.part, k.strand) == (c.family, c.part, c.strand) and k.quality >= c.quality and k.kit <= c.kit
+                    for k in kept
+                )
+            )
+
+
+class HouseAgainstPlainLoopTest(TestCase):
+    def test_offers_agree_with_trying_every_thing_in_every_role(self) -> None:
+        """The bit sets against a loop that shares no code with them."""
+        for seed in (1, 5, 9, 14):
+            request = made_up_request(seed)
+            house = House(request.stock, request.child, request.setting)
+            fine = [
+                (s, t)
+                for s, t, v in zip(house.stock, house.things, house.verdicts, strict=True)
+                if (v.status != "barred" and t.handed in (None, request.child.hand))
+                or (v.status != "barred" and request.child.hand == "not_settled")
+            ]
+            for family in FAMILIES.values():
+                for variant in variants_of(family):
+                    count = set_count(family, variant.grade, request.child.age_months)
+                    fits = [
+                        [
+                            t.id
+                            for s, t in fine
+                            if role.filled_by(t, asked_of(family, variant.grade, role.id)) and s.count >= role.least(count)
+                        ]
+                        for role in family.roles
+                    ]
+                    if house.offer(variant) is None:
+                        barred = house.verdict_on_steps(family, variant.grade).status == "barred"
+                        enough_different = len(family.roles) <= 1 or len({x for f in fits for x in f}) >= len(family.roles)
+                        self.assertTrue(
+                            barred or not all(fits) or family.clearances or not enough_different, (seed, variant, fits)
+                        )
+                    else:
+                        self.assertTrue(all(fits), (seed, variant))
+
+
+class BlockTest(TestCase):
+    def test_a_block_says_right_and_left_for_this_child(self) -> None:
+        left = Child(64, hand="left")
+        block = block_of(request_for(left, everything()), full_house(left), "main", Variant("crane_pick", (1, 1, 0)), 5)
+        self.assertIn("Loads in a bowl on the right side, pot on the left side", block.setup)
+
+    def test_totals_count_each_thing_once(self) -> None:
+        request, house = request_for(FIVE, everything()), full_house(FIVE)
+        one = block_of(request, house, "main", Variant("ladder_walk", (1, 0)), 4)
+        self.assertEqual(totals((one, one)).minutes, 2 * (one.minutes + one.setup_minutes) + 0.5)
+
+    def test_two_tiring_blocks_together_are_pointed_out(self) -> None:
+        request, house = request_for(FIVE, everything()), full_house(FIVE)
+        a = block_of(request, house, "main", Variant("peg_fence", (1, 1, 0)), 4)
+        b = block_of(request, house, "main", Variant("crane_pick", (1, 1, 0)), 4)
+        self.assertIn("Put something light between them", totals((a, b)).notes[0])
+
+    def test_paper_is_counted_for_every_set(self) -> None:
+        request, house = request_for(FIVE, everything()), full_house(FIVE)
+        long = block_of(request, house, "main", Variant("sail_fold", (0, 0)), 9)
+        short = block_of(request, house, "main", Variant("sail_fold", (0, 0)), 3)
+        self.assertEqual(long.quantities[0].wanted, long.sets * short.quantities[0].wanted)
+
+    def test_a_session_too_short_for_every_part_gives_up_the_least_and_says_so(self) -> None:
+        toddler = Child(31, hand="right", attention_minutes=14)
+        plan = plan_session(request_for(toddler, everything(), minutes=16, targets=("grasp", "bilateral")))
+        self.assertNotEqual(plan.status, "impossible")
+        self.assertTrue({b.part for b in plan.blocks} >= {"main"})
+
+    def test_supervision_from_another_room_leaves_scissors_out_with_the_reason(self) -> None:
+        request = replace(request_for(FIVE, everything(), targets=("scissors", "grasp")), setting=Setting("home", "room"))
+        plan = plan_session(request)
+        why = {item.family: item for item in plan.left_out}
+        self.assertEqual(why["cut_the_lane"].kind, "barred")

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+import { clockWords, durationWords, gradeNow, isPaused, type RunBlock, type RunEvent, secondsAtWork, standing, suggestion, tallyOf } from './tally'
+
+const START = Date.parse('2026-03-02T09:00:00Z')
+let number = 0
+
+function event(kind: string, value: Record<string, unknown> = {}, second = number): RunEvent {
+  number += 1
+  return { id: `e${number}`, block: 'b0', kind, at: new Date(START + second * 1000).toISOString(), value }
+}
+const attempt = (outcome: string, support = 'alone', grade = [1, 0]): RunEvent => event('try', { outcome, support, grade })
+
+const block = {
+  id: 'b0',
+  grade: [1, 0],
+  count: 4,
+  says: [
+    { tries: 2, successes: 0, helped: false, kind: 'down', words: 'easier' },
+    { tries: 4, successes: 4, helped: false, kind: 'up', words: 'harder' },
+    { tries: 4, successes: 4, helped: true, kind: 'fade', words: 'less help' },
+  ],
+} as unknown as RunBlock
+
+describe('tally', () => {
+  it('counts tries by how they went', () => {
+    const events = [attempt('success'), attempt('success', 'touch'), attempt('miss'), event('drop'), event('hold', { seconds: 3.5 }), event('mark', { mark: 'tires' })]
+    const tally = tallyOf(events, 'b0')
+    expect(tally).toMatchObject({ tries: 3, alone: 1, helped: 1, missed: 1, drops: 1, bestHold: 3.5, marks: { tires: 1 } })
+    expect(tally.row).toEqual(['alone', 'helped', 'missed'])
+  })
+
+  it('leaves out what was taken back, whatever the order of arrival', () => {
+    const wrong = attempt('miss')
+    const undo = event('undo', { event: wrong.id })
+    const right = attempt('success')
+    expect(tallyOf([undo, right, wrong], 'b0')).toMatchObject({ tries: 1, alone: 1, missed: 0 })
+    expect(standing([undo, right, wrong])).toEqual([right])
+  })
+
+  it('counts only its own block', () => {
+    expect(tallyOf([{ ...attempt('success'), block: 'b1' }], 'b0').tries).toBe(0)
+  })
+
+  it('stands at the grade chosen last, and back at the one before when that is undone', () => {
+    const harder = event('grade', { grade: [2, 0] })
+    expect(gradeNow([], block)).toEqual([1, 0])
+    expect(gradeNow([harder], block)).toEqual([2, 0])
+    expect(gradeNow([harder, event('undo', { event: harder.id })], block)).toEqual([1, 0])
+  })
+})
+
+describe('suggestion', () => {
+  it('reads the core’s table for the set that is going on', () => {
+    expect(suggestion([attempt('miss'), attempt('miss')], block)?.kind).toBe('down')
+    expect(suggestion(Array.from({ length: 4 }, () => attempt('success')), block)?.kind).toBe('up')
+    expect(suggestion(Array.from({ length: 4 }, () => attempt('success', 'spoken')), block)?.kind).toBe('fade')
+  })
+
+  it('starts anew with each set and with each grade', () => {
+    const first = Array.from({ length: 4 }, () => attempt('success'))
+    expect(suggestion([...first, attempt('miss'), attempt('miss')], block)?.kind).toBe('down')
+    const turned = [attempt('success'), event('grade', { grade: [2, 0] }), attempt('miss', 'alone', [2, 0]), attempt('miss', 'alone', [2, 0])]
+    expect(suggestion(turned, block)?.kind).toBe('down')
+  })
+
+  it('says nothing where the table says nothing', () => {
+    expect(suggestion([], block)).toBeUndefined()
+    expect(suggestion([attempt('success')], block)).toBeUndefined()
+  })
+})
+
+describe('seconds at work', () => {
+  it('takes pauses out, also one that still goes on', () => {
+    const events = [event('try', {}, 0), event('pause', {}, 10), event('resume', {}, 40), event('pause', {}, 60)]
+    expect(secondsAtWork(events, 'b0', START + 100_000)).toBe(30)
+    expect(isPaused(events, 'b0')).toBe(true)
+  })
+
+  it('never shows less than nothing when the clock was set back', () => {
+    expect(secondsAtWork([event('try', {}, 50)], 'b0', START)).toBe(0)
+    expect(secondsAtWork([], 'b0', START)).toBe(0)
+  })
+
+  it('says seconds and minutes', () => {
+    expect([clockWords(0), clockWords(65.9), durationWords(45), durationWords(125)]).toEqual(['0:00', '1:05', '45 s', '2 min 5 s'])
+  })
+})

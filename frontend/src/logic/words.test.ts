@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest'
+import type { Schemas } from '@/api/client'
+import { byReason } from './hazards'
+import { kitOf } from './kit'
+import { measureWords } from './sizes'
+import { ageWords, chanceWords, daysAgo, handWords, minutesWords } from './words'
+
+describe('words', () => {
+  it('says a chance as so many of ten, and never promises ten', () => {
+    expect([0.8, 0.75, 0.52, 0.94, 0.999, 0.04].map(chanceWords)).toEqual(['8 of 10', '7 to 8 of 10', '5 of 10', '9 to 10 of 10', '9 to 10 of 10', '0 to 1 of 10'])
+  })
+
+  it('says ages in months for the youngest, in years and months after', () => {
+    expect([18.4, 24, 58.9].map(ageWords)).toEqual(['18 months', '2 years', '4 y 10 m'])
+  })
+
+  it('says how long ago', () => {
+    const now = new Date('2026-03-30T08:00:00Z')
+    expect(['2026-03-30', '2026-03-29', '2026-03-20', '2026-02-02'].map((d) => daysAgo(d, now))).toEqual(['today', 'yesterday', '10 days ago', '8 weeks ago'])
+  })
+
+  it('keeps units with numbers', () => {
+    expect(minutesWords(35)).toBe('35 min')
+    expect(minutesWords(34.5)).toBe('34.5 min')
+    expect(handWords('not_settled')).toBe('hand not settled')
+  })
+})
+
+describe('measures', () => {
+  const thing = { shape: 'box', sides_mm: [148, 105, 0.3], sheet_gsm: 190 } as Schemas['MaterialOut']
+
+  it('says each number with its unit and leaves out what is next to nothing', () => {
+    expect(measureWords(thing)).toBe('148 × 105 mm, 190 g/m²')
+    expect(measureWords({ ...thing, shape: 'ball', sides_mm: [15, 15, 15], sheet_gsm: null, hole_mm: 5 })).toBe('15 mm across, hole 5.0 mm'.replace('5.0', '5'))
+  })
+})
+
+describe('kit', () => {
+  const need = (material: string, wanted: number, have: number, single_use = false) =>
+    ({ quantities: [{ material, name: material, wanted, have, single_use }] }) as unknown as Schemas['BlockOut']
+
+  it('counts what is used again once, and sums what is used up', () => {
+    expect(kitOf([need('pegs', 8, 10), need('pegs', 6, 10)])).toEqual([{ name: 'pegs', wanted: 8, short: false }])
+    expect(kitOf([need('paper', 6, 10, true), need('paper', 6, 10, true)])).toEqual([{ name: 'paper', wanted: 12, short: true }])
+  })
+})
+
+describe('reasons', () => {
+  it('says a shared reason once, the most common first', () => {
+    const item = (id: number, reason?: string) => ({ id, verdict: { status: 'caution', hits: reason ? [{ reason }] : [] } }) as unknown as Schemas['ItemOut']
+    const groups = byReason([item(1, 'sharp'), item(2, 'small'), item(3, 'small'), item(4)])
+    expect(groups.map((g) => [g.reason, g.items.length])).toEqual([['small', 2], ['sharp', 1], ['', 1]])
+  })
+})
