@@ -36,7 +36,11 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
         limits = _limits(kept, request)
         quick = solve(kept, {}, limits)
         ours.append(perf_counter() - start)
-        with patch("core.planner.model.SECONDS_ALLOWED", 20.0), _default_parameters():
+        with (
+            patch("core.planner.model.SECONDS_ALLOWED", 20.0),
+            patch("core.planner.model.WORK_ALLOWED", 100.0),
+            _default_parameters(),
+        ):
             start = perf_counter()
             slow = solve(every, {}, _limits(every, request))
             plain.append(perf_counter() - start)

@@ -4,19 +4,28 @@ from types import MappingProxyType
 
 from core.library import (
     body_and_ball,
+    carry_and_pull,
     cutting_paper,
     daily_life,
+    dressing_and_body,
     fingers_posting,
+    fingertip_games,
     in_the_hand,
     squeezing,
     threading_pegs,
+    writing_tools,
 )
 from core.library.declare import DeclarationError, Family
+
+_MODULES = (
+    threading_pegs, squeezing, carry_and_pull, in_the_hand, fingers_posting, fingertip_games, cutting_paper, writing_tools,
+    daily_life, dressing_and_body, body_and_ball,
+)  # fmt: skip
 
 
 def _indexed() -> MappingProxyType[str, Family]:
     found: dict[str, Family] = {}
-    for module in (threading_pegs, squeezing, in_the_hand, fingers_posting, cutting_paper, daily_life, body_and_ball):
+    for module in _MODULES:
         for family in module.FAMILIES:
             if family.id in found:
                 raise DeclarationError(f"family {family.id!r} is declared twice. Give one another id.")

@@ -118,6 +118,13 @@ class CandidateTest(TestCase):
             )
 
 
+def all_different(choices: list[list[str]], taken: frozenset[str] = frozenset()) -> bool:
+    """Whether every role can have a thing of its own."""
+    if not choices:
+        return True
+    return any(all_different(choices[1:], taken | {c}) for c in choices[0] if c not in taken)
+
+
 class HouseAgainstPlainLoopTest(TestCase):
     def test_offers_agree_with_trying_every_thing_in_every_role(self) -> None:
         """The bit sets against a loop that shares no code with them."""
@@ -143,10 +150,7 @@ class HouseAgainstPlainLoopTest(TestCase):
                     ]
                     if house.offer(variant) is None:
                         barred = house.verdict_on_steps(family, variant.grade).status == "barred"
-                        enough_different = len(family.roles) <= 1 or len({x for f in fits for x in f}) >= len(family.roles)
-                        self.assertTrue(
-                            barred or not all(fits) or family.clearances or not enough_different, (seed, variant, fits)
-                        )
+                        self.assertTrue(barred or family.clearances or not all_different(fits), (seed, variant, fits))
                     else:
                         self.assertTrue(all(fits), (seed, variant))
 

@@ -1,0 +1,143 @@
+"""More fasteners, eating with a fork, keeping things in the air, and work on the floor."""
+
+from core.library.daily_life import WORN
+from core.library.declare import Family, axis, checked, cues, step
+from core.materials import Role, among, at_least, at_most, between
+
+FAMILIES = (
+    checked(Family(
+        id="strap_down", name="Strap down", group="fasteners",
+        trains={"fasteners": 0.8, "together": 1.6}, demands={},
+        roles=(Role("strap", "hook-and-loop strap", "fastener", needs=(at_least("opening_mm", 28, "a broad strap"), at_least("force_newton", 5, "it grips"))),),
+        axes=(axis("way", "Way", step("pull it open"), step("close it flat", 0.6), step("close it tight and straight", 1.2)), WORN),
+        parts=("opener", "daily", "main"), minutes=(2, 5), counts=(3, 4, 5), unit="straps",
+        setup="Shoe toe away, as it is worn.",
+        cues=cues(spoken="“Pinch the tail, pull”", mark="Bright tab", shown="Open it once", touch="Touch the pinching fingers", steadied="Hold the shoe"),
+        watch=("whole_hand", "helper_idle"), tidy="Leave it closed.", themes=("boats", "space"), setup_minutes=0.2,
+    )),
+    checked(Family(
+        id="buckle_up", name="Buckle up", group="fasteners",
+        trains={"fasteners": 3.2, "hold_and_act": 3.2}, demands={"pinch": 2},
+        roles=(Role("belt", "belt with a buckle", "fastener", needs=(at_least("longest_mm", 600, "as long as a belt"), at_least("opening_mm", 20, "a buckle"))),),
+        axes=(axis("way", "Way", step("undo"), step("thread the end through", 0.6), step("prong in a called hole", 1.2)), WORN),
+        parts=("daily", "main"), minutes=(2, 6), counts=(2, 3, 4), unit="buckles",
+        setup="Belt across the table, buckle on the {helper} side, as worn.",
+        cues=cues(spoken="“Through, pull, pin”", mark="A dot by the hole", shown="Once slowly", touch="Touch the helper hand", steadied="Hold the buckle"),
+        watch=("helper_idle", "frustrated"), tidy="Roll the belt up.", themes=("boats", "space", "dressing up"), setup_minutes=0.2,
+    )),
+    checked(Family(
+        id="hook_and_eye", name="Hook and eye", group="fasteners",
+        trains={"fasteners": 5.6, "object_grasp": 5.4}, demands={"hold_and_act": 4},
+        roles=(Role("strip", "hook-and-eye strip", "fastener", needs=(at_most("opening_mm", 5.5, "small eyes"),)),),
+        axes=(axis("way", "Way", step("undo"), step("do up, looking", 0.7), step("do up by feel", 1.5)), WORN),
+        parts=("daily", "main", "stretch"), minutes=(2, 6), counts=(2, 3, 4), unit="hooked",
+        setup="Strip facing as worn, loose.",
+        cues=cues(spoken="“Hook looks for the eye”", mark="Coloured thread round the eye", shown="Hook one", touch="Touch the holding thumb", steadied="Hold the eye side"),
+        watch=("frustrated", "helper_idle", "thumb_stiff"), tidy="Leave it undone.", themes=("dressing up",), setup_minutes=0.2,
+    )),
+    checked(Family(
+        id="cardigan_bridge", name="Cardigan bridge", group="fasteners",
+        trains={"fasteners": 4.2, "take_turns": 2.8}, demands={"object_grasp": 5},
+        roles=(Role("garment", "garment with buttons", "button_strip", needs=(at_least("longest_mm", 350, "a whole garment or band"),)),),
+        axes=(
+            axis("button", "Button", step("big, 20 mm or more", garment=at_least("opening_mm", 20, "20 mm or more")), step("small, under 20 mm", 1.1, garment=at_most("opening_mm", 19.99, "under 20 mm"))),
+            axis("way", "Way", step("undo all"), step("do up from the bottom", 0.7), step("do up by feel", 1.4)),
+            axis("where", "Where", step("on the table, facing as worn"), step("on own lap", 0.5), step("worn, loose", 0.9), step("worn, under tension", 1.4)),
+        ),
+        parts=("daily", "main"), minutes=(3, 8), counts=(3, 4, 6), unit="buttons",
+        setup="Garment spread as worn, collar away. Undo before do, from the bottom up.",
+        cues=cues(spoken="“Half through, other hand pulls”", mark="A coloured stitch at each hole", shown="One button", touch="Touch the pulling hand", steadied="Hold the hole open"),
+        watch=("helper_idle", "frustrated", "eyes_off"), tidy="Hang it up.", measures=("seconds a button",), themes=("boats", "dressing up"), setup_minutes=0.3,
+    )),
+    checked(Family(
+        id="lace_the_rigging", name="Lace the rigging", group="laces",
+        trains={"laces": 1.6, "hold_and_act": 3.0}, demands={"object_grasp": 5},
+        roles=(Role("board", "lace on a board or shoe", "lace_board", needs=(at_least("cord_mm", 700, "70 cm or longer"),)),),
+        axes=(
+            axis("pattern", "Pattern", step("in and out"), step("round the edge", 0.5), step("crossed", 1.2), step("crossed and tied once", 2.0)),
+            axis("where", "Where", step("board on the table"), step("board on the lap", 0.5), step("on the foot", 1.1)),
+        ),
+        parts=("main", "daily"), minutes=(3, 8), counts=(4, 6, 8), unit="holes",
+        setup="Board as the shoe is worn; the {helper} hand holds it.",
+        cues=cues(spoken="“Down, up, pull”", mark="Numbers by the holes", shown="Two holes", touch="Touch the pulling hand", steadied="Hold the board"),
+        watch=("helper_idle", "frustrated", "swaps_hands"), tidy="Pull the lace out in one go.", themes=("boats",), setup_minutes=0.3,
+    )),
+    checked(Family(
+        id="loop_school", name="Loop school", group="laces",
+        trains={"laces": 3.2, "take_turns": 3.2}, demands={"pinch": 2, "object_grasp": 6},
+        roles=(Role("lace", "lace on a board or shoe", "lace_board", needs=(at_least("cord_mm", 850, "85 cm or longer"),)),),
+        axes=(
+            axis("step", "Step", step("hold a loop someone made"), step("make one loop and keep it", 0.7), step("second loop or wrap, by this child's method", 1.4), step("pull tight", 2.0), step("double the bow", 2.6)),
+            axis("lace", "Lace", step("stiff or flat"), step("round and soft", 0.5)),
+        ),
+        parts=("daily", "stretch"), minutes=(3, 7), counts=(2, 3, 4), unit="loops that stayed",
+        setup="Board toe away. One method per child, never mixed: look at the child's notes first.",
+        cues=cues(spoken="“Ear and hold”", mark="Two lace colours", shown="One loop only", touch="Touch the holding pinch", steadied="Finger on the knot"),
+        watch=("frustrated", "thumb_stiff", "helper_idle"), tidy="Pull it open together.", themes=("animals",), setup_minutes=0.2,
+    )),
+    checked(Family(
+        id="spear_and_lift", name="Spear and lift", group="cutlery",
+        trains={"cutlery": 1.8, "finger_isolation": 2.0}, demands={},
+        roles=(Role("fork", "fork", "fork"), Role("piece", "soft pieces or dough balls", "dough", needs=(at_most("force_newton", 25, "soft"),)), Role("pot", "plate or bowl", "container")),
+        axes=(
+            axis("piece", "Piece", step("big, still"), step("small", 0.6), step("it rolls away", 1.1)),
+            axis("carry", "Carry", step("lift"), step("to the other plate", 0.4), step("to the other plate, elbow down", 0.9)),
+        ),
+        parts=("opener", "daily", "main"), minutes=(2, 6), counts=(4, 6, 8), unit="speared",
+        setup="Non-slip mat, pieces on the {helper} side. Away from meals.",
+        cues=cues(spoken="“Point down, push”", mark="Dot on the handle for the index", shown="Spear one", touch="Touch the index", steadied="Hold the plate"),
+        watch=("wrist_bent", "arm_floats", "mouths"), tidy="Press the pieces together.", themes=("kitchen", "animals"), setup_minutes=0.4,
+    )),
+    checked(Family(
+        id="keep_it_up", name="Keep it up", group="toss and catch",
+        trains={"toss_catch": 0.4, "midline": 2.6}, demands={}, tags=("wall",),
+        roles=(Role("float", "thing that floats", "bag", needs=(among("soft", "light", True),), fixed=1), Role("floor", "clear floor", "floor")),
+        axes=(
+            axis("thing", "Thing", step("scarf or paper bag", float=among("id", "floats", "light_scarf", "paper_bag")), step("scrunched paper", 0.8, float=among("id", "paper ball", "paper_ball", "rolled_sock"))),
+            axis("way", "Way", step("two hands"), step("preferred hand", 0.8), step("hands in turn", 1.7), step("without moving the feet", 2.4)),
+        ),
+        parts=("opener", "warm-up", "main"), minutes=(2, 5), counts=(5, 8, 12), unit="taps in a row", posture="standing",
+        setup="Clear floor, nothing that breaks.",
+        cues=cues(spoken="“Eyes on it”", mark="Bright spot on it", shown="Three taps", touch="Touch both hands ready", steadied="Stand behind"),
+        watch=("eyes_off", "swaps_hands", "leans"), tidy="Catch it in the basket.", measures=("catches in a row",), themes=("weather", "ball games"), setup_minutes=0.2,
+    )),
+    checked(Family(
+        id="target_toss", name="Target toss", group="toss and catch",
+        trains={"toss_catch": 0.8, "midline": 2.2}, demands={}, tags=("wall",),
+        roles=(Role("bag", "things to toss", "bag", needs=(at_most("longest_mm", 180, "fits the hand"),), fixed=0, per_count=0.34, share=0.5), Role("goal", "bowl or tub to hit", "container", needs=(at_least("opening_mm", 100, "100 mm or wider"),))),
+        axes=(
+            axis("distance", "Distance", step("half a metre"), step("1 m", 0.6), step("1.5 m", 1.2), step("2 m", 1.8)),
+            axis("hand", "Hand", step("two hands, underarm"), step("preferred hand", 0.6), step("other hand", 1.4), step("across the middle", 2.0)),
+        ),
+        parts=("opener", "warm-up", "main"), minutes=(2, 6), counts=(5, 8, 10), unit="hits", posture="standing, feet apart",
+        setup="Goal on the floor in front, a line to stand behind.",
+        cues=cues(spoken="“Swing, let go”", mark="A line and a bright goal", shown="One toss", touch="Touch the tossing hand", steadied="Hold the goal nearer"),
+        watch=("swaps_hands", "leans", "eyes_off"), tidy="Pick them up one in each hand.", measures=("catches in a row",), themes=("ball games", "pirates"), setup_minutes=0.3,
+    )),
+    checked(Family(
+        id="under_the_bridge", name="Under the bridge", group="wall and floor",
+        trains={"push": 1.8, "take_turns": 1.8}, demands={}, tags=("wall", "weight_on_hands"), tiring=True,
+        roles=(Role("floor", "clear floor", "floor"),),
+        axes=(
+            axis("way", "Way", step("crawl through"), step("crawl under and over", 0.7), step("crawl backwards", 1.3), step("carry a thing while crawling", 2.0)),
+            axis("length", "Length", step("once across"), step("there and back", 0.5), step("three times", 1.0)),
+        ),
+        parts=("warm-up",), minutes=(2, 4), counts=(2, 3, 4), unit="crossings", posture="on hands and knees",
+        setup="A table to go under and a cushion to go over; nothing that can tip.",
+        cues=cues(spoken="“Strong arms, flat hands”", shown="Crawl once", touch="Touch the shoulders", steadied="Hold the hips"),
+        watch=("leans", "tires", "wrist_bent"), tidy="Push the cushion back.", themes=("canal", "animals"), setup_minutes=0.5,
+    )),
+    checked(Family(
+        id="wall_wash", name="Wall wash", group="wall and floor",
+        trains={"push": 1.4, "midline": 2.4}, demands={}, tags=("wall", "wet_floor"),
+        roles=(Role("wall", "clear wall", "wall"), Role("cloth", "cloth or sponge", "cloth", needs=(between("longest_mm", 80, 520, "hand-sized"), among("soft", "soft", True)))),
+        axes=(
+            axis("way", "Way", step("up and down"), step("big circles", 0.5), step("one row from side to side, trunk still", 1.3), step("a lying eight across the middle", 1.9)),
+            axis("time", "Time", step("15 seconds"), step("half a minute", 0.4), step("a minute", 0.9)),
+        ),
+        parts=("warm-up", "tidy"), minutes=(2, 4), counts=(3, 4, 5), unit="goes", posture="standing at a wall",
+        setup="Stand a step from the wall, the {helper} hand flat on it.",
+        cues=cues(spoken="“Big rainbow”", mark="Two dots to go between", shown="Wipe once", touch="Touch the resting hand", steadied="A hand on the trunk"),
+        watch=("leans", "swaps_hands", "tires"), tidy="Wring the cloth and hang it.", themes=("canal", "weather"), both_hands=True, setup_minutes=0.4,
+    )),
+)  # fmt: skip
