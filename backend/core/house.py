@@ -225,6 +225,13 @@ class House:
             f"Wanted: {', '.join(c.words for c in f.clearances) or 'one more of the same kind'}.",
         )
 
+    def roles_missing(self, variant: Variant) -> int:
+        """How many roles of a variant nothing here can fill in the number wanted."""
+        f = FAMILIES[variant.family]
+        count = set_count(f, variant.grade, self.child.age_months)
+        masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in f.roles)
+        return sum(not mask for mask in masks)
+
     def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:
         mask, least = self._mask(role, extra), role.least(count)
         usable, enough = mask & self._usable, mask & self._enough(least)

@@ -13,6 +13,7 @@ export const router = createRouter({
       children: [
         { path: '', name: 'child', component: () => import('./pages/ChildPage.vue') },
         { path: 'cupboard', name: 'cupboard', component: () => import('./pages/CupboardPage.vue') },
+        { path: 'library', name: 'library', component: () => import('./pages/LibraryPage.vue') },
         { path: 'progress', name: 'progress', component: () => import('./pages/ProgressPage.vue') },
         { path: 'plan', name: 'ask', component: () => import('./pages/AskPage.vue') },
       ],

@@ -344,6 +344,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Library
+         * @description Every activity, with the grades this house can offer this child.
+         */
+        get: operations["planning_library_api_read_library"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/starter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Starter
+         * @description The ten things that open most for this child in this home, beside what is there.
+         */
+        get: operations["planning_library_api_read_starter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{plan_id}/runs": {
         parameters: {
             query?: never;
@@ -1488,6 +1528,72 @@ export interface components {
             words: string;
             /** Rungs */
             rungs: number;
+        };
+        /**
+         * ReachOut
+         * @description One activity in one house. Rungs are of its first strand; expected is the chance alone at the nearest grade.
+         */
+        ReachOut: {
+            /** Family */
+            family: string;
+            /** Name */
+            name: string;
+            /** Group */
+            group: string;
+            /** Target */
+            target: string;
+            /** Strand */
+            strand: string;
+            /** Strand Name */
+            strand_name: string;
+            /** Also */
+            also: string[];
+            /** Parts */
+            parts: string[];
+            /** Minutes */
+            minutes: number[];
+            /** Grades */
+            grades: number;
+            /** Offered */
+            offered: number;
+            /** Least */
+            least: number;
+            /** Most */
+            most: number;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** Mean */
+            mean: number;
+            /** Nearest Words */
+            nearest_words: string[];
+            /** Expected */
+            expected: number | null;
+            /** To Add */
+            to_add: string;
+            /** Opens */
+            opens: number;
+            /** Why Not */
+            why_not: string;
+            /** Things */
+            things: string[];
+            /** Themes */
+            themes: string[];
+        };
+        /**
+         * StarterOut
+         * @description A thing to start with, and how many activities the list makes whole up to it.
+         */
+        StarterOut: {
+            /** Material */
+            material: string;
+            /** Name */
+            name: string;
+            /** Typical Count */
+            typical_count: number;
+            /** Opens */
+            opens: number;
         };
         /**
          * EventOut
@@ -2993,6 +3099,108 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_read_library: {
+        parameters: {
+            query: {
+                home_id: number;
+            };
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_read_starter: {
+        parameters: {
+            query: {
+                home_id: number;
+            };
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

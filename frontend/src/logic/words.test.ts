@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
 import { kitOf } from './kit'
+import { answers, byUse, type Reach } from './library'
 import { measureWords } from './sizes'
 import { ageWords, chanceWords, daysAgo, handWords, minutesWords } from './words'
 
@@ -50,5 +51,20 @@ describe('reasons', () => {
     const item = (id: number, reason?: string) => ({ id, verdict: { status: 'caution', hits: reason ? [{ reason }] : [] } }) as unknown as Schemas['ItemOut']
     const groups = byReason([item(1, 'sharp'), item(2, 'small'), item(3, 'small'), item(4)])
     expect(groups.map((g) => [g.reason, g.items.length])).toEqual([['small', 2], ['sharp', 1], ['', 1]])
+  })
+})
+
+describe('library search', () => {
+  const row = (more: Partial<Reach>): Reach =>
+    ({ name: 'Dab the tide', group: 'dabbing', strand_name: 'Grasp of tools', also: [], things: ['Cotton buds', 'Egg box'], themes: [], grades: 8, offered: 4, expected: 0.8, ...more }) as Reach
+
+  it('finds by what you hold, one or several, singular or plural', () => {
+    expect(['cotton bud', 'egg boxes cotton buds', 'tools', 'dab'].map((s) => answers(row({}), s))).toEqual([true, true, true, true])
+    expect(answers(row({}), 'egg box, marbles')).toBe(false)
+  })
+
+  it('puts what fits the child first and what can not be done last', () => {
+    const rows = [row({ name: 'none', expected: null }), row({ name: 'easy', expected: 0.97 }), row({ name: 'right', expected: 0.79 })]
+    expect(rows.toSorted(byUse).map((r) => r.name)).toEqual(['right', 'easy', 'none'])
   })
 })

@@ -1,24 +1,24 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref, watch } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import LeftOutList from '@/components/LeftOutList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetSign from '@/components/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
+import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
 import { dayWords } from '@/logic/words'
 
 const { child } = defineProps<{ child: Child }>()
 const words = useWords()
 const router = useRouter()
-const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
 const { data: plans } = useQuery({
   queryKey: ['plans', () => child.id],
   queryFn: () => told(api.GET('/api/children/{child_id}/plans', { params: { path: { child_id: child.id }, query: { limit: 6 } } })),
 })
-const places = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home' || h.id === child.home_id))
+const places = usePlaces(() => child)
 
 const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [] as string[], place: 'home', supervision: 'arms_reach', home_id: child.home_id })
 const untouched = ref(true)

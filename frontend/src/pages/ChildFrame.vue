@@ -34,6 +34,7 @@ const careful = computed(() => {
       <nav class="row" :aria-label="`${child.first_name}'s pages`">
         <RouterLink :to="{ name: 'child' }">Skills</RouterLink>
         <RouterLink :to="{ name: 'cupboard' }">Cupboard</RouterLink>
+        <RouterLink :to="{ name: 'library' }">Activities</RouterLink>
         <RouterLink :to="{ name: 'progress' }">Progress</RouterLink>
         <RouterLink :to="{ name: 'ask' }" class="plan">Plan a session</RouterLink>
       </nav>

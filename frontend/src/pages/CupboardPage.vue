@@ -4,21 +4,22 @@ import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
 import CupboardAdd from '@/components/CupboardAdd.vue'
 import CupboardLine from '@/components/CupboardLine.vue'
+import StarterList from '@/components/StarterList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import VerdictSign from '@/components/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
+import { usePlaces } from '@/composables/usePlaces'
 import { byReason } from '@/logic/hazards'
 
 const { child } = defineProps<{ child: Child }>()
 const chosen = ref(child.home_id)
 const search = ref('')
 const queries = useQueryClient()
-const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
 const { data, error } = useQuery({
   queryKey: ['cupboard', chosen, () => child.id],
   queryFn: () => told(api.GET('/api/homes/{home_id}/cupboard', { params: { path: { home_id: chosen.value }, query: { child_id: child.id } } })),
 })
-const places = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home' || h.id === child.home_id))
+const places = usePlaces(() => child)
 
 const groups = computed(() => {
   const wanted = search.value.trim().toLowerCase()
@@ -50,7 +51,7 @@ function refresh(): void {
         <ul class="lines"><CupboardLine v-for="item in b.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" /></ul>
       </div>
     </section>
-    <p v-if="data && !data.items.length" class="notice">This cupboard is empty. Add what the house has: ten common things are enough for a first session.</p>
+    <StarterList v-if="data && !data.items.length" :home-id="chosen" :child-id="child.id" :name="child.first_name" />
   </div>
 </template>
 

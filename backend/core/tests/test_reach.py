@@ -1,0 +1,73 @@
+"""How far a house reaches, and what to start with."""
+
+from unittest import TestCase
+
+from core.ability import Estimate
+from core.child import Child
+from core.grading import difficulty
+from core.hazards import assess
+from core.house import House, stock_of, variants_of
+from core.library import FAMILIES
+from core.reach import reach, starter_list
+from testing.core_builders import CLINIC, everything, full_house
+
+SIX = Child(72, hand="right")
+
+
+class ReachTest(TestCase):
+    def test_a_full_house_reaches_from_end_to_end(self) -> None:
+        found = reach(FAMILIES["peg_fence"], full_house(), Estimate(3, 0.4))
+        self.assertEqual((found.offered, found.low, found.high), (found.grades, found.least, found.most))
+        self.assertEqual((found.to_add, found.why_not), ("", ""))
+
+    def test_the_nearest_grade_is_about_eight_of_ten(self) -> None:
+        found = reach(FAMILIES["peg_fence"], full_house(), Estimate(3, 0.2))
+        self.assertAlmostEqual(found.expected, 0.8, delta=0.06)
+        others = [abs(difficulty(v)["pinch"] - 3) for v in variants_of(FAMILIES["peg_fence"])]
+        self.assertAlmostEqual(abs(difficulty(found.nearest)["pinch"] - 3), min(others), delta=0.35)
+
+    def test_the_one_thing_to_add_opens_what_it_says(self) -> None:
+        stock = {"common_peg": 12, "tub_rim": 1}
+        house = House(stock_of(stock), SIX, CLINIC)
+        found = reach(FAMILIES["peg_fence"], house, Estimate(3, 0.4))
+        self.assertGreater(found.opens, 0)
+        name = found.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
+        added = next(m for m in full_house().things if m.name.lower() == name)
+        more = House(stock_of({**stock, added.id: 12}), SIX, CLINIC)
+        self.assertGreaterEqual(reach(FAMILIES["peg_fence"], more, Estimate(3, 0.4)).offered, found.offered + found.opens)
+
+    def test_where_nothing_is_on_offer_the_reason_is_said(self) -> None:
+        found = reach(FAMILIES["peg_fence"], House(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))
+        self.assertEqual((found.offered, found.nearest), (0, None))
+        self.assertTrue(found.why_not and found.to_add)
+
+
+class StarterTest(TestCase):
+    def test_ten_things_open_many_activities(self) -> None:
+        picked = starter_list(SIX, CLINIC)
+        self.assertEqual(len(picked), 10)
+        self.assertGreaterEqual(picked[-1][1], 20)
+        self.assertEqual([n for _, n in picked], sorted(n for _, n in picked))
+
+    def test_what_it_says_opens_really_does(self) -> None:
+        picked = starter_list(SIX, CLINIC)
+        house = House(stock_of({m.id: max(m.typical_count, 20) for m, _ in picked}), SIX, CLINIC)
+        offered = {o.variant.family for o in house.offers()}
+        self.assertGreaterEqual(len(offered), picked[-1][1] * 0.75)
+
+    def test_nothing_unsafe_is_ever_on_it(self) -> None:
+        toddler = Child(28, mouthing="often", allergies=frozenset({"latex", "wheat"}), hand="left")
+        for material, _ in starter_list(toddler, CLINIC, most=30):
+            self.assertNotEqual(assess(material, toddler, CLINIC).status, "barred", material.id)
+            self.assertIn(material.handed, (None, "left"))
+
+    def test_what_is_there_is_not_listed_again(self) -> None:
+        first = [m.id for m, _ in starter_list(SIX, CLINIC, most=3)]
+        second = [m.id for m, _ in starter_list(SIX, CLINIC, have=first, most=3)]
+        self.assertEqual(set(first) & set(second), set())
+
+    def test_it_differs_from_child_to_child(self) -> None:
+        self.assertNotEqual(starter_list(SIX, CLINIC), starter_list(Child(26, mouthing="often"), CLINIC))
+
+    def test_an_everything_house_needs_nothing(self) -> None:
+        self.assertEqual(starter_list(SIX, CLINIC, have=everything()), [])

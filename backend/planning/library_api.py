@@ -1,0 +1,92 @@
+"""The library for one child and one cupboard: how far each activity reaches there; and what to start an empty cupboard with."""
+
+from django.http import HttpRequest
+from django.utils import timezone
+from ninja import Router
+
+from caseload.facts import facts_of
+from caseload.queries import child_for, home_for
+from clinic.auth import member
+from clinic.problems import Problem
+from clinic.schema import Schema
+from core.child import Setting
+from core.grading import grade_words
+from core.library import FAMILIES
+from core.reach import Reach, reach, starter_list
+from core.skills import STRANDS
+from cupboard.queries import items
+from planning.workbench import Wish, workbench
+
+router = Router(tags=["library"])
+REFUSED = {403: Problem, 404: Problem, 422: Problem}
+
+
+class ReachOut(Schema):
+    """One activity in one house. Rungs are of its first strand; expected is the chance alone at the nearest grade."""
+
+    family: str
+    name: str
+    group: str
+    target: str
+    strand: str
+    strand_name: str
+    also: list[str]
+    parts: list[str]
+    minutes: list[int]
+    grades: int
+    offered: int
+    least: float
+    most: float
+    low: float | None
+    high: float | None
+    mean: float
+    nearest_words: list[str]
+    expected: float | None
+    to_add: str
+    opens: int
+    why_not: str
+    things: list[str]
+    themes: list[str]
+
+
+class StarterOut(Schema):
+    """A thing to start with, and how many activities the list makes whole up to it."""
+
+    material: str
+    name: str
+    typical_count: int
+    opens: int
+
+
+@router.get("/children/{child_id}/library", response={200: list[ReachOut], **REFUSED})
+def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[ReachOut]:
+    """Every activity, with the grades this house can offer this child."""
+    who = member(request)
+    child, home = child_for(who, child_id), home_for(who, home_id)
+    bench = workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
+    return [
+        _shown(reach(f, bench.house, bench.request.estimates[f.strand]), bench.request.estimates[f.strand].mean)
+        for f in FAMILIES.values()
+    ]
+
+
+@router.get("/children/{child_id}/starter", response={200: list[StarterOut], **REFUSED})
+def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[StarterOut]:
+    """The ten things that open most for this child in this home, beside what is there."""
+    who = member(request)
+    child, home = child_for(who, child_id), home_for(who, home_id)
+    have = [i.material for i in items(home) if i.count]
+    setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
+    picked = starter_list(facts_of(child, timezone.localdate()), setting, have)
+    return [StarterOut(material=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
+
+
+def _shown(r: Reach, mean: float) -> ReachOut:
+    f = r.family
+    strand = STRANDS[f.strand]
+    return ReachOut(
+        family=f.id, name=f.name, group=f.group, target=strand.target, strand=strand.id, strand_name=strand.name,
+        also=[STRANDS[s].name for s in list(f.trains)[1:]], parts=list(f.parts), minutes=list(f.minutes), grades=r.grades, offered=r.offered,
+        least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest)) if r.nearest else [],
+        expected=r.expected, to_add=r.to_add, opens=r.opens, why_not=r.why_not, things=list(r.things), themes=list(f.themes),
+    )  # fmt: skip

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, told } from '@/api/client'
+import LibraryRow from '@/components/LibraryRow.vue'
+import ProblemNote from '@/components/ProblemNote.vue'
+import TargetSign from '@/components/TargetSign.vue'
+import type { Child } from '@/composables/useChild'
+import { usePlaces } from '@/composables/usePlaces'
+import { useWords } from '@/composables/useWords'
+import { answers, byUse } from '@/logic/library'
+
+const { child } = defineProps<{ child: Child }>()
+const words = useWords()
+const places = usePlaces(() => child)
+const chosen = ref(child.home_id)
+const search = ref('')
+const target = ref('')
+const { data, error, isPending } = useQuery({
+  queryKey: ['library', () => child.id, chosen],
+  queryFn: () => told(api.GET('/api/children/{child_id}/library', { params: { path: { child_id: child.id }, query: { home_id: chosen.value } } })),
+})
+const found = computed(() => (data.value ?? []).filter((r) => (!target.value || r.target === target.value) && answers(r, search.value)).toSorted(byUse))
+const here = computed(() => found.value.filter((r) => r.offered))
+const not = computed(() => found.value.filter((r) => !r.offered))
+</script>
+
+<template>
+  <div class="stack">
+    <div class="row">
+      <el-select v-model="chosen" class="place" aria-label="Which cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+      <el-input v-model="search" class="search" placeholder="I have… egg box, straws" aria-label="Search by thing, activity or skill" clearable />
+      <button v-for="t in words?.targets" :key="t.id" type="button" class="pick" :aria-pressed="target === t.id" @click="target = target === t.id ? '' : t.id"><TargetSign :target="t.id" :size="20" /> {{ t.name }}</button>
+    </div>
+    <ProblemNote :error="error" />
+    <p v-if="isPending" class="soft">Looking through the cupboard…</p>
+    <template v-if="data">
+      <p><strong>{{ here.length }}</strong> activities this house can offer {{ child.first_name }}<span class="soft">, those nearest to 8 of 10 first. The solid bar is the grades on offer here, the thin line all there are, the dot is {{ child.first_name }}.</span></p>
+      <ul class="list"><LibraryRow v-for="r in here" :key="r.family" :reach="r" /></ul>
+      <template v-if="not.length">
+        <h3>Not from this cupboard</h3>
+        <ul class="list"><LibraryRow v-for="r in not" :key="r.family" :reach="r" /></ul>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.place {
+  width: 170px;
+}
+.search {
+  width: 220px;
+}
+.pick {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: var(--touch);
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 999px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-0);
+  cursor: pointer;
+}
+.pick[aria-pressed='true'] {
+  border-color: var(--water);
+  background: var(--water-soft);
+  font-weight: 700;
+}
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+}
+</style>
