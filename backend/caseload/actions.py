@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from datetime import date
 from typing import Any
 
-from caseload.checks import checked_profile
+from caseload.checks import FieldError, checked_profile
 from caseload.facts import facts_of, started
 from caseload.models import Child, EstimatePoint, Home, StrandEstimate
 from clinic.actions import Done, StaleEdit, acting
@@ -52,9 +52,9 @@ def edit_child(member: Member, child: Child, profile: Mapping[str, Any], version
 
 @acting("child.set_rung")
 def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> Done[StrandEstimate]:
-    """Start a strand from what the child was seen to do. Raises ValueError for a rung that does not exist."""
+    """Start a strand from what the child was seen to do. Raises NotThere for a rung that does not exist."""
     if strand not in STRANDS:
-        raise ValueError(f"{strand!r} is not a strand of the skills map. Choose one of its ladders.")
+        raise FieldError("strand", strand, f"{strand!r} is not a strand of the skills map.", "Choose one of its ladders.")
     estimate = ability.start(facts_of(child, on), strand, seen_rung=rung)
     row = StrandEstimate.objects.select_for_update().get(child=child, strand=strand)
     before = row.mean
@@ -66,11 +66,11 @@ def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> 
 
 @acting("child.override_hazard")
 def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Done[Child]:
-    """Allow what a rule calls overridable, with the reason kept on the record. Raises ValueError otherwise."""
+    """Allow what a rule calls overridable, with the reason kept on the record. Raises FieldError otherwise."""
     if rule != "balloon":
-        raise ValueError(f"The rule {rule!r} can't be overridden. Choose something it allows.")
+        raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", "Choose something it allows.")
     if len(reason.strip()) < 10:
-        raise ValueError("An override needs its reason, in at least a few words. Say who holds it and why.")
+        raise FieldError("reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why.")
     child.overrides = {**child.overrides, rule: reason.strip()}
     child.version += 1
     child.save(update_fields=["overrides", "version"])

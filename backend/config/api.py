@@ -14,6 +14,7 @@ from clinic.auth import MemberAuth
 from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
 from config.words import router as words
+from core.asked import NotThere
 from core.materials import MeasureError
 from core.planner import RequestError
 from core.scoring import EventError
@@ -55,8 +56,8 @@ def _on_named(request: HttpRequest, no: Any) -> HttpResponse:
     return _say(request, _problem(422, "Not kept", no.field, "", str(no)))
 
 
-@api.exception_handler(ValueError)
-def _on_value(request: HttpRequest, no: ValueError) -> HttpResponse:
+@api.exception_handler(NotThere)
+def _on_value(request: HttpRequest, no: NotThere) -> HttpResponse:
     return _say(request, _problem(422, "Not kept", "", "", str(no)))
 
 

@@ -46,7 +46,7 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
 
     A trained strand's rung is the family's base plus the rungs of each chosen step (linear logistic
     test model, Fischer 1973); a demanded strand's is fixed. Unrounded.
-    Raises ValueError when family or grade does not exist.
+    Raises NotThere when family or grade does not exist.
     """
     f = checked_variant(variant)
     added = sum(axis.steps[at].rungs for axis, at in zip(f.axes, variant.grade, strict=True))

@@ -9,6 +9,7 @@ from itertools import product
 from types import MappingProxyType
 
 from core import hazards
+from core.asked import NotThere
 from core.child import Child, Setting
 from core.hazards import RANK, Verdict
 from core.library import FAMILIES, family
@@ -67,13 +68,13 @@ class Lack:
 
 
 def checked_variant(variant: Variant) -> Family:
-    """Return the variant's family. Raises ValueError when family or grade does not exist."""
+    """Return the variant's family. Raises NotThere when family or grade does not exist."""
     f = family(variant.family)
     if len(variant.grade) != len(f.axes):
-        raise ValueError(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
+        raise NotThere(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
     for axis, at in zip(f.axes, variant.grade, strict=True):
         if not 0 <= at < len(axis.steps):
-            raise ValueError(
+            raise NotThere(
                 f"{axis.words} of {f.name} has steps 1 to {len(axis.steps)}; {at + 1} is not one. Choose one of these."
             )
     return f
@@ -290,8 +291,8 @@ def _bits(mask: int) -> Iterator[int]:
 
 
 def stock_of(counts: Mapping[str, int]) -> tuple[Stock, ...]:
-    """A cupboard from material ids and counts. Raises ValueError for an unknown material."""
+    """A cupboard from material ids and counts. Raises NotThere for an unknown material."""
     for material_id in counts:
         if material_id not in MATERIALS:
-            raise ValueError(f"{material_id!r} is not a known material. Choose one from the list.")
+            raise NotThere(f"{material_id!r} is not a known material. Choose one from the list.")
     return tuple(Stock(MATERIALS[m], n, m, MappingProxyType({})) for m, n in counts.items())

@@ -8,6 +8,8 @@ Functioning, Disability and Health (2001), children and youth version (2007).
 from dataclasses import dataclass
 from types import MappingProxyType
 
+from core.asked import NotThere
+
 
 @dataclass(frozen=True)
 class Target:
@@ -42,9 +44,9 @@ class Strand:
         return len(self.rungs)
 
     def rung(self, number: int) -> Rung:
-        """Return one rung. Raises ValueError where the ladder has no such rung."""
+        """Return one rung. Raises NotThere where the ladder has no such rung."""
         if not 1 <= number <= self.top:
-            raise ValueError(f"rung {number}: {self.name} has rungs 1 to {self.top}. Choose one of these.")
+            raise NotThere(f"rung {number}: {self.name} has rungs 1 to {self.top}. Choose one of these.")
         return self.rungs[number - 1]
 
     def nearest(self, level: float) -> Rung:

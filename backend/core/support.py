@@ -6,6 +6,8 @@ Lifts are in rungs, from common practice with no source; kept here alone so that
 from dataclasses import dataclass
 from types import MappingProxyType
 
+from core.asked import NotThere
+
 
 @dataclass(frozen=True)
 class Support:
@@ -32,9 +34,9 @@ LEVELS = tuple(SUPPORTS)
 
 
 def lift(level: str) -> float:
-    """Return how many rungs a support level lifts the chance. Raises ValueError for an unknown level."""
+    """Return how many rungs a support level lifts the chance. Raises NotThere for an unknown level."""
     if level not in SUPPORTS:
-        raise ValueError(f"support {level!r} is not on the ladder. Use one of {', '.join(LEVELS)}.")
+        raise NotThere(f"support {level!r} is not on the ladder. Use one of {', '.join(LEVELS)}.")
     return SUPPORTS[level].lift
 
 

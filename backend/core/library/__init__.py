@@ -2,6 +2,7 @@
 
 from types import MappingProxyType
 
+from core.asked import NotThere
 from core.library import (
     body_and_ball,
     carry_and_pull,
@@ -37,7 +38,7 @@ FAMILIES = _indexed()
 
 
 def family(family_id: str) -> Family:
-    """Return the family of that id. Raises ValueError where there is none."""
+    """Return the family of that id. Raises NotThere where there is none."""
     if family_id not in FAMILIES:
-        raise ValueError(f"{family_id!r} is not an activity in the library. Choose one from the list.")
+        raise NotThere(f"{family_id!r} is not an activity in the library. Choose one from the list.")
     return FAMILIES[family_id]

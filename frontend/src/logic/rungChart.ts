@@ -8,11 +8,11 @@ const FONT = "'Atkinson Hyperlegible', sans-serif"
 export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas['StrandWords'], wanted: number | null, colour: (name: string) => string): EChartsOption {
   const day = (on: string): number => Date.parse(`${on}T12:00:00`)
   const low = Math.floor(Math.min(...strand.points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3)
-  const high = Math.ceil(Math.max(...strand.points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3)
+  const high = Math.min(ladder.rungs.length + 1, Math.ceil(Math.max(...strand.points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3))
   const text = { color: colour('ink-soft'), fontFamily: FONT, fontSize: 13 }
   const words = (rung: number): string => {
     const found = ladder.rungs[rung - 1]
-    if (!found) return String(rung)
+    if (!found) return ''
     const short = found.words.length > 30 ? `${found.words.slice(0, 28).trimEnd()}…` : found.words
     return `${rung}  ${short}`
   }

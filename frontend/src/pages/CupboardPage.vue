@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
 import CupboardAdd from '@/components/CupboardAdd.vue'
 import CupboardLine from '@/components/CupboardLine.vue'
+import OverrideForm from '@/components/OverrideForm.vue'
 import StarterList from '@/components/StarterList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import VerdictSign from '@/components/VerdictSign.vue'
@@ -48,6 +49,7 @@ function refresh(): void {
       <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }}</h3>
       <div v-for="b in group.because" :key="b.reason" class="because">
         <p v-if="b.hit"><strong>{{ b.hit.reason }}</strong> {{ b.hit.remedy }} <span class="soft small">{{ b.hit.source }}</span></p>
+        <OverrideForm v-if="b.hit?.overridable && b.hit.status === 'barred'" :child-id="child.id" :rule="b.hit.rule" />
         <ul class="lines"><CupboardLine v-for="item in b.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" /></ul>
       </div>
     </section>
