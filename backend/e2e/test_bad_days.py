@@ -1,0 +1,92 @@
+"""What goes wrong at a desk: two people at once, impossible measures, a hand that needs the other side, the dark."""
+
+import re
+
+from caseload.actions import edit_child
+from caseload.models import Child
+from cupboard.models import StockItem
+from e2e.browser import BrowserTest
+from testing.builders import TODAY, profile
+
+
+class BadDayTest(BrowserTest):
+    def test_the_later_of_two_editors_sees_both_versions_and_may_save_over(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}")
+        page.get_by_role("button", name="Change what is known").click()
+        edit_child(self.lead, self.child, profile(first_name="Ada"), 1, TODAY)
+        page.get_by_label("First name").fill("Ida")
+        page.get_by_role("button", name="Save", exact=True).click()
+        page.get_by_text("Somebody else changed this meanwhile.").wait_for()
+        page.get_by_text("first name: Ada (yours: Ida)").wait_for()
+        self.assertEqual(Child.objects.get(pk=self.child.pk).first_name, "Ada")
+        page.get_by_role("button", name="Save mine over theirs").click()
+        page.get_by_role("heading", name="Ida", level=1).wait_for()
+
+    def test_a_hole_wider_than_its_bead_is_said_at_once_and_not_kept(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/cupboard")
+        line = page.locator("li", has_text="Big wooden beads")
+        line.get_by_role("button", name="Measure").click()
+        page.get_by_label(re.compile("^Hole, mm")).fill("60")
+        page.get_by_role("button", name="Keep").click()
+        page.get_by_text("does not fit in a thing").first.wait_for()
+        self.assertEqual(StockItem.objects.get(home=self.home, material="wooden_bead_25").measured, {})
+
+    def test_an_empty_cupboard_offers_a_list_to_start_with(self) -> None:
+        StockItem.objects.all().delete()
+        self.sign_in()
+        self.page.goto(f"/children/{self.child.pk}/cupboard")
+        self.page.get_by_text("This cupboard is empty. Look for these first:").wait_for()
+        self.page.locator("ol li").nth(9).wait_for()
+
+    def test_a_bar_that_may_be_overridden_wants_its_reason(self) -> None:
+        page = self.page
+        StockItem.objects.create(home=self.home, material="balloon", count=3)
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/cupboard")
+        page.get_by_role("button", name=re.compile("Allow, adult-held")).click()
+        page.get_by_label("Reason for allowing it").fill("no")
+        page.get_by_role("button", name="Allow", exact=True).click()
+        page.get_by_text("Say who holds it and why").wait_for()
+        page.get_by_label("Reason for allowing it").fill("The therapist holds it at every moment.")
+        page.get_by_role("button", name="Allow", exact=True).click()
+        page.get_by_text("Allowed by a therapist, adult-held only").first.wait_for()
+        self.assertEqual(list(Child.objects.get(pk=self.child.pk).overrides), ["balloon"])
+
+    def test_the_run_view_can_be_mirrored_for_the_other_thumb(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/plan")
+        page.get_by_role("button", name="Plan it").click()
+        page.get_by_role("button", name="Run it").click()
+        taps = page.locator(".taps")
+        taps.wait_for()
+        right = taps.bounding_box()
+        page.get_by_role("button", name="Left thumb").click()
+        left = taps.bounding_box()
+        assert right and left
+        self.assertLess(left["x"], right["x"])
+        for button in page.locator(".taps button").all():
+            box = button.bounding_box()
+            assert box
+            self.assertGreaterEqual(box["height"], 56)
+
+    def test_the_dark_passes_the_same_checks(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.get_by_role("button", name="Dark").click()
+        self.check_axe("caseload in the dark")
+        page.get_by_role("link", name="Wyn").click()
+        page.get_by_text("guessed from age").first.wait_for()
+        self.check_axe("child in the dark")
+        page.get_by_role("button", name="Light", exact=True).click()
+
+    def test_a_page_that_is_not_there_leads_back(self) -> None:
+        self.sign_in()
+        self.page.goto("/nowhere/at/all")
+        self.page.get_by_text("This address leads nowhere").wait_for()
+        self.page.get_by_role("link", name="Back to the children").click()
+        self.page.get_by_role("link", name="Wyn").wait_for()
