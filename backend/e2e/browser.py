@@ -1,6 +1,7 @@
 """A real browser on a real server with a filled clinic."""
 
 import os
+from collections.abc import Callable
 from pathlib import Path
 
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
@@ -71,6 +72,14 @@ class BrowserTest(StaticLiveServerTestCase):
         page.get_by_label("Password").fill("a long enough one")
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("button", name="Sign out").wait_for()
+
+    def eventually(self, told: Callable[[], bool], what: str) -> None:
+        """Wait until something is so in the database; a fixed wait would be too short on a slow machine."""
+        for _ in range(100):
+            if told():
+                return
+            self.page.wait_for_timeout(100)
+        self.fail(f"never came true: {what}")
 
     def check_axe(self, where: str) -> None:
         """No violation of WCAG 2.2 A or AA that axe can see."""
