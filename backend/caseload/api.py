@@ -13,7 +13,8 @@ from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.skills import STRANDS
+from core.skills import STRANDS, WANTED_TASKS
+from core.wanted import held_back, suggested_targets
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -51,6 +52,14 @@ class StrandOut(Schema):
     seen_rung: int | None
 
 
+class HeldBack(Schema):
+    """A wanted task and the strands that hold it back; rungs_short in rungs, by strand, most first."""
+
+    task: str
+    name: str
+    rungs_short: dict[str, float]
+
+
 class ChildOut(Profile):
     """A child with everything the page shows."""
 
@@ -61,6 +70,8 @@ class ChildOut(Profile):
     home_name: str
     overrides: dict[str, str]
     strands: list[StrandOut]
+    held_back: list[HeldBack]
+    suggested_targets: list[str]
 
 
 class ProfileEdit(Profile):
@@ -158,4 +169,6 @@ def child_out(child: Child) -> ChildOut:
     return ChildOut(
         **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today),
         home_id=child.home_id, home_name=child.home.name, overrides=child.overrides, strands=strands,
+        held_back=[HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)}) for t in child.wanted],
+        suggested_targets=list(suggested_targets(child.wanted, now)),
     )  # fmt: skip

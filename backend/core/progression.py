@@ -4,13 +4,16 @@ Thresholds: common practice (ready at 8 in 10 alone on two days; down after two 
 and from memory (stalled over about 4 sessions; out of date after 6 weeks). Each can be set by policy.
 """
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 from datetime import date
 
 from core.ability import Estimate
 from core.scoring import SetResult
 from core.support import LEVELS, SUPPORTS, less_help
+
+STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
+READY, STUCK = ("up", "fade"), ("change", "lower", "down")
 
 
 @dataclass(frozen=True)
@@ -27,7 +30,7 @@ class Policy:
     down_tries: int = 4
     stall_sessions: int = 4
     stall_rungs: float = 0.25
-    stale_days: int = 42
+    stale_days: int = STALE_DAYS
     fade_first: bool = True
     same_level: float = 0.35
 
@@ -209,3 +212,17 @@ def _hold(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision:
     return Decision(
         "hold", WORDS["hold"], _alone_evidence(facts), "To step up: " + (", ".join(wanting) or "one more good day") + "."
     )
+
+
+def standings(days_since: int | None, kinds: Collection[str]) -> tuple[str, ...]:
+    """Return what to say of a child at a glance: new, or recheck; else stuck, ready, both, or steady.
+
+    days_since -- days since the last session, None before any
+    kinds      -- the latest decision in each strand
+    """
+    if days_since is None:
+        return ("new",)
+    if days_since > STALE_DAYS:
+        return ("recheck",)
+    said = tuple(name for name, which in (("stuck", STUCK), ("ready", READY)) if set(which) & set(kinds))
+    return said or ("steady",)

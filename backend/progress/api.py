@@ -16,6 +16,7 @@ from core.grading import grade_words
 from core.house import Variant
 from core.library import FAMILIES
 from core.marks import MARKS
+from core.progression import standings
 from core.skills import STRANDS
 from core.summary import movement
 from core.support import SUPPORTS
@@ -25,7 +26,6 @@ from running.models import Run, SetRecord
 from running.queries import run_for
 
 router = Router(tags=["progress"])
-STALE_DAYS = 42  # after so long without a session the first thing is to check again; from memory
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
@@ -161,19 +161,8 @@ def _standing(s: queries.Standing, today: date) -> StandingOut:
     return StandingOut(
         id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,
         wanted=c.wanted, last_on=s.last_on, due_on=s.due_on, is_due=s.due_on is None or s.due_on <= today,
-        standings=_standings(s, today), decisions=[decision_out(d) for d in s.decisions],
+        standings=list(standings((today - s.last_on).days if s.last_on else None, {d.kind for d in s.decisions})), decisions=[decision_out(d) for d in s.decisions],
     )  # fmt: skip
-
-
-def _standings(s: queries.Standing, today: date) -> list[str]:
-    """What to say of a child at a glance: new or check again; else ready, stuck, both or on the way."""
-    if s.last_on is None:
-        return ["new"]
-    if (today - s.last_on).days > STALE_DAYS:
-        return ["recheck"]
-    kinds = {d.kind for d in s.decisions}
-    said = [name for name, which in (("stuck", queries.STUCK), ("ready", queries.READY)) if kinds & set(which)]
-    return said or ["steady"]
 
 
 @router.post("/runs/{run_id}/finish", response={200: ResultsOut, **REFUSED})

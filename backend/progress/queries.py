@@ -15,8 +15,6 @@ from core.summary import Point
 from progress.models import DecisionRecord
 from running.models import Run, SetRecord
 
-READY, STUCK = ("up", "fade"), ("change", "lower", "down")
-
 
 @dataclass(frozen=True)
 class Standing:

@@ -6,12 +6,9 @@ from datetime import date
 from typing import Any
 from uuid import UUID
 
-from django.db import transaction
-
 from caseload.checks import FieldError
 from clinic.actions import Done, acting
 from clinic.models import Member
-from clinic.permissions import require
 from core.planner import block_of
 from core.scoring import Event, EventError, checked_event
 from core.suggestions import table
@@ -88,12 +85,9 @@ def _grades(bench, stored) -> list[dict[str, Any]]:  # type: ignore[no-untyped-d
     return [{"grade": list(v.grade), "words": list(grade_words(v)), "change": words, "here": v == here} for v, words in ladder]
 
 
-def keep_events(member: Member, run: Run, events: Sequence[Event]) -> list[Refused]:
-    """Keep what was tapped, each event once however often it comes. Returns those that were refused.
-
-    Not audited one by one: the log is itself append-only and names the run, whose start and end are.
-    """
-    require(member, "run.tap")
+@acting("run.tap")
+def keep_events(member: Member, run: Run, events: Sequence[Event]) -> Done[list[Refused]]:
+    """Keep what was tapped, each event once however often it comes. Hands back those that were refused."""
     blocks, good, refused = families_of(run), [], []
     for event in events:
         try:
@@ -101,9 +95,8 @@ def keep_events(member: Member, run: Run, events: Sequence[Event]) -> list[Refus
         except EventError as no:
             refused.append(Refused(event.id, no.field, str(no)))
     rows = [RunEvent(pk=e.id, run=run, block=e.block, kind=e.kind, at=e.at, value=dict(e.value)) for e in good]
-    with transaction.atomic():
-        RunEvent.objects.bulk_create(rows, ignore_conflicts=True)
-    return refused
+    RunEvent.objects.bulk_create(rows, ignore_conflicts=True)
+    return Done(refused, run, run.child_id, {"sent": len(events), "refused": len(refused)})
 
 
 def fold_run(run: Run) -> list[SetRecord]:

@@ -10,6 +10,7 @@ from core.child import Child, Zone
 from core.library.declare import Family
 from core.planner.request import Reason, SessionRequest
 from core.skills import STRANDS, WANTED_TASKS
+from core.wanted import shortfalls
 
 OFF_TARGET = 0.5  # a minute on a strand outside the chosen targets
 NOT_HELD_BACK = 0.6  # a minute on a strand that no wanted task is short of
@@ -35,12 +36,8 @@ def _odds(chance: float) -> float:
 
 def rungs_short(strand: str, child: Child, estimates: Mapping[str, Estimate]) -> tuple[float, str]:
     """Return how many rungs the child is short of what a wanted task demands, and which task."""
-    gaps = [
-        (WANTED_TASKS[t].demands[strand] - estimates[strand].mean, WANTED_TASKS[t].name)
-        for t in child.wanted
-        if strand in WANTED_TASKS[t].demands and strand in estimates
-    ]
-    return max(gaps, default=(0.0, ""))
+    found = [s for s in shortfalls(child.wanted, estimates) if s.strand == strand]
+    return (found[0].rungs, WANTED_TASKS[found[0].task].name) if found else (0.0, "")
 
 
 def strand_weight(strand: str, request: SessionRequest) -> Reason:

@@ -802,6 +802,24 @@ export interface components {
             };
             /** Strands */
             strands: components["schemas"]["StrandOut"][];
+            /** Held Back */
+            held_back: components["schemas"]["HeldBack"][];
+            /** Suggested Targets */
+            suggested_targets: string[];
+        };
+        /**
+         * HeldBack
+         * @description A wanted task and the strands that hold it back; rungs_short in rungs, by strand, most first.
+         */
+        HeldBack: {
+            /** Task */
+            task: string;
+            /** Name */
+            name: string;
+            /** Rungs Short */
+            rungs_short: {
+                [key: string]: number;
+            };
         };
         /**
          * StrandOut

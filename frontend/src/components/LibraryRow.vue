@@ -45,6 +45,7 @@ li:first-child {
   stroke-width: 2;
 }
 .here {
+  stroke: var(--target);
   stroke-width: 9;
   stroke-linecap: round;
   stroke-opacity: 0.6;
@@ -53,24 +54,6 @@ li:first-child {
   fill: var(--water);
   stroke: var(--sheet);
   stroke-width: 2;
-}
-.grasp {
-  stroke: var(--grasp);
-}
-.strength {
-  stroke: var(--strength);
-}
-.in_hand {
-  stroke: var(--in_hand);
-}
-.bilateral {
-  stroke: var(--bilateral);
-}
-.scissors {
-  stroke: var(--scissors);
-}
-.daily {
-  stroke: var(--daily);
 }
 @media (max-width: 1000px) {
   li {

@@ -74,7 +74,7 @@ function key(event: KeyboardEvent, index: number): void {
   text-align: left;
   padding: 8px 9px;
   border: 1px solid var(--line-strong);
-  border-top-width: 7px;
+  border-top: 7px solid var(--target);
   border-radius: 8px;
   background: var(--sheet);
   color: var(--ink);
@@ -95,24 +95,6 @@ function key(event: KeyboardEvent, index: number): void {
 }
 .block.gone {
   background: var(--barred-soft);
-}
-.grasp {
-  border-top-color: var(--grasp);
-}
-.strength {
-  border-top-color: var(--strength);
-}
-.in_hand {
-  border-top-color: var(--in_hand);
-}
-.bilateral {
-  border-top-color: var(--bilateral);
-}
-.scissors {
-  border-top-color: var(--scissors);
-}
-.daily {
-  border-top-color: var(--daily);
 }
 .ruler {
   position: relative;

@@ -8,14 +8,10 @@ defineEmits<{ edit: [] }>()
 const words = useWords()
 
 const wanted = computed(() =>
-  child.wanted.map((id) => {
-    const task = words.value?.wanted_tasks.find((t) => t.id === id)
-    const gaps = Object.entries(task?.demands ?? {})
-      .map(([strand, rung]) => ({ strand, gap: rung - (child.strands.find((s) => s.strand === strand)?.mean ?? 0) }))
-      .filter((g) => g.gap > 0.2)
-      .toSorted((a, b) => b.gap - a.gap)
-    return { name: task?.name ?? id, held: gaps.slice(0, 3).map((g) => `${words.value?.strands.find((s) => s.id === g.strand)?.name.toLowerCase()} (${g.gap.toFixed(1)} rungs short)`) }
-  }),
+  child.held_back.map((task) => ({
+    name: task.name,
+    held: Object.entries(task.rungs_short).slice(0, 3).map(([strand, rungs]) => `${words.value?.strands.find((s) => s.id === strand)?.name.toLowerCase()} (${rungs.toFixed(1)} rungs short)`),
+  })),
 )
 const facts = computed(() => [
   ['Likes', child.likes.join(', ') || 'not noted'],

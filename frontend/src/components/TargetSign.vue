@@ -22,26 +22,9 @@ const shapes: Record<string, string> = {
 .sign {
   flex: none;
   fill: none;
+  stroke: var(--target);
   stroke-width: 2.2;
   stroke-linecap: round;
   stroke-linejoin: round;
-}
-.grasp {
-  stroke: var(--grasp);
-}
-.strength {
-  stroke: var(--strength);
-}
-.in_hand {
-  stroke: var(--in_hand);
-}
-.bilateral {
-  stroke: var(--bilateral);
-}
-.scissors {
-  stroke: var(--scissors);
-}
-.daily {
-  stroke: var(--daily);
 }
 </style>

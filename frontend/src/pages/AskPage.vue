@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { reactive, ref, watch } from 'vue'
+import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import LeftOutList from '@/components/LeftOutList.vue'
@@ -20,29 +20,12 @@ const { data: plans } = useQuery({
 })
 const places = usePlaces(() => child)
 
-const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [] as string[], place: 'home', supervision: 'arms_reach', home_id: child.home_id })
-const untouched = ref(true)
-watch(words, () => untouched.value && (wish.targets = suggested()), { immediate: true })
+const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [...child.suggested_targets], place: 'home', supervision: 'arms_reach', home_id: child.home_id })
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const error = ref<Error | null>(null)
 const busy = ref(false)
 
-/** The two targets the wanted tasks lean on most; only a first tick in the boxes. */
-function suggested(): string[] {
-  const short = new Map<string, number>()
-  for (const task of words.value?.wanted_tasks ?? []) {
-    if (!child.wanted.includes(task.id)) continue
-    for (const [strand, rung] of Object.entries(task.demands)) {
-      const target = words.value?.strands.find((s) => s.id === strand)?.target ?? ''
-      const gap = rung - (child.strands.find((s) => s.strand === strand)?.mean ?? 0)
-      if (target !== 'daily') short.set(target, Math.max(short.get(target) ?? 0, gap))
-    }
-  }
-  return [...short].toSorted((a, b) => b[1] - a[1]).slice(0, 2).map(([t]) => t)
-}
-
 function toggle(target: string): void {
-  untouched.value = false
   wish.targets = wish.targets.includes(target) ? wish.targets.filter((t) => t !== target) : [...wish.targets, target]
 }
 
