@@ -16,7 +16,8 @@ const nearest = computed(() => ladder.rungs[Math.min(Math.max(Math.round(at?.mea
 const source = computed(() => {
   if (!at) return ''
   if (at.tries) return `from ${at.tries} tries, last ${at.as_of ? dayWords(at.as_of) : ''}`
-  return at.seen_rung ? 'set from what was seen' : 'guessed from age'
+  if (at.seen_rung) return 'set from what was seen'
+  return ladder.rungs[0]?.age_months == null ? 'a first guess, not seen yet' : 'guessed from age'
 })
 </script>
 
