@@ -9,18 +9,25 @@ from core.library import (
     cutting_paper,
     daily_life,
     dressing_and_body,
+    dressing_and_eating,
     fingers_posting,
     fingertip_games,
+    first_grasps,
     in_the_hand,
+    palm_and_fingers,
+    scissors_ladder,
     squeezing,
+    strong_hands,
     threading_pegs,
+    toss_ladder,
     writing_tools,
 )
 from core.library.declare import DeclarationError, Family
 
 _MODULES = (
     threading_pegs, squeezing, carry_and_pull, in_the_hand, fingers_posting, fingertip_games, cutting_paper, writing_tools,
-    daily_life, dressing_and_body, body_and_ball,
+    daily_life, dressing_and_body, body_and_ball, first_grasps, strong_hands, palm_and_fingers, scissors_ladder,
+    dressing_and_eating, toss_ladder,
 )  # fmt: skip
 
 

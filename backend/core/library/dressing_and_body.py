@@ -93,7 +93,7 @@ FAMILIES = (
         trains={"toss_catch": 0.4, "midline": 2.6}, demands={}, tags=("wall",),
         roles=(Role("float", "thing that floats", "bag", needs=(among("soft", "light", True),), fixed=1), Role("floor", "clear floor", "floor")),
         axes=(
-            axis("thing", "Thing", step("scarf or paper bag", float=among("id", "floats", "light_scarf", "paper_bag")), step("scrunched paper", 0.8, float=among("id", "paper ball", "paper_ball", "rolled_sock"))),
+            axis("thing", "Thing", step("scarf or paper bag", float=among("id", "floats", "light_scarf", "paper_bag")), step("balloon, adult-held", 0.3, float=among("balloon", "balloon", True)), step("scrunched paper", 0.8, float=among("id", "paper ball", "paper_ball", "rolled_sock"))),
             axis("way", "Way", step("two hands"), step("preferred hand", 0.8), step("hands in turn", 1.7), step("without moving the feet", 2.4)),
         ),
         parts=("opener", "warm-up", "main"), minutes=(2, 5), counts=(5, 8, 12), unit="taps in a row", posture="standing",

@@ -46,7 +46,7 @@ FAMILIES = (
         roles=(Role("tool", "roll to squeeze", "squeezer", needs=(at_least("size_mm", 40, "fills the hand"),)),),
         axes=(
             axis("force", "Roll", step("soft, under 15 N", tool=at_most("force_newton", 14.99, "under 15 N")), step("one layer, 15 to 28 N", 1.2, tool=between("force_newton", 15, 27.99, "15 to 28 N")), step("two layers, 28 to 45 N", 2.2, tool=between("force_newton", 28, 44.99, "28 to 45 N")), step("three layers, 45 N and more", 3.2, tool=at_least("force_newton", 45, "45 N or more"))),
-            axis("hold", "Hold", step("squeeze and let go"), step("hold for 3 seconds", 0.5), step("hold for 6 seconds", 1.0)),
+            axis("hold", "Hold", step("squeeze and let go"), step("hold for 3 seconds", 0.5), step("hold for 6 seconds", 1.0), step("hold for 6 seconds, three in a row", 1.6)),
         ),
         parts=("opener", "warm-up"), minutes=(2, 5), counts=(5, 8, 10), unit="squeezes",
         setup="Roll in the {skill} hand first, then in the other.",

@@ -69,4 +69,9 @@ THINGS = (
     thing("straw", "Paper straws", "stick item tube", Rod(7, 195), 20, opening_mm=6),
     thing("table_tray", "Tray with a rim", "tray", Box(400, 300, 30), 1),
     thing("rubber_mat", "Non-slip mat", "tray", Box(300, 300, 2), 1),
+    thing("wide_straw", "Wide paper straws", "stick item tube", Rod(11, 200), 12, opening_mm=9.5),
+    thing("toast_square", "Soft toast squares", "item", Box(40, 40, 15), 8, food=True, soft=True, single_use=True, allergens="wheat", instead="Use pieces of banana or steamed carrot."),
+    thing("banana_piece", "Banana pieces", "item", Rod(28, 40), 8, food=True, soft=True, single_use=True),
+    thing("steamed_carrot", "Carrot batons, steamed soft", "item", Box(60, 16, 16), 8, food=True, soft=True, single_use=True),
+    thing("crank_whisk", "Hand whisk with a crank", "bolt", Box(280, 90, 60), 1),
 )  # fmt: skip

@@ -22,4 +22,10 @@ THINGS = (
     thing("kneeling_cushion", "Firm cushion", "seat floor", Box(450, 450, 100), 1),
     thing("washcloth", "Face flannels", "cloth item", Box(300, 300, 4), 4, soft=True, firm=False),
     thing("sock_pair", "Socks", "cloth item bag", Box(180, 80, 20), 8, soft=True, firm=False),
+    thing("ribbon_parcel", "Soft parcel with a ribbon", "lace_board", Box(220, 150, 90), 1, cord_mm=1000, cord_width_mm=8, stiffness="floppy", tip="plain"),
+    thing("gown_belt", "Dressing-gown belt on a chair back", "lace_board", Box(400, 60, 30), 1, cord_mm=1400, cord_width_mm=25, stiffness="floppy", tip="plain"),
+    thing("lace_boot", "Short boot with laces", "lace_board fastener", Box(250, 95, 140), 1, cord_mm=1100, cord_width_mm=5, stiffness="floppy", tip="taped"),
+    thing("laundry_basket", "Laundry basket", "container", Box(550, 380, 280), 1, opening_mm=360),
+    thing("toy_crate", "Toy crate", "container", Box(450, 320, 250), 1, opening_mm=300),
+    thing("wooden_hammer", "Small wooden hammer", "block stick", Box(180, 60, 35), 1),
 )  # fmt: skip
