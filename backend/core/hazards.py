@@ -6,6 +6,7 @@ judgement; local rules come first. Each rule's source is a line of docs/sources.
 
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
+from types import MappingProxyType
 from typing import Literal
 
 from core import cylinder
@@ -26,6 +27,37 @@ SMALL_PART_MONTHS = 36  # months, 16 CFR 1501.2
 BALLOON_MONTHS = 96  # months (8 years), 16 CFR 1500.19
 HARD_FOOD_MONTHS = 60  # months (5 years), common practice
 LONG_CORD_MM = 300  # mm, from memory
+
+
+@dataclass(frozen=True)
+class Rule:
+    """A hazard rule: what it looks at (a thing, a step or a combination), its source, and that source's line in docs/sources.md."""
+
+    id: str
+    scope: Literal["thing", "step", "together"]
+    source: str
+    line: str
+    overridable: bool = False
+
+
+def _rules(scope: Literal["thing", "step", "together"], **lines: str) -> dict[str, Rule]:
+    sources = {"S1": CPSC_CYLINDER, "S2": CPSC_BALL, "S3": CPSC_BALLOON}
+    return {id: Rule(id, scope, sources.get(line, COMMON), line, id == "balloon") for id, line in lines.items()}
+
+
+RULES: MappingProxyType[str, Rule] = MappingProxyType(
+    _rules(
+        "thing", small_part="S1", small_ball="S2", balloon="S3", never="H1", hard_food="H2", swallowing="H3", food_policy="H4",
+        sharp="H5", cord="H6", raw="H7", allergy="H8", force="H9", texture="H10", shared="H11",
+    )
+    | _rules(
+        "step", weight_on_hands="H12", tied_line="H13", wet_floor="H14", wall="H15", cutting_tool="H16", adult_cuts="H17",
+        resistance="H18",
+    )
+    | _rules(
+        "together", cord_neck="H19", balloon_latex="H20", small_hidden="H21", stick_moving="H22", wet_blade="H23", food_mixed="H24",
+    )
+)  # fmt: skip
 
 
 @dataclass(frozen=True)
@@ -68,7 +100,7 @@ def assess(material: Material, child: Child, setting: Setting) -> Verdict:
     the setting offers is barred, and says so.
     """
     hits = (hit for rule in _MATERIAL_RULES for hit in rule(material, child))
-    return _verdict(hits, child, setting)
+    return judged(hits, child, setting)
 
 
 def assess_step(tags: Iterable[str], child: Child, setting: Setting) -> Verdict:
@@ -78,7 +110,7 @@ def assess_step(tags: Iterable[str], child: Child, setting: Setting) -> Verdict:
     Raises KeyError for a tag that has no rule.
     """
     hits = (hit for tag in tags for hit in STEP_TAGS[tag](child))
-    return _verdict(hits, child, setting)
+    return judged(hits, child, setting)
 
 
 def worst(verdicts: Iterable[Verdict]) -> Verdict:
@@ -87,16 +119,17 @@ def worst(verdicts: Iterable[Verdict]) -> Verdict:
     return _ordered(hits)
 
 
-def _verdict(hits: Iterable[Hit], child: Child, setting: Setting) -> Verdict:
-    judged = []
+def judged(hits: Iterable[Hit], child: Child, setting: Setting) -> Verdict:
+    """Return the verdict of hits: overrides a therapist gave applied, cautions nobody can watch over barred."""
+    found = []
     for hit in hits:
         if hit.overridable and hit.rule in child.overrides:
-            judged.append(_overridden(hit))
+            found.append(_overridden(hit))
         elif hit.status == "caution" and hit.wants and not setting.offers(hit.wants):
-            judged.append(_unwatched(hit))
+            found.append(_unwatched(hit))
         else:
-            judged.append(hit)
-    return _ordered(judged)
+            found.append(hit)
+    return _ordered(found)
 
 
 def _ordered(hits: Iterable[Hit]) -> Verdict:

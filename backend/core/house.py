@@ -15,7 +15,9 @@ from core.hazards import RANK, Verdict
 from core.library import FAMILIES, family
 from core.library.declare import Clearance, Family
 from core.library.things import MATERIALS
+from core.made import MAKINGS
 from core.materials import Material, Need, Role, Stock
+from core.together import assess_together
 
 
 @dataclass(frozen=True)
@@ -43,7 +45,7 @@ class Quantity:
     have: int
     rounds: int
     single_use: bool
-    adult_step: str = ""
+    pieces: int = 1
 
 
 @dataclass(frozen=True)
@@ -108,7 +110,9 @@ class House:
         self._met: dict[tuple[str, Need], int] = {}
         self._forms: dict[str, int] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
+        self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer | None] = {}
+        self._have = frozenset(s.material.id for s in self.stock if s.count)
 
     def _fits_hand(self, thing: Material) -> bool:
         return thing.handed is None or self.child.hand in (thing.handed, "not_settled")
@@ -129,7 +133,7 @@ class House:
 
     def verdict_on_steps(self, f: Family, grade: Sequence[int]) -> Verdict:
         """The verdict on what is done at this grade, whatever it is done with."""
-        tags = (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
+        tags = tags_of(f, grade)
         if tags not in self._tag_verdicts:
             self._tag_verdicts[tags] = hazards.assess_step(tags, self.child, self.setting)
         return self._tag_verdicts[tags]
@@ -142,26 +146,41 @@ class House:
         chosen = self._chosen(f, variant.grade, count)
         if chosen is None:
             return None
+        together = self._together(f, variant.grade, tuple(at for _, at in chosen))
         quantities = tuple(self._quantity(role, at, count) for role, at in chosen)
-        verdict = hazards.worst((steps, *(self.verdicts[at] for _, at in chosen)))
+        verdict = hazards.worst((steps, together, *(self.verdicts[at] for _, at in chosen)))
         return Offer(variant, count, quantities, verdict)
 
-    def _chosen(self, f: Family, grade: Sequence[int], count: int) -> list[tuple[Role, int]] | None:
-        """Fill every role with a different thing, the preferred ones first."""
+    def _together(self, f: Family, grade: Sequence[int], places: tuple[int, ...]) -> Verdict:
+        """The verdict on the chosen things used together at this grade."""
+        key = (tags_of(f, grade), places)
+        if key not in self._together_verdicts:
+            things = [self.things[at] for at in places]
+            self._together_verdicts[key] = assess_together(things, key[0], self.child, self.setting)
+        return self._together_verdicts[key]
+
+    def _chosen(self, f: Family, grade: Sequence[int], count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
+        """Fill every role with a different thing, the preferred ones first, none barred by the company it keeps.
+
+        any_company -- leave that last rule out, to find out whether it is what stops a variant
+        """
         masks = []
         for role in f.roles:
             mask = self._mask(role, asked_of(f, grade, role.id)) & self._usable & self._enough(role.least(count))
             if not mask:
                 return None
             masks.append(mask)
-        return self._filled(f, masks, [])
+        return self._filled(f, masks, [], None if any_company else grade)
 
-    def _filled(self, f: Family, masks: list[int], taken: list[int]) -> list[tuple[Role, int]] | None:
+    def _filled(
+        self, f: Family, masks: list[int], taken: list[int], grade: Sequence[int] | None
+    ) -> list[tuple[Role, int]] | None:
         if len(taken) == len(masks):
-            return list(zip(f.roles, taken, strict=True))
+            barred = grade is not None and self._together(f, grade, tuple(taken)).status == "barred"
+            return None if barred else list(zip(f.roles, taken, strict=True))
         for at in _bits(masks[len(taken)]):
             if at not in taken and self._clears(f, [*taken, at]):
-                filled = self._filled(f, masks, [*taken, at])
+                filled = self._filled(f, masks, [*taken, at], grade)
                 if filled is not None:
                     return filled
         return None
@@ -202,8 +221,9 @@ class House:
         full = role.quantity(count)
         rounds = -(-full // stock.count) if stock.count < full else 1
         return Quantity(
-            role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use
-        )
+            role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use,
+            role.pieces,
+        )  # fmt: skip
 
     def lack(self, variant: Variant) -> Lack | None:
         """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
@@ -219,6 +239,10 @@ class House:
             found = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
             if found is not None:
                 return found
+        chosen = self._chosen(f, variant.grade, count, any_company=True)
+        if chosen is not None:
+            hit = self._together(f, variant.grade, tuple(at for _, at in chosen)).hits[0]
+            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
         return Lack(
             variant,
             "missing",
@@ -259,12 +283,22 @@ class House:
         return Lack(variant, "missing", f"Needs {role.asks(extra)}; nothing here fits.", self._to_add(role, extra))
 
     def _to_add(self, role: Role, extra: tuple[Need, ...]) -> str:
-        names = [
-            m.name.lower()
+        safe = [
+            m
             for m in fillers(role, extra)
             if hazards.assess(m, self.child, self.setting).status != "barred" and self._fits_hand(m)
         ]
+        made = [MAKINGS[m.id] for m in safe if m.id in MAKINGS and not MAKINGS[m.id].missing(self._have)]
+        if made:
+            quickest = min(made, key=lambda m: (m.minutes, m.material))
+            return f"Make {quickest.name.lower()} from what is here ({quickest.minutes} min)."
+        names = [m.name.lower() for m in safe]
         return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
+
+
+def tags_of(f: Family, grade: Sequence[int]) -> tuple[str, ...]:
+    """The hazard tags of what is done at this grade."""
+    return (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
 
 
 def asked_of(f: Family, grade: Sequence[int], role_id: str) -> tuple[Need, ...]:

@@ -24,7 +24,7 @@ FORMS = MappingProxyType(
         "wall": "clear wall", "floor": "clear floor", "glue": "glue", "tray": "tray",
         "filler": "dry filler", "puller": "thing to pull apart", "bubble": "thing to pop",
         "lace_board": "lace", "puppet": "finger puppet", "stamp": "stamp", "water": "water bowl",
-        "sponge": "sponge", "seat": "chair or ball to work from",
+        "sponge": "sponge", "seat": "chair or ball to work from", "aid": "writing or eating aid",
     }
 )  # fmt: skip
 
@@ -197,6 +197,7 @@ class Role:
     fixed         -- how many whatever the count
     per_count     -- how many for each counted try
     share         -- the smallest part of the full number that still works, in rounds (0 to 1)
+    pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
     """
 
     id: str
@@ -206,7 +207,7 @@ class Role:
     fixed: int = 1
     per_count: float = 0.0
     share: float = 1.0
-    kept: bool = False
+    pieces: int = 1
 
     def quantity(self, count: int) -> int:
         """How many things a set of `count` tries wants."""

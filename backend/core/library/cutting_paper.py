@@ -16,7 +16,7 @@ FAMILIES = (
     checked(Family(
         id="grass_fringe", name="Grass fringe", group="cut",
         trains={"cutting": 1.2}, demands={"hold": 1}, tags=("cutting_tool",),
-        roles=(BLADE, Role("sheet", "strips to snip", "sheet", fixed=0, per_count=0.34, share=0.5)),
+        roles=(BLADE, Role("sheet", "strips to snip", "sheet", fixed=0, per_count=0.25, share=0.5, pieces=4)),
         axes=(
             axis("path", "Cut", step("open and close on the edge"), step("one snip in a narrow strip", 0.8), step("snips one after another", 1.8), step("strip cut in two", 2.6)),
             axis("sheet", "Sheet", *PAPER_STEPS),
@@ -30,7 +30,7 @@ FAMILIES = (
     checked(Family(
         id="cut_the_lane", name="Cut the lane", group="cut",
         trains={"cutting": 4.2}, demands={"hold_and_act": 3, "hold": 1}, tags=("cutting_tool",),
-        roles=(BLADE, Role("sheet", "sheets with a lane drawn on", "sheet", fixed=0, per_count=0.5, share=0.5)),
+        roles=(BLADE, Role("sheet", "pieces with a lane drawn on", "sheet", fixed=0, per_count=0.5, share=0.5, pieces=2)),
         axes=(
             axis("line", "Line", *LINE_STEPS),
             axis("stop", "Stop", step("to the edge"), step("at a coloured stop zone", 0.9), step("at a plain mark", 1.6)),
@@ -44,7 +44,7 @@ FAMILIES = (
     checked(Family(
         id="turn_the_sheet", name="Turn the sheet", group="cut",
         trains={"cutting": 7.2, "hold_and_act": 4.2}, demands={"object_grasp": 5}, tags=("cutting_tool",),
-        roles=(BLADE, Role("sheet", "rough-cut pieces with a shape on", "sheet", fixed=0, per_count=1, share=0.5)),
+        roles=(BLADE, Role("sheet", "rough-cut pieces with a shape on", "sheet", fixed=0, per_count=0.5, share=0.5, pieces=2)),
         axes=(
             axis("shape", "Shape", step("one corner"), step("wide curve", 1.0), step("circle", 1.8), step("square", 2.6), step("tight or inside curve", 3.8), step("mixed outline", 5.0)),
             axis("line", "Line", step("6 mm line"), step("3 mm line", 0.6), step("1 mm line", 1.1)),

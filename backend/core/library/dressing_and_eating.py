@@ -4,7 +4,15 @@ from core.library.daily_life import WORN
 from core.library.declare import Family, axis, checked, cues, step
 from core.materials import Role, among, at_least, at_most, between
 
-SOFT_FOOD = Role("food", "soft food pieces", "item", needs=(among("food", "food", True), among("soft", "soft", True), at_least("size_mm", 15, "15 mm or more")), fixed=0, per_count=1, share=0.5)
+SOFT_FOOD = Role(
+    "food",
+    "soft food pieces",
+    "item",
+    needs=(among("food", "food", True), among("soft", "soft", True), at_least("size_mm", 15, "15 mm or more")),
+    fixed=0,
+    per_count=1,
+    share=0.5,
+)
 
 FAMILIES = (
     checked(Family(

@@ -5,7 +5,7 @@ from core.library.declare import Axis, Family, axis, checked, cues, step
 from core.materials import Role, at_least, at_most, between
 
 SCRAPS = "Scraps picked up one by one and stored in the palm."
-PIECES = Role("sheet", "rough-cut pieces", "sheet", fixed=0, per_count=0.5, share=0.5)
+PIECES = Role("sheet", "rough-cut pieces", "sheet", fixed=0, per_count=0.5, share=0.5, pieces=2)
 
 
 def stop_cue() -> Axis:

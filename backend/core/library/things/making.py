@@ -35,4 +35,9 @@ THINGS = (
     thing("bean_bag", "Sock bags filled with rice", "bag", Box(120, 90, 40), 3, soft=True, firm=False),
     thing("light_scarf", "Light scarves that float", "bag cloth", Box(500, 500, 0.5), 3, soft=True, firm=False),
     thing("scrap_bits", "Paper scraps from cutting", "item", Box(15, 10, 0.2), 30, soft=True),
+    thing("number_circles", "Number circles to pay tokens on", "card", Rod(70, 0.4), 8, sheet_gsm=350),
+    thing("colour_wheel", "Colour wheel of card", "edge card", Rod(200, 0.5), 1, sheet_gsm=350),
+    thing("sorting_pots", "Marked sorting pots", "container", Rod(60, 70), 4, opening_mm=55),
+    thing("pencil_holder", "Band-and-bead pencil holder", "aid", Box(150, 20, 15), 1, soft=True),
+    thing("half_line_paper", "Paper with coloured half-lines", "sheet", Box(297, 210, 0.1), 4, sheet_gsm=80, single_use=True),
 )  # fmt: skip

@@ -1,0 +1,157 @@
+"""Halving, counting, measuring, things made at home, and swaps."""
+
+from unittest import TestCase
+
+import pint
+from hypothesis import given
+from hypothesis import strategies as st
+
+from core.child import Child, Setting
+from core.house import House, Variant, stock_of, variants_of
+from core.library import FAMILIES
+from core.library.things import MATERIALS
+from core.made import MAKINGS, makeable, verdict
+from core.measuring import NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
+from core.quantities import cutting, halved, iso_a, shared
+from core.swaps import swaps
+from testing.core_builders import CLINIC, everything, full_house
+
+# ISO 216:2007, table 1, A series, mm
+ISO_216 = (
+    (1189, 841),
+    (841, 594),
+    (594, 420),
+    (420, 297),
+    (297, 210),
+    (210, 148),
+    (148, 105),
+    (105, 74),
+    (74, 52),
+    (52, 37),
+    (37, 26),
+)
+
+
+class QuantitiesTest(TestCase):
+    def test_sheet_sizes_are_those_of_the_standard(self) -> None:
+        self.assertEqual(tuple(iso_a(n) for n in range(11)), ISO_216)
+
+    def test_a_sheet_size_that_does_not_exist_is_refused(self) -> None:
+        with self.assertRaisesRegex(ValueError, "A11 is not a sheet size"):
+            iso_a(11)
+
+    def test_folding_an_a4_sheet_once_gives_a5_to_the_millimetre(self) -> None:
+        long, short = halved(iso_a(4), 1)
+        self.assertEqual((long, int(short)), iso_a(5))
+
+    def test_a_sheet_folded_in_half_twice_gives_four_strips(self) -> None:
+        """Worked example of the trade; common practice."""
+        found = cutting(10, 4)
+        self.assertEqual((found.sheets, found.folds, found.spare), (3, 2, 2))
+        self.assertEqual(found.words, "3 sheets, each folded in half twice and cut: 12 pieces, 2 to spare")
+
+    @given(st.integers(1, 200), st.sampled_from([1, 2, 4, 8, 16]))
+    def test_cutting_gives_enough_and_never_a_whole_sheet_too_many(self, pieces: int, per_sheet: int) -> None:
+        found = cutting(pieces, per_sheet)
+        self.assertGreaterEqual(found.spare, 0)
+        self.assertLess(found.spare, per_sheet)
+
+    def test_three_pieces_a_sheet_cannot_be_halved(self) -> None:
+        with self.assertRaisesRegex(ValueError, "1, 2, 4, 8 or 16"):
+            cutting(5, 3)
+
+    def test_two_children_double_what_is_used_up_and_not_the_tools(self) -> None:
+        self.assertEqual((shared(8, 2, used_up=True), shared(1, 2, used_up=False)), (16, 1))
+
+
+class MeasuringTest(TestCase):
+    def test_a_litre_of_water_pulls_with_one_kilogram_force(self) -> None:
+        """Against pint, which carries the CODATA value of standard gravity."""
+        expected = pint.UnitRegistry().Quantity(1, "kilogram_force").to("newton").magnitude
+        self.assertAlmostEqual(force_from_water(1000), expected, places=9)
+
+    def test_coins_pull_by_their_weight(self) -> None:
+        self.assertAlmostEqual(force_from_coins(100, 7.0), force_from_water(700))
+
+    def test_an_impossible_bag_is_refused_with_what_to_do(self) -> None:
+        with self.assertRaisesRegex(NotMeasured, "Measure again"):
+            force_from_water(0)
+
+    def test_a_ream_of_copy_paper_weighs_80_grams_a_square_metre(self) -> None:
+        """500 sheets of A4 at 80 g/m² weigh 2.49 kg: ISO 216 area, arithmetic."""
+        self.assertAlmostEqual(sheet_weight(2494.8, 500, iso_a(4)), 80, places=1)
+
+    def test_a_pile_weighed_in_the_wrong_unit_is_refused(self) -> None:
+        with self.assertRaisesRegex(NotMeasured, "no sheet"):
+            sheet_weight(5, 500, (297, 210))
+
+    def test_a_hole_lies_between_what_passes_and_what_does_not(self) -> None:
+        self.assertEqual(hole_between([4, 6], [9, 12]), (6, 9))
+        with self.assertRaisesRegex(NotMeasured, "Try them again"):
+            hole_between([10], [9])
+
+
+class MadeAtHomeTest(TestCase):
+    def test_every_part_is_a_known_thing(self) -> None:
+        for making in MAKINGS.values():
+            self.assertIn(making.material, MATERIALS)
+            for part in making.parts:
+                self.assertLessEqual(set(part.any_of), set(MATERIALS), making.material)
+
+    def test_nothing_is_made_of_itself(self) -> None:
+        for making in MAKINGS.values():
+            self.assertFalse(any(p.any_of == (making.material,) for p in making.parts), making.material)
+
+    def test_blades_are_for_the_adult(self) -> None:
+        """A sharp knife or pointed scissors among the tools: the step is an adult's and carries the caution."""
+        for making in MAKINGS.values():
+            if any("(adult)" in t and "pan" not in t for t in making.tools):
+                self.assertIn("adult_cuts", making.tags, making.material)
+                self.assertTrue(making.adult_steps, making.material)
+
+    def test_two_socks_make_a_roll_to_squeeze(self) -> None:
+        self.assertIn("stuffed_roll", {m.material for m in makeable({"sock_pair"})})
+        self.assertNotIn("slit_ball", {m.material for m in makeable({"sock_pair"})})
+
+    def test_what_is_there_is_not_made_again(self) -> None:
+        self.assertNotIn("stuffed_roll", {m.material for m in makeable({"sock_pair", "stuffed_roll"})})
+
+    def test_a_made_piece_is_judged_as_what_it_becomes(self) -> None:
+        """Bits of straw are small parts, whatever was harmless about the straw. 16 CFR 1501.4."""
+        self.assertEqual(verdict(MAKINGS["cut_straw"], Child(30), CLINIC).status, "barred")
+        self.assertEqual(verdict(MAKINGS["foam_ring"], Child(30), CLINIC).status, "caution")
+
+    def test_a_lack_says_what_can_be_made(self) -> None:
+        house = House(stock_of({"sock_pair": 8}), Child(60), CLINIC)
+        lack = house.lack(Variant("wake_the_worm", (1, 0)))
+        self.assertEqual(lack and lack.remedy, "Make stuffed roll, one layer from what is here (3 min).")
+
+
+class SwapTest(TestCase):
+    def test_a_firmer_line_is_easier_and_says_so(self) -> None:
+        house = full_house()
+        plain = next(v for v in reversed(list(variants_of(FAMILIES["load_the_barge"]))) if house.offer(v))
+        found = swaps(plain, "line", house)
+        self.assertTrue(any(s.rungs < 0 and "easier" in s.words for s in found))
+
+    def test_a_swap_at_the_same_grade_changes_no_difficulty(self) -> None:
+        variant = Variant("squirrel_store", (0, 0, 0))
+        same = [s for s in swaps(variant, "item", full_house()) if s.variant == variant]
+        self.assertTrue(same)
+        self.assertEqual({s.rungs for s in same}, {0.0})
+
+    def test_barred_things_are_shown_last_with_the_reason(self) -> None:
+        child = Child(30, mouthing="often")
+        found = swaps(Variant("nest_basket", (2, 0)), "item", House(stock_of(everything()), child, CLINIC))
+        self.assertTrue(found[-1].barred)
+        self.assertFalse(found[0].barred)
+
+    def test_a_swap_says_which_care_it_brings(self) -> None:
+        child = Child(72)
+        found = swaps(Variant("nest_basket", (2, 0)), "item", House(stock_of(everything()), child, Setting("home", "arms_reach")))
+        small = [s for s in found if any(h.rule == "small_part" for h in s.hazards) or "Small part" in " ".join(s.gone)]
+        self.assertTrue(small)
+
+    def test_a_role_that_is_not_there_is_refused(self) -> None:
+        with self.assertRaisesRegex(ValueError, "has no role"):
+            swaps(Variant("nest_basket", (0, 0)), "spoon", full_house())

@@ -1,0 +1,96 @@
+"""Hazards of combinations, and the table every rule stands in. Common practice, no source, where none is named."""
+
+import re
+from itertools import product
+from pathlib import Path
+from unittest import TestCase
+
+from core.child import PRECAUTIONS, Child, Setting
+from core.hazards import RULES, STEP_TAGS, Hit, assess, assess_step
+from core.house import House, stock_of, variants_of
+from core.library import FAMILIES
+from core.library.things import MATERIALS
+from core.together import assess_together
+from testing.core_builders import CLINIC, full_house
+
+SOURCES = Path(__file__).parents[3] / "docs" / "sources.md"
+
+
+def rules_of(*ids: str, tags: tuple[str, ...] = (), child: Child | None = None) -> dict[str, str]:
+    """Rule to status for things used together."""
+    found = assess_together([MATERIALS[i] for i in ids], tags, child or Child(72), CLINIC)
+    return {h.rule: h.status for h in found.hits}
+
+
+def every_hit() -> set[Hit]:
+    """Every hit any thing or step raises for any of some very different children."""
+    children = [
+        Child(20, mouthing="often", allergies=frozenset({"wheat", "nut", "egg", "milk", "latex"})),
+        Child(72, precautions=frozenset(PRECAUTIONS), refuses=frozenset({"sticky", "gritty", "wet"}), force_limit_newton=8, food_as_material=False),
+        Child(120), Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"})),
+    ]  # fmt: skip
+    settings = (CLINIC, Setting("home", "box"))
+    things = {h for m, c, s in product(MATERIALS.values(), children, settings) for h in assess(m, c, s).hits}
+    return things | {h for t, c, s in product(STEP_TAGS, children, settings) for h in assess_step([t], c, s).hits}
+
+
+class TogetherTest(TestCase):
+    def test_a_long_cord_is_barred_where_the_child_crawls(self) -> None:
+        self.assertEqual(rules_of("soft_wool", tags=("weight_on_hands",)), {"cord_neck": "barred"})
+        self.assertEqual(rules_of("soft_wool"), {})
+
+    def test_a_short_string_is_not(self) -> None:
+        self.assertEqual(rules_of("counting_string", tags=("weight_on_hands",)), {})
+
+    def test_a_rubber_balloon_is_more_than_a_balloon(self) -> None:
+        self.assertEqual(rules_of("balloon"), {"balloon_latex": "caution"})
+        self.assertEqual(rules_of("foil_balloon"), {})
+
+    def test_small_things_in_a_tub_are_counted_out(self) -> None:
+        self.assertIn("small_hidden", rules_of("dry_rice", "pony_bead"))
+
+    def test_a_stick_in_a_moving_hand_wants_an_adult(self) -> None:
+        moving = assess_together([MATERIALS["pencil"]], ("wall",), Child(72), Setting("home", "room"))
+        self.assertEqual(moving.status, "barred")
+        self.assertEqual(rules_of("pencil", tags=("wall",)), {"stick_moving": "caution"})
+
+    def test_food_that_touched_dough_is_no_food(self) -> None:
+        self.assertIn("food_mixed", rules_of("raisin", "soft_putty"))
+
+    def test_a_barred_combination_is_never_on_offer(self) -> None:
+        house = House(stock_of({m.id: m.typical_count for m in MATERIALS.values()}), Child(60), Setting("home", "room"))
+        for family in FAMILIES.values():
+            for variant in variants_of(family):
+                offer = house.offer(variant)
+                if offer:
+                    things = [MATERIALS[q.material] for q in offer.quantities]
+                    tags = (
+                        *family.tags,
+                        *(t for a, at in zip(family.axes, variant.grade, strict=True) for t in a.steps[at].tags),
+                    )
+                    self.assertNotEqual(assess_together(things, tags, house.child, house.setting).status, "barred", variant)
+
+    def test_a_balloon_may_be_kept_up_only_where_it_was_allowed(self) -> None:
+        floats = [v for v in variants_of(FAMILIES["keep_it_up"]) if v.grade[0] == 1]
+        self.assertTrue(all(full_house(Child(72)).offer(v) is None for v in floats))
+        allowed = full_house(Child(72, overrides=frozenset({"balloon"})))
+        self.assertTrue(any(allowed.offer(v) for v in floats))
+
+
+class RuleTableTest(TestCase):
+    def test_every_rule_that_speaks_is_in_the_table(self) -> None:
+        hits = every_hit()
+        spoken = {h.rule for h in hits}
+        self.assertEqual(spoken - set(RULES), set())
+        self.assertEqual({r.id for r in RULES.values() if r.scope != "together"} - spoken, set())
+
+    def test_every_hit_says_why_and_what_to_do(self) -> None:
+        for hit in every_hit():
+            self.assertTrue(hit.reason and hit.remedy and hit.source, hit)
+
+    def test_only_what_a_rule_calls_overridable_is(self) -> None:
+        self.assertEqual({h.rule for h in every_hit() if h.overridable}, {r.id for r in RULES.values() if r.overridable})
+
+    def test_every_rule_points_to_a_line_of_the_sources(self) -> None:
+        lines = set(re.findall(r"^\| (\w+) \|", SOURCES.read_text(), re.MULTILINE))
+        self.assertEqual({r.line for r in RULES.values()} - lines, set())
