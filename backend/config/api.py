@@ -19,13 +19,14 @@ from core.materials import MeasureError
 from core.planner import RequestError
 from core.scoring import EventError
 from cupboard.api import router as cupboard
+from cupboard.making_api import router as making
 from planning.api import router as planning
 from planning.library_api import router as library
 from progress.api import router as progress
 from running.api import router as running
 
 api = NinjaAPI(title="Pollicor", version="1", auth=MemberAuth(csrf=True), docs_url=None)
-for _router in (clinic, words, caseload, cupboard, planning, library, running, progress):
+for _router in (clinic, words, caseload, cupboard, making, planning, library, running, progress):
     api.add_router("", _router)
 
 

@@ -17,6 +17,7 @@ from core.library.declare import Clearance, Family
 from core.library.things import MATERIALS
 from core.made import MAKINGS
 from core.materials import Material, Need, Role, Stock
+from core.quantities import cutting
 from core.together import assess_together
 
 
@@ -46,6 +47,11 @@ class Quantity:
     rounds: int
     single_use: bool
     pieces: int = 1
+
+    @property
+    def cut(self) -> str:
+        """How to halve the sheets into pieces, in words; empty where nothing is cut."""
+        return cutting(self.wanted * self.pieces, self.pieces).words if self.pieces > 1 else ""
 
 
 @dataclass(frozen=True)

@@ -62,7 +62,7 @@ def _p(words: str, count: int = 1, any_of: str = "") -> Part:
     return Part(words, count, tuple(any_of.split()))
 
 
-TAPE, FELT = _p("paper tape", 1, "masking_tape"), _p("felt pen", 1, "thick_marker highlighter")
+TAPE, FELT = _p("paper tape"), _p("felt pen")
 SHARP_KNIFE = "craft knife (adult)"
 CLOTH = _p("old cloth", 1, "dish_cloth washcloth own_shirt")
 

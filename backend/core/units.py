@@ -1,5 +1,7 @@
 """Conversions between the units a therapist meets. Inside the core everything is mm, N, g, minutes."""
 
+from types import MappingProxyType
+
 MM_PER_INCH = 25.4  # mm, exact (international inch, 1959)
 NEWTON_PER_KGF = 9.80665  # N, exact (standard gravity)
 NEWTON_PER_LBF = 4.4482216152605  # N, exact product of the pound and standard gravity
@@ -23,3 +25,12 @@ def newton_from_kgf(force_kgf: float) -> float:
 def newton_from_lbf(force_lbf: float) -> float:
     """Return a force in newton from one in pound-force."""
     return force_lbf * NEWTON_PER_LBF
+
+
+UCUM = MappingProxyType(
+    {
+        "mm": "mm", "cm": "cm", "m": "m", "N": "N", "g/m²": "g/m2", "min": "min", "s": "s", "items/min": "{items}/min",
+        "tokens": "{tokens}", "rung": "{rung}", "°": "deg", "%": "%",
+    }
+)  # fmt: skip
+"""Every unit that is shown, and its code in the Unified Code for Units of Measure."""

@@ -10,8 +10,7 @@ from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
-from core.grading import Neighbour, dials, equals, neighbours
-from core.house import Variant, checked_variant
+from core.house import checked_variant
 from core.planner import Block, SessionPlan, block_of, totals
 from core.planner.candidates import left_out
 from planning import actions, queries
@@ -19,19 +18,16 @@ from planning.actions import BlockChoice, Impossible
 from planning.models import Plan
 from planning.schemas import (
     AgainIn,
-    AlternativeOut,
     BlockIn,
     BlockOut,
     BlocksIn,
-    DialOut,
     ForecastOut,
     LeftOutOut,
-    NeighbourOut,
     PlanLine,
     PlanOut,
     WishIn,
 )
-from planning.shown import block_out, fields_of, gone_out
+from planning.shown import block_out, fields_of, forecast_out, gone_out
 from planning.workbench import Wish, Workbench, variant_of, what_changed, workbench_of
 
 router = Router(tags=["planning"])
@@ -95,32 +91,7 @@ def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
 def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
     """What a grade would be, nothing kept: forecast, quantities, hazards, dials, neighbours, equals."""
     plan = queries.plan_for(member(request), plan_id)
-    bench = workbench_of(plan, timezone.localdate())
-    variant = Variant(body.family, tuple(body.grade))
-    checked_variant(variant)
-    block = block_of(bench.request, bench.house, body.part, variant, body.minutes, body.locked)
-    lack = bench.house.lack(variant)
-    easier, harder = neighbours(variant, bench.house)
-    return ForecastOut(
-        block=block_out(block) if block else None,
-        why_not=lack.reason if lack else "", remedy=lack.remedy if lack else "",
-        dials=[DialOut(**fields_of(d)) for d in dials(variant, bench.house)],
-        easier=_neighbour(easier), harder=_neighbour(harder), equals=_alternatives(bench, body, variant),
-    )  # fmt: skip
-
-
-def _neighbour(found: Neighbour | None) -> NeighbourOut | None:
-    return NeighbourOut(grade=list(found.variant.grade), words=found.words, rungs=found.rungs) if found else None
-
-
-def _alternatives(bench: Workbench, body: BlockIn, variant: Variant) -> list[AlternativeOut]:
-    found = []
-    for offer in equals(variant, bench.house, within=0.6):
-        block = block_of(bench.request, bench.house, body.part, offer.variant, body.minutes)
-        if block:
-            found.append(AlternativeOut(family=offer.variant.family, name=block.name, grade=list(offer.variant.grade),
-                                        grade_words=list(block.grade_words), expected=block.expected))  # fmt: skip
-    return found
+    return forecast_out(workbench_of(plan, timezone.localdate()), body)
 
 
 def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:

@@ -4,18 +4,24 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
+from caseload.checks import FieldError
 from caseload.facts import facts_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
+from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Setting
 from core.grading import grade_words
+from core.house import Variant
 from core.library import FAMILIES
 from core.reach import Reach, reach, starter_list
 from core.skills import STRANDS
+from core.swaps import Swap, swaps
 from cupboard.queries import items
-from planning.workbench import Wish, workbench
+from planning.schemas import BlockIn, ForecastOut, SwapOut
+from planning.shown import forecast_out
+from planning.workbench import Wish, Workbench, workbench
 
 router = Router(tags=["library"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -41,6 +47,9 @@ class ReachOut(Schema):
     high: float | None
     mean: float
     nearest_words: list[str]
+    nearest: list[int]
+    easiest: list[int]
+    reaches: dict[str, list[float]]
     expected: float | None
     to_add: str
     opens: int
@@ -61,9 +70,7 @@ class StarterOut(Schema):
 @router.get("/children/{child_id}/library", response={200: list[ReachOut], **REFUSED})
 def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[ReachOut]:
     """Every activity, with the grades this house can offer this child."""
-    who = member(request)
-    child, home = child_for(who, child_id), home_for(who, home_id)
-    bench = workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
+    bench = _bench(member(request), child_id, home_id)
     return [
         _shown(reach(f, bench.house, bench.request.estimates[f.strand]), bench.request.estimates[f.strand].mean)
         for f in FAMILIES.values()
@@ -81,12 +88,41 @@ def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[Star
     return [StarterOut(material=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
 
 
+@router.post("/children/{child_id}/forecast", response={200: ForecastOut, **REFUSED})
+def forecast_here(request: HttpRequest, child_id: int, home_id: int, body: BlockIn) -> ForecastOut:
+    """What a grade of an activity would be for this child in this home, nothing kept."""
+    return forecast_out(_bench(member(request), child_id, home_id), body)
+
+
+@router.get("/children/{child_id}/swaps", response={200: list[SwapOut], **REFUSED})
+def read_swaps(request: HttpRequest, child_id: int, home_id: int, family: str, grade: str, role: str) -> list[SwapOut]:
+    """Every other thing in this home for one role, with what the swap does. grade: step places with commas, as 0,2,1."""
+    bench = _bench(member(request), child_id, home_id)
+    try:
+        variant = Variant(family, tuple(int(g) for g in grade.split(",")))
+        found = swaps(variant, role, bench.house)
+    except ValueError as no:
+        raise FieldError("role", role, str(no), "") from no
+    return [_swap_out(s) for s in found]
+
+
+def _swap_out(s: Swap) -> SwapOut:
+    same = {name: getattr(s, name) for name in ("stock_id", "name", "rungs", "wanted", "have", "rounds", "words", "barred")}
+    return SwapOut(**same, grade=list(s.variant.grade))
+
+
+def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
+    child, home = child_for(who, child_id), home_for(who, home_id)
+    return workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
+
+
 def _shown(r: Reach, mean: float) -> ReachOut:
     f = r.family
     strand = STRANDS[f.strand]
     return ReachOut(
         family=f.id, name=f.name, group=f.group, target=strand.target, strand=strand.id, strand_name=strand.name,
         also=[STRANDS[s].name for s in list(f.trains)[1:]], parts=list(f.parts), minutes=list(f.minutes), grades=r.grades, offered=r.offered,
-        least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest)) if r.nearest else [],
+        least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest)) if r.nearest else [], nearest=list(r.nearest.grade) if r.nearest else [],
+        easiest=[0] * len(f.axes), reaches={s: [base, base + r.most - r.least] for s, base in f.trains.items()},
         expected=r.expected, to_add=r.to_add, opens=r.opens, why_not=r.why_not, things=list(r.things), themes=list(f.themes),
     )  # fmt: skip

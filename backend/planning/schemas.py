@@ -60,6 +60,7 @@ class QuantityOut(Schema):
     have: int
     rounds: int
     single_use: bool
+    cut: str = ""
 
 
 class CueOut(Schema):
@@ -187,6 +188,20 @@ class AlternativeOut(Schema):
     grade: list[int]
     grade_words: list[str]
     expected: float
+
+
+class SwapOut(Schema):
+    """Another thing in a role: the grade it makes and what changes, in words. barred: why it may not be used."""
+
+    stock_id: str
+    name: str
+    grade: list[int]
+    rungs: float
+    wanted: int
+    have: int
+    rounds: int
+    words: str
+    barred: str
 
 
 class ForecastOut(Schema):

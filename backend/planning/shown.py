@@ -3,14 +3,28 @@
 from dataclasses import asdict, fields
 from typing import Any
 
+from core.grading import Neighbour, dials, equals, neighbours
+from core.house import Variant, checked_variant
 from core.library import FAMILIES
 from core.marks import MARKS
-from core.planner import Block
+from core.planner import Block, block_of
 from core.skills import STRANDS
 from core.support import SUPPORTS
 from cupboard.api import verdict_out
 from planning.models import PlanBlock
-from planning.schemas import BlockOut, CueOut, MarkOut, QuantityOut, ReasonOut
+from planning.schemas import (
+    AlternativeOut,
+    BlockIn,
+    BlockOut,
+    CueOut,
+    DialOut,
+    ForecastOut,
+    MarkOut,
+    NeighbourOut,
+    QuantityOut,
+    ReasonOut,
+)
+from planning.workbench import Workbench
 
 
 def fields_of(value: Any) -> dict[str, Any]:
@@ -45,3 +59,32 @@ def gone_out(stored: PlanBlock, problem: str) -> BlockOut:
         verdict={"status": "barred", "hits": []}, why=[], beat="", setup="", posture="", cues=[], watch=[], tidy="",
         locked=stored.locked, problem=problem,
     )  # fmt: skip
+
+
+def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
+    """What a grade would be for one child and one house: the block, its dials, neighbours and equals."""
+    variant = Variant(body.family, tuple(body.grade))
+    checked_variant(variant)
+    block = block_of(bench.request, bench.house, body.part, variant, body.minutes, body.locked)
+    lack = bench.house.lack(variant)
+    easier, harder = neighbours(variant, bench.house)
+    return ForecastOut(
+        block=block_out(block) if block else None,
+        why_not=lack.reason if lack else "", remedy=lack.remedy if lack else "",
+        dials=[DialOut(**fields_of(d)) for d in dials(variant, bench.house)],
+        easier=_neighbour(easier), harder=_neighbour(harder), equals=_alternatives(bench, body, variant),
+    )  # fmt: skip
+
+
+def _neighbour(found: Neighbour | None) -> NeighbourOut | None:
+    return NeighbourOut(grade=list(found.variant.grade), words=found.words, rungs=found.rungs) if found else None
+
+
+def _alternatives(bench: Workbench, body: BlockIn, variant: Variant) -> list[AlternativeOut]:
+    found = []
+    for offer in equals(variant, bench.house, within=0.6):
+        block = block_of(bench.request, bench.house, body.part, offer.variant, body.minutes)
+        if block:
+            found.append(AlternativeOut(family=offer.variant.family, name=block.name, grade=list(offer.variant.grade),
+                                        grade_words=list(block.grade_words), expected=block.expected))  # fmt: skip
+    return found

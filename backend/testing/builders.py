@@ -7,6 +7,7 @@ from uuid import uuid4
 
 from django.contrib.auth.models import User
 from django.test import Client
+from django.utils import timezone
 
 from caseload.actions import add_child
 from caseload.models import Child, Home
@@ -19,7 +20,7 @@ from planning.workbench import Wish
 from running.actions import keep_events, start_run
 from running.models import Run
 
-TODAY = date.today()
+TODAY = timezone.localdate()  # the clinic's day, which is not everywhere the machine's
 
 STOCK = {
     "wooden_bead_25": 16, "chenille_stem": 10, "taped_lace": 2, "common_peg": 16, "wooden_peg": 16, "tub_rim": 1, "wide_bowl": 3,

@@ -1,5 +1,6 @@
 """How an activity family is declared, and the checks every declaration passes when it is loaded."""
 
+import sys
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
 from itertools import pairwise
@@ -136,9 +137,10 @@ def cues(**words: str) -> tuple[Cue, ...]:
 
 
 def checked(family: Family) -> Family:
-    """Return the family unchanged. Raises DeclarationError with family, axis and remedy when it breaks a rule."""
+    """Return the family unchanged. Raises DeclarationError with file, family, axis and remedy when it breaks a rule."""
     for problem in _problems(family):
-        raise DeclarationError(f"family {family.id!r}: {problem}")
+        module = sys._getframe(1).f_globals["__name__"]
+        raise DeclarationError(f"{module.replace('.', '/')}.py: family {family.id!r}: {problem}")
     return family
 
 
@@ -180,6 +182,8 @@ def _role_problems(f: Family) -> Iterator[str]:
     for role in f.roles:
         if role.form not in FORMS:
             yield f"role {role.id!r}: form {role.form!r} is unknown. Use one of {', '.join(FORMS)}."
+        if role.pieces not in (1, 2, 4, 8, 16):
+            yield f"role {role.id!r}: {role.pieces} pieces can't be had by halving. Use 1, 2, 4, 8 or 16."
     for clearance in f.clearances:
         if not {clearance.outer, clearance.inner} <= ids:
             yield f"clearance between {clearance.outer!r} and {clearance.inner!r} names a role it has not."

@@ -76,7 +76,10 @@ class LibraryTest(TestCase):
         good = FAMILIES["peg_fence"]
         flat = axis("force", "Spring", step("weak"), step("weaker", -1.0))
         for broken, said in (
-            (replace(good, axes=(flat,)), r"family 'peg_fence': axis 'force': steps must get harder"),
+            (
+                replace(good, axes=(flat,)),
+                r"core/tests/test_library\.py: family 'peg_fence': axis 'force': steps must get harder",
+            ),
             (replace(good, trains={"grip": 1}), r"strand 'grip' is not in the skills map"),
             (replace(good, watch=("nothing",)), r"mark 'nothing' is unknown"),
             (replace(good, tags=("lava",)), r"hazard tag 'lava' has no rule"),

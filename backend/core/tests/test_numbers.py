@@ -9,7 +9,9 @@ from scipy import stats
 
 from core import units
 from core.goals import attainment_t_score
+from core.materials import MEASURES
 from core.trends import TooFewSessions, mann_kendall, nonoverlap, rungs_per_week
+from core.units import UCUM
 
 
 class UnitsTest(TestCase):
@@ -64,3 +66,27 @@ class GoalsTest(TestCase):
         for scores, weights in (([], None), ([3], None), ([1], [0]), ([1, 1], [1])):
             with self.assertRaises(ValueError):
                 attainment_t_score(scores, weights)
+
+
+class UnitCodeTest(TestCase):
+    def test_every_unit_has_a_valid_code_that_means_the_same(self) -> None:
+        """Codes parsed by ucumvert, which follows the UCUM grammar; values in braces are annotations without dimension."""
+        from ucumvert import PintUcumRegistry
+
+        registry = PintUcumRegistry()
+        same = {
+            "mm": "millimeter",
+            "N": "newton",
+            "g/m²": "gram/meter**2",
+            "min": "minute",
+            "s": "second",
+            "°": "degree",
+            "%": "percent",
+        }
+        for unit, code in UCUM.items():
+            found = registry.from_ucum(code)
+            if unit in same:
+                self.assertEqual(found, registry.Quantity(1, same[unit]), unit)
+
+    def test_every_measured_property_has_a_unit_with_a_code(self) -> None:
+        self.assertEqual(set(MEASURES.values()) - set(UCUM), set())

@@ -61,3 +61,57 @@ class CupboardTest(TestCase):
     def test_taking_a_line_out(self) -> None:
         self.assertEqual(self.api("delete", f"/cupboard-items/{self.item('bracelet').pk}")[0], 204)
         self.assertFalse(StockItem.objects.filter(home=self.home, material="bracelet").exists())
+
+
+class MakingTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.home = make_home(self.lead, {"sock_pair": 8, "tennis_ball": 2, "straw": 10})
+        self.child = make_child(self.lead, self.home)
+        self.api = Api(self.lead)
+
+    def makings(self) -> dict[str, dict]:
+        _, out = self.api("get", f"/homes/{self.home.pk}/makings?child_id={self.child.pk}")
+        return {m["material"]: m for m in out}
+
+    def test_what_can_be_made_says_whose_steps_and_minutes(self) -> None:
+        ball = self.makings()["slit_ball"]
+        self.assertEqual(ball["parts"][0]["here"], ["Tennis balls"])
+        self.assertTrue(ball["adult_steps"] and ball["minutes"])
+        self.assertIn("adult_cuts", {h["rule"] for h in ball["verdict"]["hits"]})
+
+    def test_what_was_made_is_in_the_cupboard_and_no_longer_offered(self) -> None:
+        self.api("post", f"/homes/{self.home.pk}/cupboard", {"material": "slit_ball", "count": 1})
+        self.assertNotIn("slit_ball", self.makings())
+
+    def test_another_clinic_sees_nothing(self) -> None:
+        status, _ = Api(make_member())("get", f"/homes/{self.home.pk}/makings?child_id={self.child.pk}")
+        self.assertEqual(status, 404)
+
+
+class MeasuringTest(TestCase):
+    def setUp(self) -> None:
+        self.api = Api(make_member())
+
+    def test_a_bag_of_water_becomes_a_force(self) -> None:
+        status, out = self.api("post", "/measuring", {"way": "water", "water_ml": 1000})
+        self.assertEqual((status, out["field"], out["words"]), (200, "force_newton", "9.8 N"))
+
+    def test_a_pile_of_paper_becomes_a_sheet_weight(self) -> None:
+        _, out = self.api("post", "/measuring", {"way": "pile", "pile_grams": 499, "sheets": 100, "side_mm": [297, 210]})
+        self.assertEqual(out["words"], "80 g/m²")
+
+    def test_coins_and_known_widths(self) -> None:
+        _, coins = self.api("post", "/measuring", {"way": "coins", "coins": 100, "coin_grams": 10})
+        _, hole = self.api("post", "/measuring", {"way": "passes", "passes_mm": [4, 6], "stops_mm": [9]})
+        self.assertEqual((coins["words"], hole["words"]), ("9.8 N", "at least 6 mm, less than 9 mm"))
+
+    def test_what_can_not_be_is_refused_with_what_to_do(self) -> None:
+        for body in (
+            {"way": "water", "water_ml": 0},
+            {"way": "pile", "pile_grams": 1, "sheets": 0},
+            {"way": "passes", "passes_mm": [9], "stops_mm": [4]},
+        ):
+            status, problem = self.api("post", "/measuring", body)
+            self.assertEqual(status, 422, body)
+            self.assertTrue(problem["detail"])

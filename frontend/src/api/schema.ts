@@ -240,6 +240,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/homes/{home_id}/makings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Makings
+         * @description What can be made from this cupboard that is not there yet, quickest first, judged for one child there.
+         */
+        get: operations["cupboard_making_api_list_makings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Measure
+         * @description Work out a force, a sheet weight or a hole from what a home can measure.
+         */
+        post: operations["cupboard_making_api_measure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/plans": {
         parameters: {
             query?: never;
@@ -376,6 +416,46 @@ export interface paths {
          * @description The ten things that open most for this child in this home, beside what is there.
          */
         get: operations["planning_library_api_read_starter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forecast Here
+         * @description What a grade of an activity would be for this child in this home, nothing kept.
+         */
+        post: operations["planning_library_api_forecast_here"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/swaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Swaps
+         * @description Every other thing in this home for one role, with what the swap does. grade: step places with commas, as 0,2,1.
+         */
+        get: operations["planning_library_api_read_swaps"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1150,6 +1230,107 @@ export interface components {
             version: number;
         };
         /**
+         * MakingOut
+         * @description How one thing is made at home. adult_steps are never the child's.
+         */
+        MakingOut: {
+            /** Material */
+            material: string;
+            /** Name */
+            name: string;
+            /** Parts */
+            parts: components["schemas"]["PartOut"][];
+            /** Tools */
+            tools: string[];
+            /** Adult Steps */
+            adult_steps: string[];
+            /** Child Steps */
+            child_steps: string[];
+            /** Minutes */
+            minutes: number;
+            /** Makes */
+            makes: number;
+            verdict: components["schemas"]["VerdictOut"];
+        };
+        /**
+         * PartOut
+         * @description One ingredient and how many.
+         */
+        PartOut: {
+            /** Words */
+            words: string;
+            /** Count */
+            count: number;
+            /** Here */
+            here: string[];
+        };
+        /**
+         * MeasuringOut
+         * @description What was measured, its value and unit, in words.
+         */
+        MeasuringOut: {
+            /** Field */
+            field: string;
+            /** Value */
+            value: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * MeasuringIn
+         * @description One way of measuring. water: ml; coins: how many and g each; pile: g, sheets, two sides in mm; passes: mm that pass, mm that stop.
+         */
+        MeasuringIn: {
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "water" | "coins" | "pile" | "passes";
+            /**
+             * Water Ml
+             * @default 0
+             */
+            water_ml: number;
+            /**
+             * Coins
+             * @default 0
+             */
+            coins: number;
+            /**
+             * Coin Grams
+             * @default 7
+             */
+            coin_grams: number;
+            /**
+             * Pile Grams
+             * @default 0
+             */
+            pile_grams: number;
+            /**
+             * Sheets
+             * @default 0
+             */
+            sheets: number;
+            /**
+             * Side Mm
+             * @default [
+             *       297,
+             *       210
+             *     ]
+             */
+            side_mm: number[];
+            /**
+             * Passes Mm
+             * @default []
+             */
+            passes_mm: number[];
+            /**
+             * Stops Mm
+             * @default []
+             */
+            stops_mm: number[];
+        };
+        /**
          * BlockOut
          * @description One block of a plan, with everything needed to set it up and run it.
          */
@@ -1365,6 +1546,11 @@ export interface components {
             rounds: number;
             /** Single Use */
             single_use: boolean;
+            /**
+             * Cut
+             * @default
+             */
+            cut: string;
         };
         /**
          * ReasonOut
@@ -1586,6 +1772,14 @@ export interface components {
             mean: number;
             /** Nearest Words */
             nearest_words: string[];
+            /** Nearest */
+            nearest: number[];
+            /** Easiest */
+            easiest: number[];
+            /** Reaches */
+            reaches: {
+                [key: string]: number[];
+            };
             /** Expected */
             expected: number | null;
             /** To Add */
@@ -1612,6 +1806,30 @@ export interface components {
             typical_count: number;
             /** Opens */
             opens: number;
+        };
+        /**
+         * SwapOut
+         * @description Another thing in a role: the grade it makes and what changes, in words. barred: why it may not be used.
+         */
+        SwapOut: {
+            /** Stock Id */
+            stock_id: string;
+            /** Name */
+            name: string;
+            /** Grade */
+            grade: number[];
+            /** Rungs */
+            rungs: number;
+            /** Wanted */
+            wanted: number;
+            /** Have */
+            have: number;
+            /** Rounds */
+            rounds: number;
+            /** Words */
+            words: string;
+            /** Barred */
+            barred: string;
         };
         /**
          * EventOut
@@ -2769,6 +2987,108 @@ export interface operations {
             };
         };
     };
+    cupboard_making_api_list_makings: {
+        parameters: {
+            query: {
+                child_id: number;
+            };
+            header?: never;
+            path: {
+                home_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MakingOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cupboard_making_api_measure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuringIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuringOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     planning_api_list_plans: {
         parameters: {
             query?: {
@@ -3206,6 +3526,115 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StarterOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_forecast_here: {
+        parameters: {
+            query: {
+                home_id: number;
+            };
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlockIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForecastOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_read_swaps: {
+        parameters: {
+            query: {
+                home_id: number;
+                family: string;
+                grade: string;
+                role: string;
+            };
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwapOut"][];
                 };
             };
             /** @description Forbidden */

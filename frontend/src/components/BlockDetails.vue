@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { Block } from '@/composables/useBench'
+import KitSwaps from './KitSwaps.vue'
 import VerdictSign from './VerdictSign.vue'
 
-defineProps<{ block: Block; dim?: boolean }>()
+defineProps<{ block: Block; childId: number; homeId: number; dim?: boolean }>()
+const emit = defineEmits<{ pick: [grade: number[]] }>()
 </script>
 
 <template>
@@ -11,13 +13,7 @@ defineProps<{ block: Block; dim?: boolean }>()
       <h3>Set out</h3>
       <p>{{ block.setup }}</p>
       <p class="soft small">{{ block.posture }}</p>
-      <ul>
-        <li v-for="q in block.quantities" :key="q.role">
-          <strong>{{ q.wanted }}</strong> {{ q.name.toLowerCase() }}
-          <span v-if="q.rounds > 1" class="soft">({{ q.have }} here: {{ q.rounds }} rounds)</span>
-          <span v-else-if="q.single_use" class="soft">(used up)</span>
-        </li>
-      </ul>
+      <KitSwaps :child-id="childId" :home-id="homeId" :family="block.family" :grade="block.grade" :quantities="block.quantities" @pick="emit('pick', $event)" />
       <p><strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit }}</p>
     </div>
     <div>

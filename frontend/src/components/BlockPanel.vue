@@ -10,7 +10,7 @@ import TargetSign from './TargetSign.vue'
 import WhyNumber from './WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
-const { planId, block, position, last, busy } = defineProps<{ planId: string; block: Block; position: number; last: number; busy: boolean }>()
+const { planId, childId, homeId, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; block: Block; position: number; last: number; busy: boolean }>()
 const emit = defineEmits<{ change: [choice: Choice]; move: [by: number]; remove: []; exclude: [family: string] }>()
 
 const grade = ref([...block.grade])
@@ -71,7 +71,7 @@ const swap = (a: Schemas['AlternativeOut']): void => emit('change', { ...choice.
       <span class="soft">Same rung, another activity:</span>
       <button v-for="a in forecast.equals" :key="a.family" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
     </div>
-    <BlockDetails v-if="shown" :block="shown" :dim="Boolean(barred)" />
+    <BlockDetails v-if="shown" :block="shown" :child-id="childId" :home-id="homeId" :dim="Boolean(barred)" @pick="jump" />
   </section>
 </template>
 

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Reach } from '@/logic/library'
 import { chanceWords } from '@/logic/words'
+import LibraryDials from './LibraryDials.vue'
 import TargetSign from './TargetSign.vue'
 
-const { reach } = defineProps<{ reach: Reach }>()
+const { reach, childId, homeId } = defineProps<{ reach: Reach; childId: number; homeId: number }>()
+const open = ref(false)
 const low = computed(() => Math.min(reach.least, reach.mean) - 0.4)
 const high = computed(() => Math.max(reach.most, reach.mean) + 0.4)
 const across = (rung: number): number => 8 + ((rung - low.value) / (high.value - low.value)) * 184
@@ -14,7 +16,7 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
   <li>
     <TargetSign :target="reach.target" :size="26" />
     <div>
-      <strong>{{ reach.name }}</strong> <span class="soft small">{{ reach.group }}</span>
+      <button type="button" class="name" :aria-expanded="open" @click="open = !open">{{ reach.name }}</button> <span class="soft small">{{ reach.group }}</span>
       <p class="small">{{ reach.strand_name }}<span v-if="reach.also.length" class="soft">, also {{ reach.also.join(', ').toLowerCase() }}</span></p>
     </div>
     <svg viewBox="0 0 200 24" role="img" :aria-label="reach.low == null ? 'no grade on offer here' : `rungs ${reach.low.toFixed(1)} to ${reach.high!.toFixed(1)} on offer; the child is at ${reach.mean.toFixed(1)}`">
@@ -25,6 +27,7 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
     <p v-if="reach.offered" class="small"><strong>{{ chanceWords(reach.expected ?? 0) }}</strong> at {{ reach.nearest_words.join(' · ') }}</p>
     <p v-else class="small">{{ reach.why_not }}</p>
     <p class="small soft">{{ reach.offered }} of {{ reach.grades }} grades<template v-if="reach.opens">. {{ reach.to_add }} Opens {{ reach.opens }} more.</template></p>
+    <LibraryDials v-if="open" :reach="reach" :child-id="childId" :home-id="homeId" />
   </li>
 </template>
 
@@ -39,6 +42,17 @@ li {
 }
 li:first-child {
   border-top: 0;
+}
+.name {
+  border: 0;
+  background: none;
+  padding: 0;
+  color: var(--water);
+  font-weight: 700;
+  font-size: var(--step-1);
+  text-decoration: underline;
+  cursor: pointer;
+  min-height: 32px;
 }
 .all {
   stroke: var(--line-strong);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import type { Schemas } from '@/api/client'
+import MeasureHelp from './MeasureHelp.vue'
 
 const { item, save, said } = defineProps<{ item: Schemas['ItemOut']; save: (measured: Record<string, number>) => Promise<boolean>; said: string }>()
 const emit = defineEmits<{ close: [] }>()
@@ -21,12 +22,13 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <el-dialog model-value :title="`${item.material.name}, as measured here`" width="420" @close="$emit('close')">
-    <p class="soft small">Leave a field empty to keep the usual figure. A peg's force: hang a bag of water on it until it opens; 1 litre is about 10 N.</p>
+  <el-dialog model-value :title="`${item.material.name}, as measured here`" width="560" @close="$emit('close')">
+    <p class="soft small">Leave a field empty to keep the usual figure.</p>
     <el-form label-position="top" novalidate @submit.prevent="keep">
       <el-form-item v-for="f in fields" :key="f.id" :label="`${f.words} (usually ${f.typical?.toFixed(0)})`">
         <el-input-number v-model="form[f.id]" :precision="1" :controls="false" />
       </el-form-item>
+      <MeasureHelp :fields="fields.map((f) => f.id)" @found="(field, value) => (form[field] = Number(value.toFixed(1)))" />
       <p v-if="said" class="notice barred" role="alert">{{ said }}</p>
       <button class="plain-button main">Keep</button>
     </el-form>

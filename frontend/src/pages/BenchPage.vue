@@ -74,7 +74,7 @@ async function run(): Promise<void> {
       <BlockPanel
         v-if="block"
         :key="block.family"
-        :plan-id="planId" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
+        :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
         @change="(b) => arrange((row) => row.with(at, b))"
         @move="(by) => move(at, by)"
         @remove="arrange((row) => row.toSpliced(at, 1))"

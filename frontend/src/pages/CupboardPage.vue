@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
 import CupboardAdd from '@/components/CupboardAdd.vue'
 import CupboardLine from '@/components/CupboardLine.vue'
+import MakeAtHome from '@/components/MakeAtHome.vue'
 import OverrideForm from '@/components/OverrideForm.vue'
 import StarterList from '@/components/StarterList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
@@ -45,6 +46,7 @@ function refresh(): void {
       <CupboardAdd :home-id="chosen" :child-id="child.id" @added="refresh" />
     </div>
     <ProblemNote :error="error" />
+    <MakeAtHome :home-id="chosen" :child-id="child.id" />
     <section v-for="group in groups" :key="group.id">
       <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }}</h3>
       <div v-for="b in group.because" :key="b.reason" class="because">
