@@ -17,15 +17,6 @@ from core.skills import STRANDS
 QUALITY = 50  # steps the worth of a minute is rounded to
 FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there
 TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
-PART_MINUTES = {
-    # (fewest, most) minutes of one block; common practice: short at both ends, the time goes to the work
-    "opener": (2, 4),
-    "warm-up": (2, 5),
-    "main": (4, 12),
-    "stretch": (2, 5),
-    "daily": (3, 8),
-    "tidy": (2, 3),
-}
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 
 
@@ -54,12 +45,12 @@ def aims(family: Family, part: str, request: SessionRequest) -> list[str]:
     """The strands a family may be aimed at in a part: those of the targets; in the lighter parts its first one too."""
     trained = [s for s in family.trains if s in request.estimates]
     wanted = [s for s in trained if STRANDS[s].target in request.targets]
-    return wanted or (trained[:1] if part in ANY_STRAND_PARTS else [])
+    return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.form.any_strand else [])
 
 
 def minutes_of(family: Family, part: str, request: SessionRequest) -> tuple[int, int]:
     """The fewest and most minutes of a family in a part; no block asks for more than half the child's attention."""
-    fewest, most = PART_MINUTES[part]
+    fewest, most = request.form.minutes[part]
     least = max(fewest, min(family.minutes[0], most))
     return least, max(least, min(family.minutes[1], most, round(request.child.attention_minutes / 2)))
 
@@ -85,7 +76,7 @@ def candidate(offer: Offer, part: str, request: SessionRequest) -> Candidate | N
     best = None
     for strand in aims(family, part, request):
         expected = float(chance(request.estimates[strand], asked[strand], family=family.id))
-        why = (zone_reason(expected, request.zones.of(part), part), strand_weight(strand, request), *shared)
+        why = (zone_reason(expected, request.band(part), part), strand_weight(strand, request), *shared)
         quality = round(prod(r.factor for r in why) * QUALITY)
         if best is None or quality > best.quality:
             best = Candidate(
@@ -102,7 +93,7 @@ def all_candidates(house: House, request: SessionRequest) -> list[Candidate]:
         if family.id in request.excluded or family.id in locked:
             continue
         offers = [o for o in house.offers([family]) if too_demanding(o.variant, request) is None]
-        for part in family.parts:
+        for part in request.form.plays(family):
             if part in request.parts:
                 found += _of_family(family, part, offers, request)
     return _fit_enough(found)
@@ -122,7 +113,7 @@ def _of_family(family: Family, part: str, offers: list[Offer], request: SessionR
         chances = chance(request.estimates[strand], rungs, family=family.id)
         weight = strand_weight(strand, request)
         for offer, rung, expected in zip(offers, rungs, chances, strict=True):  # type: ignore[arg-type]
-            why = (zone_reason(float(expected), request.zones.of(part), part), weight, *shared)
+            why = (zone_reason(float(expected), request.band(part), part), weight, *shared)
             made = Candidate(
                 family, part, offer, strand, rung, float(expected), round(prod(r.factor for r in why) * QUALITY), why, least, most
             )

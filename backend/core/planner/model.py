@@ -9,11 +9,12 @@ tiring block before (a) or after (b) the main part, exactly when 2t <= n - a - b
 """
 
 from collections import defaultdict
-from collections.abc import Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from math import ceil
 from typing import Any
 
+from core.library.declare import PARTS
 from core.planner.candidates import QUALITY, Candidate
 from core.planner.worth import STRAND_STEPS
 from core.skills import STRANDS
@@ -31,13 +32,17 @@ Listed = list[Candidate]
 @dataclass(frozen=True)
 class Limits:
     """The hard limits of one session. must lists parts that have to be there, targets those
-    that get a main block; least_main is how many main blocks there are at the least."""
+    that get a main block; least_main is how many main blocks there are at the least.
+    equal: all main blocks have the same minutes; one_kit: one thing is in every block."""
 
     minutes: int
     tiring_minutes: int
     must: tuple[str, ...]
     least_main: int
     targets: tuple[str, ...] = ()
+    most_main: int = MOST_MAIN
+    equal: bool = False
+    one_kit: bool = False
 
 
 @dataclass(frozen=True)
@@ -50,51 +55,108 @@ class Choice:
     bound: float
 
 
-def solve(candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, shortest: bool = False) -> Choice:
+@dataclass(frozen=True)
+class Built:
+    """A session as a model: what is taken, its minutes, the time it takes and what it is worth (in objective units)."""
+
+    model: Model
+    listed: Listed
+    take: list[Any]
+    spend: list[Any]
+    time: Any
+    worth: Any
+
+    def chosen(self, solver: Any) -> tuple[tuple[Candidate, int], ...]:
+        """The candidates taken, each with its minutes."""
+        return tuple((c, solver.value(m)) for c, t, m in zip(self.listed, self.take, self.spend, strict=True) if solver.value(t))
+
+
+Hold = Callable[[str], Any]  # a limit's name to the literal that makes it hold; True: it always does
+
+
+def always(_: str) -> bool:
+    """Every limit holds."""
+    return True
+
+
+def solve(candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits) -> Choice:
     """Return the best choice of candidates.
 
-    fixed    -- place in candidates to minutes, for blocks that are locked
-    shortest -- instead of the best use, find the shortest session that has every wanted part
+    fixed -- place in candidates to minutes, for blocks that are locked
+    """
+    built = build(candidates, fixed, limits)
+    built.model.maximize(built.worth)
+    solver, status = run(built.model)
+    if status == "impossible":
+        return Choice("impossible", (), 0.0, 0.0)
+    scale = QUALITY * 10
+    return Choice(status, built.chosen(solver), solver.objective_value / scale, solver.best_objective_bound / scale)
+
+
+def build(
+    candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, hold: Hold = always, model: Model = None
+) -> Built:
+    """Return the session as a model without an objective.
+
+    hold -- gives, for a limit's name, the literal it hangs on, so that limits can be given up:
+            minutes, tiring, apart, kit, part:ID, target:ID, main, lock:PLACE
+    model -- the model to build in, where the literals belong to one; else a new one
     """
     from ortools.sat.python import cp_model
 
     listed = list(candidates)
-    model = cp_model.CpModel()
+    model = cp_model.CpModel() if model is None else model
     take = [model.new_bool_var(f"take{i}") for i in range(len(listed))]
-    spend = [_minutes(model, i, c, take[i], fixed) for i, c in enumerate(listed)]
+    spend = [_minutes(model, i, c, take[i], fixed, hold) for i, c in enumerate(listed)]
     time = _time(model, listed, take, spend)
-    if not shortest:
-        model.add(time <= limits.minutes * STEP)
-        model.add(sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring) <= limits.tiring_minutes)
-    _parts(model, listed, take, limits)
-    _cover(model, listed, take, limits)
-    _apart(model, listed, take)
-    worth = _worth(model, listed, spend)
-    if shortest:
-        model.minimize(time)
-    else:
-        model.maximize(worth)
+    _hang(model.add(time <= limits.minutes * STEP), hold("minutes"))
+    tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring)
+    _hang(model.add(tiring <= limits.tiring_minutes), hold("tiring"))
+    _parts(model, listed, take, limits, hold)
+    _cover(model, listed, take, limits, hold)
+    _apart(model, listed, take, hold("apart"))
+    if limits.equal:
+        _equal(model, listed, take, spend)
+    if limits.one_kit:
+        _one_kit(model, listed, take, hold("kit"))
+    return Built(model, listed, take, spend, time, _worth(model, listed, spend))
+
+
+def _hang(constraint: Any, literal: Any) -> None:
+    if literal is not True:
+        constraint.only_enforce_if(literal)
+
+
+def run(model: Model, work: float | None = None) -> tuple[Any, str]:
+    """Solve a model and return the solver and optimal, feasible or impossible. The same on every machine.
+
+    work -- the solver's own count of work allowed, about seconds; WORK_ALLOWED where none is given
+    """
+    from ortools.sat.python import cp_model
+
     solver = cp_model.CpSolver()
     solver.parameters.num_workers = 1
     solver.parameters.random_seed = 1
     solver.parameters.linearization_level = 2  # bounds from the linear relaxation: ten times faster here
     solver.parameters.add_lp_constraints_lazily = False
     solver.parameters.cp_model_probing_level = 0
-    solver.parameters.max_deterministic_time = WORK_ALLOWED
+    solver.parameters.max_deterministic_time = WORK_ALLOWED if work is None else work
     solver.parameters.max_time_in_seconds = SECONDS_ALLOWED
     status = solver.solve(model)
     if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
-        return Choice("impossible", (), 0.0, 0.0)
-    chosen = tuple((c, solver.value(m)) for c, t, m in zip(listed, take, spend, strict=True) if solver.value(t))
-    scale = STEP if shortest else QUALITY * 10
-    return Choice("optimal" if status == cp_model.OPTIMAL else "feasible", chosen,
-                  solver.objective_value / scale, solver.best_objective_bound / scale)  # fmt: skip
+        return solver, "impossible"
+    return solver, "optimal" if status == cp_model.OPTIMAL else "feasible"
 
 
-def _minutes(model: Model, i: int, candidate: Candidate, take: Any, fixed: Mapping[int, int]) -> Any:
+def _minutes(model: Model, i: int, candidate: Candidate, take: Any, fixed: Mapping[int, int], hold: Hold) -> Any:
     if i in fixed:
-        model.add(take == 1)
-        return model.new_constant(fixed[i])
+        literal = hold(f"lock:{i}")
+        _hang(model.add(take == 1), literal)
+        if literal is True:
+            return model.new_constant(fixed[i])
+        spend = model.new_int_var(0, fixed[i], f"minutes{i}")
+        model.add(spend == fixed[i] * take)
+        return spend
     spend = model.new_int_var(0, candidate.most, f"minutes{i}")
     model.add(spend >= candidate.least * take)
     model.add(spend <= candidate.most * take)
@@ -125,7 +187,7 @@ def _time(model: Model, listed: Listed, take: list[Any], spend: list[Any]) -> An
     return sum(spend) * STEP + sum(s * t for s, t in zip(fixed, take, strict=True)) + set_out * sum(out)
 
 
-def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits) -> None:
+def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:
     by_family: defaultdict[str, list[Any]] = defaultdict(list)
     by_part: defaultdict[str, list[Any]] = defaultdict(list)
     for c, t in zip(listed, take, strict=True):
@@ -135,20 +197,23 @@ def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits) -> Non
         model.add_at_most_one(by_family[family])
     for part, takes in sorted(by_part.items()):
         if part == "main":
-            model.add_linear_constraint(sum(takes), min(limits.least_main, len(takes)), MOST_MAIN)
+            model.add_linear_constraint(sum(takes), min(1, len(takes)), limits.most_main)
+            if limits.least_main > 1:
+                _hang(model.add(sum(takes) >= min(limits.least_main, len(takes))), hold("main"))
         else:
-            model.add_linear_constraint(sum(takes), int(part in limits.must), 1)
+            model.add_at_most_one(takes)
+            if part in limits.must:
+                _hang(model.add(sum(takes) >= 1), hold(f"part:{part}"))
 
 
-def _cover(model: Model, listed: Listed, take: list[Any], limits: Limits) -> None:
+def _cover(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:
     """Each chosen target gets at least one main block."""
     for target in limits.targets:
-        model.add_at_least_one(
-            t for c, t in zip(listed, take, strict=True) if c.part == "main" and STRANDS[c.strand].target == target
-        )
+        mains = [t for c, t in zip(listed, take, strict=True) if c.part == "main" and STRANDS[c.strand].target == target]
+        _hang(model.add(sum(mains) >= 1), hold(f"target:{target}"))
 
 
-def _apart(model: Model, listed: Listed, take: list[Any]) -> None:
+def _apart(model: Model, listed: Listed, take: list[Any], literal: Any) -> None:
     """No two tiring blocks side by side, whatever parts are empty between them."""
     count: defaultdict[str, list[Any]] = defaultdict(list)
     tiring: defaultdict[str, list[Any]] = defaultdict(list)
@@ -156,19 +221,40 @@ def _apart(model: Model, listed: Listed, take: list[Any]) -> None:
         count[c.part].append(t)
         if c.family.tiring:
             tiring[c.part].append(t)
-    there = {p: sum(count[p]) for p in ("opener", "warm-up", "main", "stretch", "daily", "tidy")}
-    tired = {p: sum(tiring[p]) for p in there}
+    there = {p: sum(count[p]) for p in PARTS}
+    tired = {p: sum(tiring[p]) for p in PARTS}
     before, after = model.new_bool_var("tired before"), model.new_bool_var("tired after")
-    model.add(before >= tired["warm-up"])
-    model.add(before >= tired["opener"] - there["warm-up"])
-    model.add(after >= tired["stretch"])
-    model.add(after >= tired["daily"] - there["stretch"])
-    model.add(after >= tired["tidy"] - there["stretch"] - there["daily"])
-    model.add(2 * tired["main"] + before + after <= there["main"] + 1)
-    model.add(tired["opener"] + tired["warm-up"] <= 1)
-    model.add(tired["stretch"] + tired["daily"] <= 1)
-    model.add(tired["daily"] + tired["tidy"] <= 1)
-    model.add(tired["stretch"] + tired["tidy"] <= 1 + there["daily"])
+    for apart in (
+        before >= tired["warm-up"],
+        before >= tired["opener"] - there["warm-up"],
+        after >= tired["stretch"],
+        after >= tired["daily"] - there["stretch"],
+        after >= tired["tidy"] - there["stretch"] - there["daily"],
+        2 * tired["main"] + before + after <= there["main"] + 1,
+        tired["opener"] + tired["warm-up"] <= 1,
+        tired["stretch"] + tired["daily"] <= 1,
+        tired["daily"] + tired["tidy"] <= 1,
+        tired["stretch"] + tired["tidy"] <= 1 + there["daily"],
+    ):
+        if apart is not True:
+            _hang(model.add(apart), literal)
+
+
+def _equal(model: Model, listed: Listed, take: list[Any], spend: list[Any]) -> None:
+    """Every main block taken has the same minutes."""
+    each = model.new_int_var(1, max((c.most for c in listed), default=1), "each station")
+    for c, t, m in zip(listed, take, spend, strict=True):
+        if c.part == "main":
+            model.add(m == each).only_enforce_if(t)
+
+
+def _one_kit(model: Model, listed: Listed, take: list[Any], literal: Any) -> None:
+    """One thing is in the kit of every block taken."""
+    things = sorted({thing for c in listed for thing in c.kit})
+    base = {thing: model.new_bool_var(f"base {thing}") for thing in things}
+    model.add_exactly_one(base.values())
+    for c, t in zip(listed, take, strict=True):
+        _hang(model.add(sum(base[thing] for thing in sorted(c.kit)) >= t), literal)
 
 
 def _worth(model: Model, listed: Listed, spend: list[Any]) -> Any:

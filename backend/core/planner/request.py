@@ -5,11 +5,12 @@ from dataclasses import dataclass, field
 from types import MappingProxyType
 
 from core.ability import Estimate
-from core.child import Child, Setting, Zones
+from core.child import Child, Setting, Zone, Zones
 from core.hazards import Verdict
 from core.house import Quantity, Variant
 from core.library.declare import PARTS
 from core.materials import Stock
+from core.planner.shapes import Shape, shape_of
 
 SHORTEST_SESSION = 5  # minutes, project definition
 LONGEST_SESSION = 90  # minutes, project definition
@@ -32,6 +33,7 @@ class SessionRequest:
     estimates -- strand id to estimate; a strand without one can't be aimed at
     recent    -- family id to how many sessions ago it was last done (0: the last one)
     parts     -- the parts wanted; a part nothing fits is left out and said so
+    shape     -- one of shapes.SHAPES; order -- one of shapes.ORDERS
     """
 
     child: Child
@@ -46,6 +48,17 @@ class SessionRequest:
     parts: tuple[str, ...] = PARTS
     zones: Zones = field(default_factory=Zones)
     tiring_share: float = 0.45
+    shape: str = "parts"
+    order: str = "precision_first"
+
+    @property
+    def form(self) -> Shape:
+        """The shape of the session. Raises NotThere for an unknown one."""
+        return shape_of(self.shape)
+
+    def band(self, part: str) -> Zone:
+        """The band of expected success of a part, in this shape."""
+        return self.form.zones.get(part) or self.zones.of(part)
 
 
 @dataclass(frozen=True)

@@ -1,6 +1,5 @@
 """A session: plan it, explain it, and answer when a hand changes it."""
 
-from collections.abc import Iterator
 from dataclasses import replace
 from itertools import pairwise
 from math import ceil
@@ -11,10 +10,13 @@ from core.library import FAMILIES
 from core.library.declare import PARTS
 from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
 from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
+from core.planner.relaxed import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
+from core.planner.shapes import ORDERS
 from core.planner.worth import STRAND_STEPS
 from core.skills import STRANDS, TARGETS
 
+LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
 SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory
 
 
@@ -63,6 +65,10 @@ def check_request(request: SessionRequest) -> None:
     for target in request.targets:
         if target not in TARGETS:
             raise RequestError("targets", f"{target!r} is not a target. Use one of {', '.join(TARGETS)}.")
+    if request.form.id == "alone" and request.setting.supervision != "box":
+        raise RequestError("shape", "An independent box is for when no adult helps. Choose “independent box” as supervision too.")
+    if request.order not in ORDERS:
+        raise RequestError("order", f"{request.order!r} is not an order of work. Use one of {', '.join(ORDERS)}.")
     for block in request.locked:
         if block.part not in PARTS:
             raise RequestError("locked", f"{block.part!r} is not a part of a session. Use one of {', '.join(PARTS)}.")
@@ -71,19 +77,16 @@ def check_request(request: SessionRequest) -> None:
 
 def _limits(found: list[Candidate], request: SessionRequest) -> Limits:
     """Which parts have to be there: in a short session only a win to open with and the main work."""
-    there = {c.part for c in found}
-    wanted = ["opener"] if request.minutes >= 12 else []
-    wanted += ["warm-up"] if request.minutes >= 25 else []
-    wanted += ["daily"] if request.minutes >= 20 and request.child.wanted else []
-    wanted += ["tidy"] if request.minutes >= 15 else []
-    least_main = 1 if request.minutes < 28 else 2
+    there, shape = {c.part for c in found}, request.form
+    wanted = [p for p, from_minutes in shape.must.items() if request.minutes >= from_minutes and p in there]
+    if shape.id == "parts" and not request.child.wanted:
+        wanted = [p for p in wanted if p != "daily"]
+    least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and shape.id != "stations" else shape.main[0]
+    targets = () if shape.any_strand else _coverable(found, request)
     return Limits(
-        request.minutes,
-        round(request.minutes * request.tiring_share),
-        tuple(p for p in wanted if p in there),
-        least_main,
-        _coverable(found, request),
-    )
+        request.minutes, round(request.minutes * request.tiring_share), tuple(wanted), least, targets,
+        shape.main[1], shape.equal, shape.one_kit,
+    )  # fmt: skip
 
 
 def _coverable(found: list[Candidate], request: SessionRequest) -> tuple[str, ...]:
@@ -122,66 +125,70 @@ def _nothing_to_train(house: House, request: SessionRequest) -> SessionPlan:
 
 def _roomiest(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> tuple[Choice, tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
-    for limits, dropped in _given_up(_limits(found, request)):
-        choice = solve(found, fixed, limits)
-        if choice.status != "impossible":
-            return choice, dropped
-    return Choice("impossible", (), 0.0, 0.0), ()
+    limits = _limits(found, request)
+    choice = solve(found, fixed, limits)
+    if choice.status != "impossible":
+        return choice, ()
+    less = smallest(found, fixed, limits, PARTS_ORDER)
+    if less is None:
+        return choice, ()
+    kept = replace(
+        limits,
+        must=tuple(p for p in limits.must if f"part:{p}" not in less.given_up),
+        least_main=1 if "main" in less.given_up else limits.least_main,
+        targets=tuple(t for t in limits.targets if f"target:{t}" not in less.given_up),
+    )
+    return solve(found, fixed, kept), tuple(_given_up_words(g) for g in less.given_up)
 
 
-def _given_up(limits: Limits) -> Iterator[tuple[Limits, tuple[str, ...]]]:
-    """Limits with less and less asked of them: warm-up first, the main work last."""
-    dropped: list[str] = []
-    yield limits, ()
-    for part, name in (
-        ("warm-up", "a warm-up"),
-        ("daily", "a daily-life task"),
-        ("tidy", "tidying as exercise"),
-        ("opener", "a sure win to open with"),
-    ):
-        if part in limits.must:
-            limits = replace(limits, must=tuple(p for p in limits.must if p != part))
-            dropped.append(name)
-            yield limits, tuple(dropped)
-    if len(limits.targets) > 1 or limits.least_main > 1:
-        dropped.append("the second target")
-        yield replace(limits, targets=limits.targets[:1], least_main=1), tuple(dropped)
+def _given_up_words(limit: str) -> str:
+    if limit.startswith("target:"):
+        return f"main work on {TARGETS[limit[7:]].name.lower()}"
+    return {
+        "part:warm-up": "a warm-up", "part:daily": "a daily-life task", "part:tidy": "tidying as exercise",
+        "part:opener": "a sure win to open with", "main": "a second main block",
+    }[limit]  # fmt: skip
 
 
 def _no_room(found: list[Candidate], fixed: dict[int, int], house: House, request: SessionRequest) -> SessionPlan:
-    """Find by the solver how many minutes the shortest session takes."""
+    """Find by the solver the fewest limits to give up, and say what that means."""
     out = left_out(house, request, frozenset())
-    barest = list(_given_up(_limits(found, request)))[-1][0]
-    shortest = solve(found, fixed, barest, shortest=True)
-    if shortest.status == "impossible":
-        reason = "the locked blocks can't stand together: two tiring ones side by side, or one activity twice"
-        return SessionPlan("impossible", left_out=out, reason=reason, fix="Unlock one of them.")
-    if shortest.well_spent <= request.minutes:
-        reason = f"the tiring blocks take more than {barest.tiring_minutes} minutes"
-        return SessionPlan("impossible", left_out=out, reason=reason, fix="Shorten or unlock a tiring block.")
-    minutes = _enough_minutes(found, fixed, ceil(shortest.well_spent), request)
-    fix = f"Give it {minutes} minutes, or unlock a block." if minutes <= LONGEST_SESSION else "Unlock or shorten a block."
-    return SessionPlan("impossible", left_out=out, reason=f"{request.minutes} minutes are too few for any main work", fix=fix)
+    less = smallest(found, fixed, _limits(found, request), LIMITS_ORDER)
+    if less is None:
+        return SessionPlan(
+            "impossible", left_out=out, reason="no choice of limits leaves a session", fix="Choose another target or shape."
+        )
+    hard = [g for g in less.given_up if g not in PARTS_ORDER and not g.startswith("target:")]
+    reasons, fixes = zip(*(_limit_words(g, less.minutes, request) for g in hard or less.given_up), strict=True)
+    return SessionPlan("impossible", left_out=out, reason=" and ".join(reasons), fix=" ".join(fixes))
 
 
-def _enough_minutes(found: list[Candidate], fixed: dict[int, int], at_least: int, request: SessionRequest) -> int:
-    """The fewest minutes that work out; tiring minutes are a share of them, so the shortest may not be enough."""
-    for minutes in range(at_least, LONGEST_SESSION + 1):
-        if _roomiest(found, fixed, replace(request, minutes=minutes))[0].status != "impossible":
-            return minutes
-    return LONGEST_SESSION + 1
+def _limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str, str]:
+    """Why a limit stands in the way, and the fix that gives it up."""
+    if limit.startswith("lock:"):
+        block = request.locked[int(limit[5:])]
+        name = FAMILIES[block.variant.family].name
+        return f"“{name}” is locked at {block.minutes} minutes and does not go with the rest", f"Unlock “{name}”."
+    tiring = round(request.minutes * request.tiring_share)
+    return {
+        "minutes": (f"{request.minutes} minutes are too few", f"Give it {minutes} minutes."),
+        "tiring": (f"the tiring blocks take more than {tiring} minutes", "Shorten or unlock a tiring block."),
+        "apart": ("two tiring blocks would stand side by side", "Unlock one of them, or put something light between."),
+        "kit": ("no one thing here serves every block", "Choose another shape, or add to the cupboard."),
+    }.get(limit) or (f"there is no room for {_given_up_words(limit)}", "Give the session more minutes.")
 
 
 def _plan(choice: Choice, house: House, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:
-    pairs = in_order(list(choice.chosen))
+    pairs = in_order(list(choice.chosen), request.order)
     chosen = frozenset(c.family.id for c, _ in pairs)
     blocks = tuple(_block(c, m, request, c.family.id in locked, _beaten(c, pool, chosen)) for c, m in pairs)
     plan = totals(blocks)
     notes = tuple(
         f"Nothing here fits the {p}."
         for p in ("opener", "warm-up", "tidy")
-        if p in request.parts and p not in {c.part for c in pool}
+        if p in request.parts and p in request.form.must and p not in {c.part for c in pool}
     )
+    notes += (request.form.ending,) if request.form.ending else ()
     return replace(plan, status=choice.status, left_out=left_out(house, request, chosen), bound=choice.bound, notes=notes)
 
 
@@ -191,17 +198,17 @@ def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
     return f"{best.family.name} ({best.quality / QUALITY:.2f} a minute against {c.quality / QUALITY:.2f})" if best else ""
 
 
-def in_order(pairs: list[tuple[Candidate, int]]) -> list[tuple[Candidate, int]]:
-    """Parts in order; inside the main part precise work first, tiring work late, no two tiring ones together."""
+def in_order(pairs: list[tuple[Candidate, int]], order: str = "precision_first") -> list[tuple[Candidate, int]]:
+    """Parts in order; inside the main part precise work first and tiring work late (or the other way), no two tiring ones together."""
     by_part = {p: [x for x in pairs if x[0].part == p] for p in PARTS}
     main = by_part["main"]
     calm = sorted((x for x in main if not x[0].family.tiring), key=lambda x: (-x[0].expected, x[0].family.id))
     tiring = sorted((x for x in main if x[0].family.tiring), key=lambda x: (-x[0].expected, x[0].family.id))
     rest = next((by_part[p] for p in ("stretch", "daily", "tidy") if by_part[p]), [])
-    slots, at = set(), len(main) - 1 - int(any(c.family.tiring for c, _ in rest))
-    for _ in tiring:
-        slots.add(at)
-        at -= 2
+    last = len(main) - 1 - int(any(c.family.tiring for c, _ in rest))
+    before = next((by_part[p] for p in ("warm-up", "opener") if by_part[p]), [])
+    first = int(any(c.family.tiring for c, _ in before))
+    slots = {first + 2 * i if order == "strength_first" else last - 2 * i for i in range(len(tiring))}
     tired, easy = iter(tiring), iter(calm)
     by_part["main"] = [next(tired) if i in slots else next(easy) for i in range(len(main))]
     return [x for p in PARTS for x in by_part[p]]

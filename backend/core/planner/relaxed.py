@@ -1,0 +1,60 @@
+"""When a session can't be: the smallest set of limits to give up, found by the solver."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from math import ceil
+from typing import Any
+
+from core.planner.candidates import Candidate
+from core.planner.model import STEP, Limits, build, run
+from core.planner.request import LONGEST_SESSION
+
+# Limits of the same number are given up in this order, cheapest first; the number of them weighs more.
+PARTS_ORDER = ("part:warm-up", "part:daily", "part:tidy", "part:opener", "main", "target")
+LIMITS_ORDER = (*PARTS_ORDER, "minutes", "tiring", "apart", "kit", "lock")
+ONE_MORE = 1000  # weight of one more limit, against the order's 1 to 11
+
+
+@dataclass(frozen=True)
+class Relaxed:
+    """The limits given up, by name, and the minutes the session then takes."""
+
+    given_up: tuple[str, ...]
+    minutes: int
+
+
+def smallest(
+    candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, may_give: tuple[str, ...]
+) -> Relaxed | None:
+    """Return the fewest limits to give up so that a session can be, or None where none of those helps.
+
+    may_give -- kinds of limit that may be given up, of LIMITS_ORDER
+    Among equally few, the cheapest by LIMITS_ORDER; among those, the shortest session.
+    """
+    from ortools.sat.python import cp_model
+
+    model = cp_model.CpModel()
+    literals: dict[str, Any] = {}
+
+    def hold(name: str) -> Any:
+        if _kind(name) not in may_give:
+            return True
+        if name not in literals:
+            literals[name] = model.new_bool_var(f"keep {name}")
+        return literals[name]
+
+    built = build(candidates, fixed, limits, hold, model)
+    built.model.add(built.time <= LONGEST_SESSION * STEP)
+    cost = {name: ONE_MORE + LIMITS_ORDER.index(_kind(name)) for name in literals}
+    given = sum(cost[name] * (1 - literal) for name, literal in literals.items())
+    built.model.minimize(given * (LONGEST_SESSION * STEP + 1) + built.time)
+    solver, status = run(built.model)
+    if status == "impossible":
+        return None
+    kept = {name: bool(solver.value(literal)) for name, literal in literals.items()}
+    return Relaxed(tuple(n for n, k in kept.items() if not k), ceil(solver.value(built.time) / STEP))
+
+
+def _kind(name: str) -> str:
+    """A limit's kind: a part keeps its name, a lock or a target loses its own."""
+    return name if name in LIMITS_ORDER else name.split(":", maxsplit=1)[0]
