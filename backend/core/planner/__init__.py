@@ -1,5 +1,7 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
+from core.planner.bag import Bag, Visit, pack_bag
+from core.planner.group import GroupPlan, GroupRequest, plan_group
 from core.planner.request import (
     Block,
     LeftOut,
@@ -9,8 +11,9 @@ from core.planner.request import (
     SessionRequest,
 )
 from core.planner.session import RequestError, block_of, plan_session, totals
+from core.planner.week import WeekPlan, WeekRequest, plan_week
 
 __all__ = [
-    "Block", "LeftOut", "LockedBlock", "Reason", "RequestError", "SessionPlan", "SessionRequest", "block_of",
-    "plan_session", "totals",
+    "Bag", "Block", "GroupPlan", "GroupRequest", "LeftOut", "LockedBlock", "Reason", "RequestError", "SessionPlan",
+    "SessionRequest", "Visit", "WeekPlan", "WeekRequest", "block_of", "pack_bag", "plan_group", "plan_session", "plan_week", "totals",
 ]  # fmt: skip

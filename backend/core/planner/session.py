@@ -226,6 +226,12 @@ def block_of(
     return _block(made, minutes, request, locked, "") if made else None
 
 
+def block_from(c: Candidate, minutes: int, request: SessionRequest, sets: int = 1) -> Block:
+    """Return a candidate as a block with this many sets: the shape of home, group and bag plans."""
+    made = _block(c, minutes, request, False, "")
+    return replace(made, sets=sets, quantities=tuple(_for_sets(q, sets) for q in c.offer.quantities))
+
+
 def _block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, beat: str) -> Block:
     f, offer = c.family, c.offer
     sets = _sets(offer, minutes)

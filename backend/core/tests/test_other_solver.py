@@ -1,0 +1,90 @@
+"""The optima of the models against a second general solver, HiGHS (Huangfu & Hall 2018), on the exported models."""
+
+from dataclasses import replace
+from unittest import TestCase
+from unittest.mock import patch
+
+from core.child import Setting
+from core.house import House, stock_of
+from core.planner import GroupRequest, Visit, WeekRequest, bag, group, week
+from core.planner.candidates import QUALITY, all_candidates, undominated
+from core.planner.model import Limits, build, solve
+from core.planner.relaxed import LIMITS_ORDER, smallest
+from testing.as_milp import best_by_highs
+from testing.core_builders import CLINIC, everything, made_up_request
+
+
+def caught(module, call):  # type: ignore[no-untyped-def]
+    """Run a planner and return what it returned, the model it solved, and whether it was proven."""
+    seen = []
+    solve_with = module.run
+
+    def run(model, *more):  # type: ignore[no-untyped-def]
+        solver, status = solve_with(model, *more)
+        seen.append((model, status, solver.objective_value if status != "impossible" else None))
+        return solver, status
+
+    with patch.object(module, "run", run):
+        answer = call()
+    return answer, seen
+
+
+class OtherSolverTest(TestCase):
+    def test_sessions(self) -> None:
+        tried = 0
+        for seed in range(400, 412):
+            request = replace(made_up_request(seed), minutes=20)
+            house = House(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(house, request))[:40]
+            if not any(c.part == "main" for c in found):
+                continue
+            limits = Limits(20, 9, (), 1, ())
+            answer = solve(found, {}, limits)
+            if answer.status != "optimal":
+                continue
+            built = build(found, {}, limits)
+            built.model.maximize(built.worth)
+            self.assertAlmostEqual(answer.well_spent, best_by_highs(built.model) / (QUALITY * 10), places=4, msg=f"seed {seed}")
+            tried += 1
+        self.assertGreaterEqual(tried, 6)
+
+    def test_weeks(self) -> None:
+        tried = 0
+        for seed in (300, 302, 305, 306, 309):
+            request = replace(made_up_request(seed), setting=Setting("home", "arms_reach"))
+            answer, seen = caught(week, lambda r=request: week.plan_week(WeekRequest(r, (10, 0, 15, 0, 0, 20, 0))))
+            if answer.status == "optimal":
+                self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3, msg=f"seed {seed}")
+                tried += 1
+        self.assertGreaterEqual(tried, 3)
+
+    def test_groups(self) -> None:
+        tried = 0
+        for seed in (500, 501, 502, 503, 504, 505):
+            first = replace(made_up_request(seed), minutes=20, setting=CLINIC, stock=stock_of(everything()), targets=("grasp",))
+            second = replace(made_up_request(seed + 50), minutes=20, setting=CLINIC, stock=first.stock, targets=("grasp",))
+            answer, seen = caught(group, lambda a=first, b=second: group.plan_group(GroupRequest(("A", "B"), (a, b))))
+            if answer.status == "optimal":
+                self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3, msg=f"seed {seed}")
+                tried += 1
+        self.assertGreaterEqual(tried, 2)
+
+    def test_bags(self) -> None:
+        request = made_up_request(7)
+        house = House(stock_of(everything()), request.child, CLINIC)
+        offers = [o.variant for o in house.offers()][::200][:5]
+        visits = [Visit("A", request.child, CLINIC, tuple((v, 1) for v in offers), stock_of({"pencil": 6}))]
+        _, seen = caught(bag, lambda: bag.pack_bag(visits, stock_of(everything())))
+        self.assertEqual(seen[0][1], "optimal")
+        self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3)
+
+    def test_the_fewest_limits_to_give_up(self) -> None:
+        from core.planner import relaxed
+
+        request = replace(made_up_request(402), minutes=8)
+        house = House(request.stock, request.child, request.setting)
+        found = undominated(all_candidates(house, request))[:30]
+        limits = Limits(8, 2, ("opener", "tidy"), 2, ())
+        answer, seen = caught(relaxed, lambda: smallest(found, {}, limits, LIMITS_ORDER))
+        self.assertIsNotNone(answer)
+        self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3)

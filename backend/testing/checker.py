@@ -1,0 +1,49 @@
+"""An independent reading of finished session plans: every limit a plan has to keep, sharing no code with the model."""
+
+from collections.abc import Iterator
+from itertools import pairwise
+
+from core.ability import chance
+from core.hazards import assess
+from core.library import FAMILIES
+from core.library.declare import PARTS
+from core.planner import SessionPlan, SessionRequest
+
+
+def broken_limits(request: SessionRequest, plan: SessionPlan) -> list[str]:
+    """Return what a plan breaks, in words; nothing where it keeps every limit."""
+    return [*_of_the_whole(request, plan), *_of_each_block(request, plan)]
+
+
+def _of_the_whole(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
+    places = [PARTS.index(b.part) for b in plan.blocks]
+    if plan.minutes > request.minutes + 1e-9:
+        yield f"takes {plan.minutes} of {request.minutes} minutes"
+    if sum(b.minutes for b in plan.blocks if b.tiring) > round(request.minutes * 0.45):
+        yield "too many tiring minutes"
+    if places != sorted(places):
+        yield "parts out of order"
+    if len({b.variant.family for b in plan.blocks}) != len(plan.blocks):
+        yield "one activity twice"
+    if any(a.tiring and b.tiring for a, b in pairwise(plan.blocks)):
+        yield "two tiring blocks together"
+    if not any(b.part in ("main", "stretch") for b in plan.blocks):
+        yield "no main work"
+
+
+def _of_each_block(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
+    have = {s.id: s for s in request.stock}
+    for block in plan.blocks:
+        if block.verdict.status == "barred":
+            yield f"{block.name} is barred"
+        for q in block.quantities:
+            if q.wanted > have[q.stock_id].count:
+                yield f"{block.name} wants {q.wanted} {q.name}"
+            if assess(have[q.stock_id].thing, request.child, request.setting).status == "barred":
+                yield f"{q.name} is barred"
+        for strand, rung in FAMILIES[block.variant.family].demands.items():
+            if rung > request.estimates[strand].mean + 1:
+                yield f"{block.name} demands too much of {strand}"
+        expected = chance(request.estimates[block.strand], block.rung, family=block.variant.family)
+        if abs(block.expected - expected) > 1e-9:
+            yield f"{block.name} says {block.expected}, is {expected}"
