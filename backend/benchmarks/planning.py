@@ -8,7 +8,7 @@ from core.house import House
 from core.planner import SessionRequest, plan_session
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import solve
-from core.planner.session import _limits
+from core.planner.session import limits_of
 from testing.core_builders import made_up_request
 
 CHILDREN = tuple(range(200, 214))
@@ -33,7 +33,7 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
         start = perf_counter()
         every = all_candidates(house, request)
         kept = undominated(every)
-        limits = _limits(kept, request)
+        limits = limits_of(kept, request)
         quick = solve(kept, {}, limits)
         ours.append(perf_counter() - start)
         with (
@@ -42,7 +42,7 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
             _default_parameters(),
         ):
             start = perf_counter()
-            slow = solve(every, {}, _limits(every, request))
+            slow = solve(every, {}, limits_of(every, request))
             plain.append(perf_counter() - start)
         worse += abs(quick.well_spent - slow.well_spent) > 1e-6 and slow.status == quick.status == "optimal"
     say(f"plan: median {median(ours) * 1e3:.0f} ms, worst {max(ours) * 1e3:.0f} ms over {len(ours)} children, expansion included")

@@ -21,12 +21,16 @@ from core.scoring import EventError
 from cupboard.api import router as cupboard
 from cupboard.making_api import router as making
 from planning.api import router as planning
+from planning.bag_api import router as bag
+from planning.batch_api import router as batches
 from planning.library_api import router as library
+from planning.week_api import router as weeks
 from progress.api import router as progress
 from running.api import router as running
+from sheets.api import router as sheets
 
 api = NinjaAPI(title="Pollicor", version="1", auth=MemberAuth(csrf=True), docs_url=None)
-for _router in (clinic, words, caseload, cupboard, making, planning, library, running, progress):
+for _router in (clinic, words, caseload, cupboard, making, planning, library, weeks, bag, batches, running, progress, sheets):
     api.add_router("", _router)
 
 

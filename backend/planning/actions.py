@@ -14,6 +14,8 @@ from core.planner import Block, SessionPlan, block_of, plan_session, totals
 from planning.models import Plan, PlanBlock
 from planning.workbench import Wish, Workbench, stock_stamp, variant_of, wish_of, workbench, workbench_of
 
+LONGEST_NAME = 60
+
 
 @dataclass(frozen=True)
 class BlockChoice:
@@ -43,7 +45,7 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
         raise Impossible(answer)
     plan = Plan.objects.create(
         child=child, home=home, made_by=member, place=wish.place, supervision=wish.supervision, minutes=wish.minutes,
-        targets=list(wish.targets), excluded=list(wish.excluded), status=answer.status, bound=answer.bound,
+        targets=list(wish.targets), shape=wish.shape, order=wish.order, excluded=list(wish.excluded), status=answer.status, bound=answer.bound,
         notes=list(answer.notes), child_version=child.version, stock_stamp=stock_stamp(home),
     )  # fmt: skip
     _keep(plan, answer.blocks)
@@ -77,6 +79,43 @@ def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[Block
     now.notes = list(totals(blocks).notes)
     _keep(now, blocks)
     return Done(now, now, now.child_id, {"blocks": [c.family for c in choices]})
+
+
+@acting("plan.edit")
+def name_plan(member: Member, plan: Plan, version: int, name: str) -> Done[Plan]:
+    """Keep a plan as this child's favourite under a name, or let go of it with an empty one."""
+    now = _unchanged(plan, version)
+    if len(name.strip()) > LONGEST_NAME:
+        raise FieldError(
+            "name", name, f"A name of {len(name.strip())} letters does not fit a list.", f"Use {LONGEST_NAME} or fewer."
+        )
+    now.name = name.strip()
+    now.version += 1
+    now.save(update_fields=["name", "version"])
+    return Done(now, now, now.child_id, {"name": now.name})
+
+
+@acting("plan.make")
+def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
+    """Make a new plan with the blocks of an earlier one, each checked for today; what can't stand is left out and said."""
+    bench = workbench_of(plan, on)
+    blocks, notes = [], []
+    for stored in plan.blocks.all():
+        block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
+        if block:
+            blocks.append(block)
+        else:
+            lack = bench.house.lack(variant_of(stored))
+            notes.append(
+                f"Left out {checked_variant(variant_of(stored)).name}: {lack.reason if lack else 'nothing to train there'}"
+            )
+    made = Plan.objects.create(
+        child=plan.child, home=plan.home, made_by=member, place=plan.place, supervision=plan.supervision, minutes=plan.minutes,
+        targets=plan.targets, shape=plan.shape, order=plan.order, status="given", notes=[*totals(tuple(blocks)).notes, *notes],
+        child_version=plan.child.version, stock_stamp=stock_stamp(plan.home),
+    )  # fmt: skip
+    _keep(made, blocks)
+    return Done(made, made, plan.child_id, {"from": str(plan.pk)})
 
 
 def mark_used(plan: Plan, on: date) -> None:

@@ -1,5 +1,6 @@
 """Plans: make, read, change by hand, plan again, and ask what a grade would be."""
 
+from dataclasses import replace
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -11,18 +12,24 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from core.house import checked_variant
+from core.library import family as checked_family
 from core.planner import Block, SessionPlan, block_of, totals
 from core.planner.candidates import left_out
+from core.planner.instead import Placed, bring_in, differences
 from planning import actions, queries
 from planning.actions import BlockChoice, Impossible
 from planning.models import Plan
 from planning.schemas import (
     AgainIn,
+    AgainstOut,
     BlockIn,
     BlockOut,
     BlocksIn,
+    BroughtInOut,
+    DifferenceOut,
     ForecastOut,
     LeftOutOut,
+    NameIn,
     PlanLine,
     PlanOut,
     WishIn,
@@ -39,7 +46,7 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     """Plan a session. Where none is possible: status impossible, the reason and the shortest fix."""
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, body.home_id)
-    wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision)
+    wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision, shape=body.shape, order=body.order)
     try:
         plan = actions.make_plan(who, child, home, wish, timezone.localdate())
     except Impossible as no:
@@ -54,7 +61,7 @@ def list_plans(request: HttpRequest, child_id: int, limit: int = 20) -> list[Pla
     plans = queries.plans_of(who, child_for(who, child_id))[: min(max(limit, 1), 100)]
     return [
         PlanLine(id=p.pk, made_at=p.made_at, used_on=p.used_on, minutes=p.minutes, targets=p.targets,
-                 blocks=[checked_variant(variant_of(b)).name for b in p.blocks.all()])
+                 blocks=[checked_variant(variant_of(b)).name for b in p.blocks.all()], name=p.name)
         for p in plans
     ]  # fmt: skip
 
@@ -87,6 +94,46 @@ def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
     return plan_out(queries.plan_for(who, plan_id))
 
 
+@router.put("/plans/{plan_id}/name", response={200: PlanOut, **REFUSED})
+def name_plan(request: HttpRequest, plan_id: UUID, body: NameIn) -> PlanOut:
+    """Keep a plan as this child's favourite, or let go of it."""
+    who = member(request)
+    actions.name_plan(who, queries.plan_for(who, plan_id), body.version, body.name)
+    return plan_out(queries.plan_for(who, plan_id))
+
+
+@router.post("/plans/{plan_id}/copy", response={200: PlanOut, **REFUSED})
+def copy_plan(request: HttpRequest, plan_id: UUID) -> PlanOut:
+    """Start a new plan from this one, every block checked for today."""
+    who = member(request)
+    made = actions.start_from(who, queries.plan_for(who, plan_id), timezone.localdate())
+    return plan_out(queries.plan_for(who, made.pk))
+
+
+@router.get("/plans/{plan_id}/against-last", response={200: AgainstOut, **REFUSED})
+def against_last(request: HttpRequest, plan_id: UUID) -> AgainstOut:
+    """How a plan differs from the last session that was run."""
+    who = member(request)
+    plan = queries.plan_for(who, plan_id)
+    last = queries.last_run_before(plan)
+    lines = differences(_placed(plan), _placed(last)) if last else ()
+    return AgainstOut(on=last.used_on if last else None, lines=[DifferenceOut(**fields_of(d)) for d in lines])
+
+
+def _placed(plan: Plan) -> list[Placed]:
+    return [Placed(variant_of(b), b.minutes) for b in plan.blocks.all()]
+
+
+@router.get("/plans/{plan_id}/bring-in", response={200: BroughtInOut, **REFUSED})
+def ask_to_bring_in(request: HttpRequest, plan_id: UUID, family: str) -> BroughtInOut:
+    """What it would cost to have this activity in, or the smallest change that lets it in. Nothing is kept."""
+    plan = queries.plan_for(member(request), plan_id)
+    bench = workbench_of(plan, timezone.localdate())
+    checked_family(family)
+    request_now = replace(bench.request, locked=(), excluded=bench.request.excluded - {family})
+    return BroughtInOut(**fields_of(bring_in(request_now, bench.house, family)))
+
+
 @router.post("/plans/{plan_id}/forecast", response={200: ForecastOut, **REFUSED})
 def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
     """What a grade would be, nothing kept: forecast, quantities, hazards, dials, neighbours, equals."""
@@ -102,7 +149,7 @@ def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
     chosen = frozenset(b.family for b in plan.blocks.all())
     return PlanOut(
         id=plan.pk, child_id=plan.child_id, child_name=plan.child.first_name, home_id=plan.home_id, home_name=plan.home.name,
-        place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, excluded=plan.excluded,
+        place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, shape=plan.shape, part_names=dict(bench.request.form.names), name=plan.name, excluded=plan.excluded,
         status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
         minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
         blocks=[out for _, out in shown if out], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),

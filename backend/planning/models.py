@@ -6,7 +6,7 @@ from django.db import models
 from django.db.models import Q
 
 from caseload.models import Child, Home
-from clinic.models import Member
+from clinic.models import Clinic, Member
 from clinic.queries import in_clinic
 from core.library.declare import PARTS
 
@@ -23,6 +23,9 @@ class Plan(models.Model):
     supervision = models.CharField(max_length=12)
     minutes = models.PositiveSmallIntegerField()
     targets = models.JSONField()
+    shape = models.CharField(max_length=10, default="parts")
+    order = models.CharField(max_length=16, default="precision_first")
+    name = models.CharField(max_length=60, blank=True)
     excluded = models.JSONField(default=list)
     status = models.CharField(max_length=10)
     bound = models.FloatField(default=0)
@@ -37,6 +40,74 @@ class Plan(models.Model):
     class Meta:
         indexes = [models.Index(fields=["child", "-made_at"])]
         constraints = [models.CheckConstraint(condition=Q(minutes__gte=5) & Q(minutes__lte=90), name="plan_minutes_possible")]
+
+
+class HomeWeek(models.Model):
+    """A home week as planned: which days, which graded activities, how long. The rest is worked out by the core."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4)
+    child = models.ForeignKey(Child, models.CASCADE, related_name="weeks")
+    made_by = models.ForeignKey(Member, models.PROTECT)
+    made_at = models.DateTimeField(auto_now_add=True)
+    starts_on = models.DateField()
+    supervision = models.CharField(max_length=12)
+    targets = models.JSONField()
+    free = models.JSONField()
+    a_day = models.PositiveSmallIntegerField()
+    status = models.CharField(max_length=10)
+    well_spent = models.FloatField(default=0)
+    bound = models.FloatField(default=0)
+    days = models.JSONField()
+
+    objects = in_clinic("child__clinic").as_manager()
+
+    class Meta:
+        indexes = [models.Index(fields=["child", "-starts_on"])]
+        constraints = [models.CheckConstraint(condition=Q(a_day__in=(1, 2)), name="week_one_or_two_a_day")]
+
+
+class GroupSession(models.Model):
+    """Children together, as planned: blocks frozen with each child's own grade."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4)
+    home = models.ForeignKey(Home, models.PROTECT)
+    children = models.ManyToManyField(Child, related_name="groups")
+    made_by = models.ForeignKey(Member, models.PROTECT)
+    made_at = models.DateTimeField(auto_now_add=True)
+    minutes = models.PositiveSmallIntegerField()
+    answer = models.JSONField()
+
+    objects = in_clinic("home__clinic").as_manager()
+
+
+class Batch(models.Model):
+    """A caseload planned in the background: which children, how far it is."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4)
+    clinic = models.ForeignKey(Clinic, models.CASCADE)
+    asked_by = models.ForeignKey(Member, models.PROTECT)
+    asked_at = models.DateTimeField(auto_now_add=True)
+    minutes = models.PositiveSmallIntegerField(null=True)
+
+    objects = in_clinic("clinic").as_manager()
+
+
+class BatchLine(models.Model):
+    """One child of a batch: waiting, planned (with the plan) or refused (with the reason)."""
+
+    batch = models.ForeignKey(Batch, models.CASCADE, related_name="lines")
+    child = models.ForeignKey(Child, models.CASCADE)
+    status = models.CharField(max_length=8, default="waiting")
+    plan = models.ForeignKey("Plan", models.SET_NULL, null=True)
+    words = models.CharField(max_length=500, blank=True)
+    seen = models.BooleanField(default=False)
+
+    class Meta:
+        ordering = ["pk"]
+        constraints = [
+            models.UniqueConstraint(fields=["batch", "child"], name="one_line_per_child"),
+            models.CheckConstraint(condition=Q(status__in=("waiting", "planned", "refused")), name="batch_status_known"),
+        ]
 
 
 class PlanBlock(models.Model):

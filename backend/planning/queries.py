@@ -27,3 +27,15 @@ def plans_of(member: Member, child: Child) -> QuerySet[Plan]:
     """A child's plans, newest first."""
     require(member, "plan.read")
     return Plan.objects.visible_to(member).filter(child=child).prefetch_related("blocks").order_by("-made_at")
+
+
+def last_run_before(plan: Plan) -> Plan | None:
+    """The last session of the same child that was run, other than this one."""
+    run = Plan.objects.filter(child=plan.child, used_on__isnull=False).exclude(pk=plan.pk)
+    return run.prefetch_related("blocks").order_by("-used_on", "-made_at").first()
+
+
+def latest_plan(child: Child) -> Plan | None:
+    """A child's newest plan that was not run yet, else the newest of all."""
+    plans = Plan.objects.filter(child=child).prefetch_related("blocks", "child__estimates").select_related("child__home", "home")
+    return plans.filter(used_on__isnull=True).order_by("-made_at").first() or plans.order_by("-made_at").first()

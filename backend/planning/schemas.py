@@ -15,6 +15,8 @@ class WishIn(Schema):
     place: str = "clinic"
     supervision: str = "arms_reach"
     home_id: int
+    shape: str = "parts"
+    order: str = "precision_first"
 
 
 class BlockIn(Schema):
@@ -136,6 +138,9 @@ class PlanOut(Schema):
     supervision: str
     minutes_asked: int
     targets: list[str]
+    shape: str = "parts"
+    part_names: dict[str, str] = {}
+    name: str = ""
     excluded: list[str]
     status: str
     reason: str = ""
@@ -225,3 +230,37 @@ class PlanLine(Schema):
     minutes: int
     targets: list[str]
     blocks: list[str]
+    name: str
+
+
+class NameIn(Schema):
+    """The name a favourite is kept under; empty lets go of it."""
+
+    name: str
+    version: int
+
+
+class DifferenceOut(Schema):
+    """One line of a comparison with an earlier plan. kind: new, gone, harder, easier, other or same."""
+
+    family: str
+    name: str
+    kind: str
+    words: str
+
+
+class AgainstOut(Schema):
+    """How a plan differs from the last session's, and when that was."""
+
+    on: date | None
+    lines: list[DifferenceOut]
+
+
+class BroughtInOut(Schema):
+    """What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the change."""
+
+    family: str
+    name: str
+    cost: float | None
+    words: str
+    change: str

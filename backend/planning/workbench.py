@@ -26,6 +26,8 @@ class Wish:
     place: str = "clinic"
     supervision: str = "arms_reach"
     excluded: tuple[str, ...] = ()
+    shape: str = "parts"
+    order: str = "precision_first"
 
 
 @dataclass(frozen=True)
@@ -44,6 +46,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[L
     request = SessionRequest(
         facts, setting, stock, MappingProxyType(estimates_of(child, on)), wish.minutes, tuple(wish.targets),
         recent=MappingProxyType(recent_families(child)), locked=tuple(locked), excluded=frozenset(wish.excluded),
+        shape=wish.shape, order=wish.order,
     )  # fmt: skip
     return Workbench(request, House(stock, facts, setting))
 
@@ -55,7 +58,7 @@ def workbench_of(plan: Plan, on: date) -> Workbench:
 
 def wish_of(plan: Plan) -> Wish:
     """What was asked of a stored plan."""
-    return Wish(plan.minutes, tuple(plan.targets), plan.place, plan.supervision, tuple(plan.excluded))
+    return Wish(plan.minutes, tuple(plan.targets), plan.place, plan.supervision, tuple(plan.excluded), plan.shape, plan.order)
 
 
 def locked_of(plan: Plan) -> tuple[LockedBlock, ...]:

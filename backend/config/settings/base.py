@@ -22,12 +22,14 @@ INSTALLED_APPS = [
     "ninja",
     "axes",
     "csp",
+    "procrastinate.contrib.django",
     "clinic",
     "caseload",
     "cupboard",
     "planning",
     "running",
     "progress",
+    "sheets",
 ]
 
 MIDDLEWARE = [

@@ -1,12 +1,12 @@
 """When a session can't be: the smallest set of limits to give up, found by the solver."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from math import ceil
 from typing import Any
 
 from core.planner.candidates import Candidate
-from core.planner.model import STEP, Limits, build, run
+from core.planner.model import STEP, Built, Limits, build, run
 from core.planner.request import LONGEST_SESSION
 
 # Limits of the same number are given up in this order, cheapest first; the number of them weighs more.
@@ -24,11 +24,13 @@ class Relaxed:
 
 
 def smallest(
-    candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, may_give: tuple[str, ...]
-) -> Relaxed | None:
+    candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, may_give: tuple[str, ...],
+    also: Callable[[Built], None] | None = None,
+) -> Relaxed | None:  # fmt: skip
     """Return the fewest limits to give up so that a session can be, or None where none of those helps.
 
     may_give -- kinds of limit that may be given up, of LIMITS_ORDER
+    also     -- adds what has to hold besides, whatever is given up
     Among equally few, the cheapest by LIMITS_ORDER; among those, the shortest session.
     """
     from ortools.sat.python import cp_model
@@ -44,6 +46,8 @@ def smallest(
         return literals[name]
 
     built = build(candidates, fixed, limits, hold, model)
+    if also:
+        also(built)
     built.model.add(built.time <= LONGEST_SESSION * STEP)
     cost = {name: ONE_MORE + LIMITS_ORDER.index(_kind(name)) for name in literals}
     given = sum(cost[name] * (1 - literal) for name, literal in literals.items())

@@ -75,7 +75,7 @@ def check_request(request: SessionRequest) -> None:
         checked_variant(block.variant)
 
 
-def _limits(found: list[Candidate], request: SessionRequest) -> Limits:
+def limits_of(found: list[Candidate], request: SessionRequest) -> Limits:
     """Which parts have to be there: in a short session only a win to open with and the main work."""
     there, shape = {c.part for c in found}, request.form
     wanted = [p for p, from_minutes in shape.must.items() if request.minutes >= from_minutes and p in there]
@@ -125,7 +125,7 @@ def _nothing_to_train(house: House, request: SessionRequest) -> SessionPlan:
 
 def _roomiest(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> tuple[Choice, tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
-    limits = _limits(found, request)
+    limits = limits_of(found, request)
     choice = solve(found, fixed, limits)
     if choice.status != "impossible":
         return choice, ()
@@ -153,17 +153,17 @@ def _given_up_words(limit: str) -> str:
 def _no_room(found: list[Candidate], fixed: dict[int, int], house: House, request: SessionRequest) -> SessionPlan:
     """Find by the solver the fewest limits to give up, and say what that means."""
     out = left_out(house, request, frozenset())
-    less = smallest(found, fixed, _limits(found, request), LIMITS_ORDER)
+    less = smallest(found, fixed, limits_of(found, request), LIMITS_ORDER)
     if less is None:
         return SessionPlan(
             "impossible", left_out=out, reason="no choice of limits leaves a session", fix="Choose another target or shape."
         )
     hard = [g for g in less.given_up if g not in PARTS_ORDER and not g.startswith("target:")]
-    reasons, fixes = zip(*(_limit_words(g, less.minutes, request) for g in hard or less.given_up), strict=True)
+    reasons, fixes = zip(*(limit_words(g, less.minutes, request) for g in hard or less.given_up), strict=True)
     return SessionPlan("impossible", left_out=out, reason=" and ".join(reasons), fix=" ".join(fixes))
 
 
-def _limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str, str]:
+def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str, str]:
     """Why a limit stands in the way, and the fix that gives it up."""
     if limit.startswith("lock:"):
         block = request.locked[int(limit[5:])]

@@ -1,0 +1,63 @@
+"""A caseload planned in the background: asked for, worked off child by child, reviewed one by one."""
+
+from collections.abc import Sequence
+from datetime import date
+
+from django.db import transaction
+from django.utils import timezone
+
+from caseload.facts import estimates_of
+from caseload.models import Child
+from clinic.actions import Done, acting
+from clinic.models import Member
+from core.planner import RequestError
+from core.wanted import suggested_targets
+from planning.actions import Impossible, make_plan
+from planning.models import Batch, BatchLine
+from planning.workbench import Wish
+
+SETTING_UP = 5  # minutes on top of a child's attention, as the plan page offers
+LONGEST_USUAL = 45  # minutes
+
+
+@acting("plan.make")
+def start_batch(member: Member, children: Sequence[Child], minutes: int | None) -> Done[Batch]:
+    """Ask for a plan for each of these children; workers make them. minutes: for all, or by each child's attention."""
+    batch = Batch.objects.create(clinic=member.clinic, asked_by=member, minutes=minutes)
+    lines = BatchLine.objects.bulk_create(BatchLine(batch=batch, child=c) for c in children)
+    transaction.on_commit(lambda: _hand_out([line.pk for line in lines]))
+    return Done(batch, batch, None, {"children": [c.pk for c in children]})
+
+
+def _hand_out(lines: Sequence[int]) -> None:
+    from planning.tasks import plan_child
+
+    plan_child.batch_defer(*({"line_id": pk} for pk in lines))
+
+
+def plan_line(line_id: int, on: date | None = None) -> BatchLine:
+    """Make the plan of one line, for whoever asked for the batch; a refusal is kept in words. Done twice it makes one plan."""
+    line = BatchLine.objects.select_related("batch__asked_by__clinic", "batch__asked_by__user", "child__home").get(pk=line_id)
+    if line.status != "waiting":
+        return line
+    child, today = line.child, on or timezone.localdate()
+    minutes = line.batch.minutes or min(LONGEST_USUAL, child.attention_minutes + SETTING_UP)
+    targets = suggested_targets(child.wanted, estimates_of(child, today))
+    wish = Wish(minutes, tuple(targets), child.home.kind, child.home.supervision)
+    try:
+        line.plan = make_plan(line.batch.asked_by, child, child.home, wish, today)
+        line.status, line.words = "planned", ""
+    except Impossible as no:
+        line.status, line.words = "refused", f"{no.answer.reason[:1].upper()}{no.answer.reason[1:]}. {no.answer.fix}"[:500]
+    except RequestError as no:
+        line.status, line.words = "refused", str(no)[:500]
+    line.save(update_fields=["plan", "status", "words"])
+    return line
+
+
+@acting("plan.edit")
+def mark_seen(member: Member, line: BatchLine) -> Done[BatchLine]:
+    """Note that a therapist has looked at a line's plan."""
+    line.seen = True
+    line.save(update_fields=["seen"])
+    return Done(line, line, line.child_id)

@@ -1,0 +1,215 @@
+"""Home weeks, children together, the visit bag and caseloads in the background, through the API."""
+
+from datetime import timedelta
+from unittest.mock import patch
+from uuid import uuid4
+
+from django.core.management import call_command
+from django.test import TestCase, TransactionTestCase
+
+from clinic.models import AuditEntry
+from planning.batch_actions import plan_line
+from planning.models import BatchLine, GroupSession, HomeWeek, Plan
+from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child
+
+MONDAY = TODAY + timedelta(days=(7 - TODAY.weekday()) % 7)
+ASK = {"free": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": MONDAY}
+
+
+class WeekTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.api = Api(self.lead)
+        self.path = f"/children/{self.child.pk}/weeks"
+
+    def test_a_week_keeps_to_the_familys_days(self) -> None:
+        status, week = self.api("post", self.path, ASK)
+        self.assertEqual(status, 200, week)
+        self.assertEqual([bool(d["blocks"]) for d in week["days"]][1::3], [False, False])
+        for day in week["days"]:
+            self.assertLessEqual(day["minutes"], day["free"])
+        self.assertEqual(self.api("get", f"/weeks/{week['id']}")[1]["days"], week["days"])
+        self.assertEqual(self.api("get", self.path)[1][0]["id"], week["id"])
+        self.assertTrue(AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").exists())
+
+    def test_no_time_is_answered_with_the_shortest_fix(self) -> None:
+        status, problem = self.api("post", self.path, {**ASK, "free": [0] * 7})
+        self.assertEqual(status, 422)
+        self.assertIn("Find one day with 5 minutes", problem["fields"][0]["remedy"])
+        self.assertFalse(HomeWeek.objects.exists())
+
+    def test_nonsense_is_refused_at_its_field(self) -> None:
+        for field, change in (
+            ("free", {"free": [10] * 6}),
+            ("a_day", {"a_day": 3}),
+            ("starts_on", {"starts_on": MONDAY + timedelta(days=1)}),
+        ):
+            status, problem = self.api("post", self.path, {**ASK, **change})
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
+
+    def test_an_activity_that_can_no_longer_be_done_is_named(self) -> None:
+        _, week = self.api("post", self.path, ASK)
+        self.child.home.stock.all().delete()
+        _, now = self.api("get", f"/weeks/{week['id']}")
+        self.assertTrue(any(d["gone"] for d in now["days"]))
+
+    def test_nobody_sees_across_the_wall_and_an_assistant_plans_nothing(self) -> None:
+        _, week = self.api("post", self.path, ASK)
+        self.assertEqual(Api(make_member())("get", f"/weeks/{week['id']}")[0], 404)
+        self.assertEqual(Api(make_member("assistant", self.lead.clinic))("post", self.path, ASK)[0], 403)
+
+
+class TogetherTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.home = make_home(self.lead, {m: n * 3 for m, n in STOCK.items()})
+        self.older = make_child(self.lead, self.home, first_name="Ada", birth_date=TODAY - timedelta(days=7 * 366))
+        self.younger = make_child(
+            self.lead, self.home, first_name="Bo", birth_date=TODAY - timedelta(days=4 * 366), mouthing="sometimes"
+        )
+        self.api = Api(self.lead)
+
+    def ask(self, **changes: object) -> dict:
+        return {
+            "children": [self.older.pk, self.younger.pk],
+            "home_id": self.home.pk,
+            "minutes": 30,
+            "targets": ["grasp", "bilateral"],
+            **changes,
+        }
+
+    def test_each_child_has_an_own_grade_of_one_activity(self) -> None:
+        status, out = self.api("post", "/groups", self.ask())
+        self.assertEqual(status, 200, out)
+        self.assertEqual([c["child"] for c in out["blocks"][0]["children"]], ["Ada", "Bo"])
+        self.assertTrue(any("Bo is within reach" in away for away in out["kept_away"]))
+        self.assertEqual(self.api("get", f"/groups/{out['id']}")[1], out)
+
+    def test_one_child_or_two_of_one_name_is_refused(self) -> None:
+        self.assertEqual(self.api("post", "/groups", self.ask(children=[self.older.pk]))[0], 422)
+        twin = make_child(self.lead, self.home, first_name="Ada")
+        status, problem = self.api("post", "/groups", self.ask(children=[self.older.pk, twin.pk]))
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "children"))
+        self.assertFalse(GroupSession.objects.exists())
+
+    def test_a_child_of_another_clinic_is_not_found(self) -> None:
+        stranger = make_child(make_member())
+        self.assertEqual(self.api("post", "/groups", self.ask(children=[self.older.pk, stranger.pk]))[0], 404)
+
+    def test_the_bag_leaves_out_what_the_home_has(self) -> None:
+        plan_for_child(self.lead, self.older)
+        store = make_home(self.lead, {m: n * 2 for m, n in STOCK.items()})
+        status, bag = self.api("post", "/bags", {"children": [self.older.pk, self.younger.pk], "store_id": store.pk})
+        self.assertEqual((status, bag["unplanned"]), (200, ["Bo"]))
+        self.assertEqual(bag["lines"], [])
+        self.home.stock.filter(material__in=["wide_bowl", "small_cup", "pencil", "counter", "building_block"]).delete()
+        self.home.stock.exclude(material="copy_paper").delete()
+        _, bag = self.api("post", "/bags", {"children": [self.older.pk], "store_id": store.pk})
+        self.assertTrue(bag["lines"])
+
+
+class PlanQuestionsTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.plan = plan_for_child(self.lead, self.child)
+        self.api = Api(self.lead)
+
+    def test_a_favourite_keeps_its_name_and_starts_another_plan(self) -> None:
+        now = self.plan.version
+        status, named = self.api("put", f"/plans/{self.plan.pk}/name", {"name": "Rainy day", "version": now})
+        self.assertEqual((status, named["name"], named["version"]), (200, "Rainy day", now + 1))
+        self.assertEqual(self.api("put", f"/plans/{self.plan.pk}/name", {"name": "x", "version": now})[0], 409)
+        self.assertEqual(self.api("put", f"/plans/{self.plan.pk}/name", {"name": "x" * 61, "version": now + 1})[0], 422)
+        _, copy = self.api("post", f"/plans/{self.plan.pk}/copy")
+        self.assertEqual([b["family"] for b in copy["blocks"]], [b.family for b in self.plan.blocks.all()])
+        self.assertNotEqual(copy["id"], str(self.plan.pk))
+
+    def test_a_copy_leaves_out_what_can_no_longer_stand_and_says_so(self) -> None:
+        self.child.home.stock.all().delete()
+        _, copy = self.api("post", f"/plans/{self.plan.pk}/copy")
+        self.assertTrue(all(n.startswith("Left out") for n in copy["notes"]))
+        self.assertLess(len(copy["blocks"]), self.plan.blocks.count())
+
+    def test_a_plan_is_compared_with_the_last_session(self) -> None:
+        _, nothing = self.api("get", f"/plans/{self.plan.pk}/against-last")
+        self.assertEqual((nothing["on"], nothing["lines"]), (None, []))
+        run = run_for_child(self.lead, self.child)
+        Plan.objects.filter(pk=run.plan_id).update(used_on=TODAY)
+        _, out = self.api("get", f"/plans/{self.plan.pk}/against-last")
+        self.assertEqual({line["kind"] for line in out["lines"]}, {"same"})
+
+    def test_what_bringing_one_in_costs(self) -> None:
+        _, plan = self.api("get", f"/plans/{self.plan.pk}")
+        fits = next(o for o in plan["left_out"] if o["kind"] == "not_chosen")
+        status, out = self.api("get", f"/plans/{self.plan.pk}/bring-in?family={fits['family']}")
+        self.assertEqual(status, 200)
+        self.assertGreaterEqual(out["cost"], 0)
+        missing = next(o for o in plan["left_out"] if o["kind"] == "missing")
+        _, out = self.api("get", f"/plans/{self.plan.pk}/bring-in?family={missing['family']}")
+        self.assertIsNone(out["cost"])
+        self.assertTrue(out["words"] and out["change"])
+        self.assertEqual(self.api("get", f"/plans/{self.plan.pk}/bring-in?family=moon")[0], 422)
+
+    def test_a_shape_is_kept_with_the_plan(self) -> None:
+        wish = {
+            "minutes": 20,
+            "targets": ["grasp"],
+            "place": "home",
+            "supervision": "box",
+            "home_id": self.child.home_id,
+            "shape": "alone",
+        }
+        status, plan = self.api("post", f"/children/{self.child.pk}/plans", wish)
+        self.assertEqual((status, plan["shape"], plan["part_names"]["main"]), (200, "alone", "Alone"))
+        self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "supervision": "arms_reach"})[0], 422)
+        self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "shape": "spiral"})[0], 422)
+
+
+class BatchTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.children = [make_child(self.lead), make_child(self.lead, make_home(self.lead, {}))]
+        self.api = Api(self.lead)
+
+    def ask(self) -> dict:
+        with patch("planning.batch_actions._hand_out"):
+            status, batch = self.api("post", "/batches", {"children": [c.pk for c in self.children]})
+        self.assertEqual((status, batch["done"], batch["total"]), (200, 0, 2))
+        return batch
+
+    def test_each_child_is_planned_or_refused_with_the_reason(self) -> None:
+        for line in self.ask()["lines"]:
+            plan_line(line["id"])
+        _, batch = self.api("get", "/batches/latest")
+        planned, refused = batch["lines"]
+        self.assertEqual((batch["done"], planned["status"], refused["status"]), (2, "planned", "refused"))
+        self.assertTrue(planned["blocks"] and "Add" in refused["words"])
+        _, seen = self.api("post", f"/batch-lines/{planned['id']}/seen")
+        self.assertTrue(seen["seen"])
+
+    def test_a_line_worked_off_twice_makes_one_plan(self) -> None:
+        line = self.ask()["lines"][0]["id"]
+        plan_line(line)
+        plan_line(line)
+        self.assertEqual(Plan.objects.count(), 1)
+
+    def test_another_clinic_sees_nothing_of_it(self) -> None:
+        line = self.ask()["lines"][0]["id"]
+        stranger = Api(make_member())
+        self.assertIsNone(stranger("get", "/batches/latest")[1])
+        self.assertEqual(stranger("post", f"/batch-lines/{line}/seen")[0], 404)
+        self.assertEqual(stranger("post", "/batches", {"children": [self.children[0].pk]})[0], 404)
+        self.assertEqual(self.api("get", f"/weeks/{uuid4()}")[0], 404)
+
+
+class WorkerTest(TransactionTestCase):
+    def test_a_worker_plans_what_was_asked(self) -> None:
+        lead = make_member()
+        child = make_child(lead)
+        Api(lead)("post", "/batches", {"children": [child.pk]})
+        call_command("procrastinate", "worker", "--one-shot", "--concurrency", "1", verbosity=0)
+        line = BatchLine.objects.get()
+        self.assertEqual(line.status, "planned")
+        self.assertEqual(line.plan.child_id, child.pk)

@@ -1,0 +1,105 @@
+"""Sheets on paper: the prep sheet of a plan and the family's sheet of a home week, as pages and as PDF."""
+
+from typing import Any, Literal
+from uuid import UUID
+
+from django.http import HttpRequest, HttpResponse
+from django.utils import timezone
+from ninja import Router
+
+from clinic.auth import member
+from clinic.models import Member
+from clinic.problems import Problem
+from core.house import House, Variant
+from core.library import FAMILIES
+from core.planner import Block, block_of
+from core.planner.shapes import shape_of
+from core.prep import PrepBlock, prep_sheet
+from planning.queries import plan_for
+from planning.week_actions import home_bench
+from planning.week_api import week_for, week_out
+from planning.workbench import variant_of, workbench_of
+from sheets import paper as on_paper
+
+router = Router(tags=["sheets"])
+REFUSED = {403: Problem, 404: Problem, 422: Problem}
+Paper = Literal["A4", "Letter"]
+ADULTS = {"arms_reach": "adult within arm's reach", "room": "adult in the room", "box": "on their own"}
+HANDS = {"right": "right-handed", "left": "left-handed", "not_settled": "hand not settled"}
+
+
+@router.get("/plans/{plan_id}/sheet", include_in_schema=False)
+def prep_page(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+    """The prep sheet of a plan as a page that prints."""
+    context = _prep(member(request), plan_id)
+    return on_paper.page(request, "sheets/prep.html", context, paper, f"/api/plans/{plan_id}/sheet.pdf")
+
+
+@router.get("/plans/{plan_id}/sheet.pdf", include_in_schema=False)
+def prep_pdf(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+    """The prep sheet of a plan as a PDF."""
+    context = _prep(member(request), plan_id)
+    return on_paper.pdf("sheets/prep.html", context, paper, f"prep-{context['child'].lower()}")
+
+
+@router.get("/weeks/{week_id}/sheet", include_in_schema=False)
+def week_page(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpResponse:
+    """The family's sheet of a home week as a page that prints."""
+    context = _week(member(request), week_id)
+    return on_paper.page(request, "sheets/week.html", context, paper, f"/api/weeks/{week_id}/sheet.pdf")
+
+
+@router.get("/weeks/{week_id}/sheet.pdf", include_in_schema=False)
+def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpResponse:
+    """The family's sheet of a home week as a PDF."""
+    context = _week(member(request), week_id)
+    return on_paper.pdf("sheets/week.html", context, paper, f"week-{context['child'].lower()}")
+
+
+def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
+    plan = plan_for(who, plan_id)
+    bench = workbench_of(plan, timezone.localdate())
+    blocks = [
+        block for b in plan.blocks.all()
+        if (block := block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked))
+    ]  # fmt: skip
+    sheet = prep_sheet(blocks, bench.house, plan.child.overrides)
+    themes = {t for b in blocks for t in FAMILIES[b.variant.family].themes} & set(plan.child.likes)
+    return {
+        "child": plan.child.first_name, "home": plan.home.name, "minutes": plan.minutes, "adult": ADULTS[plan.supervision],
+        "hand": HANDS[plan.child.hand], "theme": sorted(themes)[0] if themes else "", "sheet": sheet,
+        "rows": [_row(p, shape_of(plan.shape).names[p.block.part], plan.child.hand) for p in sheet.blocks],
+    }  # fmt: skip
+
+
+def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
+    b = p.block
+    return {
+        "name": b.name, "part": part, "minutes": b.minutes, "sets": b.sets, "count": b.count, "unit": b.unit, "grade": " · ".join(b.grade_words),
+        "expected": f"{b.expected * 10:.0f} of 10", "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
+        "posture": f"{b.posture[:1].upper()}{b.posture[1:]}", "cues": p.cues, "watch": p.watch, "easier": p.easier, "harder": p.harder,
+        "tidy": b.tidy, "cautions": p.cautions, "say": b.cues[0][1] if b.cues else "",
+        "things": [f"{q.wanted} {q.name.lower()}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
+    }  # fmt: skip
+
+
+def _week(who: Member, week_id: UUID) -> dict[str, Any]:
+    week = week_for(who, week_id)
+    request, house = home_bench(week.child, week.targets, timezone.localdate())
+    shown = week_out(week)
+    blocks = _once_each(week.days, request, house)
+    sheet = prep_sheet(blocks, house, week.child.overrides)
+    return {
+        "child": week.child.first_name, "starts_on": week.starts_on, "days": shown.days, "used_up": ", ".join(shown.used_up),
+        "rows": [_row(p, "", week.child.hand) for p in sheet.blocks],
+    }  # fmt: skip
+
+
+def _once_each(days: list[list[dict[str, Any]]], request: Any, house: House) -> list[Block]:
+    """Each activity of the week once, at its longest."""
+    found: dict[str, Block] = {}
+    for stored in (b for day in days for b in day):
+        block = block_of(request, house, "main", Variant(stored["family"], tuple(stored["grade"])), stored["minutes"])
+        if block and (block.variant.family not in found or found[block.variant.family].minutes < block.minutes):
+            found[block.variant.family] = block
+    return list(found.values())

@@ -1,0 +1,89 @@
+"""Sheets as pages and as PDF: real pages, real sizes, the words a helper needs."""
+
+from datetime import timedelta
+from io import BytesIO
+from unittest.mock import patch
+
+from django.test import TestCase
+from pypdf import PdfReader
+
+from planning.models import Plan
+from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child
+
+A4_POINTS = (595.28, 841.89)  # 210 x 297 mm, ISO 216
+LETTER_POINTS = (612.0, 792.0)  # 8.5 x 11 in
+
+
+class PrepSheetTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead, hand="left")
+        self.plan = plan_for_child(self.lead, self.child)
+        self.api = Api(self.lead)
+
+    def get(self, path: str):  # type: ignore[no-untyped-def]
+        return self.api.client.get(f"/api{path}")
+
+    def text(self) -> str:
+        return self.get(f"/plans/{self.plan.pk}/sheet").content.decode()
+
+    def test_every_block_is_on_it_with_words_and_cautions(self) -> None:
+        text = self.text()
+        for block in self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]:
+            self.assertIn(block["name"], text)
+            for hit in block["verdict"]["hits"]:
+                self.assertIn(hit["remedy"].replace("'", "&#x27;"), text)
+        self.assertIn("does not replace a licensed therapist", text)
+
+    def test_the_table_is_mirrored_for_a_left_hander(self) -> None:
+        left = self.text()
+        self.assertIn('>skill side</text>\n  <text x="186"', left)
+        self.child.hand = "right"
+        self.child.save()
+        self.assertIn('>helper side</text>\n  <text x="186"', self.text())
+
+    def test_the_pdf_has_the_papers_true_size(self) -> None:
+        for paper, size in (("A4", A4_POINTS), ("Letter", LETTER_POINTS)):
+            answer = self.get(f"/plans/{self.plan.pk}/sheet.pdf?paper={paper}")
+            self.assertEqual(answer["Content-Type"], "application/pdf")
+            first = PdfReader(BytesIO(answer.content)).pages[0]
+            self.assertAlmostEqual(float(first.mediabox.width), size[0], delta=0.5)
+            self.assertAlmostEqual(float(first.mediabox.height), size[1], delta=0.5)
+            self.assertIn(self.plan.blocks.first() and "Bring", first.extract_text())
+
+    def test_nothing_is_fetched_from_outside(self) -> None:
+        with patch("urllib.request.urlopen", side_effect=AssertionError("fetched")):
+            self.assertEqual(self.get(f"/plans/{self.plan.pk}/sheet.pdf").status_code, 200)
+
+    def test_an_override_is_on_the_sheet_with_its_reason(self) -> None:
+        home = make_home(self.lead, {**STOCK, "balloon": 4})
+        child = make_child(self.lead, home, first_name="Fen")
+        self.api("post", f"/children/{child.pk}/overrides", {"rule": "balloon", "reason": "Held by the mother, foil only"})
+        plan = Plan.objects.create(child=child, home=home, made_by=self.lead, place="home", supervision="arms_reach", minutes=20,
+                                   targets=["bilateral"], status="given", child_version=1, stock_stamp="x")  # fmt: skip
+        plan.blocks.create(
+            position=0, part="main", family="keep_it_up", grade=[1, 0], minutes=4, strand="toss_catch", expected=0.8
+        )
+        text = self.get(f"/plans/{plan.pk}/sheet").content.decode()
+        self.assertIn("allowed by a therapist, because: Held by the mother, foil only", text)
+
+    def test_a_paper_that_does_not_exist_and_another_clinic_are_refused(self) -> None:
+        self.assertEqual(self.get(f"/plans/{self.plan.pk}/sheet?paper=A9").status_code, 422)
+        stranger = Api(make_member())
+        self.assertEqual(stranger.client.get(f"/api/plans/{self.plan.pk}/sheet.pdf").status_code, 404)
+        self.assertEqual(Api().client.get(f"/api/plans/{self.plan.pk}/sheet").status_code, 401)
+
+
+class WeekSheetTest(TestCase):
+    def test_the_family_sheet_says_what_to_set_out_how_many_and_how_to_answer(self) -> None:
+        lead = make_member()
+        child = make_child(lead)
+        api = Api(lead)
+        monday = TODAY + timedelta(days=(7 - TODAY.weekday()) % 7)
+        ask = {"free": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": monday}
+        _, week = api("post", f"/children/{child.pk}/weeks", ask)
+        text = api.client.get(f"/api/weeks/{week['id']}/sheet").content.decode()
+        for words in ("Three steps", "Set out", "just right", "How did it go?", "Monday", "free"):
+            self.assertIn(words, text)
+        answer = api.client.get(f"/api/weeks/{week['id']}/sheet.pdf?paper=Letter")
+        self.assertGreaterEqual(len(PdfReader(BytesIO(answer.content)).pages), 1)
