@@ -7,6 +7,7 @@ from clinic.schema import Schema
 from core.child import ALLERGENS, PRECAUTIONS
 from core.library import FAMILIES
 from core.materials import MEASURES
+from core.planner.shapes import ORDERS, SHAPES
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
 from core.support import SUPPORTS
 
@@ -44,6 +45,12 @@ class TaskOut(Choice):
     demands: dict[str, int]
 
 
+class ShapeOut(Choice):
+    """A shape of session and what it is for."""
+
+    hint: str
+
+
 class WordsOut(Schema):
     """Everything with a name."""
 
@@ -53,6 +60,8 @@ class WordsOut(Schema):
     supports: list[Choice]
     allergens: list[Choice]
     precautions: list[Choice]
+    shapes: list[ShapeOut]
+    orders: list[Choice]
     themes: list[str]
     measures: dict[str, str]
 
@@ -71,6 +80,8 @@ def words(request: HttpRequest) -> WordsOut:
         supports=[Choice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
+        shapes=[ShapeOut(id=s.id, name=s.name, hint=s.hint) for s in SHAPES.values()],
+        orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in FAMILIES.values() for t in f.themes}),
         measures=dict(MEASURES),
     )  # fmt: skip

@@ -49,6 +49,11 @@ class Quantity:
     pieces: int = 1
 
     @property
+    def named(self) -> str:
+        """The name for as many as are wanted, in lower case."""
+        return MATERIALS[self.material].named(self.wanted)
+
+    @property
     def cut(self) -> str:
         """How to halve the sheets into pieces, in words; empty where nothing is cut."""
         return cutting(self.wanted * self.pieces, self.pieces).words if self.pieces > 1 else ""

@@ -29,11 +29,11 @@ class Stands:
 def lay_out(family_id: str, quantities: Iterable[Quantity], hand: Hand) -> tuple[Stands, ...]:
     """Return where each thing of a set stands. Unsettled hands get the right-handed table, tools in the middle.
 
-    Nothing for work at a wall or on the floor.
+    Nothing for work at a wall or on the floor, or with one thing alone: the words say enough.
     """
     roles = {r.id: r for r in FAMILIES[family_id].roles}
     listed = list(quantities)
-    if any(roles[q.role].form in NO_TABLE for q in listed):
+    if len(listed) < 2 or any(roles[q.role].form in NO_TABLE for q in listed):
         return ()
     zones = [_zone(roles[q.role].form, len(listed)) for q in listed]
     found = []
@@ -44,7 +44,7 @@ def lay_out(family_id: str, quantities: Iterable[Quantity], hand: Hand) -> tuple
             across = 1 - across
         elif hand == "not_settled" and zone == "tool":
             across = 0.5
-        found.append(Stands(q.name, q.wanted, across, away, zone))
+        found.append(Stands(q.named, q.wanted, across, away, zone))
     return tuple(found)
 
 

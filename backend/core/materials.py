@@ -79,6 +79,10 @@ class Material:
     handed: str | None = None
     instead: str = ""
 
+    def named(self, count: int) -> str:
+        """The name for so many of it, in lower case: 'pencils', '1 pencil' says 'pencil'. Names are declared in the plural."""
+        return one_of(self.name) if count == 1 and self.typical_count > 1 else self.name.lower()
+
     @property
     def size_mm(self) -> float:
         """The middle side: what the fingers close on."""
@@ -93,6 +97,48 @@ class Material:
     def thin_mm(self) -> float:
         """The shortest side of the box around it."""
         return self.shape.extents_mm[2]
+
+
+_HEAD_ENDS = (
+    " with ",
+    ", ",
+    " of ",
+    " cut ",
+    " to ",
+    " from ",
+    " in ",
+    " that ",
+    " on ",
+    " used ",
+    " rolled ",
+    " and ",
+    " standing ",
+    " filled ",
+)
+_ODD = MappingProxyType({"dice": "die", "knives": "knife", "boxes": "box", "glass": "glass", "dominoes": "domino", "brushes": "brush",
+                         "scarves": "scarf"})  # fmt: skip
+_NO_ONE = frozenset({"wool", "foil", "paper", "corn", "cereal", "pasta", "line", "tape", "rice", "putty", "dough", "box", "bag"})
+
+
+def one_of(name: str) -> str:
+    """Return the name of one thing from a plural one, in lower case: 'Bottles with a screw cap' gives 'bottle with a screw cap'.
+
+    Limits: English endings; a name without a plural head keeps its words ('copy paper').
+    """
+    lower = name.lower()
+    at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
+    *before, last = lower[:at].split(" ")
+    return " ".join([*before, _singular(last)]) + lower[at:]
+
+
+def _singular(word: str) -> str:
+    if word in _ODD:
+        return _ODD[word]
+    if word in _NO_ONE or not word.endswith("s") or word.endswith(("ss", "us")):
+        return word
+    if word.endswith(("ches", "shes", "xes", "sses")):
+        return word[:-2]
+    return word[:-3] + "y" if word.endswith("ies") and len(word) > 4 else word[:-1]
 
 
 class MeasureError(ValueError):

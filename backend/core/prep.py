@@ -9,6 +9,7 @@ from core.hazards import Hit
 from core.house import House, tags_of
 from core.layout import Stands, lay_out
 from core.library import FAMILIES
+from core.library.things import MATERIALS
 from core.marks import MARKS
 from core.planner import Block
 from core.support import SUPPORTS
@@ -18,11 +19,17 @@ from core.support import SUPPORTS
 class KitLine:
     """One thing to bring: how many at most at once, or in all where it is used up; short where there are too few."""
 
+    material: str
     name: str
     wanted: int
     have: int
     used_up: bool
     blocks: tuple[str, ...]
+
+    @property
+    def named(self) -> str:
+        """The name for as many as are wanted, in lower case."""
+        return MATERIALS[self.material].named(self.wanted)
 
     @property
     def short(self) -> int:
@@ -62,7 +69,7 @@ def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
             before = lines.get(q.stock_id)
             wanted = q.wanted if before is None else before.wanted + q.wanted if q.single_use else max(before.wanted, q.wanted)
             names = (*(before.blocks if before else ()), block.name)
-            lines[q.stock_id] = KitLine(q.name, wanted, q.have, q.single_use, tuple(dict.fromkeys(names)))
+            lines[q.stock_id] = KitLine(q.material, q.name, wanted, q.have, q.single_use, tuple(dict.fromkeys(names)))
     return tuple(sorted(lines.values(), key=lambda line: line.name))
 
 
@@ -90,7 +97,7 @@ def _tied(block: Block) -> str:
     family = FAMILIES[block.variant.family]
     if "tied_line" in tags_of(family, block.variant.grade):
         return "an adult ties the line at the child's chest height, marks it with a cloth, and takes it down after"
-    cords = [q.name.lower() for q in block.quantities if next(r for r in family.roles if r.id == q.role).form == "cord"]
+    cords = [q.named for q in block.quantities if next(r for r in family.roles if r.id == q.role).form == "cord"]
     return f"a stop at one end of the {cords[0]}: a bead or a few turns of tape" if cords else ""
 
 

@@ -16,6 +16,7 @@ from core.library import family as checked_family
 from core.planner import Block, SessionPlan, block_of, totals
 from core.planner.candidates import left_out
 from core.planner.instead import Placed, bring_in, differences
+from core.prep import kit_of
 from planning import actions, queries
 from planning.actions import BlockChoice, Impossible
 from planning.models import Plan
@@ -28,6 +29,7 @@ from planning.schemas import (
     BroughtInOut,
     DifferenceOut,
     ForecastOut,
+    KitLineOut,
     LeftOutOut,
     NameIn,
     PlanLine,
@@ -145,14 +147,15 @@ def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
     """A stored plan, worked out afresh. A block that can no longer stand says why in `problem`."""
     bench = workbench_of(plan, timezone.localdate())
     shown = [_shown(bench, b) for b in plan.blocks.all()]
-    sums = totals(tuple(b for b, _ in shown if b))
+    blocks = tuple(b for b, _ in shown if b)
+    sums = totals(blocks)
     chosen = frozenset(b.family for b in plan.blocks.all())
     return PlanOut(
         id=plan.pk, child_id=plan.child_id, child_name=plan.child.first_name, home_id=plan.home_id, home_name=plan.home.name,
         place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, shape=plan.shape, part_names=dict(bench.request.form.names), name=plan.name, excluded=plan.excluded,
         status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
         minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
-        blocks=[out for _, out in shown if out], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
+        blocks=[out for _, out in shown if out], kit=[KitLineOut(name=k.named, wanted=k.wanted, short=k.short) for k in kit_of(blocks)], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
         changed=what_changed(plan), version=plan.version, made_at=plan.made_at, used_on=plan.used_on,
     )  # fmt: skip
 

@@ -12,6 +12,7 @@ from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Setting
 from core.library import FAMILIES
+from core.library.things import MATERIALS
 from core.planner import Visit, block_of, pack_bag
 from cupboard.queries import stock_of
 from planning.queries import latest_plan
@@ -66,7 +67,7 @@ def pack(request: HttpRequest, body: BagIn) -> BagOut:
     bag = pack_bag(visits, store)
     return BagOut(
         status=bag.status, missing=list(bag.missing), unplanned=unplanned,
-        lines=[BagLineOut(name=x.name, count=x.count, children=list(x.visits), between=x.between) for x in bag.lines],
+        lines=[BagLineOut(name=MATERIALS[x.material].named(x.count), count=x.count, children=list(x.visits), between=x.between) for x in bag.lines],
         uses=[BagUseOut(child=u.visit, activity=FAMILIES[u.family].name, name=u.name, count=u.count, from_home=u.from_home) for u in bag.uses],
     )  # fmt: skip
 

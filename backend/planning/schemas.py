@@ -126,6 +126,14 @@ class LeftOutOut(Schema):
     strand: str
 
 
+class KitLineOut(Schema):
+    """One thing to bring; short: how many are missing."""
+
+    name: str
+    wanted: int
+    short: int
+
+
 class PlanOut(Schema):
     """A plan with its totals. status impossible: no id, a reason and the shortest fix."""
 
@@ -150,6 +158,7 @@ class PlanOut(Schema):
     bound: float = 0
     tiring_minutes: int = 0
     blocks: list[BlockOut] = []
+    kit: list[KitLineOut] = []
     left_out: list[LeftOutOut] = []
     notes: list[str] = []
     changed: list[str] = []

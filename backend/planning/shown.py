@@ -39,7 +39,7 @@ def block_out(block: Block) -> BlockOut:
     return BlockOut(
         **same, family=block.variant.family, grade=list(block.variant.grade), grade_words=list(block.grade_words),
         strand_name=strand.name, target=strand.target, verdict=verdict_out(block.verdict),
-        quantities=[QuantityOut(**{k: getattr(q, k) for k in QuantityOut.model_fields}) for q in block.quantities],
+        quantities=[QuantityOut(**{k: getattr(q, k) for k in QuantityOut.model_fields if k != "name"}, name=q.named) for q in block.quantities],
         why=[ReasonOut(term=r.term, factor=r.factor, words=r.words) for r in block.why],
         cues=[CueOut(support=s, support_words=SUPPORTS[s].words, words=w) for s, w in block.cues],
         watch=[MarkOut(**{k: getattr(MARKS[m], k) for k in MarkOut.model_fields}) for m in block.watch],

@@ -17,6 +17,7 @@ from clinic.permissions import require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
 from core.house import Variant
+from core.library.things import MATERIALS
 from core.planner import GroupPlan, block_of
 from core.planner.group import GroupBlock
 from core.planner.week import DAYS
@@ -199,13 +200,13 @@ def week_out(week: HomeWeek) -> WeekOut:
             blocks.append(block)
             for q in block.quantities:
                 if q.single_use:
-                    used[q.name] = used.get(q.name, 0) + q.wanted
+                    used[q.material] = used.get(q.material, 0) + q.wanted
         days.append(DayOut(name=name, free=free, minutes=sum(b.minutes + b.setup_minutes for b in blocks),
                            blocks=[block_out(b) for b in blocks], gone=gone))  # fmt: skip
     return WeekOut(
         id=week.pk, child_id=week.child_id, child_name=week.child.first_name, home_name=week.child.home.name,
         starts_on=week.starts_on, a_day=week.a_day, targets=week.targets, supervision=week.supervision, status=week.status,
-        well_spent=week.well_spent, bound=week.bound, days=days, used_up=[f"{n} {name.lower()}" for name, n in sorted(used.items())],
+        well_spent=week.well_spent, bound=week.bound, days=days, used_up=[f"{n} {MATERIALS[m].named(n)}" for m, n in sorted(used.items())],
         made_at=week.made_at,
     )  # fmt: skip
 

@@ -76,10 +76,10 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
     b = p.block
     return {
         "name": b.name, "part": part, "minutes": b.minutes, "sets": b.sets, "count": b.count, "unit": b.unit, "grade": " · ".join(b.grade_words),
-        "expected": f"{b.expected * 10:.0f} of 10", "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
+        "expected": "9 to 10 of 10" if b.expected > 0.93 else f"{b.expected * 10:.0f} of 10", "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
         "posture": f"{b.posture[:1].upper()}{b.posture[1:]}", "cues": p.cues, "watch": p.watch, "easier": p.easier, "harder": p.harder,
         "tidy": b.tidy, "cautions": p.cautions, "say": b.cues[0][1] if b.cues else "",
-        "things": [f"{q.wanted} {q.name.lower()}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
+        "things": [f"{q.wanted} {q.named}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
     }  # fmt: skip
 
 

@@ -50,7 +50,7 @@ FAMILIES = (
             axis("way", "Way", step("pull one end, the bow opens"), step("pull and draw the lace loose", 0.5), step("open a knot with a finger under it", 1.1)),
             axis("where", "Where", step("on a board"), step("shoe on the lap", 0.3), step("on the foot", 0.6)),
         ),
-        parts=("opener", "daily", "tidy"), minutes=(2, 4), counts=(2, 4, 5), unit="cast off",
+        parts=("opener", "daily"), minutes=(2, 4), counts=(2, 4, 5), unit="cast off",
         setup="You tie the bow, the child sets the boat free. Toe away, as worn.",
         cues=cues(spoken="“Find the tail, pull”", mark="Bright tape on the tail", shown="Pull one open", touch="Touch thumb and index", steadied="Hold the board"),
         watch=("whole_hand", "helper_idle"), tidy="Lace ends together, board away.", themes=("boats", "animals"), setup_minutes=0.2,

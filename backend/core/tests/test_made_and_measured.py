@@ -11,6 +11,7 @@ from core.house import House, Variant, stock_of, variants_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.made import MAKINGS, makeable, verdict
+from core.materials import one_of
 from core.measuring import NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.quantities import cutting, halved, iso_a, shared
 from core.swaps import swaps
@@ -125,6 +126,25 @@ class MadeAtHomeTest(TestCase):
         house = House(stock_of({"sock_pair": 8}), Child(60), CLINIC)
         lack = house.lack(Variant("wake_the_worm", (1, 0)))
         self.assertEqual(lack and lack.remedy, "Make stuffed roll, one layer from what is here (3 min).")
+
+
+class NamesTest(TestCase):
+    def test_one_thing_is_not_called_many(self) -> None:
+        for many, one in (
+            ("Bottles with a screw cap", "bottle with a screw cap"),
+            ("Dice", "die"),
+            ("Copy paper", "copy paper"),
+            ("Paper straws", "paper straw"),
+            ("Suction cups", "suction cup"),
+            ("Light floating scarves", "light floating scarf"),
+            ("Washers, big", "washer, big"),
+            ("Foam rings cut from a pool noodle", "foam ring cut from a pool noodle"),
+        ):
+            self.assertEqual(one_of(many), one)
+
+    def test_several_keep_the_plural_and_a_single_thing_its_name(self) -> None:
+        self.assertEqual(MATERIALS["pencil"].named(3), "pencils")
+        self.assertEqual(MATERIALS["garlic_press"].named(1), "hand press for dough")
 
 
 class SwapTest(TestCase):

@@ -364,6 +364,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{plan_id}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Name Plan
+         * @description Keep a plan as this child's favourite, or let go of it.
+         */
+        put: operations["planning_api_name_plan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy Plan
+         * @description Start a new plan from this one, every block checked for today.
+         */
+        post: operations["planning_api_copy_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/against-last": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Against Last
+         * @description How a plan differs from the last session that was run.
+         */
+        get: operations["planning_api_against_last"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/bring-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ask To Bring In
+         * @description What it would cost to have this activity in, or the smallest change that lets it in. Nothing is kept.
+         */
+        get: operations["planning_api_ask_to_bring_in"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{plan_id}/forecast": {
         parameters: {
             query?: never;
@@ -458,6 +538,170 @@ export interface paths {
         get: operations["planning_library_api_read_swaps"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Weeks
+         * @description A child's home weeks, newest first.
+         */
+        get: operations["planning_week_api_list_weeks"];
+        put?: never;
+        /**
+         * Plan Home Week
+         * @description Plan a home week. Where none is possible: 422 with the reason and the shortest fix.
+         */
+        post: operations["planning_week_api_plan_home_week"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{week_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Week
+         * @description One home week.
+         */
+        get: operations["planning_week_api_read_week"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Plan Together
+         * @description Plan a session for children together. Where none is possible: 422 with the reason and the shortest fix.
+         */
+        post: operations["planning_week_api_plan_together"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/{group_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Group
+         * @description One session for children together, as it was planned.
+         */
+        get: operations["planning_week_api_read_group"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pack
+         * @description Pack the fewest things for the newest plan of each child; nothing is kept.
+         */
+        post: operations["planning_bag_api_pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask
+         * @description Ask for plans for these children; they are made in the background.
+         */
+        post: operations["planning_batch_api_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/latest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Latest
+         * @description The newest batch of this clinic, or nothing.
+         */
+        get: operations["planning_batch_api_read_latest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batch-lines/{line_id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description Note that this child's plan was looked at.
+         */
+        post: operations["planning_batch_api_look"];
         delete?: never;
         options?: never;
         head?: never;
@@ -720,6 +964,18 @@ export interface components {
             age_months: number | null;
         };
         /**
+         * ShapeOut
+         * @description A shape of session and what it is for.
+         */
+        ShapeOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Hint */
+            hint: string;
+        };
+        /**
          * StrandWords
          * @description A ladder.
          */
@@ -766,6 +1022,10 @@ export interface components {
             allergens: components["schemas"]["Choice"][];
             /** Precautions */
             precautions: components["schemas"]["Choice"][];
+            /** Shapes */
+            shapes: components["schemas"]["ShapeOut"][];
+            /** Orders */
+            orders: components["schemas"]["Choice"][];
             /** Themes */
             themes: string[];
             /** Measures */
@@ -1407,6 +1667,18 @@ export interface components {
             words: string;
         };
         /**
+         * KitLineOut
+         * @description One thing to bring; short: how many are missing.
+         */
+        KitLineOut: {
+            /** Name */
+            name: string;
+            /** Wanted */
+            wanted: number;
+            /** Short */
+            short: number;
+        };
+        /**
          * LeftOutOut
          * @description An activity that is not in the plan, and why.
          */
@@ -1461,6 +1733,23 @@ export interface components {
             minutes_asked: number;
             /** Targets */
             targets: string[];
+            /**
+             * Shape
+             * @default parts
+             */
+            shape: string;
+            /**
+             * Part Names
+             * @default {}
+             */
+            part_names: {
+                [key: string]: string;
+            };
+            /**
+             * Name
+             * @default
+             */
+            name: string;
             /** Excluded */
             excluded: string[];
             /** Status */
@@ -1500,6 +1789,11 @@ export interface components {
              * @default []
              */
             blocks: components["schemas"]["BlockOut"][];
+            /**
+             * Kit
+             * @default []
+             */
+            kit: components["schemas"]["KitLineOut"][];
             /**
              * Left Out
              * @default []
@@ -1585,6 +1879,16 @@ export interface components {
             supervision: string;
             /** Home Id */
             home_id: number;
+            /**
+             * Shape
+             * @default parts
+             */
+            shape: string;
+            /**
+             * Order
+             * @default precision_first
+             */
+            order: string;
         };
         /**
          * PlanLine
@@ -1609,6 +1913,8 @@ export interface components {
             targets: string[];
             /** Blocks */
             blocks: string[];
+            /** Name */
+            name: string;
         };
         /**
          * BlockIn
@@ -1651,6 +1957,56 @@ export interface components {
              * @default []
              */
             excluded: string[];
+        };
+        /**
+         * NameIn
+         * @description The name a favourite is kept under; empty lets go of it.
+         */
+        NameIn: {
+            /** Name */
+            name: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * AgainstOut
+         * @description How a plan differs from the last session's, and when that was.
+         */
+        AgainstOut: {
+            /** On */
+            on: string | null;
+            /** Lines */
+            lines: components["schemas"]["DifferenceOut"][];
+        };
+        /**
+         * DifferenceOut
+         * @description One line of a comparison with an earlier plan. kind: new, gone, harder, easier, other or same.
+         */
+        DifferenceOut: {
+            /** Family */
+            family: string;
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * BroughtInOut
+         * @description What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the change.
+         */
+        BroughtInOut: {
+            /** Family */
+            family: string;
+            /** Name */
+            name: string;
+            /** Cost */
+            cost: number | null;
+            /** Words */
+            words: string;
+            /** Change */
+            change: string;
         };
         /**
          * AlternativeOut
@@ -1830,6 +2186,323 @@ export interface components {
             words: string;
             /** Barred */
             barred: string;
+        };
+        /**
+         * DayOut
+         * @description One day of a week.
+         */
+        DayOut: {
+            /** Name */
+            name: string;
+            /** Free */
+            free: number;
+            /** Minutes */
+            minutes: number;
+            /** Blocks */
+            blocks: components["schemas"]["BlockOut"][];
+            /** Gone */
+            gone: string[];
+        };
+        /**
+         * WeekOut
+         * @description A home week, worked out against the child and the cupboard as they are today.
+         */
+        WeekOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Child Id */
+            child_id: number;
+            /** Child Name */
+            child_name: string;
+            /** Home Name */
+            home_name: string;
+            /**
+             * Starts On
+             * Format: date
+             */
+            starts_on: string;
+            /** A Day */
+            a_day: number;
+            /** Targets */
+            targets: string[];
+            /** Supervision */
+            supervision: string;
+            /** Status */
+            status: string;
+            /** Well Spent */
+            well_spent: number;
+            /** Bound */
+            bound: number;
+            /** Days */
+            days: components["schemas"]["DayOut"][];
+            /** Used Up */
+            used_up: string[];
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+        };
+        /**
+         * WeekIn
+         * @description What is asked of a home week. free: minutes on each of seven days, Monday first.
+         */
+        WeekIn: {
+            /**
+             * Starts On
+             * Format: date
+             */
+            starts_on: string;
+            /** Free */
+            free: number[];
+            /**
+             * A Day
+             * @default 1
+             */
+            a_day: number;
+            /** Targets */
+            targets: string[];
+        };
+        /**
+         * WeekLine
+         * @description A week in a list.
+         */
+        WeekLine: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Starts On
+             * Format: date
+             */
+            starts_on: string;
+            /** Activities */
+            activities: string[];
+        };
+        /**
+         * GroupBlockOut
+         * @description One shared activity. turns: half of the children at a time, beside the other one by turns.
+         */
+        GroupBlockOut: {
+            /** Part */
+            part: string;
+            /** Family */
+            family: string;
+            /** Name */
+            name: string;
+            /** Target */
+            target: string;
+            /** Minutes */
+            minutes: number;
+            /** Turns */
+            turns: boolean;
+            /** Setup */
+            setup: string;
+            /** Tidy */
+            tidy: string;
+            /** Children */
+            children: components["schemas"]["GroupChildOut"][];
+            /** Things */
+            things: components["schemas"]["SharedOut"][];
+            /** Cautions */
+            cautions: string[];
+        };
+        /**
+         * GroupChildOut
+         * @description One child's own grade of a shared activity.
+         */
+        GroupChildOut: {
+            /** Child */
+            child: string;
+            /** Grade Words */
+            grade_words: string[];
+            /** Rung */
+            rung: number;
+            /** Strand Name */
+            strand_name: string;
+            /** Expected */
+            expected: number;
+            /** Count */
+            count: number;
+            /** Unit */
+            unit: string;
+        };
+        /**
+         * GroupOut
+         * @description A session for children together.
+         */
+        GroupOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Home Name */
+            home_name: string;
+            /** Children */
+            children: string[];
+            /** Status */
+            status: string;
+            /** Minutes */
+            minutes: number;
+            /** Minutes Asked */
+            minutes_asked: number;
+            /** Well Spent */
+            well_spent: number;
+            /** Bound */
+            bound: number;
+            /** Kept Away */
+            kept_away: string[];
+            /** Blocks */
+            blocks: components["schemas"]["GroupBlockOut"][];
+        };
+        /**
+         * SharedOut
+         * @description How many of one thing the group wants at once, and how many there are.
+         */
+        SharedOut: {
+            /** Name */
+            name: string;
+            /** Wanted */
+            wanted: number;
+            /** Have */
+            have: number;
+            /** Own Pot */
+            own_pot: boolean;
+        };
+        /**
+         * GroupIn
+         * @description Children at one table with things from one place.
+         */
+        GroupIn: {
+            /** Children */
+            children: number[];
+            /** Home Id */
+            home_id: number;
+            /** Minutes */
+            minutes: number;
+            /** Targets */
+            targets: string[];
+            /**
+             * Supervision
+             * @default arms_reach
+             */
+            supervision: string;
+        };
+        /**
+         * BagLineOut
+         * @description One thing to carry.
+         */
+        BagLineOut: {
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Children */
+            children: string[];
+            /** Between */
+            between: string;
+        };
+        /**
+         * BagOut
+         * @description The bag: things to carry, what each home has itself, what nothing fills, and children without a plan.
+         */
+        BagOut: {
+            /** Status */
+            status: string;
+            /** Lines */
+            lines: components["schemas"]["BagLineOut"][];
+            /** Uses */
+            uses: components["schemas"]["BagUseOut"][];
+            /** Missing */
+            missing: string[];
+            /** Unplanned */
+            unplanned: string[];
+        };
+        /**
+         * BagUseOut
+         * @description What plays a role at a visit, and whether the home has it.
+         */
+        BagUseOut: {
+            /** Child */
+            child: string;
+            /** Activity */
+            activity: string;
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** From Home */
+            from_home: boolean;
+        };
+        /**
+         * BagIn
+         * @description The children seen that day, and the store the bag is packed from.
+         */
+        BagIn: {
+            /** Children */
+            children: number[];
+            /** Store Id */
+            store_id: number;
+        };
+        /**
+         * BatchLineOut
+         * @description One child: waiting, planned or refused with the reason.
+         */
+        BatchLineOut: {
+            /** Id */
+            id: number;
+            /** Child Id */
+            child_id: number;
+            /** Child Name */
+            child_name: string;
+            /** Status */
+            status: string;
+            /** Words */
+            words: string;
+            /** Plan Id */
+            plan_id: string | null;
+            /** Blocks */
+            blocks: string[];
+            /** Seen */
+            seen: boolean;
+        };
+        /**
+         * BatchOut
+         * @description How far a batch is.
+         */
+        BatchOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Asked At
+             * Format: date-time
+             */
+            asked_at: string;
+            /** Done */
+            done: number;
+            /** Total */
+            total: number;
+            /** Lines */
+            lines: components["schemas"]["BatchLineOut"][];
+        };
+        /**
+         * BatchIn
+         * @description The children to plan for; minutes for all of them, or by each child's attention.
+         */
+        BatchIn: {
+            /** Children */
+            children: number[];
+            /** Minutes */
+            minutes?: number | null;
         };
         /**
          * EventOut
@@ -3393,6 +4066,244 @@ export interface operations {
             };
         };
     };
+    planning_api_name_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_api_copy_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_api_against_last: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AgainstOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_api_ask_to_bring_in: {
+        parameters: {
+            query: {
+                family: string;
+            };
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtInOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     planning_api_forecast: {
         parameters: {
             query?: never;
@@ -3635,6 +4546,500 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SwapOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_week_api_list_weeks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekLine"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_week_api_plan_home_week: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeekIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_week_api_read_week: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                week_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_week_api_plan_together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_week_api_read_group: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_bag_api_pack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BagIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BagOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_batch_api_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_batch_api_read_latest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"] | null;
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_batch_api_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchLineOut"];
                 };
             };
             /** @description Forbidden */

@@ -3,14 +3,14 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 import type { Block } from '@/composables/useBench'
-import { chanceWords, partNames, rungWords } from '@/logic/words'
+import { chanceWords, rungWords } from '@/logic/words'
 import BlockDetails from './BlockDetails.vue'
 import GradeDial from './GradeDial.vue'
 import TargetSign from './TargetSign.vue'
 import WhyNumber from './WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
-const { planId, childId, homeId, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; block: Block; position: number; last: number; busy: boolean }>()
+const { planId, childId, homeId, partName, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; busy: boolean }>()
 const emit = defineEmits<{ change: [choice: Choice]; move: [by: number]; remove: []; exclude: [family: string] }>()
 
 const grade = ref([...block.grade])
@@ -46,7 +46,7 @@ const swap = (a: Schemas['AlternativeOut']): void => emit('change', { ...choice.
       <TargetSign :target="block.target" :size="34" />
       <div class="title">
         <h2>{{ block.name }}</h2>
-        <p class="soft">{{ partNames[block.part] }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template></p>
+        <p class="soft">{{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template></p>
       </div>
       <div v-if="shown" class="forecast" aria-live="polite">
         <strong>{{ chanceWords(shown.expected) }}</strong> expected alone

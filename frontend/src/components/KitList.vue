@@ -1,17 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { Block } from '@/composables/useBench'
-import { kitOf } from '@/logic/kit'
+import type { Schemas } from '@/api/client'
 
-const { blocks } = defineProps<{ blocks: Block[] }>()
-const kit = computed(() => kitOf(blocks))
+defineProps<{ kit: Schemas['KitLineOut'][] }>()
 </script>
 
 <template>
   <section class="sheet" aria-label="Bring to the table">
     <h3>Bring to the table</h3>
     <ul>
-      <li v-for="k in kit" :key="k.name" :class="{ short: k.short }"><strong>{{ k.wanted }}</strong> {{ k.name.toLowerCase() }}<span v-if="k.short"> (too few here)</span></li>
+      <li v-for="k in kit" :key="k.name" :class="{ short: k.short }"><strong>{{ k.wanted }}</strong> {{ k.name.toLowerCase() }}<span v-if="k.short"> ({{ k.short }} missing)</span></li>
     </ul>
   </section>
 </template>

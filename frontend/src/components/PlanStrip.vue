@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import type { Block } from '@/composables/useBench'
-import { chanceWords, partNames } from '@/logic/words'
+import { chanceWords } from '@/logic/words'
 import TargetSign from './TargetSign.vue'
 
-const { blocks, asked } = defineProps<{ blocks: Block[]; asked: number }>()
-const emit = defineEmits<{ move: [from: number, by: number] }>()
+const { blocks, asked, names } = defineProps<{ blocks: Block[]; asked: number; names: Record<string, string> }>()
+const emit = defineEmits<{ move: [from: number, by: number]; stretch: [at: number, minutes: number] }>()
 const at = defineModel<number>('at', { required: true })
 const total = computed(() => blocks.reduce((sum, b) => sum + b.minutes + b.setup_minutes, 0))
 let dragged = -1
@@ -15,27 +15,55 @@ function drop(to: number): void {
   dragged = -1
 }
 
+const strip = useTemplateRef<HTMLOListElement>('strip')
+const pulled = ref<{ at: number; from: number; minutes: number } | null>(null)
+const shownMinutes = (b: Block, i: number): number => (pulled.value?.at === i ? pulled.value.minutes : b.minutes)
+
+/** Pull a block's right edge: pointer or touch, a minute for each step of the ruler. */
+function grip(event: PointerEvent, i: number): void {
+  const handle = event.currentTarget as HTMLElement
+  handle.setPointerCapture(event.pointerId)
+  pulled.value = { at: i, from: event.clientX, minutes: blocks[i]!.minutes }
+}
+
+function pull(event: PointerEvent): void {
+  const now = pulled.value
+  if (!now || !strip.value) return
+  const minute = strip.value.clientWidth / Math.max(total.value, 1)
+  now.minutes = Math.min(60, Math.max(1, blocks[now.at]!.minutes + Math.round((event.clientX - now.from) / minute)))
+}
+
+function letGo(): void {
+  const now = pulled.value
+  pulled.value = null
+  if (now && now.minutes !== blocks[now.at]?.minutes) emit('stretch', now.at, now.minutes)
+}
+
 function key(event: KeyboardEvent, index: number): void {
   if (event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
     event.preventDefault()
     emit('move', index, event.key === 'ArrowLeft' ? -1 : 1)
+  } else if (event.shiftKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+    event.preventDefault()
+    emit('stretch', index, Math.min(60, Math.max(1, blocks[index]!.minutes + (event.key === 'ArrowLeft' ? -1 : 1))))
   }
 }
 </script>
 
 <template>
   <div class="table">
-    <ol class="strip" aria-label="Blocks in order. Alt and arrow keys move one.">
-      <li v-for="(b, i) in blocks" :key="b.family" :style="{ flexGrow: b.minutes + b.setup_minutes }">
+    <ol ref="strip" class="strip" aria-label="Blocks in order. Alt and arrow keys move one, Shift and arrow keys stretch it.">
+      <li v-for="(b, i) in blocks" :key="b.family" :style="{ flexGrow: shownMinutes(b, i) + b.setup_minutes }">
         <button
           type="button" draggable="true" :class="['block', b.target, { chosen: i === at, tiring: b.tiring, gone: b.problem }]" :aria-current="i === at"
           @click="at = i" @dragstart="dragged = i" @dragover.prevent @drop="drop(i)" @keydown="key($event, i)"
         >
-          <span class="part small">{{ partNames[b.part] }}<span v-if="b.locked" aria-label="locked"> ⚿</span></span>
+          <span class="part small">{{ names[b.part] }}<span v-if="b.locked" aria-label="locked"> ⚿</span></span>
           <strong>{{ b.name }}</strong>
-          <span class="row bottom small"><TargetSign :target="b.target" :size="17" /> {{ b.minutes }} min</span>
+          <span class="row bottom small"><TargetSign :target="b.target" :size="17" /> {{ shownMinutes(b, i) }} min</span>
           <span class="small">{{ b.problem ? 'can’t stay' : chanceWords(b.expected) }}</span>
         </button>
+        <span class="handle" aria-hidden="true" title="Pull to stretch" @pointerdown.prevent="grip($event, i)" @pointermove="pull" @pointerup="letGo" @pointercancel="pulled = null"></span>
       </li>
     </ol>
     <div class="ruler" aria-hidden="true">
@@ -63,6 +91,17 @@ function key(event: KeyboardEvent, index: number): void {
 .strip li {
   flex-basis: 96px;
   min-width: 96px;
+  position: relative;
+}
+.handle {
+  position: absolute;
+  top: 8px;
+  bottom: 0;
+  right: -3px;
+  width: 16px;
+  border-right: 4px dotted var(--line-strong);
+  cursor: ew-resize;
+  touch-action: none;
 }
 .block {
   width: 100%;

@@ -67,6 +67,7 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
 
   return {
     plan, failed, error, busy, arrange, again,
+    named: (now: Plan) => void queries.setQueryData(key.value, now),
     undo: () => step(past, future),
     redo: () => step(future, past),
     canUndo: computed(() => past.value.length > 0),

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
-import { kitOf } from './kit'
 import { answers, byUse, type Reach } from './library'
 import { measureWords } from './sizes'
 import { ageWords, chanceWords, daysAgo, handWords, minutesWords } from './words'
@@ -33,16 +32,6 @@ describe('measures', () => {
   it('says each number with its unit and leaves out what is next to nothing', () => {
     expect(measureWords(thing)).toBe('148 × 105 mm, 190 g/m²')
     expect(measureWords({ ...thing, shape: 'ball', sides_mm: [15, 15, 15], sheet_gsm: null, hole_mm: 5 })).toBe('15 mm across, hole 5.0 mm'.replace('5.0', '5'))
-  })
-})
-
-describe('kit', () => {
-  const need = (material: string, wanted: number, have: number, single_use = false) =>
-    ({ quantities: [{ material, name: material, wanted, have, single_use }] }) as unknown as Schemas['BlockOut']
-
-  it('counts what is used again once, and sums what is used up', () => {
-    expect(kitOf([need('pegs', 8, 10), need('pegs', 6, 10)])).toEqual([{ name: 'pegs', wanted: 8, short: false }])
-    expect(kitOf([need('paper', 6, 10, true), need('paper', 6, 10, true)])).toEqual([{ name: 'paper', wanted: 12, short: true }])
   })
 })
 

@@ -47,15 +47,6 @@ export function minutesWords(minutes: number): string {
   return Number.isInteger(minutes) ? `${minutes} min` : `${minutes.toFixed(1)} min`
 }
 
-export const partNames: Record<string, string> = {
-  opener: 'Sure win',
-  'warm-up': 'Warm-up',
-  main: 'Main work',
-  stretch: 'Stretch',
-  daily: 'Daily life',
-  tidy: 'Tidy-up',
-}
-
 export const standingNames: Record<string, string> = {
   ready: 'Ready to move',
   stuck: 'Stuck',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { reactive, ref } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import LeftOutList from '@/components/LeftOutList.vue'
@@ -20,7 +20,12 @@ const { data: plans } = useQuery({
 })
 const places = usePlaces(() => child)
 
-const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [...child.suggested_targets], place: 'home', supervision: 'arms_reach', home_id: child.home_id })
+const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [...child.suggested_targets], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
+watch(() => wish.shape, (shape) => {
+  if (shape === 'alone') wish.supervision = 'box'
+  else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
+  if (shape === 'home') wish.minutes = Math.min(wish.minutes, 20)
+})
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const error = ref<Error | null>(null)
 const busy = ref(false)
@@ -57,6 +62,13 @@ async function plan(): Promise<void> {
         </div>
       </fieldset>
       <fieldset>
+        <legend>Shape</legend>
+        <div class="row">
+          <button v-for="s in words?.shapes" :key="s.id" type="button" class="pick small-pick" :aria-pressed="wish.shape === s.id" :title="s.hint" @click="wish.shape = s.id">{{ s.name }}</button>
+        </div>
+        <p class="soft small">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</p>
+      </fieldset>
+      <fieldset>
         <legend>Minutes, setting up and tidying included</legend>
         <div class="row">
           <button v-for="m in [15, 20, 30, 35, 40, 45]" :key="m" type="button" class="pick small-pick" :aria-pressed="wish.minutes === m" @click="wish.minutes = m">{{ m }}</button>
@@ -71,8 +83,11 @@ async function plan(): Promise<void> {
         </div>
       </fieldset>
       <fieldset>
-        <legend>With things from</legend>
-        <el-select v-model="wish.home_id" class="place" aria-label="Cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+        <legend>With things from, in which order</legend>
+        <div class="row">
+          <el-select v-model="wish.home_id" class="place" aria-label="Cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+          <el-select v-model="wish.order" class="order" aria-label="Order of work"><el-option v-for="o in words?.orders" :key="o.id" :value="o.id" :label="o.name" /></el-select>
+        </div>
       </fieldset>
       <ProblemNote :error="error" />
       <div v-if="answer" class="notice barred stack" role="alert">
@@ -85,7 +100,7 @@ async function plan(): Promise<void> {
     <aside v-if="plans?.length" class="sheet stack">
       <h3>Earlier sessions</h3>
       <RouterLink v-for="p in plans" :key="p.id" class="earlier" :to="{ name: 'bench', params: { planId: p.id } }">
-        <span class="row"><strong>{{ dayWords(p.used_on ?? p.made_at) }}</strong> <TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" /> <span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span>
+        <span class="row"><strong>{{ p.name ? `★ ${p.name}` : dayWords(p.used_on ?? p.made_at) }}</strong> <TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" /> <span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span>
         <span class="small soft">{{ p.blocks.join(', ') }}</span>
       </RouterLink>
     </aside>
@@ -131,6 +146,9 @@ legend {
 }
 .place {
   width: 260px;
+}
+.order {
+  width: 340px;
 }
 .go {
   justify-self: start;

@@ -2,9 +2,11 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told } from '@/api/client'
+import AgainstLast from '@/components/AgainstLast.vue'
 import BlockPanel from '@/components/BlockPanel.vue'
 import KitList from '@/components/KitList.vue'
 import LeftOutList from '@/components/LeftOutList.vue'
+import PlanKeep from '@/components/PlanKeep.vue'
 import PlanStrip from '@/components/PlanStrip.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import { useBench } from '@/composables/useBench'
@@ -12,7 +14,7 @@ import { minutesWords } from '@/logic/words'
 
 const { planId } = defineProps<{ planId: string }>()
 const router = useRouter()
-const { plan, failed, error, busy, arrange, again, undo, redo, canUndo, canRedo } = useBench(() => planId)
+const { plan, failed, error, busy, arrange, again, undo, redo, canUndo, canRedo, named } = useBench(() => planId)
 const at = ref(0)
 const starting = ref<Error | null>(null)
 const blocks = computed(() => plan.value?.blocks ?? [])
@@ -50,7 +52,7 @@ async function run(): Promise<void> {
     <header class="row head">
       <div>
         <p><RouterLink :to="{ name: 'child', params: { childId: plan.child_id } }">{{ plan.child_name }}</RouterLink> <span class="soft">· things from {{ plan.home_name }}</span></p>
-        <h1>Session plan</h1>
+        <h1>{{ plan.name || 'Session plan' }}</h1>
       </div>
       <p class="totals" aria-live="polite">
         <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}</span>
@@ -69,20 +71,22 @@ async function run(): Promise<void> {
     <div v-if="plan.reason" class="notice barred" role="alert">Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}</div>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
     <ProblemNote :error="error ?? starting" />
-    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" @move="move" />
+    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :names="plan.part_names ?? {}" @move="move" @stretch="(i, minutes) => arrange((row) => row.map((b, at) => (at === i ? { ...b, minutes } : b)))" />
     <div class="split">
       <BlockPanel
         v-if="block"
         :key="block.family"
-        :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
+        :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :part-name="plan.part_names?.[block.part] ?? ''" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
         @change="(b) => arrange((row) => row.with(at, b))"
         @move="(by) => move(at, by)"
         @remove="arrange((row) => row.toSpliced(at, 1))"
         @exclude="(family) => again([...plan!.excluded, family])"
       />
       <aside class="stack">
-        <KitList :blocks="blocks" />
-        <LeftOutList :items="plan.left_out ?? []" />
+        <KitList :kit="plan.kit ?? []" />
+        <PlanKeep :plan="plan" @named="named" />
+        <AgainstLast :plan-id="planId" :version="plan.version ?? 0" />
+        <LeftOutList :items="plan.left_out ?? []" :plan-id="planId" />
       </aside>
     </div>
   </div>

@@ -2,11 +2,14 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
+import BatchPanel from '@/components/BatchPanel.vue'
 import CaseloadRow from '@/components/CaseloadRow.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import { useMe } from '@/composables/useMe'
 import { longDay } from '@/logic/words'
 
 const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
+const { data: me } = useMe()
 const chosen = ref('all')
 const order = ['stuck', 'ready', 'recheck', 'new', 'steady']
 
@@ -43,6 +46,7 @@ const shown = computed(() =>
     <ul v-else class="list">
       <CaseloadRow v-for="child in shown" :key="child.id" :child="child" />
     </ul>
+    <BatchPanel v-if="me?.role !== 'assistant'" :children="shown.map((c) => c.id)" />
     <p v-if="data && !shown.length" class="soft">No child is in this group today.</p>
   </div>
 </template>

@@ -36,6 +36,7 @@ const careful = computed(() => {
         <RouterLink :to="{ name: 'cupboard' }">Cupboard</RouterLink>
         <RouterLink :to="{ name: 'library' }">Activities</RouterLink>
         <RouterLink :to="{ name: 'progress' }">Progress</RouterLink>
+        <RouterLink :to="{ name: 'week' }">Home week</RouterLink>
         <RouterLink :to="{ name: 'ask' }" class="plan">Plan a session</RouterLink>
       </nav>
     </header>

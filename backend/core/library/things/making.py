@@ -33,7 +33,7 @@ THINGS = (
     thing("old_shoe", "Old lace-up shoe", "lace_board fastener", Box(240, 90, 80), 1, cord_mm=900, cord_width_mm=5, stiffness="floppy", tip="taped"),
     thing("paper_ball", "Scrunched paper balls", "bag item", Ball(60), 10, soft=True, firm=False),
     thing("bean_bag", "Sock bags filled with rice", "bag", Box(120, 90, 40), 3, soft=True, firm=False),
-    thing("light_scarf", "Light scarves that float", "bag cloth", Box(500, 500, 0.5), 3, soft=True, firm=False),
+    thing("light_scarf", "Light floating scarves", "bag cloth", Box(500, 500, 0.5), 3, soft=True, firm=False),
     thing("scrap_bits", "Paper scraps from cutting", "item", Box(15, 10, 0.2), 30, soft=True),
     thing("number_circles", "Number circles to pay tokens on", "card", Rod(70, 0.4), 8, sheet_gsm=350),
     thing("colour_wheel", "Colour wheel of card", "edge card", Rod(200, 0.5), 1, sheet_gsm=350),

@@ -28,5 +28,5 @@ THINGS = (
     thing("threading_toy_wheel", "Toy with a winding handle", "bolt", Box(150, 100, 80), 1),
     thing("magnet_small", "Small strong magnets", "item", Rod(8, 3), 10, strong_magnet=True),
     thing("coin_cell_light", "Small light with a coin cell", "item", Rod(25, 8), 1, button_cell=True),
-    thing("water_beads", "Beads that swell in water", "item filler", Ball(12), 200, swells_in_water=True),
+    thing("water_beads", "Water-swelling beads", "item filler", Ball(12), 200, swells_in_water=True),
 )  # fmt: skip

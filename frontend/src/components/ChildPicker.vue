@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { api, told } from '@/api/client'
+
+/** Which children: one press each. */
+const chosen = defineModel<number[]>({ required: true })
+const { data } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
+const toggle = (id: number): void => void (chosen.value = chosen.value.includes(id) ? chosen.value.filter((x) => x !== id) : [...chosen.value, id])
+</script>
+
+<template>
+  <div class="row" role="group" aria-label="Children">
+    <button v-for="c in data" :key="c.id" type="button" class="pick" :aria-pressed="chosen.includes(c.id)" @click="toggle(c.id)">{{ c.first_name }} <span class="soft small">{{ c.home_name }}</span></button>
+  </div>
+</template>
+
+<style scoped>
+.pick {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: var(--touch);
+  padding: 0 14px;
+  border: 2px solid var(--line);
+  border-radius: var(--round);
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  cursor: pointer;
+}
+.pick[aria-pressed='true'] {
+  border-color: var(--water);
+  background: var(--water-soft);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, reactive, ref } from 'vue'
+import { api, told } from '@/api/client'
+import ProblemNote from '@/components/ProblemNote.vue'
+import TargetSign from '@/components/TargetSign.vue'
+import WeekTable from '@/components/WeekTable.vue'
+import type { Child } from '@/composables/useChild'
+import { useWords } from '@/composables/useWords'
+import { nextMonday } from '@/logic/days'
+import { dayWords } from '@/logic/words'
+
+const { child } = defineProps<{ child: Child }>()
+const words = useWords()
+const queries = useQueryClient()
+const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const ask = reactive({ free: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [...child.suggested_targets], starts_on: nextMonday(new Date()) })
+const chosen = ref('')
+const error = ref<Error | null>(null)
+const busy = ref(false)
+const { data: weeks } = useQuery({ queryKey: ['weeks', () => child.id], queryFn: () => told(api.GET('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } } })) })
+const shownId = computed(() => chosen.value || weeks.value?.[0]?.id || '')
+const { data: week } = useQuery({
+  queryKey: ['week', shownId],
+  queryFn: () => told(api.GET('/api/weeks/{week_id}', { params: { path: { week_id: shownId.value } } })),
+  enabled: () => Boolean(shownId.value),
+})
+
+function toggle(target: string): void {
+  ask.targets = ask.targets.includes(target) ? ask.targets.filter((t) => t !== target) : [...ask.targets, target]
+}
+
+async function plan(): Promise<void> {
+  busy.value = true
+  error.value = null
+  try {
+    const made = await told(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask }))
+    queries.setQueryData(['week', made.id], made)
+    chosen.value = made.id
+    void queries.invalidateQueries({ queryKey: ['weeks'] })
+  } catch (problem) {
+    error.value = problem as Error
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="stack">
+    <form class="sheet ask" novalidate @submit.prevent="plan">
+      <fieldset>
+        <legend>Minutes the family has</legend>
+        <div class="row days"><label v-for="(n, i) in names" :key="n">{{ n }}<el-input-number v-model="ask.free[i]" :min="0" :max="90" :controls="false" :aria-label="`Minutes on ${n}`" /></label></div>
+      </fieldset>
+      <fieldset>
+        <legend>A day</legend>
+        <el-radio-group v-model="ask.a_day" aria-label="Activities a day"><el-radio-button :value="1">One</el-radio-button><el-radio-button :value="2">Up to two</el-radio-button></el-radio-group>
+      </fieldset>
+      <fieldset>
+        <legend>Work on</legend>
+        <div class="row"><button v-for="t in words?.targets.filter((x) => x.id !== 'daily')" :key="t.id" type="button" class="pick" :aria-pressed="ask.targets.includes(t.id)" :aria-label="t.name" :title="t.name" @click="toggle(t.id)"><TargetSign :target="t.id" :size="24" /></button></div>
+      </fieldset>
+      <fieldset>
+        <legend>From Monday</legend>
+        <el-date-picker v-model="ask.starts_on" value-format="YYYY-MM-DD" format="D MMM" :clearable="false" aria-label="From Monday" />
+      </fieldset>
+      <button class="plain-button main go" :disabled="busy || !ask.targets.length">{{ busy ? 'Planning…' : 'Plan the week' }}</button>
+    </form>
+    <ProblemNote :error="error" />
+    <WeekTable v-if="week" :week="week" />
+    <p v-if="weeks && weeks.length > 1" class="row">
+      <span class="soft">Other weeks:</span>
+      <button v-for="w in weeks" :key="w.id" type="button" class="plain-button" :aria-pressed="w.id === shownId" @click="chosen = w.id">{{ dayWords(w.starts_on) }}</button>
+    </p>
+    <p v-if="weeks && !weeks.length" class="soft">No home week yet. One or two activities a day is plenty: a long list is not done.</p>
+  </div>
+</template>
+
+<style scoped>
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap-3);
+  align-items: end;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+}
+legend {
+  font-weight: 700;
+  padding: 0 0 4px;
+}
+.days label {
+  display: grid;
+  font-size: var(--step-0);
+}
+.days :deep(.el-input-number) {
+  width: 50px;
+}
+.ask :deep(.el-date-editor) {
+  width: 118px;
+}
+.pick {
+  min-height: var(--touch);
+  min-width: var(--touch);
+  border: 2px solid var(--line);
+  border-radius: var(--round);
+  background: var(--sheet);
+  display: grid;
+  place-items: center;
+  cursor: pointer;
+}
+.pick[aria-pressed='true'] {
+  border-color: var(--water);
+  background: var(--water-soft);
+}
+.go {
+  margin-left: auto;
+}
+</style>
