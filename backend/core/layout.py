@@ -59,8 +59,8 @@ def _zone(form: str, things: int) -> str:
 def _place(zone: str, nth: int, of: int) -> tuple[float, float]:
     step = nth - (of - 1) / 2
     return {
-        "start": (0.2, 0.5 + 0.34 * step),
-        "goal": (0.8, 0.62 + 0.34 * step),
-        "tool": (0.72 - 0.2 * nth, 0.14),
-        "middle": (0.5 + 0.26 * step, 0.45),
+        "start": (0.22, 0.5 + 0.34 * step),
+        "goal": (0.78, 0.6 + 0.34 * step),
+        "tool": (0.72 - 0.3 * nth, 0.16),
+        "middle": (0.5 + 0.3 * step, 0.82),
     }[zone]

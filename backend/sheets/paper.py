@@ -14,7 +14,7 @@ from core.layout import Stands
 PAPERS = {"A4": "sheets/paper-a4.css", "Letter": "sheets/paper-letter.css"}
 STYLES = Path(__file__).parent / "static"
 WIDE, TALL = 176, 78  # units of the drawing inside the table's edge
-LONGEST_LABEL = 24
+LONGEST_LABEL = 20
 
 
 def page(request: HttpRequest, template: str, context: dict[str, Any], paper: str, pdf_url: str) -> HttpResponse:

@@ -6,7 +6,11 @@ from uuid import uuid4
 
 from django.test import TestCase
 
-from caseload.models import EstimatePoint, StrandEstimate
+from caseload.models import Child, EstimatePoint, StrandEstimate
+from core.ability import chance
+from core.grading import difficulty
+from core.library import FAMILIES
+from planning.workbench import Wish, workbench
 from progress.actions import finish_run
 from progress.models import DecisionRecord
 from running.actions import keep_events
@@ -100,17 +104,22 @@ class FinishTest(TestCase):
         self.assertEqual(EstimatePoint.objects.filter(child=self.child, strand=strand).count(), 1)
         self.assertEqual(DecisionRecord.objects.filter(run=run, strand=strand).count(), 1)
 
-    def test_two_good_days_propose_one_step_up_and_the_next_plan_is_harder(self) -> None:
-        rungs = []
+    def test_two_good_days_make_harder_grades_the_fitting_ones(self) -> None:
+        asked = {}
         for week in (2, 1):
             run = run_for_child(self.lead, self.child, TODAY - timedelta(days=7 * week))
-            rungs.append({b["strand"]: b["rung"] for b in run.blocks if b["part"] == "main"})
+            asked |= {
+                b["family"]: (b["strand"], b["rung"]) for b in run.blocks if b["part"] == "main" and b["family"] not in asked
+            }
             tap_all(self.lead, run, "11111111")
             finish_run(self.lead, run)
-        after = run_for_child(self.lead, self.child)
-        shared = [(rungs[0][b["strand"]], b["rung"]) for b in after.blocks if b["part"] == "main" and b["strand"] in rungs[0]]
-        self.assertTrue(shared)
-        self.assertTrue(all(then > before for before, then in shared), shared)
+        child = Child.objects.prefetch_related("estimates").get(pk=self.child.pk)
+        bench = workbench(child, child.home, Wish(30, ("grasp", "bilateral"), "home"), TODAY)
+        for family, (strand, rung) in asked.items():
+            offers = [difficulty(o.variant)[strand] for o in bench.house.offers([FAMILIES[family]])]
+            fitting = [r for r in offers if 0.7 <= chance(bench.request.estimates[strand], r, family=family) <= 0.85]
+            if fitting and max(offers) > rung + 0.3:
+                self.assertGreater(max(fitting), rung, family)
 
     def test_an_empty_run_ends_without_a_word(self) -> None:
         run = run_for_child(self.lead, self.child)

@@ -40,7 +40,8 @@ const groups = computed(() =>
         <p v-for="item in g.items.filter((i) => asked[i.family])" :key="item.family" class="small" aria-live="polite"><strong>{{ item.name }}</strong> {{ asked[item.family] }}</p>
       </template>
       <ul v-else>
-        <li v-for="item in g.items" :key="item.family"><strong>{{ item.name }}</strong> {{ item.reason }} <span class="soft">{{ item.remedy }}</span>
+        <li v-for="item in g.items" :key="item.family">
+          <strong>{{ item.name }}</strong> {{ item.reason }} <span class="soft">{{ item.remedy }}</span>
           <button v-if="planId && !asked[item.family]" type="button" class="link" @click="ask(item.family)">what would it take?</button>
           <em v-else-if="planId" aria-live="polite"> {{ asked[item.family] }}</em>
         </li>

@@ -57,16 +57,15 @@ async function plan(): Promise<void> {
         <legend>Work on one or two</legend>
         <div class="row">
           <button v-for="t in words?.targets.filter((x) => x.id !== 'daily')" :key="t.id" type="button" class="pick" :aria-pressed="wish.targets.includes(t.id)" @click="toggle(t.id)">
-            <TargetSign :target="t.id" :size="28" /> {{ t.name }}
+            <TargetSign :target="t.id" :size="24" /> {{ t.name }}
           </button>
         </div>
       </fieldset>
       <fieldset>
-        <legend>Shape</legend>
+        <legend>Shape <span class="soft small light">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</span></legend>
         <div class="row">
           <button v-for="s in words?.shapes" :key="s.id" type="button" class="pick small-pick" :aria-pressed="wish.shape === s.id" :title="s.hint" @click="wish.shape = s.id">{{ s.name }}</button>
         </div>
-        <p class="soft small">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</p>
       </fieldset>
       <fieldset>
         <legend>Minutes, setting up and tidying included</legend>
@@ -110,7 +109,7 @@ async function plan(): Promise<void> {
 <style scoped>
 .split {
   display: grid;
-  grid-template-columns: 1fr 330px;
+  grid-template-columns: 1fr 300px;
   gap: var(--gap-5);
   align-items: start;
 }
@@ -127,8 +126,8 @@ legend {
   display: inline-flex;
   align-items: center;
   gap: 8px;
-  min-height: 56px;
-  padding: 0 18px;
+  min-height: 50px;
+  padding: 0 12px;
   border: 2px solid var(--line);
   border-radius: var(--round);
   background: var(--sheet);
@@ -138,11 +137,15 @@ legend {
 }
 .small-pick {
   min-height: var(--touch);
+  padding: 0 11px;
 }
 .pick[aria-pressed='true'] {
   border-color: var(--water);
   background: var(--water-soft);
   font-weight: 700;
+}
+.light {
+  font-weight: 400;
 }
 .place {
   width: 260px;

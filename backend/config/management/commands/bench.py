@@ -15,12 +15,14 @@ class Command(BaseCommand):
         """Measure, and print a line for each."""
         from django.test.utils import setup_test_environment
 
-        from benchmarks import pages, planning, script
+        from benchmarks import pages, planning, script, together
 
         setup_test_environment(debug=False)
 
         planning.expansion(self.stdout.write)
         planning.against_straightforward(self.stdout.write)
+        for measure in (together.weeks, together.groups, together.caseload, together.library_size, together.checked):
+            measure(self.stdout.write)
         script.first_page(self.stdout.write)
         with transaction.atomic():
             pages.pages(self.stdout.write)

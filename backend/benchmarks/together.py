@@ -1,0 +1,127 @@
+"""What weeks, groups and whole caseloads cost; what a bigger library costs; and what an independent reader finds in the plans."""
+
+from collections.abc import Callable
+from concurrent.futures import ProcessPoolExecutor
+from dataclasses import replace
+from statistics import median
+from time import perf_counter
+from unittest.mock import patch
+
+from core.child import Setting
+from core.house import House, stock_of
+from core.library import FAMILIES
+from core.planner import GroupRequest, WeekRequest, plan_group, plan_session, plan_week
+from core.planner.candidates import all_candidates, undominated
+from core.planner.model import solve
+from core.planner.session import limits_of
+from testing.checker import broken_limits
+from testing.core_builders import CLINIC, everything, made_up_request
+
+Say = Callable[[str], object]
+FREE = (15, 0, 20, 15, 0, 30, 30)
+
+
+def _took(call: Callable[[], object]) -> tuple[float, object]:
+    start = perf_counter()
+    answer = call()
+    return perf_counter() - start, answer
+
+
+def weeks(say: Say) -> None:
+    """Home weeks for made-up children with one or two activities a day."""
+    times, proven = [], 0
+    for seed in range(300, 320):
+        request = replace(made_up_request(seed), setting=Setting("home", "arms_reach"))
+        took, answer = _took(lambda r=request, a=1 + seed % 2: plan_week(WeekRequest(r, FREE, a)))  # type: ignore[misc]
+        if answer.status != "impossible":  # type: ignore[attr-defined]
+            times.append(took)
+            proven += answer.status == "optimal"  # type: ignore[attr-defined]
+    say(
+        f"home week: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} children; {proven} proven best"
+    )
+
+
+def groups(say: Say) -> None:
+    """Four made-up children at one table with everything."""
+    times, proven = [], 0
+    for seed in range(20):
+        rows = [
+            replace(
+                made_up_request(seed + 40 * k),
+                minutes=35,
+                setting=CLINIC,
+                stock=stock_of(everything()),
+                targets=("grasp", "bilateral"),
+            )
+            for k in range(4)
+        ]
+        took, answer = _took(lambda r=tuple(rows): plan_group(GroupRequest(tuple("ABCD"), r)))  # type: ignore[misc]
+        if answer.status != "impossible":  # type: ignore[attr-defined]
+            times.append(took)
+            proven += answer.status == "optimal"  # type: ignore[attr-defined]
+    say(
+        f"group of four: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} groups; {proven} proven best"
+    )
+
+
+def _plan_of(seed: int) -> str:
+    return plan_session(made_up_request(seed)).status
+
+
+def caseload(say: Say) -> None:
+    """Sixty children on two processes, as two workers share them."""
+    with ProcessPoolExecutor(2) as workers:
+        list(workers.map(_plan_of, [1, 2]))  # both workers have loaded what they need
+        took, found = _took(lambda: list(workers.map(_plan_of, range(600, 660), chunksize=3)))
+    say(f"caseload of 60 on two processes: {took:.1f} s, {sum(s != 'impossible' for s in found)} planned")  # type: ignore[attr-defined]
+
+
+def library_size(say: Say) -> None:
+    """The same sessions with the library once, twice and four times over (copies under other names)."""
+    base = dict(FAMILIES)
+    first = 0.0
+    for times in (1, 2, 4):
+        bigger = dict(base)
+        for copy in range(1, times):
+            bigger |= {f"{k}_{copy}": replace(f, id=f"{k}_{copy}") for k, f in base.items()}
+        total = _sessions_with(bigger)
+        first = first or total
+        say(
+            f"library {times}x ({len(bigger)} activities): {total / 8 * 1e3:.0f} ms a session, {total / first:.2f} times the cost"
+        )
+
+
+def _sessions_with(families: dict[str, object]) -> float:
+    modules = ("core.house", "core.grading", "core.planner.candidates", "core.planner.session", "core.library")
+    patches = [patch(f"{m}.FAMILIES", families) for m in modules]
+    for p in patches:
+        p.start()
+    try:
+        total = 0.0
+        for seed in range(200, 208):
+            request = made_up_request(seed)
+            took, _ = _took(lambda r=request: _solved(r))  # type: ignore[misc]
+            total += took
+        return total
+    finally:
+        for p in patches:
+            p.stop()
+
+
+def _solved(request) -> object:  # type: ignore[no-untyped-def]
+    house = House(request.stock, request.child, request.setting)
+    kept = undominated(all_candidates(house, request))
+    return solve(kept, {}, limits_of(kept, request))
+
+
+def checked(say: Say) -> None:
+    """Three hundred made-up children and homes: how many plans an independent reader finds anything wrong with."""
+    made = broken = proven = 0
+    for seed in range(1000, 1300):
+        request = made_up_request(seed)
+        plan = plan_session(request)
+        if plan.status != "impossible":
+            made += 1
+            proven += plan.status == "optimal"
+            broken += bool(broken_limits(request, plan))
+    say(f"independent reader: {made} plans of 300 made-up children, {broken} break a limit, {proven} proven best")

@@ -1,0 +1,132 @@
+"""Planning beyond one session, through the real interface: dials in the library, weeks, groups, the bag, a whole caseload."""
+
+import re
+
+from playwright.sync_api import expect
+
+from e2e.browser import BrowserTest
+from planning.batch_actions import plan_line
+from planning.models import BatchLine, GroupSession, HomeWeek, Plan
+from testing.builders import STOCK, TODAY, make_child, make_home, plan_for_child
+
+
+class PlanningScreensTest(BrowserTest):
+    def test_a_dial_is_turned_and_a_thing_swapped_in_the_library(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/library")
+        page.get_by_label("Search by thing").fill("Squirrel store")
+        page.get_by_role("button", name="Squirrel store").click()
+        expected = page.locator(".open .big")
+        expected.wait_for()
+        before = expected.inner_text()
+        page.get_by_role("radio", name="10", exact=True).click()
+        expect(page.locator(".open .big")).not_to_have_text(before)
+        page.get_by_role("button", name="Easier").click()
+        page.get_by_role("button", name=re.compile("What else instead of")).first.click()
+        page.get_by_text("same difficulty").first.wait_for()
+        self.check_axe("library with dials")
+
+    def test_a_plan_is_stretched_questioned_named_and_printed(self) -> None:
+        plan = plan_for_child(self.lead, self.child)
+        page = self.page
+        self.sign_in()
+        page.goto(f"/plans/{plan.pk}")
+        block = page.locator(".block").first
+        block.wait_for()
+        minutes = plan.blocks.first().minutes
+        block.focus()
+        page.keyboard.press("Shift+ArrowLeft")
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == minutes - 1, "a minute shorter")
+        handle = page.locator(".handle").first.bounding_box()
+        assert handle
+        page.mouse.move(handle["x"] + 8, handle["y"] + 30)
+        page.mouse.down()
+        page.mouse.move(handle["x"] + 150, handle["y"] + 30, steps=6)
+        page.mouse.up()
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes > minutes, "longer by pulling")
+        page.get_by_text("Fits, not chosen").click()
+        page.locator(".chip").first.click()
+        page.get_by_text(re.compile("well-spent minutes|As good as|With it,")).first.wait_for()
+        page.get_by_label("Name of a favourite").fill("Rainy day")
+        page.get_by_role("button", name="Keep", exact=True).click()
+        page.get_by_role("heading", name="Rainy day").wait_for()
+        with page.expect_popup() as opened:
+            page.get_by_role("link", name="Prep sheet").click()
+        opened.value.get_by_role("heading", name=re.compile("Wyn: 30 minutes")).wait_for()
+        self.assertEqual(opened.value.evaluate("getComputedStyle(document.querySelector('.head')).borderBottomStyle"), "solid")
+        self.check_axe("bench")
+        page.get_by_role("button", name="Start another from this").click()
+        self.eventually(lambda: Plan.objects.count() == 2, "a second plan")
+
+    def test_a_home_week_is_planned_and_its_sheet_opened(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/week")
+        page.get_by_text("No home week yet").wait_for()
+        page.get_by_label("Minutes on Mon").fill("0")
+        page.get_by_role("button", name="Plan the week").click()
+        page.get_by_role("heading", name=re.compile("Week from")).wait_for()
+        self.check_axe("home week")
+        week = HomeWeek.objects.get()
+        self.assertEqual((week.free[0], week.days[0]), (0, []))
+        with page.expect_popup() as opened:
+            page.get_by_role("link", name="Family sheet").click()
+        opened.value.get_by_text("Three steps").first.wait_for()
+        for day in ("Tue", "Wed", "Thu", "Fri", "Sat", "Sun"):
+            page.get_by_label(f"Minutes on {day}").fill("0")
+        page.get_by_role("button", name="Plan the week").click()
+        page.get_by_text("the family has no day with 5 minutes").first.wait_for()
+        self.assertEqual(HomeWeek.objects.count(), 1)
+
+    def test_children_together_and_the_bag(self) -> None:
+        page = self.page
+        place = make_home(self.lead, {m: n * 3 for m, n in STOCK.items()})
+        place.kind, place.name = "clinic", "Clinic room"
+        place.save()
+        make_child(self.lead, self.home, first_name="Ada", birth_date=TODAY.replace(year=TODAY.year - 7, day=1))
+        self.sign_in()
+        page.get_by_role("link", name="Together").click()
+        page.get_by_role("button", name=re.compile("^Ada")).click()
+        page.get_by_role("button", name="Choose two or more").wait_for()
+        page.get_by_role("button", name=re.compile("^Wyn")).click()
+        page.get_by_role("button", name="Plan it").click()
+        page.get_by_role("columnheader", name="Ada").wait_for()
+        self.check_axe("together")
+        self.assertEqual(GroupSession.objects.get().children.count(), 2)
+        plan_for_child(self.lead, self.child)
+        page.get_by_role("link", name="Visit bag").click()
+        page.get_by_role("button", name=re.compile("^Wyn")).click()
+        page.get_by_role("button", name=re.compile("^Ada")).click()
+        page.get_by_role("button", name="Pack for the newest plans").click()
+        page.get_by_text("No plan yet for Ada").wait_for()
+        page.get_by_text("Nothing to carry").wait_for()
+        self.check_axe("bag")
+
+    def test_a_caseload_is_planned_in_the_background_and_looked_at_one_by_one(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.get_by_role("button", name="Plan these 1 in the background").click()
+        page.get_by_text("0 of 1 planned").wait_for()
+        plan_line(BatchLine.objects.get().pk)
+        page.get_by_text("1 of 1 planned, 1 to look at").wait_for()
+        page.locator(".batch").get_by_role("button", name="Wyn").click()
+        page.get_by_role("heading", name="Session plan").wait_for()
+        self.assertTrue(BatchLine.objects.get().seen)
+
+    def test_something_is_made_at_home_and_a_peg_is_measured_with_water(self) -> None:
+        page = self.page
+        self.home.stock.create(material="tennis_ball", count=1)
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/cupboard")
+        page.get_by_role("button", name=re.compile("Make from what is here")).click()
+        page.get_by_role("button", name=re.compile("^Slit tennis ball")).click()
+        page.get_by_text("Cut a slit 60 mm long").wait_for()
+        page.get_by_role("button", name=re.compile("It is made")).click()
+        page.get_by_role("spinbutton", name="How many: Slit tennis ball with a face").wait_for()
+        page.locator("li", has_text="Common spring pegs").get_by_role("button", name="Measure").click()
+        page.get_by_role("button", name=re.compile("Hang a bag of water")).click()
+        page.get_by_role("button", name="Work it out").click()
+        page.get_by_text("4.9 N").wait_for()
+        page.get_by_role("button", name="Keep", exact=True).click()
+        self.eventually(lambda: self.home.stock.get(material="common_peg").measured == {"force_newton": 4.9}, "kept")
