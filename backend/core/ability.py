@@ -3,8 +3,9 @@
 The curve is Rasch's (Rasch 1960), in rungs instead of logits: a child at rung k succeeds alone 8 times
 in 10 on rung-k work, 5 in 10 one rung up, 9.4 in 10 one rung down.
 
-The estimate is a normal belief about the child's rung, together with an offset for each activity family
-(this child, better or worse at this activity than at its equals) and their covariances. A day's sets
+The estimate is a normal belief about the child's rung, together with what practice brings this child a week,
+an offset for each activity family (this child, better or worse at this activity than at its equals) and
+their covariances. A day's sets
 are taken in family by family: the likelihood is worked out exactly on a fixed grid of rungs, and what
 it says is handed back to rung, offset and the day's own swing in proportion to their share of the
 doubt (assumed-density filtering; Opper 1998).
@@ -31,6 +32,9 @@ STRENGTH_GUESS_SD = 1.6  # rungs: strength has no age window; project definition
 OFFSET_SD = 0.5  # rungs between a child's equals-by-design activities; from memory
 DAY_SD = 0.35  # rungs from day to day; from memory
 DRIFT_SD_PER_WEEK = 0.18  # rungs a week without evidence; project definition
+GAIN_PER_WEEK = 0.1  # rungs a week that practice is first taken to bring; project definition
+GAIN_SD = 0.08  # rungs a week between children; project definition
+GAIN_WEEKS = 2.0  # weeks without a session beyond which no more gain is expected; project definition
 WIDEST_SD = 1.8  # rungs: forgetting goes no further than this
 
 _NODES, _WEIGHTS = np.polynomial.hermite_e.hermegauss(21)
@@ -48,8 +52,10 @@ class Estimate:
     as_of     -- the day of the last evidence, or None before any
     families  -- the families with an offset of their own, in the order of `offsets` and `cov`
     offsets   -- their means, rungs
-    cov       -- covariance of (rung, offsets...), rungs squared, row by row; empty before any set
+    cov       -- covariance of (rung, offsets..., gain), rungs squared, row by row; empty before any set
     tries     -- how many informative tries it rests on
+    gain      -- rungs a week that practice brings this child, as far as is known
+    carried   -- the day it was carried on to since the last evidence, or None
     """
 
     mean: float
@@ -59,6 +65,8 @@ class Estimate:
     offsets: tuple[float, ...] = ()
     cov: tuple[tuple[float, ...], ...] = ()
     tries: int = 0
+    gain: float = GAIN_PER_WEEK
+    carried: date | None = None
 
     def offset(self, family: str | None) -> tuple[float, float]:
         """Return (shift, variance) to add to the rung for one family: its offset, and what it adds to the doubt."""
@@ -129,15 +137,33 @@ def chance(estimate: Estimate, rung: ArrayLike, support: str = "alone", family: 
 
 
 def on_day(estimate: Estimate, on: date) -> Estimate:
-    """Return the estimate as it stands on a later day: the same mean, wider with the weeks gone by."""
-    if estimate.as_of is None or on <= estimate.as_of:
+    """Return the estimate as it stands on a later day: on by what practice brings, wider with the weeks gone by.
+
+    Practice is taken to go on for GAIN_WEEKS after the last session. Before any evidence nothing moves.
+    """
+    since = estimate.carried or estimate.as_of
+    if estimate.as_of is None or since is None or on <= since:
         return estimate
-    weeks = (on - estimate.as_of).days / 7
-    wider = min(estimate.sd**2 + DRIFT_SD_PER_WEEK**2 * weeks, max(WIDEST_SD, estimate.sd) ** 2)
-    cov = estimate.cov
-    if cov:
-        cov = ((wider, *cov[0][1:]), *cov[1:])
-    return replace(estimate, sd=float(np.sqrt(wider)), cov=cov)
+    weeks = (on - since).days / 7
+    practised = max(0.0, min((on - estimate.as_of).days / 7, GAIN_WEEKS) - (since - estimate.as_of).days / 7)
+    cov = _covariance(estimate)
+    step = np.eye(len(cov))
+    step[0, -1] = practised
+    cov = step @ cov @ step.T
+    cov[0, 0] = min(cov[0, 0] + DRIFT_SD_PER_WEEK**2 * weeks, max(WIDEST_SD, estimate.sd) ** 2)
+    mean = estimate.mean + estimate.gain * practised
+    return replace(estimate, mean=mean, sd=float(np.sqrt(cov[0, 0])), cov=_rows(cov), carried=on)
+
+
+def _covariance(estimate: Estimate) -> Floats:
+    """The covariance of (rung, offsets..., gain); before any set, rung and gain know nothing of each other."""
+    if estimate.cov:
+        return np.array(estimate.cov, dtype=float)
+    return np.diag([estimate.sd**2, *(OFFSET_SD**2 for _ in estimate.families), GAIN_SD**2])
+
+
+def _rows(cov: Floats) -> tuple[tuple[float, ...], ...]:
+    return tuple(tuple(float(c) for c in row) for row in cov)
 
 
 def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimate:
@@ -156,8 +182,20 @@ def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimat
     return state.estimate(on, estimate.tries + sum(s.tries for s in told))
 
 
+def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, family: str) -> tuple[float, float]:
+    """Return (mean, sd), in rungs, of what the child can do today at one activity, after today's sets so far.
+
+    Unlike an estimate it counts the day's own swing: what a good or a bad day has shown already.
+    """
+    told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
+    state = _State.of(on_day(estimate, on), sorted({family, *(s.family for s in told)}))
+    for done in sorted({s.family for s in told}):
+        state.take_in(done, [s for s in told if s.family == done])
+    return state.level(family)
+
+
 class _State:
-    """Mean and covariance of (rung, family offsets..., the day's swing) while one day is taken in."""
+    """Mean and covariance of (rung, family offsets..., gain, the day's swing) while one day is taken in."""
 
     def __init__(self, families: tuple[str, ...], mean: Floats, cov: Floats) -> None:
         self.families, self.mean, self.cov = families, mean, cov
@@ -166,19 +204,28 @@ class _State:
     def of(cls, estimate: Estimate, today: Iterable[str]) -> "_State":
         new = [f for f in today if f not in estimate.families]
         families = (*estimate.families, *new)
-        size = len(families) + 2
+        size, known = len(families) + 3, len(estimate.families) + 1
+        places = [*range(known), size - 2]
         mean, cov = np.zeros(size), np.zeros((size, size))
-        known = len(estimate.families) + 1
-        mean[:known] = (estimate.mean, *estimate.offsets)
-        cov[:known, :known] = estimate.cov or [[estimate.sd**2]]
-        for at in range(known, size - 1):
+        mean[places] = (estimate.mean, *estimate.offsets, estimate.gain)
+        cov[np.ix_(places, places)] = _covariance(estimate)
+        for at in range(known, size - 2):
             cov[at, at] = OFFSET_SD**2
         cov[-1, -1] = DAY_SD**2
         return cls(families, mean, cov)
 
-    def take_in(self, family: str, sets: list[SetEvidence]) -> None:
+    def level(self, family: str) -> tuple[float, float]:
+        """Mean and sd of today's level at one family."""
+        reach = self._reach(family)
+        return float(reach @ self.mean), float(np.sqrt(reach @ self.cov @ reach))
+
+    def _reach(self, family: str) -> Floats:
         reach = np.zeros(len(self.mean))
         reach[[0, self.families.index(family) + 1, -1]] = 1.0
+        return reach
+
+    def take_in(self, family: str, sets: list[SetEvidence]) -> None:
+        reach = self._reach(family)
         mean, variance = float(reach @ self.mean), float(reach @ self.cov @ reach)
         new_mean, new_variance = _told_by(sets, mean, variance)
         gain = self.cov @ reach / variance
@@ -188,8 +235,7 @@ class _State:
     def estimate(self, on: date, tries: int) -> Estimate:
         cov = self.cov[:-1, :-1]
         return Estimate(float(self.mean[0]), float(np.sqrt(cov[0, 0])), on, self.families,
-                        tuple(float(o) for o in self.mean[1:-1]),
-                        tuple(tuple(float(c) for c in row) for row in cov), tries)  # fmt: skip
+                        tuple(float(o) for o in self.mean[1:-2]), _rows(cov), tries, float(self.mean[-2]))  # fmt: skip
 
 
 def _told_by(sets: list[SetEvidence], mean: float, variance: float) -> tuple[float, float]:
@@ -209,20 +255,26 @@ def _told_by(sets: list[SetEvidence], mean: float, variance: float) -> tuple[flo
 def as_plain(estimate: Estimate) -> Mapping[str, object]:
     """The estimate as plain values that go into JSON and come back by from_plain."""
     return {
-        "mean": estimate.mean, "sd": estimate.sd, "tries": estimate.tries,
+        "mean": estimate.mean, "sd": estimate.sd, "tries": estimate.tries, "gain": estimate.gain,
         "as_of": estimate.as_of.isoformat() if estimate.as_of else None,
+        "carried": estimate.carried.isoformat() if estimate.carried else None,
         "families": list(estimate.families), "offsets": list(estimate.offsets),
         "cov": [list(row) for row in estimate.cov],
     }  # fmt: skip
 
 
 def from_plain(plain: Mapping[str, object]) -> Estimate:
-    """The estimate from what as_plain made."""
+    """The estimate from what as_plain made; one from before gains were learned starts from the usual gain."""
     p: dict[str, object] = dict(plain)
-    as_of = p["as_of"]
+    families: tuple[str, ...] = tuple(p["families"])  # type: ignore[arg-type]
+    cov: tuple[tuple[float, ...], ...] = tuple(tuple(row) for row in p["cov"])  # type: ignore[attr-defined]
+    if cov and len(cov) == len(families) + 1:
+        cov = (*((*row, 0.0) for row in cov), (*(0.0 for _ in cov), GAIN_SD**2))
     return Estimate(
-        float(p["mean"]), float(p["sd"]),  # type: ignore[arg-type]
-        date.fromisoformat(str(as_of)) if as_of else None,
-        tuple(p["families"]), tuple(p["offsets"]),  # type: ignore[arg-type]
-        tuple(tuple(row) for row in p["cov"]), int(p["tries"]),  # type: ignore[attr-defined, call-overload]
+        float(p["mean"]), float(p["sd"]), _day(p["as_of"]), families, tuple(p["offsets"]), cov,  # type: ignore[arg-type]
+        int(p["tries"]), float(p.get("gain", GAIN_PER_WEEK)), _day(p.get("carried")),  # type: ignore[call-overload, arg-type]
     )  # fmt: skip
+
+
+def _day(text: object) -> date | None:
+    return date.fromisoformat(str(text)) if text else None

@@ -17,6 +17,7 @@ from planning.queries import plan_for
 from planning.schemas import BlockOut
 from running import actions, queries
 from running.models import Run
+from running.today import advice
 
 router = Router(tags=["running"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -83,6 +84,15 @@ class RunOut(Schema):
     events: list[EventOut]
 
 
+class AdviceOut(Schema):
+    """A block that would suit better at another grade today. kind: up or down."""
+
+    block: str
+    kind: str
+    grade: list[int]
+    words: str
+
+
 class RefusedOut(Schema):
     """An event that was not kept, and why."""
 
@@ -122,6 +132,13 @@ def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> Kept
     gone = {r.id for r in refused}
     return KeptOut(kept=[e.id for e in body if str(e.id) not in gone],
                    refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused])  # fmt: skip
+
+
+@router.get("/runs/{run_id}/today", response={200: list[AdviceOut], **REFUSED})
+def read_today(request: HttpRequest, run_id: UUID) -> list[AdviceOut]:
+    """The blocks that would suit better one step easier or harder, by today's sets so far."""
+    run = queries.run_for(member(request), run_id)
+    return [AdviceOut(block=a.block, kind=a.kind, grade=list(a.grade), words=a.words) for a in advice(run)]
 
 
 def run_out(run: Run) -> RunOut:

@@ -11,6 +11,9 @@ from hypothesis import strategies as st
 from core import ability
 from core.ability import DAY_SD, LOG_ODDS_PER_RUNG, OFFSET_SD, Estimate, SetEvidence, chance, start, update
 from core.child import Child
+from core.grading import difficulty
+from core.house import Variant
+from core.on_the_spot import step_today
 from core.simulate import Child as MadeUp
 from core.skills import STRANDS
 
@@ -59,6 +62,25 @@ class StartTest(TestCase):
             start(Child(60), "cutting", seen_rung=14)
 
 
+class TodayTest(TestCase):
+    def test_a_good_start_today_raises_today_more_than_the_estimate(self) -> None:
+        before = update(Estimate(4, 0.4), [SetEvidence("a", 4, 10, 8)], DAY - timedelta(weeks=1))
+        won = [SetEvidence("b", 4.5, 8, 8)]
+        planned, _ = ability.level_today(before, [], DAY, "a")
+        now, _ = ability.level_today(before, won, DAY, "a")
+        self.assertGreater(now - planned, update(before, won, DAY).mean - ability.on_day(before, DAY).mean)
+
+    def test_a_lost_set_makes_the_easier_grade_the_better_one(self) -> None:
+        ladder = [Variant("peg_fence", (g, 1, 0)) for g in (0, 1, 2)]
+        rung = difficulty(ladder[1])["pinch"]
+        estimate = Estimate(rung, 0.4)
+
+        def step(won: int) -> int:
+            return step_today(estimate, [SetEvidence("peg_fence", rung, 8, won)], DAY, ladder, 1, "pinch")
+
+        self.assertEqual([step(2), step(6), step(8)], [-1, 0, 1])
+
+
 class UpdateTest(TestCase):
     def test_agrees_with_a_general_item_response_package(self) -> None:
         """girth's expected a posteriori ability under a standard normal prior, on the same answers."""
@@ -98,11 +120,40 @@ class UpdateTest(TestCase):
         self.assertGreater(shift, 0.2)
         self.assertGreater(shift, estimate.offset("b")[0] + 0.3)
 
-    def test_waiting_widens_and_keeps_the_mean(self) -> None:
+    def test_waiting_widens_and_practice_brings_a_little_for_a_fortnight(self) -> None:
         estimate = update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8)], DAY)
-        later = ability.on_day(estimate, DAY + timedelta(weeks=10))
-        self.assertEqual(later.mean, estimate.mean)
-        self.assertGreater(later.sd, estimate.sd)
+        soon, later, much_later = (ability.on_day(estimate, DAY + timedelta(weeks=w)) for w in (1, 2, 10))
+        self.assertAlmostEqual(soon.mean, estimate.mean + estimate.gain)
+        self.assertAlmostEqual(later.mean, estimate.mean + 2 * estimate.gain)
+        self.assertEqual(much_later.mean, later.mean)
+        self.assertTrue(estimate.sd < soon.sd < later.sd < much_later.sd)
+
+    def test_carrying_on_in_two_steps_is_carrying_on_in_one(self) -> None:
+        estimate = update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8)], DAY)
+        once = ability.on_day(estimate, DAY + timedelta(weeks=4))
+        twice = ability.on_day(ability.on_day(estimate, DAY + timedelta(days=9)), DAY + timedelta(weeks=4))
+        self.assertAlmostEqual(once.mean, twice.mean)
+        self.assertAlmostEqual(once.sd, twice.sd)
+
+    def test_a_quick_childs_gain_is_learned(self) -> None:
+        rng = np.random.default_rng(4)
+        gains = {}
+        for rate in (0.0, 0.3):
+            estimate, child = Estimate(4.0, 0.6), MadeUp(4.0, "slow", rng, per_week=rate)
+            for week in range(16):
+                day = DAY + timedelta(weeks=week)
+                rung = ability.on_day(estimate, day).mean
+                estimate = update(estimate, [child.play(week, f"f{i}", rung, 10) for i in range(3)], day)
+            gains[rate] = estimate.gain
+        self.assertGreater(gains[0.3], gains[0.0] + 0.08)
+
+    def test_an_estimate_from_before_gains_were_learned_can_be_read(self) -> None:
+        old = dict(ability.as_plain(update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8)], DAY)))
+        del old["gain"], old["carried"]
+        old["cov"] = [row[:-1] for row in old["cov"][:-1]]
+        read = ability.from_plain(old)
+        self.assertEqual((read.gain, len(read.cov)), (ability.GAIN_PER_WEEK, 3))
+        self.assertGreater(ability.on_day(read, DAY + timedelta(weeks=1)).mean, read.mean)
 
     def test_more_successes_than_tries_is_refused(self) -> None:
         with self.assertRaisesRegex(ValueError, "Count again"):

@@ -134,3 +134,35 @@ class FinishTest(TestCase):
         path = f"/decisions/{out['decisions'][0]['id']}/answer"
         self.assertEqual(self.api("post", path, {"answer": "declined"})[0], 422)
         self.assertEqual(self.api("post", path, {"answer": "declined", "why": "Was ill."})[1]["answer_why"], "Was ill.")
+
+
+class TodayTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.api = Api(self.lead)
+        self.run_ = run_for_child(self.lead, self.child)
+        self.at = next(i for i, b in enumerate(self.run_.blocks) if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1)
+
+    def told(self, outcomes: str) -> list[dict]:
+        keep_events(self.lead, self.run_, tries(self.run_, self.at, outcomes))
+        return [a for a in self.api("get", f"/runs/{self.run_.pk}/today")[1] if a["block"] == self.run_.blocks[self.at]["id"]]
+
+    def test_a_lost_set_says_one_step_easier(self) -> None:
+        (found,) = self.told("00000100")
+        grades = self.run_.blocks[self.at]["grades"]
+        self.assertEqual((found["kind"], found["grade"]), ("down", grades[_here(self.run_.blocks[self.at]) - 1]["grade"]))
+
+    def test_a_full_set_says_one_step_harder(self) -> None:
+        (found,) = self.told("11111111" * 2)
+        self.assertEqual(found["kind"], "up")
+
+    def test_nothing_is_said_before_a_try_nor_after_the_end(self) -> None:
+        self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
+        self.told("00000000")
+        finish_run(self.lead, self.run_)
+        self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
+
+
+def _here(block: dict) -> int:
+    return next(i for i, g in enumerate(block["grades"]) if g["here"])

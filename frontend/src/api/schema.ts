@@ -768,6 +768,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{run_id}/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Today
+         * @description The blocks that would suit better one step easier or harder, by today's sets so far.
+         */
+        get: operations["running_api_read_today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/caseload": {
         parameters: {
             query?: never;
@@ -2723,6 +2743,20 @@ export interface components {
             value: {
                 [key: string]: unknown;
             };
+        };
+        /**
+         * AdviceOut
+         * @description A block that would suit better at another grade today. kind: up or down.
+         */
+        AdviceOut: {
+            /** Block */
+            block: string;
+            /** Kind */
+            kind: string;
+            /** Grade */
+            grade: number[];
+            /** Words */
+            words: string;
         };
         /**
          * DecisionOut
@@ -5213,6 +5247,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeptOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    running_api_read_today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdviceOut"][];
                 };
             };
             /** @description Forbidden */

@@ -2,7 +2,7 @@
 import { useIntervalFn, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told } from '@/api/client'
+import { api, told, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
 import RunGrade from '@/components/RunGrade.vue'
 import RunHold from '@/components/RunHold.vue'
@@ -33,12 +33,25 @@ const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
 const say = computed(() => (block.value ? suggestion(events.value, block.value) : undefined))
+const advice = ref<Schemas['AdviceOut'][]>([])
+const today = computed(() => advice.value.find((a) => a.block === block.value?.id && JSON.stringify(a.grade) !== JSON.stringify(block.value && gradeNow(events.value, block.value))))
+/** After each set, and on going to another block, ask what today's sets say; without a network the table says enough. */
+async function ask(): Promise<void> {
+  if (!(await flush())) return
+  try {
+    advice.value = await told(api.GET('/api/runs/{run_id}/today', { params: { path: { run_id: runId } } }))
+  } catch {
+    advice.value = []
+  }
+}
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
 const ended = ref<Error | null>(null)
 
 watch(run, (loaded, before) => {
   if (loaded && !before) at.value = Math.max(0, loaded.blocks.findIndex((b) => !tallyOf(events.value, b.id).tries && !tallyOf(events.value, b.id).skipped))
 })
+
+watch(() => [at.value, block.value ? Math.floor(tally.value.tries / block.value.count) : 0], () => void ask())
 
 function attempt(outcome: 'success' | 'miss', support: string): void {
   if (!block.value || paused.value) return
@@ -96,6 +109,7 @@ async function finish(): Promise<void> {
           <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template> · {{ clockWords(secondsAtWork(events, block.id, now)) }}</p>
         </div>
         <p class="say" :class="say?.kind" role="status">{{ say?.words ?? block.cues[0]?.words }}</p>
+        <p v-if="today && block" class="row today" role="status"><span>{{ today.words }}</span><button type="button" class="plain-button tall" @click="tap(block.id, 'grade', { grade: today.grade })">{{ today.kind === 'up' ? 'Harder' : 'Easier' }}</button></p>
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
         <div class="row">
@@ -189,6 +203,12 @@ header {
   background: var(--water-soft);
   border-radius: var(--round);
   padding: 8px 14px;
+}
+.today {
+  background: var(--caution-soft);
+  border-radius: var(--round);
+  padding: 4px 14px;
+  justify-content: space-between;
 }
 .say.down {
   background: var(--stuck-soft);

@@ -15,7 +15,7 @@ class Command(BaseCommand):
         """Measure, and print a line for each."""
         from django.test.utils import setup_test_environment
 
-        from benchmarks import pages, planning, script, together
+        from benchmarks import estimates, pages, planning, script, together
 
         setup_test_environment(debug=False)
 
@@ -23,6 +23,7 @@ class Command(BaseCommand):
         planning.against_straightforward(self.stdout.write)
         for measure in (together.weeks, together.groups, together.caseload, together.library_size, together.checked):
             measure(self.stdout.write)
+        estimates.report(self.stdout.write)
         script.first_page(self.stdout.write)
         with transaction.atomic():
             pages.pages(self.stdout.write)

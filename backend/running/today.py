@@ -1,0 +1,63 @@
+"""What today's sets say of the grades still to come, while a run is under way."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from caseload.models import StrandEstimate
+from core.ability import from_plain
+from core.house import Variant
+from core.on_the_spot import step_today
+from core.scoring import SetResult
+from running.models import Run
+from running.queries import folded, strands_of
+
+
+@dataclass(frozen=True)
+class Advice:
+    """One block that would suit better at another grade today. kind: up or down."""
+
+    block: str
+    kind: str
+    grade: tuple[int, ...]
+    words: str
+
+
+def advice(run: Run) -> list[Advice]:
+    """Return, for each block whose strand was practised today, the neighbouring grade that suits today clearly better.
+
+    Nothing once the run has ended: the estimate holds today's sets then.
+    """
+    if run.ended_at is not None:
+        return []
+    strands, done = strands_of(run), folded(run)
+    states = dict(
+        StrandEstimate.objects.filter(child_id=run.child_id, strand__in=set(strands.values())).values_list("strand", "state")
+    )
+    found = []
+    for block in run.blocks:
+        strand = strands[block["id"]]
+        sets = [s for s in done if strands[s.block] == strand]
+        if sets and strand in states:
+            found += _for_block(run, block, strand, sets, states[strand])
+    return found
+
+
+def _for_block(run: Run, block: dict[str, Any], strand: str, sets: list[SetResult], state: dict[str, Any]) -> list[Advice]:
+    ladder = [tuple(g["grade"]) for g in block["grades"]]
+    here = _grade_now(block, sets)
+    if here not in ladder:
+        return []
+    at = ladder.index(here)
+    variants = [Variant(block["family"], g) for g in ladder]
+    step = step_today(from_plain(state), [s.evidence(strand) for s in sets], run.on, variants, at, strand)
+    if not step:
+        return []
+    words = ", ".join(block["grades"][at + step]["words"])
+    told = f"Today suits {'one step harder' if step > 0 else 'one step easier'}: {words}"
+    return [Advice(block["id"], "up" if step > 0 else "down", ladder[at + step], told)]
+
+
+def _grade_now(block: dict[str, Any], sets: list[SetResult]) -> tuple[int, ...]:
+    """The grade a block was last done at, else the planned one."""
+    mine = [s for s in sets if s.block == block["id"]]
+    return mine[-1].grade if mine else tuple(block["grade"])
