@@ -1,6 +1,7 @@
 """The one page of the application; its routes are the browser's."""
 
-from django.http import HttpRequest, HttpResponse
+from django.conf import settings
+from django.http import Http404, HttpRequest, HttpResponse
 from django.shortcuts import render
 from django.views.decorators.csrf import ensure_csrf_cookie
 
@@ -11,3 +12,11 @@ def page(request: HttpRequest) -> HttpResponse:
     response = render(request, "index.html")
     response["Cache-Control"] = "no-cache"
     return response
+
+
+def keeper(request: HttpRequest) -> HttpResponse:
+    """Return the service worker: from the root, so that it may look after every page; never cached, so a new one is seen at once."""
+    found = settings.REPOSITORY / "frontend" / "dist" / "sw.js"
+    if not found.is_file():
+        raise Http404("No build of the front end. Run ./pollicor start.")
+    return HttpResponse(found.read_bytes(), content_type="text/javascript", headers={"Cache-Control": "no-cache"})

@@ -3,9 +3,10 @@
 from django.urls import path, re_path
 
 from config.api import api
-from config.page import page
+from config.page import keeper, page
 
 urlpatterns = [
     path("api/", api.urls),
+    path("sw.js", keeper),
     re_path(r"^(?!api/|static/).*$", page),
 ]

@@ -55,6 +55,7 @@ class BrowserTest(StaticLiveServerTestCase):
     def tearDown(self) -> None:
         self.assertEqual(self.errors, [])
         self.assertEqual(self.page.evaluate("window.broken ?? []"), [])
+        self.page.wait_for_load_state("networkidle")  # a request left behind would meet an emptied database
         self.page.context.close()
 
     def new_page(self) -> Page:

@@ -5,6 +5,7 @@ On a cluster of its own, with fsync on, through the same scripts that `./pollico
 
 import json
 import os
+import re
 import signal
 import subprocess
 import sys
@@ -16,6 +17,10 @@ from unittest import TestCase
 from urllib.error import URLError
 from urllib.request import HTTPCookieProcessor, Request, build_opener
 from uuid import uuid4
+
+from playwright.sync_api import sync_playwright
+
+from e2e.browser import FLAGS
 
 ROOT = Path(__file__).resolve().parents[2]
 PORT = 8571
@@ -128,3 +133,39 @@ class CrashTest(TestCase):
         told = self.ask("GET", f"/runs/{run}")
         assert isinstance(told, dict)
         self.assertEqual(sorted(e["id"] for e in told["events"]), sorted(t["id"] for t in taps))
+
+    def test_an_opened_run_goes_on_with_the_server_gone_and_after_a_reload(self) -> None:
+        self.start()
+        self.manage("migrate", "--verbosity", "0")
+        self.manage("collectstatic", "--noinput", "-i", "ninja", "--verbosity", "0")
+        run = self.manage("shell", "--verbosity", "0", "-c", FILL).strip().splitlines()[-1].split(" ", 1)[0]
+        self.serve()
+        with sync_playwright() as playwright:
+            page = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS).new_page()
+            page.set_default_timeout(15_000)
+            page.goto(f"http://127.0.0.1:{PORT}/")
+            page.get_by_label("Name").fill("maren")
+            page.get_by_label("Password").fill("a long enough one")
+            page.get_by_role("button", name="Sign in").click()
+            page.get_by_role("button", name="Sign out").wait_for()
+            page.goto(f"http://127.0.0.1:{PORT}/runs/{run}")
+            alone = page.get_by_role("button", name=re.compile("On their own"))
+            alone.click()
+            page.evaluate("() => navigator.serviceWorker.ready.then(() => new Promise(r => setTimeout(r, 1500)))")
+
+            assert self.server is not None
+            self.server.kill()
+            self.server.wait()
+            for _ in range(5):
+                alone.click()
+            page.reload()
+            page.get_by_text("6 alone ·").wait_for()
+            for _ in range(4):
+                alone.click()
+            page.get_by_text("to send").wait_for()
+
+            self.serve()
+            page.get_by_text("to send").wait_for(state="hidden", timeout=30_000)
+            told = self.ask("GET", f"/runs/{run}")
+        assert isinstance(told, dict)
+        self.assertEqual(len({e["id"] for e in told["events"]}), 10)

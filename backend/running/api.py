@@ -102,10 +102,11 @@ class RefusedOut(Schema):
 
 
 class KeptOut(Schema):
-    """What became of a batch."""
+    """What became of a batch; total: taps of this run on the server, whoever sent them."""
 
     kept: list[UUID]
     refused: list[RefusedOut]
+    total: int
 
 
 @router.post("/plans/{plan_id}/runs", response={200: RunOut, **REFUSED})
@@ -131,7 +132,7 @@ def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> Kept
     refused = actions.keep_events(who, run, events)
     gone = {r.id for r in refused}
     return KeptOut(kept=[e.id for e in body if str(e.id) not in gone],
-                   refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused])  # fmt: skip
+                   refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused], total=run.events.count())  # fmt: skip
 
 
 @router.get("/runs/{run_id}/today", response={200: list[AdviceOut], **REFUSED})

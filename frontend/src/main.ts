@@ -9,6 +9,7 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import { Refused } from './api/client'
 import App from './App.vue'
+import { keepOffline } from './logic/offline'
 import { router } from './router'
 
 const queries = new QueryClient({
@@ -16,4 +17,8 @@ const queries = new QueryClient({
     queries: { staleTime: 20_000, retry: (times, error) => !(error instanceof Refused) && times < 2, refetchOnWindowFocus: false },
   },
 })
-createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries }).mount('#app')
+const app = createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries })
+// Mounted once the address is known: before that a signed-out page would forget where it was going.
+void router.isReady().then(() => app.mount('#app'))
+
+window.addEventListener('load', () => void keepOffline().catch(() => undefined))

@@ -2697,13 +2697,15 @@ export interface components {
         };
         /**
          * KeptOut
-         * @description What became of a batch.
+         * @description What became of a batch; total: taps of this run on the server, whoever sent them.
          */
         KeptOut: {
             /** Kept */
             kept: string[];
             /** Refused */
             refused: components["schemas"]["RefusedOut"][];
+            /** Total */
+            total: number;
         };
         /**
          * RefusedOut

@@ -1,6 +1,6 @@
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { api, Refused, told, type Schemas } from '@/api/client'
-import { keepRun, keepTap, keptRun, markSent, tapsOf, unsentTaps } from '@/logic/tapStore'
+import { keepRun, keepTap, keptRun, markSent, noteTap, tapsOf, unsentTaps } from '@/logic/tapStore'
 import { type RunEvent, standing } from '@/logic/tally'
 
 const RETRY_MS = 3000
@@ -11,6 +11,8 @@ export interface RunAtTable {
   events: Ref<RunEvent[]>
   unsent: Ref<number>
   refused: Ref<string>
+  joined: Ref<string>
+  signedOut: Ref<boolean>
   error: ShallowRef<Error | null>
   tap: (block: string, kind: string, value?: Record<string, unknown>) => void
   undo: (block: string) => void
@@ -23,7 +25,11 @@ export function useRun(runId: string): RunAtTable {
   const events: Ref<RunEvent[]> = ref([])
   const unsent = ref(0)
   const refused = ref('')
+  const joined = ref('')
+  const signedOut = ref(false)
   const error = shallowRef<Error | null>(null)
+  const tabs = new BroadcastChannel(`run ${runId}`)
+  tabs.onmessage = (message: MessageEvent<RunEvent>) => join([message.data], 'This run is open in another tab too: its taps count here.')
   let sending: Promise<boolean> | undefined
   let keeping: Promise<unknown> = Promise.resolve()
 
@@ -42,10 +48,26 @@ export function useRun(runId: string): RunAtTable {
     await flush()
   }
 
+  /** Take in taps made elsewhere on the same run; each counts once. */
+  function join(others: RunEvent[], words: string): void {
+    const here = new Set(events.value.map((e) => e.id))
+    const fresh = others.filter((e) => !here.has(e.id))
+    if (!fresh.length) return
+    events.value = [...events.value, ...fresh]
+    joined.value = words
+  }
+
+  async function catchUp(): Promise<void> {
+    const now = await told(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
+    join(now.events as RunEvent[], 'Another tablet counts on this run too: its taps were joined with yours.')
+  }
+
   function tap(block: string, kind: string, value: Record<string, unknown> = {}): void {
     const event: RunEvent = { id: crypto.randomUUID(), block, kind, at: new Date().toISOString(), value }
+    noteTap(runId, event)
     events.value.push(event)
     unsent.value += 1
+    tabs.postMessage(JSON.parse(JSON.stringify(event)))
     keeping = keeping.then(() => keepTap(runId, event))
     void keeping.then(() => flush())
   }
@@ -63,21 +85,28 @@ export function useRun(runId: string): RunAtTable {
   async function send(): Promise<boolean> {
     await keeping
     for (;;) {
-      const batch = (await unsentTaps(runId)).slice(0, BATCH)
-      unsent.value = batch.length
+      const waiting = await unsentTaps(runId)
+      const batch = waiting.slice(0, BATCH)
+      unsent.value = waiting.length
       if (!batch.length) return true
       try {
         const kept = await told(api.POST('/api/runs/{run_id}/events', { params: { path: { run_id: runId } }, body: batch }))
         await markSent([...kept.kept, ...kept.refused.map((r) => r.id)])
+        if (kept.total > events.value.length) await catchUp()
         if (kept.refused.length) refused.value = `${kept.refused.length} taps could not be counted: ${kept.refused[0]?.reason}`
-      } catch {
+        signedOut.value = false
+      } catch (problem) {
+        signedOut.value = problem instanceof Refused && (problem.status === 401 || problem.status === 403)
         return false
       }
     }
   }
 
   const timer = setInterval(() => void flush(), RETRY_MS)
-  onScopeDispose(() => clearInterval(timer))
+  onScopeDispose(() => {
+    clearInterval(timer)
+    tabs.close()
+  })
   void open()
-  return { run, events, unsent, refused, error, tap, undo, flush }
+  return { run, events, unsent, refused, joined, signedOut, error, tap, undo, flush }
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clockWords, durationWords, gradeNow, isPaused, type RunBlock, type RunEvent, secondsAtWork, standing, suggestion, tallyOf } from './tally'
+import { clockWords, durationWords, gradeNow, isPaused, type RunBlock, type RunEvent, secondsAtWork, standing, suggestion, tallyOf, whereLeft } from './tally'
 
 const START = Date.parse('2026-03-02T09:00:00Z')
 let number = 0
@@ -66,6 +66,19 @@ describe('suggestion', () => {
   it('says nothing where the table says nothing', () => {
     expect(suggestion([], block)).toBeUndefined()
     expect(suggestion([attempt('success')], block)).toBeUndefined()
+  })
+})
+
+describe('where a run was left', () => {
+  const blocks = [{ id: 'b0' }, { id: 'b1' }, { id: 'b2' }]
+  const on = (id: string, kind = 'try'): RunEvent => ({ ...event(kind), block: id })
+
+  it('is the block of the last tap that stands, or the one after a skip', () => {
+    expect(whereLeft([], blocks)).toBe(0)
+    expect(whereLeft([on('b0'), on('b1')], blocks)).toBe(1)
+    expect(whereLeft([on('b0'), on('b1', 'skip')], blocks)).toBe(2)
+    const wrong = on('b2')
+    expect(whereLeft([on('b1'), wrong, { ...event('undo', { event: wrong.id }), block: 'b2' }], blocks)).toBe(1)
   })
 })
 

@@ -56,6 +56,13 @@ export function suggestion(events: RunEvent[], block: RunBlock): Schemas['Sugges
   return block.says.find((s) => s.tries === set.length && s.successes === won && s.helped === helped)
 }
 
+/** Which block to open a run at: the one last worked at, the one after it where that was skipped, else the first. */
+export function whereLeft(events: RunEvent[], blocks: Pick<RunBlock, 'id'>[]): number {
+  const last = standing(events).at(-1)
+  const at = blocks.findIndex((b) => b.id === last?.block)
+  return last?.kind === 'skip' ? Math.min(at + 1, blocks.length - 1) : Math.max(at, 0)
+}
+
 /** Seconds at work in a block: from its first event to now, pauses taken out, never under zero. */
 export function secondsAtWork(events: RunEvent[], block: string, now: number): number {
   const mine = standing(events).filter((e) => e.block === block)

@@ -28,12 +28,31 @@ function store(): Promise<IDBPDatabase<TapStore>> {
   return opened
 }
 
+const JOURNAL = 'tap '
+
+/** Write a tap down at once, before the store has opened: a reload a moment later finds it. */
+export function noteTap(run: string, event: RunEvent): void {
+  localStorage.setItem(JOURNAL + event.id, JSON.stringify({ run, event }))
+}
+
 /** Keep a tap on the tablet before anything else happens to it. */
 export async function keepTap(run: string, event: RunEvent): Promise<void> {
   await (await store()).put('taps', { id: event.id, run, event: structuredClone(event), sent: 0 })
+  localStorage.removeItem(JOURNAL + event.id)
+}
+
+/** Bring into the store what was written down but not stored before a reload. */
+async function recover(): Promise<void> {
+  const noted = Object.keys(localStorage).filter((key) => key.startsWith(JOURNAL))
+  for (const key of noted) {
+    const { run, event } = JSON.parse(localStorage.getItem(key) ?? '{}') as { run: string; event: RunEvent }
+    if (!(await (await store()).get('taps', event.id))) await keepTap(run, event)
+    else localStorage.removeItem(key)
+  }
 }
 
 export async function tapsOf(run: string): Promise<RunEvent[]> {
+  await recover()
   return (await (await store()).getAllFromIndex('taps', 'run', run)).map((k) => k.event)
 }
 

@@ -12,13 +12,13 @@ import RunTaps from '@/components/RunTaps.vue'
 import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
-import { clockWords, gradeNow, isPaused, secondsAtWork, suggestion, tallyOf } from '@/logic/tally'
+import { clockWords, gradeNow, isPaused, secondsAtWork, suggestion, tallyOf, whereLeft } from '@/logic/tally'
 import { chanceWords } from '@/logic/words'
 
 const { runId } = defineProps<{ runId: string }>()
 const router = useRouter()
 const { data: me } = useMe()
-const { run, events, unsent, refused, error, tap, undo, flush } = useRun(runId)
+const { run, events, unsent, refused, joined, signedOut, error, tap, undo, flush } = useRun(runId)
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
 
@@ -48,7 +48,7 @@ const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.t
 const ended = ref<Error | null>(null)
 
 watch(run, (loaded, before) => {
-  if (loaded && !before) at.value = Math.max(0, loaded.blocks.findIndex((b) => !tallyOf(events.value, b.id).tries && !tallyOf(events.value, b.id).skipped))
+  if (loaded && !before) at.value = whereLeft(events.value, loaded.blocks)
 })
 
 watch(() => [at.value, block.value ? Math.floor(tally.value.tries / block.value.count) : 0], () => void ask())
@@ -97,6 +97,8 @@ async function finish(): Promise<void> {
     </header>
     <ProblemNote :error="ended" />
     <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
+    <p v-if="signedOut" class="notice" role="alert">You were signed out. Every tap is kept on this tablet; <a :href="`/sign-in?next=/runs/${runId}`">sign in again</a> and they are sent.</p>
+    <p v-else-if="joined" class="notice" role="status">{{ joined }}</p>
     <div class="body">
       <section class="watch">
         <div class="what">
