@@ -44,10 +44,16 @@ class CrashTest(TestCase):
 
     def tearDown(self) -> None:
         if self.server:
-            self.server.kill()
-            self.server.wait()
+            self.kill()
         self.database("db_stop crash")
         subprocess.run(["rm", "-rf", self.var], check=True)
+
+    def kill(self) -> None:
+        """Kill the server and its workers at once, as a power cut would."""
+        assert self.server is not None
+        os.killpg(self.server.pid, signal.SIGKILL)
+        self.server.wait()
+        self.server = None
 
     def database(self, command: str) -> str:
         script = f"source {ROOT}/scripts/common.sh; source {ROOT}/scripts/database.sh; {command}"
@@ -86,7 +92,9 @@ class CrashTest(TestCase):
             "1",
             "--no-control-socket",
         ]
-        self.server = subprocess.Popen(command, cwd=ROOT / "backend", env=self.env, stderr=subprocess.DEVNULL)
+        self.server = subprocess.Popen(
+            command, cwd=ROOT / "backend", env=self.env, stderr=subprocess.DEVNULL, start_new_session=True
+        )
         self.jar = CookieJar()
         self.opener = build_opener(HTTPCookieProcessor(self.jar))
         for _ in range(150):
@@ -122,9 +130,7 @@ class CrashTest(TestCase):
         home = (Path(self.var) / "crash.where").read_text().strip()
         postmaster = int((Path(home) / "postmaster.pid").read_text().splitlines()[0])
         os.kill(postmaster, signal.SIGKILL)
-        assert self.server is not None
-        self.server.kill()
-        self.server.wait()
+        self.kill()
         time.sleep(1)
 
         self.start()
@@ -153,9 +159,7 @@ class CrashTest(TestCase):
             alone.click()
             page.evaluate("() => navigator.serviceWorker.ready.then(() => new Promise(r => setTimeout(r, 1500)))")
 
-            assert self.server is not None
-            self.server.kill()
-            self.server.wait()
+            self.kill()
             for _ in range(5):
                 alone.click()
             page.reload()
