@@ -77,6 +77,17 @@ def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Don
     return Done(child, child, child.pk, {"rule": rule, "reason": reason.strip()})
 
 
+@acting("child.edit")
+def note_mouthing(member: Member, child: Child) -> Done[Child]:
+    """Keep that a child was seen to mouth a thing: never becomes sometimes; what was said before is not made less."""
+    before = child.mouthing
+    if before == "never":
+        child.mouthing = "sometimes"
+        child.version += 1
+        child.save(update_fields=["mouthing", "version"])
+    return Done(child, child, child.pk, {"mouthing": {"from": before, "to": child.mouthing}})
+
+
 def keep_point(child: Child, strand: str, on: date, estimate: Estimate) -> None:
     """Keep where the estimate stood on a day; the last word of the day wins."""
     EstimatePoint.objects.update_or_create(child=child, strand=strand, on=on, defaults={"mean": estimate.mean, "sd": estimate.sd})

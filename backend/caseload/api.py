@@ -148,6 +148,14 @@ def set_rung(request: HttpRequest, child_id: int, body: SeenRung) -> ChildOut:
     return child_out(queries.child_for(who, child_id))
 
 
+@router.post("/children/{child_id}/mouthing", response={200: ChildOut, **REFUSED})
+def note_mouthing(request: HttpRequest, child_id: int) -> ChildOut:
+    """Keep that this child was seen to mouth a thing; every plan is checked by it from now on."""
+    who = member(request)
+    actions.note_mouthing(who, queries.child_for(who, child_id))
+    return child_out(queries.child_for(who, child_id))
+
+
 @router.post("/children/{child_id}/overrides", response={200: ChildOut, **REFUSED})
 def override_hazard(request: HttpRequest, child_id: int, body: Override) -> ChildOut:
     """Allow what a rule calls overridable, with the reason kept."""

@@ -26,6 +26,11 @@ POLICY = MappingProxyType(
         "run.finish": _ALL,
         "progress.read": _ALL,
         "decision.answer": _THERAPISTS,
+        "note.read": _ALL,
+        "note.write": _ALL,
+        "note.sign": _THERAPISTS,
+        "goal.write": _THERAPISTS,
+        "goal.score": _THERAPISTS,
     }
 )
 

@@ -26,11 +26,27 @@ from planning.batch_api import router as batches
 from planning.library_api import router as library
 from planning.week_api import router as weeks
 from progress.api import router as progress
+from progress.record_api import router as records
 from running.api import router as running
 from sheets.api import router as sheets
 
 api = NinjaAPI(title="Pollicor", version="1", auth=MemberAuth(csrf=True), docs_url=None)
-for _router in (clinic, words, caseload, cupboard, making, planning, library, weeks, bag, batches, running, progress, sheets):
+for _router in (
+    clinic,
+    words,
+    caseload,
+    cupboard,
+    making,
+    planning,
+    library,
+    weeks,
+    bag,
+    batches,
+    running,
+    progress,
+    records,
+    sheets,
+):
     api.add_router("", _router)
 
 

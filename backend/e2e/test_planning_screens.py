@@ -7,7 +7,8 @@ from playwright.sync_api import expect
 from e2e.browser import BrowserTest
 from planning.batch_actions import plan_line
 from planning.models import BatchLine, GroupSession, HomeWeek, Plan
-from testing.builders import STOCK, TODAY, make_child, make_home, plan_for_child
+from progress.actions import finish_run
+from testing.builders import STOCK, TODAY, make_child, make_home, plan_for_child, run_for_child, tap_all
 
 
 class PlanningScreensTest(BrowserTest):
@@ -130,3 +131,48 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_text("4.9 N").wait_for()
         page.get_by_role("button", name="Keep", exact=True).click()
         self.eventually(lambda: self.home.stock.get(material="common_peg").measured == {"force_newton": 4.9}, "kept")
+
+
+class RecordScreensTest(BrowserTest):
+    def test_a_note_is_kept_signed_and_amended_and_a_goal_is_scored(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        tap_all(self.lead, run)
+        finish_run(self.lead, run)
+        page = self.page
+        self.sign_in()
+        page.goto(f"/runs/{run.pk}/results")
+        box = page.get_by_role("textbox", name="Note")
+        box.wait_for()
+        self.assertIn("7 of 8 alone", box.input_value())
+        box.fill("Went well today.")
+        page.get_by_role("button", name="Sign: frozen from then on").click()
+        page.get_by_text("signed by maren").wait_for()
+        page.get_by_label("Amendment").fill("It was the left hand.")
+        page.get_by_role("button", name="Add", exact=True).click()
+        page.get_by_text("It was the left hand.").wait_for()
+        self.check_axe("results with a signed note")
+
+        page.goto(f"/children/{self.child.pk}/progress")
+        page.get_by_role("button", name="Write a goal").click()
+        page.get_by_label("Goal", exact=True).fill("Does the school shirt up")
+        page.get_by_role("button", name="Keep the goal").click()
+        page.get_by_text("Each of the five levels needs words").first.wait_for()
+        for level in (-2, -1, 0, 1, 2):
+            page.get_by_label(f"Level {level}", exact=True).fill(f"{level + 2} buttons alone")
+        page.get_by_role("button", name="Keep the goal").click()
+        page.get_by_role("radio", name=re.compile("3 buttons alone")).click()
+        page.get_by_text("Attainment 60").wait_for()
+        self.check_axe("progress with goals")
+
+    def test_mouthing_stops_what_is_barred_by_it(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        page = self.page
+        self.sign_in()
+        page.goto(f"/runs/{run.pk}")
+        page.get_by_role("button", name="mouths an item").click()
+        page.get_by_text("Wyn mouthed a thing.").wait_for()
+        page.get_by_role("button", name="Yes, keep it in the profile").click()
+        page.get_by_text("Kept: from now on").wait_for()
+        self.child.refresh_from_db()
+        self.assertEqual(self.child.mouthing, "sometimes")
+        self.check_axe("run after mouthing")

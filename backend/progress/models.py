@@ -4,6 +4,7 @@ from django.db import models
 from django.db.models import Q
 
 from caseload.models import Child
+from clinic.models import Member
 from clinic.queries import in_clinic
 from core.progression import WORDS
 from running.models import Run
@@ -37,4 +38,73 @@ class DecisionRecord(models.Model):
             models.UniqueConstraint(fields=["run", "strand"], name="one_decision_per_run_and_strand"),
             models.CheckConstraint(condition=Q(kind__in=list(WORDS)), name="decision_kind_known"),
             models.CheckConstraint(condition=Q(answer__in=ANSWERS), name="decision_answer_known"),
+        ]
+
+
+class Note(models.Model):
+    """A session's note: drafted, edited, then signed and frozen. Afterwards only amended."""
+
+    run = models.OneToOneField(Run, models.CASCADE, related_name="note")
+    child = models.ForeignKey(Child, models.CASCADE, related_name="notes")
+    text = models.TextField()
+    version = models.PositiveIntegerField(default=1)
+    signed_by = models.ForeignKey(Member, models.PROTECT, null=True, related_name="+")
+    signed_at = models.DateTimeField(null=True)
+
+    objects = in_clinic("child__clinic").as_manager()
+
+    class Meta:
+        constraints = [
+            models.CheckConstraint(
+                condition=Q(signed_by=None, signed_at=None) | (~Q(signed_by=None) & ~Q(signed_at=None)), name="note_signed_whole"
+            ),
+        ]
+
+
+class Amendment(models.Model):
+    """What was added to a signed note. Never changed."""
+
+    note = models.ForeignKey(Note, models.CASCADE, related_name="amendments")
+    text = models.TextField()
+    by = models.ForeignKey(Member, models.PROTECT)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ["pk"]
+
+
+class Goal(models.Model):
+    """A goal scaled before it starts: what each level from -2 to +2 would look like, its weight, where it starts."""
+
+    child = models.ForeignKey(Child, models.CASCADE, related_name="goals")
+    words = models.CharField(max_length=200)
+    levels = models.JSONField()
+    weight = models.FloatField(default=1)
+    baseline = models.SmallIntegerField(default=-2)
+    written_on = models.DateField()
+    written_by = models.ForeignKey(Member, models.PROTECT)
+
+    objects = in_clinic("child__clinic").as_manager()
+
+    class Meta:
+        ordering = ["written_on", "pk"]
+        constraints = [
+            models.CheckConstraint(condition=Q(weight__gt=0), name="goal_weight_positive"),
+            models.CheckConstraint(condition=Q(baseline__gte=-2) & Q(baseline__lte=2), name="goal_baseline_on_scale"),
+        ]
+
+
+class GoalScore(models.Model):
+    """Where a goal stood on a day."""
+
+    goal = models.ForeignKey(Goal, models.CASCADE, related_name="scores")
+    on = models.DateField()
+    score = models.SmallIntegerField()
+    by = models.ForeignKey(Member, models.PROTECT)
+
+    class Meta:
+        ordering = ["on", "pk"]
+        constraints = [
+            models.UniqueConstraint(fields=["goal", "on"], name="one_score_a_day"),
+            models.CheckConstraint(condition=Q(score__gte=-2) & Q(score__lte=2), name="score_on_scale"),
         ]

@@ -1,7 +1,7 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 from typing import Any
 from uuid import UUID
@@ -9,12 +9,13 @@ from uuid import UUID
 from caseload.checks import FieldError
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core.planner import block_of
+from core import hazards
+from core.planner import Block, block_of
 from core.scoring import Event, EventError, checked_event
 from core.suggestions import table
 from planning.models import Plan
 from planning.shown import block_out
-from planning.workbench import variant_of, workbench_of
+from planning.workbench import Workbench, variant_of, workbench_of
 from running.models import Run, RunEvent, SetRecord
 from running.queries import families_of, folded, parts_of, strands_of
 
@@ -62,10 +63,27 @@ def _frozen(plan: Plan, on: date) -> list[dict[str, Any]]:
             {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
             for s in table(block.count)
         ]
-        frozen.append({"id": f"b{at}", **shown, "says": says, "grades": _grades(bench, stored)})
+        frozen.append(
+            {"id": f"b{at}", **shown, "says": says, "grades": _grades(bench, stored), "if_mouthed": if_mouthed(bench, block)}
+        )
     if not frozen:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
     return frozen
+
+
+def if_mouthed(bench: Workbench, block: Block) -> list[str]:
+    """What of a block is barred once the child is seen to mouth things: each thing with the rule's reason.
+
+    Worked out before the run begins, so that a tablet without a network can stop the block at once.
+    """
+    child = replace(bench.house.child, mouthing="sometimes")
+    things = {s.id: s.thing for s in bench.house.stock}
+    found = []
+    for q in block.quantities:
+        verdict = hazards.assess(things[q.stock_id], child, bench.house.setting)
+        if verdict.status == "barred":
+            found.append(f"{q.name}: {verdict.hits[0].reason} {verdict.hits[0].remedy}")
+    return found
 
 
 def _grades(bench, stored) -> list[dict[str, Any]]:  # type: ignore[no-untyped-def]
@@ -88,6 +106,10 @@ def _grades(bench, stored) -> list[dict[str, Any]]:  # type: ignore[no-untyped-d
 @acting("run.tap")
 def keep_events(member: Member, run: Run, events: Sequence[Event]) -> Done[list[Refused]]:
     """Keep what was tapped, each event once however often it comes. Hands back those that were refused."""
+    if Run.objects.filter(pk=run.pk, frozen=True).exists():
+        raise FieldError(
+            "run", str(run.pk), "The note of this run is signed; nothing more is counted.", "Add an amendment to the note."
+        )
     blocks, good, refused = families_of(run), [], []
     for event in events:
         try:

@@ -49,11 +49,12 @@ class GradeOut(Schema):
 
 
 class RunBlockOut(BlockOut):
-    """A block at the table: its id, what to say, and the grades around it."""
+    """A block at the table: its id, what to say, the grades around it, and what is barred once something was mouthed."""
 
     id: str
     says: list[SuggestionOut]
     grades: list[GradeOut]
+    if_mouthed: list[str] = []
 
 
 class EventIn(Schema):

@@ -22,6 +22,7 @@ class Run(models.Model):
     started_at = models.DateTimeField(auto_now_add=True)
     ended_at = models.DateTimeField(null=True)
     blocks = models.JSONField()
+    frozen = models.BooleanField(default=False)
 
     objects = in_clinic("child__clinic").as_manager()
 

@@ -27,6 +27,8 @@ class PermissionMatrixTest(TestCase):
             "run.tap",
             "run.finish",
             "progress.read",
+            "note.read",
+            "note.write",
         }
         for action in POLICY:
             for role, expected in (everyone if action in open_to_all else therapists).items():
@@ -76,6 +78,13 @@ class WallTest(TestCase):
             ("post", f"/runs/{run.pk}/events", []),
             ("post", f"/runs/{run.pk}/finish", None),
             ("get", f"/runs/{run.pk}/results", None),
+            ("get", f"/runs/{run.pk}/note", None),
+            ("put", f"/runs/{run.pk}/note", {"text": "x", "version": 0}),
+            ("post", f"/runs/{run.pk}/note/sign", {"version": 1}),
+            ("get", f"/children/{child.pk}/goals", None),
+            ("post", f"/children/{child.pk}/goals", {"words": "x", "levels": list("abcde")}),
+            ("get", f"/plans/{run.plan_id}/sheet.pdf", None),
+            ("get", f"/runs/{run.pk}/today", None),
             ("post", f"/decisions/{decision.pk}/answer", {"answer": "accepted"}),
         ):
             self.assertEqual(stranger(method, path, body)[0], 404, (method, path))

@@ -9,13 +9,16 @@ from django.test import TestCase
 from caseload.models import Child, EstimatePoint, StrandEstimate
 from core.ability import chance
 from core.grading import difficulty
+from core.hazards import fits_small_parts_cylinder
 from core.library import FAMILIES
+from core.library.things import MATERIALS
+from planning.models import Plan
 from planning.workbench import Wish, workbench
 from progress.actions import finish_run
 from progress.models import DecisionRecord
-from running.actions import keep_events
+from running.actions import keep_events, start_run
 from running.models import RunEvent, SetRecord
-from testing.builders import TODAY, Api, make_child, make_member, run_for_child, tap_all, tries
+from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all, tries
 
 
 class TapsTest(TestCase):
@@ -166,3 +169,33 @@ class TodayTest(TestCase):
 
 def _here(block: dict) -> int:
     return next(i for i, g in enumerate(block["grades"]) if g["here"])
+
+
+class MouthingTest(TestCase):
+    def test_each_block_knows_what_is_barred_once_something_was_mouthed(self) -> None:
+        lead = make_member()
+        child = make_child(lead, make_home(lead, {"counter": 30, "wide_bowl": 2, "table_tray": 1}))
+        plan = Plan.objects.create(child=child, home=child.home, made_by=lead, place="home", supervision="arms_reach", minutes=20,
+                                   targets=["in_hand"], status="given", child_version=1, stock_stamp="x")  # fmt: skip
+        plan.blocks.create(
+            position=0, part="main", family="squirrel_store", grade=[0, 0, 0], minutes=4, strand="to_palm", expected=0.8
+        )
+        run = start_run(lead, plan, uuid4(), TODAY)
+        small = {
+            block["id"]: [q["material"] for q in block["quantities"] if fits_small_parts_cylinder(MATERIALS[q["material"]].shape)]
+            for block in run.blocks
+        }
+        self.assertTrue(any(small.values()))
+        for block in run.blocks:
+            self.assertGreaterEqual(len(block["if_mouthed"]), len(small[block["id"]]), block["name"])
+            self.assertTrue(all("mouths things" in line for line in block["if_mouthed"]))
+
+    def test_it_is_kept_in_the_profile_and_bars_the_next_plan(self) -> None:
+        lead = make_member()
+        child = make_child(lead)
+        api = Api(lead)
+        _, out = api("post", f"/children/{child.pk}/mouthing")
+        self.assertEqual(out["mouthing"], "sometimes")
+        again = run_for_child(lead, Child.objects.get(pk=child.pk))
+        self.assertTrue(all(not b["if_mouthed"] for b in again.blocks))
+        self.assertEqual(Api(make_member("assistant", lead.clinic))("post", f"/children/{child.pk}/mouthing")[0], 403)

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, told } from '@/api/client'
+import GoalsPanel from '@/components/GoalsPanel.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetSign from '@/components/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
@@ -42,6 +43,7 @@ const signs: Record<string, string> = { up: '▲', down: '▼', steady: '■', t
         <RungChart :strand="strand" :ladder="ladder" :wanted="wanted" />
       </section>
     </div>
+    <GoalsPanel :child-id="child.id" />
   </div>
 </template>
 

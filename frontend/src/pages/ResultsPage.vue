@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, told } from '@/api/client'
 import DecisionCard from '@/components/DecisionCard.vue'
+import NotePanel from '@/components/NotePanel.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import SetBar from '@/components/SetBar.vue'
 import { dayWords } from '@/logic/words'
@@ -42,6 +43,7 @@ const decisions = computed(() => data.value?.decisions.toSorted((a, b) => (weigh
         <p v-if="data.skipped.length" class="soft">Not done: {{ data.skipped.join(', ') }}.</p>
       </section>
     </div>
+    <NotePanel :run-id="runId" />
   </div>
 </template>
 

@@ -7,12 +7,13 @@ import ProblemNote from '@/components/ProblemNote.vue'
 import RunGrade from '@/components/RunGrade.vue'
 import RunHold from '@/components/RunHold.vue'
 import RunMarks from '@/components/RunMarks.vue'
+import RunMouthing from '@/components/RunMouthing.vue'
 import RunSteps from '@/components/RunSteps.vue'
 import RunTaps from '@/components/RunTaps.vue'
 import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
-import { clockWords, gradeNow, isPaused, secondsAtWork, suggestion, tallyOf, whereLeft } from '@/logic/tally'
+import { clockWords, gradeNow, isPaused, secondsAtWork, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
 import { chanceWords } from '@/logic/words'
 
 const { runId } = defineProps<{ runId: string }>()
@@ -45,6 +46,7 @@ async function ask(): Promise<void> {
   }
 }
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
+const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'))
 const ended = ref<Error | null>(null)
 
 watch(run, (loaded, before) => {
@@ -110,6 +112,7 @@ async function finish(): Promise<void> {
           <p class="row beads" aria-hidden="true"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
           <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template> · {{ clockWords(secondsAtWork(events, block.id, now)) }}</p>
         </div>
+        <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
         <p class="say" :class="say?.kind" role="status">{{ say?.words ?? block.cues[0]?.words }}</p>
         <p v-if="today && block" class="row today" role="status"><span>{{ today.words }}</span><button type="button" class="plain-button tall" @click="tap(block.id, 'grade', { grade: today.grade })">{{ today.kind === 'up' ? 'Harder' : 'Easier' }}</button></p>
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />

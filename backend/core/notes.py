@@ -1,0 +1,93 @@
+"""A session note drafted in plain sentences from what was recorded. Nothing in it that the data does not say."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from core.library import FAMILIES
+from core.marks import MARKS
+from core.scoring import SetResult
+from core.skills import STRANDS
+from core.support import SUPPORTS
+
+
+@dataclass(frozen=True)
+class Step:
+    """One proposed next step and the therapist's answer to it: accepted, declined or none yet."""
+
+    strand: str
+    words: str
+    evidence: str
+    answer: str = ""
+
+
+@dataclass(frozen=True)
+class Told:
+    """What a run's record says: its day, sets, what was left out, rungs before and after, next steps."""
+
+    child: str
+    on: date
+    sets: Sequence[SetResult]
+    skipped: Sequence[str]
+    rungs: Mapping[str, tuple[float, float]]
+    steps: Sequence[Step]
+    last_on: date | None = None
+
+
+def draft(told: Told) -> str:
+    """Return the note: what was done and how it went, what was seen, against last time, what next. One paragraph each."""
+    paragraphs = [_done(told), _seen(told), _against(told), _next(told)]
+    return "\n\n".join(p for p in paragraphs if p)
+
+
+def _done(told: Told) -> str:
+    if not told.sets:
+        return f"{told.child}, {_day(told.on)}. Nothing was counted in this session."
+    by_family: dict[str, list[SetResult]] = {}
+    for s in told.sets:
+        by_family.setdefault(s.family, []).append(s)
+    lines = [f"{FAMILIES[f].name}: {_how(sets)}." for f, sets in by_family.items()]
+    out = f" Left out: {', '.join(told.skipped)}." if told.skipped else ""
+    return f"{told.child}, {_day(told.on)}. {' '.join(lines)}{out}"
+
+
+def _how(sets: Sequence[SetResult]) -> str:
+    """'7 of 8 alone, 3 of 4 with spoken cue, 2 dropped, longest hold 6 s'."""
+    parts = []
+    for support in SUPPORTS:
+        mine = [s for s in sets if s.support == support]
+        if mine:
+            words = "alone" if support == "alone" else f"with {SUPPORTS[support].words}"
+            parts.append(f"{sum(s.successes for s in mine)} of {sum(s.tries for s in mine)} {words}")
+    drops, hold = sum(s.drops for s in sets), max(s.best_hold_seconds for s in sets)
+    parts += [f"{drops} dropped"] if drops else []
+    parts += [f"longest hold {hold:.0f} s"] if hold else []
+    return ", ".join(parts)
+
+
+def _seen(told: Told) -> str:
+    counts: dict[str, int] = {}
+    for s in told.sets:
+        for mark, n in s.marks.items():
+            counts[mark] = counts.get(mark, 0) + n
+    if not counts:
+        return ""
+    return "Seen: " + ", ".join(f"{MARKS[m].words} ({n} ×)" for m, n in sorted(counts.items(), key=lambda c: -c[1])) + "."
+
+
+def _against(told: Told) -> str:
+    if not told.rungs:
+        return ""
+    since = f" since {_day(told.last_on)}" if told.last_on else ""
+    lines = [f"{STRANDS[s].name} {before:.1f} to {after:.1f}" for s, (before, after) in told.rungs.items()]
+    return f"Estimated rungs before and after{since}: {'; '.join(lines)}."
+
+
+def _next(told: Told) -> str:
+    answers = {"accepted": " (agreed)", "declined": " (not followed)", "": " (proposed)"}
+    lines = [f"{STRANDS[s.strand].name}: {s.words[:1].lower()}{s.words[1:]}, {s.evidence}{answers[s.answer]}" for s in told.steps]
+    return f"Next: {'; '.join(lines)}." if lines else ""
+
+
+def _day(on: date) -> str:
+    return f"{on.day} {on:%B %Y}"

@@ -1,0 +1,101 @@
+"""Notes that freeze and goals that are scaled before they start."""
+
+from django.test import TestCase
+
+from core.goals import attainment_t_score
+from progress.actions import finish_run
+from progress.models import Note
+from running.models import RunEvent
+from testing.builders import Api, make_child, make_member, run_for_child, tap_all, tries
+
+LEVELS = ["no button", "one, with help", "one alone", "three alone", "the whole shirt alone"]
+
+
+class NoteTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.run_ = run_for_child(self.lead, self.child)
+        tap_all(self.lead, self.run_)
+        finish_run(self.lead, self.run_)
+        self.api = Api(self.lead)
+        self.path = f"/runs/{self.run_.pk}/note"
+
+    def test_the_draft_says_what_was_counted_and_nothing_else(self) -> None:
+        _, note = self.api("get", self.path)
+        self.assertEqual(note["version"], 0)
+        for block in self.run_.blocks:
+            self.assertIn(f"{block['name']}: 7 of 8 alone", note["text"])
+        self.assertIn("Next: ", note["text"])
+        self.assertNotIn("Seen:", note["text"])
+        self.assertNotIn("dropped", note["text"])
+        self.assertFalse(Note.objects.exists())
+
+    def test_a_signed_note_rejects_edits_and_freezes_its_run(self) -> None:
+        _, kept = self.api("put", self.path, {"text": "Went well.", "version": 0})
+        self.assertEqual(self.api("put", self.path, {"text": "Later.", "version": 0})[0], 409)
+        status, signed = self.api("post", f"{self.path}/sign", {"version": kept["version"]})
+        self.assertEqual((status, signed["text"]), (200, "Went well."))
+        self.assertTrue(signed["signed_at"])
+        self.assertEqual(self.api("put", self.path, {"text": "Changed.", "version": signed["version"]})[0], 422)
+        before = RunEvent.objects.count()
+        late = [
+            {"id": e.id, "block": e.block, "kind": e.kind, "at": e.at, "value": dict(e.value)} for e in tries(self.run_, 0, "1")
+        ]
+        self.assertEqual(self.api("post", f"/runs/{self.run_.pk}/events", late)[0], 422)
+        self.assertEqual(self.api("post", f"/runs/{self.run_.pk}/finish")[0], 422)
+        self.assertEqual(RunEvent.objects.count(), before)
+
+    def test_a_correction_is_added_and_the_signed_words_stay(self) -> None:
+        self.assertEqual(self.api("post", f"{self.path}/amendments", {"text": "x"})[0], 422)
+        self.api("put", self.path, {"text": "Went well.", "version": 0})
+        self.api("post", f"{self.path}/sign", {"version": 1})
+        _, note = self.api("post", f"{self.path}/amendments", {"text": "It was the left hand."})
+        self.assertEqual((note["text"], note["amendments"][0]["text"]), ("Went well.", "It was the left hand."))
+
+    def test_an_assistant_writes_but_does_not_sign(self) -> None:
+        helper = Api(make_member("assistant", self.lead.clinic))
+        self.assertEqual(helper("put", self.path, {"text": "Went well.", "version": 0})[0], 200)
+        self.assertEqual(helper("post", f"{self.path}/sign", {"version": 1})[0], 403)
+
+    def test_an_empty_note_and_one_that_is_not_there_are_refused(self) -> None:
+        self.assertEqual(self.api("put", self.path, {"text": "  ", "version": 0})[0], 422)
+        self.assertEqual(self.api("post", f"{self.path}/sign", {"version": 0})[0], 422)
+
+
+class GoalTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.api = Api(self.lead)
+        self.path = f"/children/{self.child.pk}/goals"
+
+    def write(self, **changes: object) -> tuple[int, dict]:
+        return self.api("post", self.path, {"words": "Does the school shirt up", "levels": LEVELS, **changes})
+
+    def test_attainment_follows_the_scores(self) -> None:
+        """T-scores against the formula of Kiresuk & Sherman 1968; one goal at +1 is 60."""
+        _, out = self.write()
+        self.assertEqual(out["t_now"], attainment_t_score([-2]))
+        _, out = self.api("post", f"/goals/{out['goals'][0]['id']}/scores", {"score": 1})
+        self.assertAlmostEqual(out["t_now"], 60.0)
+        self.assertAlmostEqual(out["t_start"], 30.0)
+
+    def test_what_can_not_be_is_refused_at_its_field(self) -> None:
+        for field, change in (
+            ("words", {"words": " "}), ("levels", {"levels": LEVELS[:4]}), ("levels", {"levels": [*LEVELS[:4], ""]}),
+            ("levels", {"levels": ["a"] * 5}), ("weight", {"weight": 0}), ("baseline", {"baseline": 3}),
+        ):  # fmt: skip
+            status, problem = self.write(**change)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
+        _, out = self.write()
+        self.assertEqual(self.api("post", f"/goals/{out['goals'][0]['id']}/scores", {"score": 3})[0], 422)
+
+    def test_no_goals_no_number(self) -> None:
+        self.assertEqual(self.api("get", self.path)[1], {"goals": [], "t_start": None, "t_now": None})
+
+    def test_another_clinic_and_an_assistant_score_nothing(self) -> None:
+        _, out = self.write()
+        goal = out["goals"][0]["id"]
+        self.assertEqual(Api(make_member())("post", f"/goals/{goal}/scores", {"score": 0})[0], 404)
+        self.assertEqual(Api(make_member("assistant", self.lead.clinic))("post", f"/goals/{goal}/scores", {"score": 0})[0], 403)

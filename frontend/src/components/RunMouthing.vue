@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, told, type Schemas } from '@/api/client'
+
+/** Something went in the mouth: what is now barred, block by block, and one press to keep it in the profile. */
+const { run, blockId } = defineProps<{ run: Schemas['RunOut']; blockId: string }>()
+const emit = defineEmits<{ skip: [] }>()
+const kept = ref('')
+const here = computed(() => run.blocks.find((b) => b.id === blockId)?.if_mouthed ?? [])
+const later = computed(() => run.blocks.filter((b) => b.id !== blockId && b.if_mouthed?.length).map((b) => b.name))
+
+async function keep(): Promise<void> {
+  try {
+    await told(api.POST('/api/children/{child_id}/mouthing', { params: { path: { child_id: run.child_id } } }))
+    kept.value = 'Kept: from now on every plan is checked by it.'
+  } catch (problem) {
+    kept.value = (problem as Error).message
+  }
+}
+</script>
+
+<template>
+  <section class="notice barred stack" role="alert">
+    <p><strong>{{ run.child_name }} mouthed a thing.</strong> Take it away; count what is left on the table.</p>
+    <template v-if="here.length">
+      <p v-for="line in here" :key="line"><strong>Barred now.</strong> {{ line }}</p>
+      <button type="button" class="plain-button tall" @click="emit('skip')">Leave this activity out</button>
+    </template>
+    <p v-else>Nothing else in this activity is barred by it.</p>
+    <p v-if="later.length">Not today any more: {{ later.join(', ') }}.</p>
+    <p class="row"><span>Does {{ run.child_name }} mouth things these days?</span><button v-if="!kept" type="button" class="plain-button tall" @click="keep">Yes, keep it in the profile</button><span v-else role="status">{{ kept }}</span></p>
+  </section>
+</template>
+
+<style scoped>
+.tall {
+  min-height: 56px;
+}
+</style>
