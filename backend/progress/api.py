@@ -16,6 +16,7 @@ from core.grading import grade_words
 from core.house import Variant
 from core.library import FAMILIES
 from core.marks import MARKS
+from core.measures import by_hand, measures
 from core.progression import standings
 from core.skills import STRANDS
 from core.summary import movement
@@ -23,7 +24,7 @@ from core.support import SUPPORTS
 from progress import actions, queries
 from progress.models import DecisionRecord
 from running.models import Run, SetRecord
-from running.queries import run_for
+from running.queries import run_for, set_result
 
 router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -117,6 +118,30 @@ class PointOut(Schema):
     sd: float
 
 
+class ValueOut(Schema):
+    """A measure on a day."""
+
+    on: date
+    value: float
+
+
+class SeriesOut(Schema):
+    """One measure over sessions, in its unit."""
+
+    id: str
+    name: str
+    unit: str
+    points: list[ValueOut]
+
+
+class HandOut(Schema):
+    """What one hand did in all."""
+
+    hand: str
+    successes: int
+    tries: int
+
+
 class StrandProgressOut(Schema):
     """One strand over time. change in rungs; per_week in rungs a week."""
 
@@ -131,6 +156,8 @@ class StrandProgressOut(Schema):
     sessions: int
     points: list[PointOut]
     sets: list[SetOut]
+    measures: list[SeriesOut]
+    hands: list[HandOut]
 
 
 class ProgressOut(Schema):
@@ -200,11 +227,16 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
 
 def _strand(strand: str, points: list[queries.Point], sets: list[SetRecord]) -> StrandProgressOut:
     ladder = STRANDS[strand]
-    m = movement(ladder, points)
+    m, results = movement(ladder, points), [set_result(s) for s in sets]
     return StrandProgressOut(
         strand=strand, name=ladder.name, target=ladder.target, kind=m.kind, words=m.words, change=m.change,
         per_week=m.per_week, p=m.p, sessions=m.sessions, points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points],
         sets=[set_out(s) for s in sets],
+        measures=[
+            SeriesOut(id=x.id, name=x.name, unit=x.unit, points=[ValueOut(on=day, value=v) for day, v in x.points])
+            for x in measures(results)
+        ],
+        hands=[HandOut(hand=h.hand, successes=h.successes, tries=h.tries) for h in by_hand(results)],
     )  # fmt: skip
 
 

@@ -3067,6 +3067,18 @@ export interface components {
             why: string;
         };
         /**
+         * HandOut
+         * @description What one hand did in all.
+         */
+        HandOut: {
+            /** Hand */
+            hand: string;
+            /** Successes */
+            successes: number;
+            /** Tries */
+            tries: number;
+        };
+        /**
          * PointOut
          * @description Where an estimate stood after a day, in rungs.
          */
@@ -3096,6 +3108,20 @@ export interface components {
             strands: components["schemas"]["StrandProgressOut"][];
         };
         /**
+         * SeriesOut
+         * @description One measure over sessions, in its unit.
+         */
+        SeriesOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /** Points */
+            points: components["schemas"]["ValueOut"][];
+        };
+        /**
          * StrandProgressOut
          * @description One strand over time. change in rungs; per_week in rungs a week.
          */
@@ -3122,6 +3148,23 @@ export interface components {
             points: components["schemas"]["PointOut"][];
             /** Sets */
             sets: components["schemas"]["SetOut"][];
+            /** Measures */
+            measures: components["schemas"]["SeriesOut"][];
+            /** Hands */
+            hands: components["schemas"]["HandOut"][];
+        };
+        /**
+         * ValueOut
+         * @description A measure on a day.
+         */
+        ValueOut: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Value */
+            value: number;
         };
         /**
          * AmendmentOut

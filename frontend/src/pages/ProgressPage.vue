@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, told } from '@/api/client'
 import GoalsPanel from '@/components/GoalsPanel.vue'
+import MeasureLines from '@/components/MeasureLines.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetSign from '@/components/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
@@ -41,6 +42,7 @@ const signs: Record<string, string> = { up: '▲', down: '▼', steady: '■', t
         <h2 class="row"><TargetSign :target="strand.target" :size="28" /> {{ strand.name }}</h2>
         <p>{{ strand.words }} <span v-if="strand.per_week != null" class="soft">Median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968); trend test p {{ strand.p! < 0.01 ? "< 0.01" : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall), a rough guide since each estimate leans on the one before.</span></p>
         <RungChart :strand="strand" :ladder="ladder" :wanted="wanted" />
+        <MeasureLines :series="strand.measures" :hands="strand.hands" />
       </section>
     </div>
     <GoalsPanel :child-id="child.id" />

@@ -1,0 +1,75 @@
+"""Measures kept beside the rung, each with its unit: pace, holds, drops, help, and what each hand did."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from core.scoring import SetResult
+
+FEWEST_SECONDS = 5.0  # s: a set shorter than this has no pace worth saying
+
+
+@dataclass(frozen=True)
+class Series:
+    """One measure over sessions: (day, value) pairs, oldest first. unit as in units.UCUM."""
+
+    id: str
+    name: str
+    unit: str
+    points: tuple[tuple[date, float], ...]
+
+
+@dataclass(frozen=True)
+class ByHand:
+    """What one hand did in all: successes of tries."""
+
+    hand: str
+    successes: int
+    tries: int
+
+
+def measures(sets: Sequence[SetResult]) -> tuple[Series, ...]:
+    """Return each measure that the sets of one strand say anything of, session by session."""
+    made = (
+        Series("pace", "Pace", "items/min", _by_day(sets, _pace)),
+        Series("hold", "Longest hold", "s", _by_day(sets, _hold)),
+        Series("alone", "Done alone", "%", _by_day(sets, _alone)),
+        Series("drops", "Dropped, of tries", "%", _by_day(sets, _drops)),
+    )
+    return tuple(s for s in made if s.points and (s.id != "drops" or any(v for _, v in s.points)))
+
+
+def by_hand(sets: Sequence[SetResult]) -> tuple[ByHand, ...]:
+    """Return successes of tries for each hand that was used, right first; nothing where only one hand was noted."""
+    hands = [h for h in ("right", "left") if any(s.hand == h for s in sets)]
+    if len(hands) < 2:
+        return ()
+    mine = {h: [s for s in sets if s.hand == h] for h in hands}
+    return tuple(ByHand(h, sum(s.successes for s in mine[h]), sum(s.tries for s in mine[h])) for h in hands)
+
+
+def _by_day(sets: Sequence[SetResult], value: Callable[[list[SetResult]], float | None]) -> tuple[tuple[date, float], ...]:
+    days = sorted({s.on for s in sets})
+    found = ((day, value([s for s in sets if s.on == day])) for day in days)
+    return tuple((day, v) for day, v in found if v is not None)
+
+
+def _pace(sets: list[SetResult]) -> float | None:
+    timed = [s for s in sets if s.seconds >= FEWEST_SECONDS]
+    seconds = sum(s.seconds for s in timed)
+    return sum(s.tries for s in timed) * 60 / seconds if seconds else None
+
+
+def _hold(sets: list[SetResult]) -> float | None:
+    longest = max((s.best_hold_seconds for s in sets), default=0.0)
+    return longest or None
+
+
+def _alone(sets: list[SetResult]) -> float | None:
+    won = sum(s.successes for s in sets)
+    return 100 * sum(s.successes for s in sets if s.support == "alone") / won if won else None
+
+
+def _drops(sets: list[SetResult]) -> float | None:
+    tries = sum(s.tries for s in sets)
+    return 100 * sum(s.drops for s in sets) / tries if tries else None
