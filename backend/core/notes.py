@@ -79,7 +79,7 @@ def _against(told: Told) -> str:
     if not told.rungs:
         return ""
     since = f" since {_day(told.last_on)}" if told.last_on else ""
-    lines = [f"{STRANDS[s].name} {before:.1f} to {after:.1f}" for s, (before, after) in told.rungs.items()]
+    lines = [f"{STRANDS[s].name} {_rung(before)} to {_rung(after)}" for s, (before, after) in told.rungs.items()]
     return f"Estimated rungs before and after{since}: {'; '.join(lines)}."
 
 
@@ -87,6 +87,10 @@ def _next(told: Told) -> str:
     answers = {"accepted": " (agreed)", "declined": " (not followed)", "": " (proposed)"}
     lines = [f"{STRANDS[s.strand].name}: {s.words[:1].lower()}{s.words[1:]}, {s.evidence}{answers[s.answer]}" for s in told.steps]
     return f"Next: {'; '.join(lines)}." if lines else ""
+
+
+def _rung(level: float) -> str:
+    return "under 1" if level < 0.45 else f"{level:.1f}"
 
 
 def _day(on: date) -> str:

@@ -35,8 +35,9 @@ export function chanceWords(chance: number): string {
   return `${Math.min(10, Math.round(tenths))} of 10`
 }
 
+/** A rung with one decimal; what lies under the ladder is said so, not as a negative number. */
 export function rungWords(rung: number): string {
-  return rung.toFixed(1)
+  return rung < 0.45 ? 'under 1' : rung.toFixed(1)
 }
 
 export function handWords(hand: string): string {
