@@ -10,7 +10,7 @@ from django.test.utils import CaptureQueriesContext
 
 from clinic.models import Member
 from progress.actions import finish_run
-from running.models import RunEvent
+from running.models import Run, RunEvent, SetRecord
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all, tries
 
 TIMES = 9
@@ -54,6 +54,41 @@ def pages(say) -> None:  # type: ignore[no-untyped-def]
             api(method, path, body)
         bare = median(_timed(lambda c=caught: _bare(c.captured_queries)) for _ in range(TIMES))
         say(f"page {name}: {whole * 1e3:.1f} ms, {whole / bare:.1f} times its {len(caught)} queries bare ({bare * 1e3:.1f} ms)")
+
+
+def growth(say) -> None:  # type: ignore[no-untyped-def]
+    """The pages that read sets, with 10,000 sets in the database and with 1,000,000 (of 2,000 other children's runs)."""
+    lead, children = fill(children=12, sessions=40)
+    child = children[0]
+    api, run = Api(lead), child.runs.first()
+    paths = {"caseload": "/caseload", "a year's progress": f"/children/{child.pk}/progress", "results": f"/runs/{run.pk}/results"}
+    cost: dict[int, dict[str, float]] = {}
+    for wanted in (10_000, 1_000_000):
+        _pad_sets(run, wanted)
+        for path in paths.values():
+            api("get", path)
+        cost[wanted] = {name: median(_timed(lambda p=path: api("get", p)) for _ in range(TIMES)) for name, path in paths.items()}  # type: ignore[misc]
+    for name in paths:
+        few, many = cost[10_000][name], cost[1_000_000][name]
+        say(f"page {name}: {many * 1e3:.1f} ms with 1,000,000 sets, {many / few:.2f} times that with 10,000")
+
+
+def _pad_sets(run, wanted: int) -> None:  # type: ignore[no-untyped-def]
+    """Fill up with sets of runs of other children of the clinic, copied inside the database."""
+    with connection.cursor() as cursor:
+        cursor.execute("SELECT count(*) FROM running_setrecord")
+        have = cursor.fetchone()[0]
+        columns = [f.column for f in SetRecord._meta.concrete_fields if f.column not in ("id", "run_id", "child_id")]
+        others = list(Run.objects.exclude(child_id=run.child_id).values_list("pk", "child_id")[:200])
+        listed = ", ".join(f'"{c}"' for c in columns)
+        share = max(0, wanted - have) // len(others) + 1
+        for run_id, child_id in others:
+            cursor.execute(
+                f"INSERT INTO running_setrecord (run_id, child_id, {listed}) SELECT %s, %s, {listed} "
+                "FROM (SELECT * FROM running_setrecord WHERE run_id = %s LIMIT 1) one, generate_series(1, %s)",
+                [run_id, child_id, run.pk, share],
+            )
+        cursor.execute("ANALYZE running_setrecord")
 
 
 def taps(say) -> None:  # type: ignore[no-untyped-def]

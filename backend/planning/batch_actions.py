@@ -35,9 +35,14 @@ def _hand_out(lines: Sequence[int]) -> None:
     plan_child.batch_defer(*({"line_id": pk} for pk in lines))
 
 
+@transaction.atomic
 def plan_line(line_id: int, on: date | None = None) -> BatchLine:
-    """Make the plan of one line, for whoever asked for the batch; a refusal is kept in words. Done twice it makes one plan."""
-    line = BatchLine.objects.select_related("batch__asked_by__clinic", "batch__asked_by__user", "child__home").get(pk=line_id)
+    """Make the plan of one line, for whoever asked for the batch; a refusal is kept in words.
+
+    Plan and line are kept together or not at all, so a line worked off twice, or by two workers at once, makes one plan.
+    """
+    lines = BatchLine.objects.select_for_update(of=("self",))
+    line = lines.select_related("batch__asked_by__clinic", "batch__asked_by__user", "child__home").get(pk=line_id)
     if line.status != "waiting":
         return line
     child, today = line.child, on or timezone.localdate()

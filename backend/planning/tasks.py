@@ -3,9 +3,11 @@
 from procrastinate.contrib.django import app
 
 from planning.batch_actions import plan_line
+from planning.models import BatchLine
 
 
 @app.task(name="plan_child", retry=2)
 def plan_child(line_id: int) -> None:
-    """Make the plan of one line of a batch."""
-    plan_line(line_id)
+    """Make the plan of one line of a batch; a line whose child or batch is gone meanwhile wants none."""
+    if BatchLine.objects.filter(pk=line_id).exists():
+        plan_line(line_id)

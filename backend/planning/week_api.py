@@ -17,6 +17,7 @@ from clinic.permissions import require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
 from core.house import Variant
+from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.planner import GroupPlan, block_of
 from core.planner.group import GroupBlock
@@ -162,8 +163,6 @@ def list_weeks(request: HttpRequest, child_id: int) -> list[WeekLine]:
 
 
 def _names(week: HomeWeek) -> list[str]:
-    from core.library import FAMILIES
-
     return list(dict.fromkeys(FAMILIES[b["family"]].name for day in week.days for b in day))
 
 

@@ -5,8 +5,10 @@ import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import LeftOutList from '@/components/LeftOutList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TargetPicker from '@/components/TargetPicker.vue'
 import TargetSign from '@/components/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
+import { useDoing } from '@/composables/useDoing'
 import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
 import { dayWords } from '@/logic/words'
@@ -27,25 +29,13 @@ watch(() => wish.shape, (shape) => {
   if (shape === 'home') wish.minutes = Math.min(wish.minutes, 20)
 })
 const answer = ref<Schemas['PlanOut'] | null>(null)
-const error = ref<Error | null>(null)
-const busy = ref(false)
-
-function toggle(target: string): void {
-  wish.targets = wish.targets.includes(target) ? wish.targets.filter((t) => t !== target) : [...wish.targets, target]
-}
+const { busy, error, doing } = useDoing()
 
 async function plan(): Promise<void> {
-  busy.value = true
-  error.value = answer.value = null
-  try {
-    const made = await told(api.POST('/api/children/{child_id}/plans', { params: { path: { child_id: child.id } }, body: wish }))
-    if (made.id) await router.push({ name: 'bench', params: { planId: made.id } })
-    else answer.value = made
-  } catch (problem) {
-    error.value = problem as Error
-  } finally {
-    busy.value = false
-  }
+  answer.value = null
+  const made = await doing(() => told(api.POST('/api/children/{child_id}/plans', { params: { path: { child_id: child.id } }, body: wish })))
+  if (made?.id) await router.push({ name: 'bench', params: { planId: made.id } })
+  else if (made) answer.value = made
 }
 </script>
 
@@ -55,11 +45,7 @@ async function plan(): Promise<void> {
       <h2>What should this session be?</h2>
       <fieldset>
         <legend>Work on one or two</legend>
-        <div class="row">
-          <button v-for="t in words?.targets.filter((x) => x.id !== 'daily')" :key="t.id" type="button" class="pick" :aria-pressed="wish.targets.includes(t.id)" @click="toggle(t.id)">
-            <TargetSign :target="t.id" :size="24" /> {{ t.name }}
-          </button>
-        </div>
+        <TargetPicker v-model="wish.targets" />
       </fieldset>
       <fieldset>
         <legend>Shape <span class="soft small light">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</span></legend>

@@ -13,6 +13,7 @@ import RunTaps from '@/components/RunTaps.vue'
 import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
+import { lead } from '@/logic/lead'
 import { clockWords, gradeNow, isPaused, secondsAtWork, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
 import { chanceWords } from '@/logic/words'
 
@@ -26,7 +27,11 @@ onMounted(() => void wake.request('screen').catch(() => undefined))
 const at = ref(0)
 const help = ref('spoken')
 const leftThumb = ref(false)
-watch(me, (now) => (leftThumb.value = now?.run_hand === 'left'), { immediate: true })
+const led = ref(false)
+watch(me, (now) => {
+  leftThumb.value = now?.run_hand === 'left'
+  led.value = now?.role === 'assistant'
+}, { immediate: true })
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 500)
 
@@ -94,6 +99,7 @@ async function finish(): Promise<void> {
     <header>
       <RunSteps :run="run" :events="events" :at="at" @go="go" />
       <span v-if="unsent" class="small unsent" role="status">{{ unsent }} to send</span>
+      <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">{{ led ? 'Fewer words' : 'Lead me' }}</button>
       <button type="button" class="plain-button" @click="leftThumb = !leftThumb">{{ leftThumb ? 'Right thumb' : 'Left thumb' }}</button>
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
@@ -113,7 +119,10 @@ async function finish(): Promise<void> {
           <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template> · {{ clockWords(secondsAtWork(events, block.id, now)) }}</p>
         </div>
         <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
-        <p class="say" :class="say?.kind" role="status">{{ say?.words ?? block.cues[0]?.words }}</p>
+        <div class="say" :class="say?.kind" role="status">
+          <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p></template>
+          <template v-else>{{ say?.words ?? block.cues[0]?.words }}</template>
+        </div>
         <p v-if="today && block" class="row today" role="status"><span>{{ today.words }}</span><button type="button" class="plain-button tall" @click="tap(block.id, 'grade', { grade: today.grade })">{{ today.kind === 'up' ? 'Harder' : 'Easier' }}</button></p>
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />

@@ -3,21 +3,19 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { api, told } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
-import TargetSign from '@/components/TargetSign.vue'
+import TargetPicker from '@/components/TargetPicker.vue'
 import WeekTable from '@/components/WeekTable.vue'
 import type { Child } from '@/composables/useChild'
-import { useWords } from '@/composables/useWords'
+import { useDoing } from '@/composables/useDoing'
 import { nextMonday } from '@/logic/days'
 import { dayWords } from '@/logic/words'
 
 const { child } = defineProps<{ child: Child }>()
-const words = useWords()
 const queries = useQueryClient()
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const ask = reactive({ free: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [...child.suggested_targets], starts_on: nextMonday(new Date()) })
 const chosen = ref('')
-const error = ref<Error | null>(null)
-const busy = ref(false)
+const { busy, error, doing } = useDoing()
 const { data: weeks } = useQuery({ queryKey: ['weeks', () => child.id], queryFn: () => told(api.GET('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } } })) })
 const shownId = computed(() => chosen.value || weeks.value?.[0]?.id || '')
 const { data: week } = useQuery({
@@ -26,23 +24,12 @@ const { data: week } = useQuery({
   enabled: () => Boolean(shownId.value),
 })
 
-function toggle(target: string): void {
-  ask.targets = ask.targets.includes(target) ? ask.targets.filter((t) => t !== target) : [...ask.targets, target]
-}
-
 async function plan(): Promise<void> {
-  busy.value = true
-  error.value = null
-  try {
-    const made = await told(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask }))
-    queries.setQueryData(['week', made.id], made)
-    chosen.value = made.id
-    void queries.invalidateQueries({ queryKey: ['weeks'] })
-  } catch (problem) {
-    error.value = problem as Error
-  } finally {
-    busy.value = false
-  }
+  const made = await doing(() => told(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask })))
+  if (!made) return
+  queries.setQueryData(['week', made.id], made)
+  chosen.value = made.id
+  void queries.invalidateQueries({ queryKey: ['weeks'] })
 }
 </script>
 
@@ -59,7 +46,7 @@ async function plan(): Promise<void> {
       </fieldset>
       <fieldset>
         <legend>Work on</legend>
-        <div class="row"><button v-for="t in words?.targets.filter((x) => x.id !== 'daily')" :key="t.id" type="button" class="pick" :aria-pressed="ask.targets.includes(t.id)" :aria-label="t.name" :title="t.name" @click="toggle(t.id)"><TargetSign :target="t.id" :size="24" /></button></div>
+        <TargetPicker v-model="ask.targets" plain />
       </fieldset>
       <fieldset>
         <legend>From Monday</legend>
@@ -102,20 +89,6 @@ legend {
 }
 .ask :deep(.el-date-editor) {
   width: 118px;
-}
-.pick {
-  min-height: var(--touch);
-  min-width: var(--touch);
-  border: 2px solid var(--line);
-  border-radius: var(--round);
-  background: var(--sheet);
-  display: grid;
-  place-items: center;
-  cursor: pointer;
-}
-.pick[aria-pressed='true'] {
-  border-color: var(--water);
-  background: var(--water-soft);
 }
 .go {
   margin-left: auto;

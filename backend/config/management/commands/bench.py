@@ -28,4 +28,5 @@ class Command(BaseCommand):
         with transaction.atomic():
             pages.pages(self.stdout.write)
             pages.taps(self.stdout.write)
+            pages.growth(self.stdout.write)
             transaction.set_rollback(True)
