@@ -24,7 +24,7 @@ MOST_TIMES = 3  # days one activity comes up in a week; project definition
 FULL_A_DAY = 8  # minutes of one strand on one day that count in full; project definition
 NOT_RESTED = 0.6  # what a further minute counts, or a minute of a strand practised the day before; project definition
 HOME_BAND = Zone(0.75, 0.95)  # a parent's quarter of an hour: mostly success; from memory
-WORK_ALLOWED = 0.6  # the solver's own count of work, about seconds
+WORK_ALLOWED = 0.55  # the solver's own count of work, about seconds
 TENTHS = 10
 
 
