@@ -14,6 +14,6 @@ db_create pollicor
 trap 'db_stop test-postgres' EXIT
 export DJANGO_SETTINGS_MODULE=config.settings.test DJANGO_ALLOW_ASYNC_UNSAFE=true
 cd "$ROOT/backend"
-"$PY" -W error::RuntimeWarning manage.py test --noinput "$@" 2>&1 | tee "$VAR/log/test.log"
+"$PY" -W error::RuntimeWarning manage.py test --noinput --parallel "$(nproc)" "$@" 2>&1 | tee "$VAR/log/test.log"
 ran=$(sed -n 's/^Ran \([0-9]*\) tests\?.*/\1/p' "$VAR/log/test.log" | tail -1)
 say "${ran:-0} passed, 0 failed"

@@ -9,7 +9,7 @@ from core.house import Variant
 from core.on_the_spot import step_today
 from core.scoring import SetResult
 from running.models import Run
-from running.queries import folded, strands_of
+from running.queries import WORKING_PARTS, folded, strands_of
 
 
 @dataclass(frozen=True)
@@ -23,9 +23,9 @@ class Advice:
 
 
 def advice(run: Run) -> list[Advice]:
-    """Return, for each block whose strand was practised today, the neighbouring grade that suits today clearly better.
+    """Return, for each working block whose strand was practised today, the grade a step nearer to what suits today.
 
-    Nothing once the run has ended: the estimate holds today's sets then.
+    A sure win stays one: openers, warm-ups and tidying are left as planned. Nothing once the run has ended: the estimate holds today's sets then.
     """
     if run.ended_at is not None:
         return []
@@ -34,7 +34,7 @@ def advice(run: Run) -> list[Advice]:
         StrandEstimate.objects.filter(child_id=run.child_id, strand__in=set(strands.values())).values_list("strand", "state")
     )
     found = []
-    for block in run.blocks:
+    for block in (b for b in run.blocks if b["part"] in WORKING_PARTS):
         strand = strands[block["id"]]
         sets = [s for s in done if strands[s.block] == strand]
         if sets and strand in states:

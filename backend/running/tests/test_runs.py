@@ -160,6 +160,12 @@ class TodayTest(TestCase):
         (found,) = self.told("11111111" * 2)
         self.assertEqual(found["kind"], "up")
 
+    def test_a_sure_win_stays_one(self) -> None:
+        opener = next(i for i, b in enumerate(self.run_.blocks) if b["part"] == "opener")
+        keep_events(self.lead, self.run_, tries(self.run_, opener, "1" * 16))
+        _, advice = self.api("get", f"/runs/{self.run_.pk}/today")
+        self.assertNotIn(self.run_.blocks[opener]["id"], {a["block"] for a in advice})
+
     def test_nothing_is_said_before_a_try_nor_after_the_end(self) -> None:
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
         self.told("00000000")
