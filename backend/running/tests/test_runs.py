@@ -1,6 +1,7 @@
 """A run: taps kept once in any order, folded, and the estimate moved by them."""
 
 import random
+from dataclasses import replace
 from datetime import timedelta
 from uuid import uuid4
 
@@ -137,6 +138,21 @@ class FinishTest(TestCase):
         path = f"/decisions/{out['decisions'][0]['id']}/answer"
         self.assertEqual(self.api("post", path, {"answer": "declined"})[0], 422)
         self.assertEqual(self.api("post", path, {"answer": "declined", "why": "Was ill."})[1]["answer_why"], "Was ill.")
+
+
+class ClockTest(TestCase):
+    def test_a_tablets_clock_wrong_by_a_day_moves_no_set_to_another_day(self) -> None:
+        """The day of a run is the clinic's; the tablet's clock only orders its own taps."""
+        lead = make_member()
+        for days in (-1, 1):
+            run = run_for_child(lead, make_child(lead))
+            taps = tries(run, 0, "1101")
+            off = [replace(e, at=e.at + timedelta(days=days)) for e in taps]
+            keep_events(lead, run, off)
+            finish_run(lead, run)
+            kept = SetRecord.objects.get(run=run)
+            self.assertEqual((kept.on, kept.tries, kept.successes), (TODAY, 4, 3))
+            self.assertLess(kept.seconds, 60)
 
 
 class TodayTest(TestCase):
