@@ -83,7 +83,7 @@ def expansion(say) -> None:  # type: ignore[no-untyped-def]
     start = perf_counter()
     for f in FAMILIES.values():
         for v in variants_of(f):
-            count = set_count(f, v.grade, house.child.age_months)
+            count = set_count(f, v.grade, house.child.counting_months)
             for role in f.roles:
                 extra = asked_of(f, v.grade, role.id)
                 [

@@ -33,6 +33,9 @@ PRECAUTIONS = MappingProxyType(
 )
 
 
+SHORT_ATTENTION = 12  # minutes: under this a set has fewer tries; from memory
+
+
 @dataclass(frozen=True)
 class Child:
     """One child, as the rules see them. age_months is a float; forces are in newton."""
@@ -55,6 +58,13 @@ class Child:
     def mouths(self) -> bool:
         """Whether anything at all is said to go in the mouth."""
         return self.mouthing != "never"
+
+    @property
+    def counting_months(self) -> float:
+        """The age counts go by, in months: a child of short attention gets the counts of the band below. Common practice."""
+        if self.attention_minutes >= SHORT_ATTENTION:
+            return self.age_months
+        return 83.0 if self.age_months >= 84 else min(self.age_months, 47.0)
 
 
 @dataclass(frozen=True)

@@ -153,7 +153,7 @@ class House:
         steps = self.verdict_on_steps(f, variant.grade)
         if steps.status == "barred":
             return None
-        count = set_count(f, variant.grade, self.child.age_months)
+        count = set_count(f, variant.grade, self.child.counting_months)
         chosen = self._chosen(f, variant.grade, count)
         if chosen is None:
             return None
@@ -245,7 +245,7 @@ class House:
         if steps.status == "barred":
             hit = steps.hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
-        count = set_count(f, variant.grade, self.child.age_months)
+        count = set_count(f, variant.grade, self.child.counting_months)
         for role in f.roles:
             found = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
             if found is not None:
@@ -264,7 +264,7 @@ class House:
     def roles_missing(self, variant: Variant) -> int:
         """How many roles of a variant nothing here can fill in the number wanted."""
         f = FAMILIES[variant.family]
-        count = set_count(f, variant.grade, self.child.age_months)
+        count = set_count(f, variant.grade, self.child.counting_months)
         masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in f.roles)
         return sum(not mask for mask in masks)
 

@@ -69,7 +69,7 @@ def _swap(variant: Variant, family: Family, role: Role, house: House, at: int, n
     grade = _nearest_grade(variant, family, role, thing)
     if grade is None:
         return None
-    count = set_count(family, grade.grade, house.child.age_months)
+    count = set_count(family, grade.grade, house.child.counting_months)
     if stock.count < role.least(count):
         return None
     strand, full = family.strand, role.quantity(count)

@@ -20,12 +20,13 @@ from core.house import Variant
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.planner import GroupPlan, block_of
+from core.planner.candidates import left_out
 from core.planner.group import GroupBlock
 from core.planner.week import DAYS
 from core.skills import STRANDS
 from planning.models import GroupSession, HomeWeek
-from planning.schemas import BlockOut
-from planning.shown import block_out
+from planning.schemas import BlockOut, LeftOutOut
+from planning.shown import block_out, fields_of
 from planning.week_actions import GroupWish, NoWeek, WeekWish, group_answer, home_bench, keep_group, make_week
 
 router = Router(tags=["weeks"])
@@ -67,6 +68,7 @@ class WeekOut(Schema):
     bound: float
     days: list[DayOut]
     used_up: list[str]
+    left_out: list[LeftOutOut]
     made_at: datetime
 
 
@@ -206,6 +208,7 @@ def week_out(week: HomeWeek) -> WeekOut:
         id=week.pk, child_id=week.child_id, child_name=week.child.first_name, home_name=week.child.home.name,
         starts_on=week.starts_on, a_day=week.a_day, targets=week.targets, supervision=week.supervision, status=week.status,
         well_spent=week.well_spent, bound=week.bound, days=days, used_up=[f"{n} {MATERIALS[m].named(n)}" for m, n in sorted(used.items())],
+        left_out=[LeftOutOut(**fields_of(o)) for o in left_out(house, request, frozenset(b.family for d in days for b in d.blocks))],
         made_at=week.made_at,
     )  # fmt: skip
 

@@ -98,7 +98,7 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
         houses = (House(visit.home, visit.child, visit.setting), House(store, visit.child, visit.setting))
         for place, (variant, sets) in enumerate(visit.planned):
             family = checked_variant(variant)
-            count = set_count(family, variant.grade, visit.child.age_months)
+            count = set_count(family, variant.grade, visit.child.counting_months)
             for role in family.roles:
                 wants_role = _want(at, place, variant, role, count, sets, houses)
                 wants += [wants_role] if wants_role.options else []

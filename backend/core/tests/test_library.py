@@ -138,6 +138,13 @@ class HouseTest(TestCase):
         for offer in house.offers():
             self.assertFalse({q.material for q in offer.quantities} & barred, offer)
 
+    def test_a_child_of_short_attention_gets_fewer_tries(self) -> None:
+        counts = [
+            House(stock_of(everything()), Child(months, attention_minutes=minutes), CLINIC).offer(Variant("squirrel_store", (0, 0, 0))).count
+            for months, minutes in ((90, 30), (90, 8), (60, 30), (60, 8), (40, 8))
+        ]  # fmt: skip
+        self.assertEqual(counts, [10, 8, 8, 6, 6])
+
     def test_nine_posts_of_four_rings_want_36(self) -> None:
         """The arithmetic of quantities; common practice, no source."""
         role = next(r for r in FAMILIES["ring_tower"].roles if r.id == "ring")

@@ -142,7 +142,7 @@ class HouseAgainstPlainLoopTest(TestCase):
             ]
             for family in FAMILIES.values():
                 for variant in variants_of(family):
-                    count = set_count(family, variant.grade, request.child.age_months)
+                    count = set_count(family, variant.grade, request.child.counting_months)
                     fits = [
                         [
                             t.id

@@ -2388,6 +2388,8 @@ export interface components {
             days: components["schemas"]["DayOut"][];
             /** Used Up */
             used_up: string[];
+            /** Left Out */
+            left_out: components["schemas"]["LeftOutOut"][];
             /**
              * Made At
              * Format: date-time

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { chanceWords, dayWords } from '@/logic/words'
+import LeftOutList from './LeftOutList.vue'
 import TargetSign from './TargetSign.vue'
 
 /** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
@@ -33,6 +34,7 @@ const most = computed(() => Math.max(...week.days.map((d) => d.free), 10))
         <p v-for="g in d.gone" :key="g" class="small not">{{ g }}</p>
       </li>
     </ol>
+    <LeftOutList :items="week.left_out" />
     <p v-if="week.used_up.length" class="soft">Used up over the week: {{ week.used_up.join(', ') }}.</p>
   </section>
 </template>
