@@ -196,7 +196,7 @@ def week_out(week: HomeWeek) -> WeekOut:
             block = block_of(request, house, "main", variant, stored["minutes"])
             lack = house.lack(variant)
             if block is None:
-                gone.append(f"{stored['family']}: {lack.reason if lack else 'no longer on offer'}")
+                gone.append(f"{FAMILIES[stored['family']].name}: {lack.reason if lack else 'no longer on offer'}")
                 continue
             blocks.append(block)
             for q in block.quantities:

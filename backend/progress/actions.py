@@ -28,11 +28,11 @@ def finish_run(member: Member, run: Run) -> Done[Run]:
 
     Taps that come late are taken in by finishing again: everything is worked out anew from the log.
     """
+    run = Run.objects.select_for_update(of=("self",)).select_related("child", "plan").get(pk=run.pk)
     if run.frozen:
         raise FieldError(
             "run", str(run.pk), "The note of this run is signed; it stays as it is.", "Add an amendment to the note."
         )
-    run = Run.objects.select_for_update(of=("self",)).select_related("child", "plan").get(pk=run.pk)
     before = {s.strand for s in run.sets.all()}
     folded = fold_run(run)
     run.ended_at = run.ended_at or timezone.now()

@@ -7,7 +7,7 @@ from unittest import TestCase
 
 from core.child import Child, Setting
 from core.hazards import assess
-from core.house import House, Variant, stock_of
+from core.house import House, Variant, clears, stock_of
 from core.library import FAMILIES
 from core.planner import (
     GroupRequest,
@@ -234,8 +234,12 @@ def fewest_by_brute_force(visits, store) -> tuple[int, int] | None:
                 if things[stock_id].shared_risk
                 or (things[stock_id].soft and not things[stock_id].firm and visits[w.visit].child.mouths)
             ]
-            most = max(w.count for w in rows)
-            pieces[stock_id] = sum(w.count for w in rows) if summed else max(most, sum(w.count for w in own))
+            most = max(w.options[stock_id, False] for w in rows)
+            pieces[stock_id] = (
+                sum(w.options[stock_id, False] for w in rows)
+                if summed
+                else max(most, sum(w.options[stock_id, False] for w in own))
+            )
         found = (len(pieces), sum(pieces.values()))
         best = found if best is None or found < best else best
     return best
@@ -286,6 +290,28 @@ class BagTest(TestCase):
         self.assertEqual(
             [(line.count, line.visits) for line in pack_bag(sticks, stock_of(self.STORE)).lines], [(1, ("Ada", "Bo"))]
         )
+
+    def test_a_bead_is_packed_with_a_line_that_passes_it(self) -> None:
+        """Whatever else would be fewer to carry: two children, several beads, several lines."""
+        store = stock_of(
+            {
+                "wooden_bead_25": 30,
+                "pony_bead": 60,
+                "cotton_reel": 30,
+                "taped_lace": 3,
+                "chenille_stem": 9,
+                "handled_stick": 3,
+                "tea_cosy_line": 2,
+            }
+        )
+        house = House(store, Child(70), CLINIC)
+        threading = [o.variant for o in house.offers([FAMILIES["load_the_barge"]])][::3]
+        self.assertTrue(threading)
+        for variant in threading:
+            bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((variant, 1),), ())], store)
+            by_role = {u.role: next(s.thing for s in store if s.thing.name == u.name) for u in bag.uses}
+            for clearance in FAMILIES["load_the_barge"].clearances:
+                self.assertTrue(clears(clearance, by_role[clearance.outer], by_role[clearance.inner]), (variant, by_role))
 
     def test_what_nothing_fills_is_named(self) -> None:
         bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((Variant("bear_walk", (0, 0)), 1),), ())], stock_of(self.STORE))

@@ -13,24 +13,3 @@ const toggle = (id: number): void => void (chosen.value = chosen.value.includes(
     <button v-for="c in data" :key="c.id" type="button" class="pick" :aria-pressed="chosen.includes(c.id)" @click="toggle(c.id)">{{ c.first_name }} <span class="soft small">{{ c.home_name }}</span></button>
   </div>
 </template>
-
-<style scoped>
-.pick {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: var(--touch);
-  padding: 0 14px;
-  border: 2px solid var(--line);
-  border-radius: var(--round);
-  background: var(--sheet);
-  color: var(--ink);
-  font-size: var(--step-1);
-  cursor: pointer;
-}
-.pick[aria-pressed='true'] {
-  border-color: var(--water);
-  background: var(--water-soft);
-  font-weight: 700;
-}
-</style>

@@ -108,27 +108,9 @@ legend {
   padding: 0 0 6px;
   font-weight: 700;
 }
-.pick {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 50px;
-  padding: 0 12px;
-  border: 2px solid var(--line);
-  border-radius: var(--round);
-  background: var(--sheet);
-  color: var(--ink);
-  font-size: var(--step-1);
-  cursor: pointer;
-}
 .small-pick {
   min-height: var(--touch);
   padding: 0 11px;
-}
-.pick[aria-pressed='true'] {
-  border-color: var(--water);
-  background: var(--water-soft);
-  font-weight: 700;
 }
 .light {
   font-weight: 400;
