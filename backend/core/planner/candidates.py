@@ -3,6 +3,7 @@
 from collections import defaultdict
 from collections.abc import Iterable
 from dataclasses import dataclass
+from functools import cached_property
 from math import prod
 
 from core.ability import chance
@@ -39,6 +40,15 @@ class Candidate:
     def kit(self) -> frozenset[str]:
         """What it brings to the table."""
         return frozenset(q.stock_id for q in self.offer.quantities)
+
+    @cached_property
+    def used_up(self) -> dict[str, int]:
+        """What one set uses up: stock id to how many."""
+        found: dict[str, int] = {}
+        for q in self.offer.quantities:
+            if q.single_use:
+                found[q.stock_id] = found.get(q.stock_id, 0) + q.wanted
+        return found
 
 
 def aims(family: Family, part: str, request: SessionRequest) -> list[str]:
@@ -141,10 +151,14 @@ def undominated(found: Iterable[Candidate]) -> list[Candidate]:
     for key in sorted(groups):
         front: list[Candidate] = []
         for c in sorted(groups[key], key=lambda c: (-c.quality, len(c.kit), c.offer.variant.grade)):
-            if not any(better.kit <= c.kit for better in front):
+            if not any(better.kit <= c.kit and _uses_no_more(better, c) for better in front):
                 front.append(c)
         kept += front
     return kept
+
+
+def _uses_no_more(better: Candidate, c: Candidate) -> bool:
+    return all(n <= c.used_up.get(stock_id, 0) for stock_id, n in better.used_up.items())
 
 
 def left_out(house: House, request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:

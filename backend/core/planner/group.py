@@ -210,6 +210,7 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
         model.add(m <= t.most * taken)
     _turns(model, found, take, spend)
     _group_parts(model, found, take, minutes)
+    _group_lasting(model, found, take)
     time = sum(m * STEP + _set_up(t) * taken for t, taken, m in zip(found, take, spend, strict=True))
     model.add(time <= minutes * STEP)
     tiring = sum(m for t, m in zip(found, spend, strict=True) if t.family.tiring)
@@ -258,6 +259,19 @@ def _group_parts(model: Any, found: list[Together], take: list[Any], minutes: in
         model.add_linear_constraint(sum(by_part[part]), int(bool(by_part[part]) and minutes >= from_minutes), 1)
     least = 1 if minutes < LONG_ENOUGH_FOR_TWO else 2
     model.add_linear_constraint(sum(by_part["main"]), min(least, len(by_part["main"])), MOST_MAIN)
+
+
+def _group_lasting(model: Any, found: list[Together], take: list[Any]) -> None:
+    """What is used up is there for one set of every child in every block that uses it."""
+    uses: defaultdict[str, list[Any]] = defaultdict(list)
+    have: dict[str, int] = {}
+    for t, taken in zip(found, take, strict=True):
+        for c in t.each:
+            for stock_id, wanted in c.used_up.items():
+                uses[stock_id].append(wanted * taken)
+                have[stock_id] = next(q.have for q in c.offer.quantities if q.stock_id == stock_id)
+    for stock_id in sorted(uses):
+        model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
 def _worth(model: Any, found: list[Together], spend: list[Any], sessions: Sequence[SessionRequest]) -> Any:

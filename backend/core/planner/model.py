@@ -112,6 +112,7 @@ def build(
     _hang(model.add(time <= limits.minutes * STEP), hold("minutes"))
     tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes), hold("tiring"))
+    _lasting(model, listed, take)
     _parts(model, listed, take, limits, hold)
     _cover(model, listed, take, limits, hold)
     _apart(model, listed, take, hold("apart"))
@@ -187,6 +188,18 @@ def _time(model: Model, listed: Listed, take: list[Any], spend: list[Any]) -> An
         for c in listed
     ]
     return sum(spend) * STEP + sum(s * t for s, t in zip(fixed, take, strict=True)) + set_out * sum(out)
+
+
+def _lasting(model: Model, listed: Listed, take: list[Any]) -> None:
+    """What is used up is there for one set of every block that uses it."""
+    uses: defaultdict[str, list[Any]] = defaultdict(list)
+    have: dict[str, int] = {}
+    for c, t in zip(listed, take, strict=True):
+        for stock_id, wanted in c.used_up.items():
+            uses[stock_id].append(wanted * t)
+            have[stock_id] = next(q.have for q in c.offer.quantities if q.stock_id == stock_id)
+    for stock_id in sorted(uses):
+        model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
 def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:

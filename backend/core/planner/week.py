@@ -133,8 +133,7 @@ def week_candidates(house: House, session: SessionRequest) -> list[Candidate]:
 
 def _beats(a: Candidate, b: Candidate) -> bool:
     """Whether a is never worse than b: worth, minutes, setting up, and nothing used up that b does not use."""
-    uses_a = {q.stock_id: q.wanted for q in a.offer.quantities if q.single_use}
-    uses_b = {q.stock_id: q.wanted for q in b.offer.quantities if q.single_use}
+    uses_a, uses_b = a.used_up, b.used_up
     no_worse = a.quality >= b.quality and a.least <= b.least and a.most >= b.most and _set_up(a) <= _set_up(b)
     if not no_worse or any(uses_b.get(s, 0) < n for s, n in uses_a.items()):
         return False

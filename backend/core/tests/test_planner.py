@@ -43,6 +43,13 @@ def allowed(chosen, limits) -> bool:
         return False
     if any(not parts[p] for p in limits.must) or parts["main"] < limits.least_main:
         return False
+    used: Counter[str] = Counter()
+    have = {}
+    for q in (q for c in chosen for q in c.offer.quantities if q.single_use):
+        used[q.stock_id] += q.wanted
+        have[q.stock_id] = q.have
+    if any(n > have[stock_id] for stock_id, n in used.items()):
+        return False
     mains = [c for c in chosen if c.part == "main"]
     if any(all(STRANDS[c.strand].target != t for c in mains) for t in limits.targets):
         return False
@@ -165,6 +172,22 @@ class SessionTest(TestCase):
         self.assertTrue(plan.left_out)
         for item in plan.left_out:
             self.assertTrue(item.reason and item.remedy, item)
+
+
+class StockTest(TestCase):
+    def test_two_blocks_never_use_up_the_same_sheets(self) -> None:
+        """Enough for either alone, not for both: paper is the only thing there is."""
+        few = {"copy_paper": 5, "heavy_paper": 3, "child_scissors": 1, "short_crayon": 8, "pencil": 4, "glue_stick": 1}
+        for minutes in (20, 30, 45):
+            request = request_for(FIVE, few, minutes=minutes, targets=("scissors", "bilateral"))
+            house = House(request.stock, request.child, request.setting)
+            plan = plan_session(request, house)
+            used: Counter[str] = Counter()
+            for block in plan.blocks:
+                for q in house.offer(block.variant).quantities:
+                    used[q.material] += q.wanted if q.single_use else 0
+            self.assertTrue(plan.blocks)
+            self.assertTrue(all(n <= few[thing] for thing, n in used.items()), (minutes, used))
 
 
 class ImpossibleTest(TestCase):
