@@ -39,6 +39,7 @@ class PlanningScreensTest(BrowserTest):
         block.focus()
         page.keyboard.press("Shift+ArrowLeft")
         self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == minutes - 1, "a minute shorter")
+        expect(block).to_contain_text(f"{minutes - 1} min")
         handle = page.locator(".handle").first.bounding_box()
         assert handle
         page.mouse.move(handle["x"] + 8, handle["y"] + 30)

@@ -1,10 +1,12 @@
 """Home weeks, children together, the visit bag and caseloads in the background, through the API."""
 
 from datetime import timedelta
+from threading import Thread
 from unittest.mock import patch
 from uuid import uuid4
 
 from django.core.management import call_command
+from django.db import connections
 from django.test import TestCase, TransactionTestCase
 
 from clinic.models import AuditEntry
@@ -205,11 +207,19 @@ class BatchTest(TestCase):
 
 
 class WorkerTest(TransactionTestCase):
+    @staticmethod
+    def work() -> None:
+        call_command("procrastinate", "worker", "--one-shot", "--concurrency", "1", verbosity=0)
+        connections.close_all()
+
     def test_a_worker_plans_what_was_asked(self) -> None:
         lead = make_member()
         child = make_child(lead)
         Api(lead)("post", "/batches", {"children": [child.pk]})
-        call_command("procrastinate", "worker", "--one-shot", "--concurrency", "1", verbosity=0)
+        # In a thread of its own: a worker brings its own event loop, and another test may have left one in this thread.
+        worker = Thread(target=self.work)
+        worker.start()
+        worker.join()
         line = BatchLine.objects.get()
         self.assertEqual(line.status, "planned")
         self.assertEqual(line.plan.child_id, child.pk)

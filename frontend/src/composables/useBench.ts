@@ -39,7 +39,16 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
   const put = (blocks: Choice[]): Promise<boolean> =>
     ask(() => told(api.PUT('/api/plans/{plan_id}/blocks', { params: { path: { plan_id: toValue(planId) } }, body: { version: plan.value?.version ?? 0, blocks } })))
 
-  async function arrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
+  let queue: Promise<unknown> = Promise.resolve()
+
+  /** One change after the other: the next starts from the row the last one left, whatever the hand's pace. */
+  function arrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
+    const next = queue.then(() => rearrange(change))
+    queue = next.catch(() => undefined)
+    return next
+  }
+
+  async function rearrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
     const now = (plan.value?.blocks ?? []).map(choiceOf)
     const kept = await put(change(now.map((c) => ({ ...c, grade: [...c.grade] }))))
     if (kept) {
