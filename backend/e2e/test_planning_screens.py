@@ -11,7 +11,37 @@ from progress.actions import finish_run
 from testing.builders import STOCK, TODAY, make_child, make_home, plan_for_child, run_for_child, tap_all
 
 
+SLOW_ANSWERS = """
+const ask = window.fetch
+window.fetch = async (request, ...more) => {
+  const answer = await ask(request, ...more)
+  if (request.method === 'PUT') await new Promise(done => setTimeout(done, 600))
+  return answer
+}
+"""
+
+
 class PlanningScreensTest(BrowserTest):
+    def test_a_hand_quicker_than_the_answers_overwrites_nothing(self) -> None:
+        plan = plan_for_child(self.lead, self.child)
+        first = plan.blocks.first()
+        page = self.page
+        page.add_init_script(SLOW_ANSWERS)
+        self.sign_in()
+        page.goto(f"/plans/{plan.pk}")
+        harder, easier = (page.get_by_role("button", name=re.compile(name)) for name in ("^Harder", "Easier$"))
+        self.eventually(lambda: harder.is_enabled() or easier.is_enabled(), "a grade to turn to")
+        (harder if harder.is_enabled() else easier).click()
+        page.get_by_role("button", name="Lock", exact=True).click()
+        for _ in range(2):
+            page.get_by_role("button", name="One minute more").click()
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).version == plan.version + 4, "four changes kept")
+        now = Plan.objects.get(pk=plan.pk).blocks.first()
+        self.assertEqual((now.family, now.locked, now.minutes), (first.family, True, first.minutes + 2))
+        self.assertNotEqual(now.grade, first.grade)
+        page.get_by_role("button", name="Undo").click()
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == first.minutes + 1, "one taken back")
+
     def test_a_dial_is_turned_and_a_thing_swapped_in_the_library(self) -> None:
         page = self.page
         self.sign_in()

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
-import type { Block } from '@/composables/useBench'
+import { stretched, type Block } from '@/composables/useBench'
 import { chanceWords, rungWords } from '@/logic/words'
 import BlockDetails from './BlockDetails.vue'
 import GradeDial from './GradeDial.vue'
@@ -11,7 +11,7 @@ import WhyNumber from './WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
 const { planId, childId, homeId, partName, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; busy: boolean }>()
-const emit = defineEmits<{ change: [choice: Choice]; move: [by: number]; remove: []; exclude: [family: string] }>()
+const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [family: string] }>()
 
 const grade = ref([...block.grade])
 const minutes = ref(block.minutes)
@@ -28,16 +28,18 @@ const { data: forecast } = useQuery({
 const shown = computed(() => forecast.value?.block ?? (block.problem ? null : block))
 const barred = computed(() => forecast.value && !forecast.value.block)
 
+const put = (part: Partial<Choice>): void => emit('change', () => part)
+
 function turn(axis: number, step: number): void {
   grade.value = grade.value.with(axis, step)
   const available = forecast.value?.dials[axis]?.steps[step]?.available
-  if (available) emit('change', { ...choice.value, grade: grade.value })
+  if (available) put({ grade: grade.value })
 }
 const jump = (to: number[] | undefined): void => {
-  if (to) emit('change', { ...choice.value, grade: to })
+  if (to) put({ grade: to })
 }
-const stretch = (by: number): void => emit('change', { ...choice.value, minutes: Math.max(1, minutes.value + by) })
-const swap = (a: Schemas['AlternativeOut']): void => emit('change', { ...choice.value, family: a.family, grade: a.grade })
+const stretch = (by: number): void => emit('change', (now) => ({ minutes: stretched(now.minutes, by) }))
+const swap = (a: Schemas['AlternativeOut']): void => put({ family: a.family, grade: a.grade })
 </script>
 
 <template>
@@ -58,7 +60,7 @@ const swap = (a: Schemas['AlternativeOut']): void => emit('change', { ...choice.
       <button type="button" class="plain-button" :disabled="!forecast?.easier || busy" @click="jump(forecast?.easier?.grade)">◂ Easier</button>
       <button type="button" class="plain-button" :disabled="!forecast?.harder || busy" @click="jump(forecast?.harder?.grade)">Harder ▸</button>
       <span class="row minutes"><button type="button" class="plain-button" aria-label="One minute less" @click="stretch(-1)">−</button><strong>{{ minutes }} min</strong><button type="button" class="plain-button" aria-label="One minute more" @click="stretch(1)">+</button></span>
-      <button type="button" class="plain-button" :aria-pressed="block.locked" @click="emit('change', { ...choice, locked: !block.locked })">{{ block.locked ? 'Unlock' : 'Lock' }}</button>
+      <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">{{ block.locked ? 'Unlock' : 'Lock' }}</button>
       <button type="button" class="plain-button" :disabled="position === 0" aria-label="Move earlier" @click="emit('move', -1)">◂ Earlier</button>
       <button type="button" class="plain-button" :disabled="position === last" aria-label="Move later" @click="emit('move', 1)">Later ▸</button>
       <button type="button" class="plain-button" @click="emit('remove')">Remove</button>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
-import type { Block } from '@/composables/useBench'
+import { stretched, type Block } from '@/composables/useBench'
 import { chanceWords } from '@/logic/words'
 import TargetSign from './TargetSign.vue'
 
 const { blocks, asked, names } = defineProps<{ blocks: Block[]; asked: number; names: Record<string, string> }>()
-const emit = defineEmits<{ move: [from: number, by: number]; stretch: [at: number, minutes: number] }>()
+const emit = defineEmits<{ move: [from: number, by: number]; stretch: [at: number, by: number] }>()
 const at = defineModel<number>('at', { required: true })
 const total = computed(() => blocks.reduce((sum, b) => sum + b.minutes + b.setup_minutes, 0))
 let dragged = -1
@@ -30,13 +30,13 @@ function pull(event: PointerEvent): void {
   const now = pulled.value
   if (!now || !strip.value) return
   const minute = strip.value.clientWidth / Math.max(total.value, 1)
-  now.minutes = Math.min(60, Math.max(1, blocks[now.at]!.minutes + Math.round((event.clientX - now.from) / minute)))
+  now.minutes = stretched(blocks[now.at]!.minutes, Math.round((event.clientX - now.from) / minute))
 }
 
 function letGo(): void {
   const now = pulled.value
   pulled.value = null
-  if (now && now.minutes !== blocks[now.at]?.minutes) emit('stretch', now.at, now.minutes)
+  if (now && blocks[now.at] && now.minutes !== blocks[now.at]!.minutes) emit('stretch', now.at, now.minutes - blocks[now.at]!.minutes)
 }
 
 function key(event: KeyboardEvent, index: number): void {
@@ -45,7 +45,7 @@ function key(event: KeyboardEvent, index: number): void {
     emit('move', index, event.key === 'ArrowLeft' ? -1 : 1)
   } else if (event.shiftKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
     event.preventDefault()
-    emit('stretch', index, Math.min(60, Math.max(1, blocks[index]!.minutes + (event.key === 'ArrowLeft' ? -1 : 1))))
+    emit('stretch', index, event.key === 'ArrowLeft' ? -1 : 1)
   }
 }
 </script>

@@ -8,6 +8,11 @@ type Choice = Schemas['BlockIn']
 
 const choiceOf = (b: Block): Choice => ({ part: b.part, family: b.family, grade: [...b.grade], minutes: b.minutes, locked: b.locked })
 
+export const LONGEST_BLOCK = 60
+
+/** A block pulled longer or shorter, within what a block may be (minutes). */
+export const stretched = (minutes: number, by: number): number => Math.min(LONGEST_BLOCK, Math.max(1, minutes + by))
+
 /** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
 export function useBench(planId: MaybeRefOrGetter<string>) {
   const queries = useQueryClient()
@@ -42,40 +47,48 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
   let queue: Promise<unknown> = Promise.resolve()
 
   /** One change after the other: the next starts from the row the last one left, whatever the hand's pace. */
-  function arrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
-    const next = queue.then(() => rearrange(change))
+  function inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const next = queue.then(work)
     queue = next.catch(() => undefined)
     return next
   }
 
-  async function rearrange(change: (row: Choice[]) => Choice[]): Promise<boolean> {
-    const now = (plan.value?.blocks ?? []).map(choiceOf)
-    const kept = await put(change(now.map((c) => ({ ...c, grade: [...c.grade] }))))
-    if (kept) {
-      past.value.push(now)
-      future.value = []
-    }
-    return kept
-  }
+  const rowNow = (): Choice[] => (plan.value?.blocks ?? []).map(choiceOf)
 
-  async function step(from: Ref<Choice[][]>, to: Ref<Choice[][]>): Promise<void> {
-    const row = from.value.at(-1)
-    if (!row) return
-    const now = (plan.value?.blocks ?? []).map(choiceOf)
-    if (await put(row)) {
-      from.value.pop()
-      to.value.push(now)
-    }
-  }
+  const arrange = (change: (row: Choice[]) => Choice[]): Promise<boolean> =>
+    inTurn(async () => {
+      const now = rowNow()
+      const kept = await put(change(rowNow()))
+      if (kept) {
+        past.value.push(now)
+        future.value = []
+      }
+      return kept
+    })
 
-  async function again(excluded: string[]): Promise<void> {
-    const now = (plan.value?.blocks ?? []).map(choiceOf)
-    const body = { version: plan.value?.version ?? 0, excluded }
-    if (await ask(() => told(api.POST('/api/plans/{plan_id}/again', { params: { path: { plan_id: toValue(planId) } }, body })))) past.value.push(now)
-  }
+  /** Change only what the hand touched of one activity, so that a change still on its way is not overwritten. */
+  const alter = (family: string, part: (block: Choice) => Partial<Choice>): Promise<boolean> =>
+    arrange((row) => row.map((b) => (b.family === family ? { ...b, ...part(b) } : b)))
+
+  const step = (from: Ref<Choice[][]>, to: Ref<Choice[][]>): Promise<void> =>
+    inTurn(async () => {
+      const row = from.value.at(-1)
+      const now = rowNow()
+      if (row && (await put(row))) {
+        from.value.pop()
+        to.value.push(now)
+      }
+    })
+
+  const again = (excluded: string[]): Promise<void> =>
+    inTurn(async () => {
+      const now = rowNow()
+      const body = { version: plan.value?.version ?? 0, excluded }
+      if (await ask(() => told(api.POST('/api/plans/{plan_id}/again', { params: { path: { plan_id: toValue(planId) } }, body })))) past.value.push(now)
+    })
 
   return {
-    plan, failed, error, busy, arrange, again,
+    plan, failed, error, busy, arrange, alter, again,
     named: (now: Plan) => void queries.setQueryData(key.value, now),
     undo: () => step(past, future),
     redo: () => step(future, past),

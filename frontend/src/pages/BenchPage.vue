@@ -9,12 +9,12 @@ import LeftOutList from '@/components/LeftOutList.vue'
 import PlanKeep from '@/components/PlanKeep.vue'
 import PlanStrip from '@/components/PlanStrip.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
-import { useBench } from '@/composables/useBench'
+import { stretched, useBench } from '@/composables/useBench'
 import { minutesWords } from '@/logic/words'
 
 const { planId } = defineProps<{ planId: string }>()
 const router = useRouter()
-const { plan, failed, error, busy, arrange, again, undo, redo, canUndo, canRedo, named } = useBench(() => planId)
+const { plan, failed, error, busy, arrange, alter, again, undo, redo, canUndo, canRedo, named } = useBench(() => planId)
 const at = ref(0)
 const starting = ref<Error | null>(null)
 const blocks = computed(() => plan.value?.blocks ?? [])
@@ -26,13 +26,18 @@ const proof = computed(() => ({ optimal: 'Proven best for this house', feasible:
 
 async function move(from: number, by: number): Promise<void> {
   const to = from + by
+  const family = blocks.value[from]?.family
   if (to < 0 || to >= blocks.value.length) return
   at.value = to
   await arrange((row) => {
-    const [block] = row.splice(from, 1)
-    if (block) row.splice(to, 0, block)
-    return row
+    const moved = row.filter((b) => b.family === family)
+    return row.filter((b) => b.family !== family).toSpliced(to, 0, ...moved)
   })
+}
+
+function removed(): void {
+  const family = block.value?.family
+  void arrange((row) => row.filter((b) => b.family !== family))
 }
 
 async function run(): Promise<void> {
@@ -71,15 +76,15 @@ async function run(): Promise<void> {
     <div v-if="plan.reason" class="notice barred" role="alert">Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}</div>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
     <ProblemNote :error="error ?? starting" />
-    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :names="plan.part_names ?? {}" @move="move" @stretch="(i, minutes) => arrange((row) => row.map((b, at) => (at === i ? { ...b, minutes } : b)))" />
+    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :names="plan.part_names ?? {}" @move="move" @stretch="(i, by) => alter(blocks[i]!.family, (b) => ({ minutes: stretched(b.minutes, by) }))" />
     <div class="split">
       <BlockPanel
         v-if="block"
         :key="block.family"
         :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :part-name="plan.part_names?.[block.part] ?? ''" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
-        @change="(b) => arrange((row) => row.with(at, b))"
+        @change="(part) => alter(block!.family, part)"
         @move="(by) => move(at, by)"
-        @remove="arrange((row) => row.toSpliced(at, 1))"
+        @remove="removed"
         @exclude="(family) => again([...plan!.excluded, family])"
       />
       <aside class="stack">
