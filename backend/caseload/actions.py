@@ -11,12 +11,13 @@ from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
+from core.policies import CHOICES as POLICIES
 from core.skills import STRANDS
 
 PROFILE = (
     "first_name", "birth_date", "hand", "mouthing", "allergies", "precautions", "refuses", "likes", "wanted",
-    "family_words", "seating", "attention_minutes", "force_limit_newton", "prompt_policy", "food_as_material",
-    "every_days",
+    "family_words", "seating", "attention_minutes", "force_limit_newton", "food_as_material",
+    "every_days", *POLICIES,
 )  # fmt: skip
 
 

@@ -37,6 +37,10 @@ class Profile(Schema):
     attention_minutes: int = 30
     force_limit_newton: float | None = None
     prompt_policy: str = "least_first"
+    grip_policy: str = "by_age"
+    lace_method: str = "undecided"
+    correct_policy: str = "stop_and_fix"
+    speed_policy: str = "off"
     food_as_material: bool = True
     every_days: int = 7
 

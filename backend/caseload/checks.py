@@ -5,6 +5,7 @@ from datetime import date
 from typing import Any
 
 from core.child import ALLERGENS, PRECAUTIONS
+from core.policies import CHOICES as POLICIES
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
@@ -15,7 +16,7 @@ LISTED: dict[str, frozenset[str] | None] = {
 CHOICES = {
     "hand": ("right", "left", "not_settled"),
     "mouthing": ("never", "sometimes", "often"),
-    "prompt_policy": ("least_first", "most_first"),
+    **{policy: tuple(known) for policy, known in POLICIES.items()},
 }
 
 

@@ -6,6 +6,7 @@ from caseload.models import Child, StrandEstimate
 from core import ability
 from core.ability import Estimate
 from core.child import Child as Facts
+from core.policies import CHOICES as POLICIES
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -27,8 +28,8 @@ def facts_of(child: Child, on: date) -> Facts:
         allergies=frozenset(child.allergies), precautions=frozenset(child.precautions),
         refuses=frozenset(child.refuses), likes=frozenset(child.likes), wanted=tuple(child.wanted),
         attention_minutes=child.attention_minutes, force_limit_newton=child.force_limit_newton,
-        prompt_policy=child.prompt_policy, food_as_material=child.food_as_material,  # type: ignore[arg-type]
-        overrides=frozenset(child.overrides),
+        food_as_material=child.food_as_material, overrides=frozenset(child.overrides),
+        **{policy: getattr(child, policy) for policy in POLICIES},
     )  # fmt: skip
 
 

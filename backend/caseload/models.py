@@ -5,6 +5,7 @@ from django.db.models import Q
 
 from clinic.models import Clinic
 from clinic.queries import in_clinic
+from core.policies import CHOICES
 
 HANDS = [("right", "Right"), ("left", "Left"), ("not_settled", "Not settled")]
 MOUTHING = [("never", "Never"), ("sometimes", "Sometimes"), ("often", "Often")]
@@ -50,6 +51,10 @@ class Child(models.Model):
     attention_minutes = models.PositiveSmallIntegerField(default=30)
     force_limit_newton = models.FloatField(null=True, blank=True)
     prompt_policy = models.CharField(max_length=12, default="least_first")
+    grip_policy = models.CharField(max_length=12, default="by_age")
+    lace_method = models.CharField(max_length=12, default="undecided")
+    correct_policy = models.CharField(max_length=12, default="stop_and_fix")
+    speed_policy = models.CharField(max_length=12, default="off")
     food_as_material = models.BooleanField(default=True)
     overrides = models.JSONField(default=dict)
     every_days = models.PositiveSmallIntegerField(default=7)
@@ -66,6 +71,10 @@ class Child(models.Model):
                 condition=Q(attention_minutes__gte=2) & Q(attention_minutes__lte=120), name="child_attention_possible"
             ),
             models.CheckConstraint(condition=Q(every_days__gte=1), name="child_every_days_possible"),
+            *(
+                models.CheckConstraint(condition=Q(**{f"{policy}__in": list(known)}), name=f"child_{policy}_known")
+                for policy, known in CHOICES.items()
+            ),
         ]
 
     def __str__(self) -> str:

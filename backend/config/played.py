@@ -12,7 +12,8 @@ from caseload.actions import add_child, set_rung
 from caseload.models import Child, Home, StrandEstimate
 from clinic.models import Member
 from config.demo import DemoChild
-from core.scoring import Event
+from core.policies import DEFAULTS
+from core.scoring import HANDS, Event
 from core.simulate import Child as MadeUp
 from core.skills import STRANDS
 from planning.actions import Impossible, make_plan
@@ -20,6 +21,8 @@ from planning.workbench import Wish
 from progress.actions import finish_run
 from running.actions import keep_events, start_run
 from running.models import Run
+
+OTHER_HAND_RUNGS = 0.5  # how much harder made-up work is for the other hand, in rungs
 
 
 def born(months_old: int, today: date) -> date:
@@ -34,7 +37,7 @@ def add_demo_child(member: Member, homes: dict[str, Home], demo: DemoChild, toda
         "first_name": demo.first_name, "birth_date": born(demo.age_months, today), "hand": demo.hand, "mouthing": demo.mouthing,
         "allergies": list(demo.allergies), "precautions": list(demo.precautions), "refuses": list(demo.refuses), "likes": list(demo.likes),
         "wanted": list(demo.wanted), "family_words": demo.family_words, "seating": demo.seating, "attention_minutes": demo.attention_minutes,
-        "force_limit_newton": None, "prompt_policy": "least_first", "food_as_material": True, "every_days": demo.every_days,
+        "force_limit_newton": None, **DEFAULTS, "food_as_material": True, "every_days": demo.every_days,
     }  # fmt: skip
     return add_child(member, homes[demo.home], profile, first_day(demo, today))
 
@@ -93,14 +96,15 @@ def _taps(
 ) -> Iterator[Event]:
     """What would be tapped in one session, second by second."""
     at = datetime.combine(run.on, time(14, 5), tzinfo=UTC)
-    hand = child.hand if child.hand != "not_settled" else "right"
     for block in run.blocks:
         made_up = truth[block["strand"]]
+        hand = block["hand"] if block["hand"] in HANDS else "right"
+        harder = OTHER_HAND_RUNGS if child.hand in HANDS and hand != child.hand else 0.0
         for _ in range(min(block["sets"], 2)):
             misses = 0
             for _ in range(block["count"]):
                 support = "spoken" if misses >= 2 or (demo.helped and random.random() < 0.75) else "alone"
-                won = bool(random.random() < made_up.true_chance(week, block["family"], block["rung"], support))
+                won = bool(random.random() < made_up.true_chance(week, block["family"], block["rung"] + harder, support))
                 misses = 0 if won else misses + 1
                 at += timedelta(seconds=float(random.uniform(5, 14)))
                 value = {"outcome": "success" if won else "miss", "support": support, "grade": block["grade"], "hand": hand}

@@ -8,6 +8,7 @@ from core.child import ALLERGENS, PRECAUTIONS
 from core.library import FAMILIES
 from core.materials import MEASURES
 from core.planner.shapes import ORDERS, SHAPES
+from core.policies import CHOICES as POLICIES
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
 from core.support import SUPPORTS
 
@@ -60,6 +61,7 @@ class WordsOut(Schema):
     supports: list[Choice]
     allergens: list[Choice]
     precautions: list[Choice]
+    policies: dict[str, list[Choice]]
     shapes: list[ShapeOut]
     orders: list[Choice]
     themes: list[str]
@@ -80,6 +82,7 @@ def words(request: HttpRequest) -> WordsOut:
         supports=[Choice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
+        policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
         shapes=[ShapeOut(id=s.id, name=s.name, hint=s.hint) for s in SHAPES.values()],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in FAMILIES.values() for t in f.themes}),

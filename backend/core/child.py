@@ -9,6 +9,10 @@ Hand = Literal["right", "left", "not_settled"]
 Supervision = Literal["arms_reach", "room", "box"]
 Place = Literal["clinic", "home", "school"]
 PromptPolicy = Literal["least_first", "most_first"]
+GripPolicy = Literal["by_age", "coach", "function"]
+LaceMethod = Literal["undecided", "two_loops", "one_loop"]
+CorrectPolicy = Literal["stop_and_fix", "let_run"]
+SpeedPolicy = Literal["off", "own_record", "race"]
 
 SUPERVISION_RANK = MappingProxyType({"box": 0, "room": 1, "arms_reach": 2})
 
@@ -51,6 +55,10 @@ class Child:
     attention_minutes: int = 30
     force_limit_newton: float | None = None
     prompt_policy: PromptPolicy = "least_first"
+    grip_policy: GripPolicy = "by_age"
+    lace_method: LaceMethod = "undecided"
+    correct_policy: CorrectPolicy = "stop_and_fix"
+    speed_policy: SpeedPolicy = "off"
     food_as_material: bool = True
     overrides: frozenset[str] = frozenset()
 

@@ -4,8 +4,10 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from types import MappingProxyType
 
+from core.child import Child
 from core.house import House, Offer, Variant, checked_variant, variants_of
 from core.library import FAMILIES
+from core.said import for_child
 
 SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project definition
 
@@ -54,10 +56,10 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
     return MappingProxyType({**f.demands, **trained})
 
 
-def grade_words(variant: Variant) -> tuple[str, ...]:
-    """The chosen step of each axis, in words."""
+def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]:
+    """The chosen step of each axis, in words; with a child, sides and ways said for that child."""
     f = checked_variant(variant)
-    return tuple(axis.steps[at].words for axis, at in zip(f.axes, variant.grade, strict=True))
+    return tuple(for_child(axis.steps[at].words, child) for axis, at in zip(f.axes, variant.grade, strict=True))
 
 
 def neighbours(variant: Variant, stock: House) -> tuple[Neighbour | None, Neighbour | None]:
@@ -75,7 +77,12 @@ def neighbours(variant: Variant, stock: House) -> tuple[Neighbour | None, Neighb
             if near is not None:
                 now, then = axis.steps[variant.grade[place]], axis.steps[near.grade[place]]
                 found.append(
-                    Neighbour(near, axis.id, f"{axis.words}: {then.words}, instead of {now.words}", then.rungs - now.rungs)
+                    Neighbour(
+                        near,
+                        axis.id,
+                        for_child(f"{axis.words}: {then.words}, instead of {now.words}", stock.child),
+                        then.rungs - now.rungs,
+                    )
                 )
     return _smallest(easier), _smallest(harder)
 
@@ -104,7 +111,7 @@ def dials(variant: Variant, house: House) -> tuple[Dial, ...]:
 def _dial_step(variant: Variant, place: int, at: int, house: House) -> DialStep:
     step = FAMILIES[variant.family].axes[place].steps[at]
     lack = house.lack(variant.moved(place, at))
-    return DialStep(step.words, step.rungs, at == variant.grade[place], lack is None,
+    return DialStep(for_child(step.words, house.child), step.rungs, at == variant.grade[place], lack is None,
                     lack.reason if lack else "", lack.remedy if lack else "")  # fmt: skip
 
 

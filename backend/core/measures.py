@@ -1,10 +1,15 @@
 """Measures kept beside the rung, each with its unit: pace, holds, drops, help, and what each hand did."""
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
+from functools import partial
+from types import MappingProxyType
 
+from core.library import FAMILIES
+from core.measured import AUTOMATIC, MEASURED, folded
 from core.scoring import SetResult
+from core.support import LEVELS
 
 FEWEST_SECONDS = 5.0  # s: a set shorter than this has no pace worth saying
 
@@ -31,12 +36,33 @@ class ByHand:
 def measures(sets: Sequence[SetResult]) -> tuple[Series, ...]:
     """Return each measure that the sets of one strand say anything of, session by session."""
     made = (
-        Series("pace", "Pace", "items/min", _by_day(sets, _pace)),
-        Series("hold", "Longest hold", "s", _by_day(sets, _hold)),
-        Series("alone", "Done alone", "%", _by_day(sets, _alone)),
-        Series("drops", "Dropped, of tries", "%", _by_day(sets, _drops)),
+        Series("pace", AUTOMATIC["pace"], "items/min", _by_day(sets, _pace)),
+        Series("hold", AUTOMATIC["hold"], "s", _by_day(sets, _hold)),
+        Series("tension", AUTOMATIC["tension"], "s", _by_day(sets, _tension)),
+        Series("alone", AUTOMATIC["alone"], "%", _by_day(sets, _alone)),
+        Series("drops", AUTOMATIC["drops"], "%", _by_day(sets, _drops)),
+        Series("row", AUTOMATIC["row"], "in a row", _by_day(sets, _row)),
+        *(Series(m.id, m.name, m.unit, _by_day(sets, partial(_taken, m.id))) for m in MEASURED.values()),
     )
     return tuple(s for s in made if s.points and (s.id != "drops" or any(v for _, v in s.points)))
+
+
+@dataclass(frozen=True)
+class Help:
+    """How a day's tries went: how many tries at each level of help, least first; only levels that were used."""
+
+    on: date
+    tries: Mapping[str, int]
+
+
+def help_by_day(sets: Sequence[SetResult]) -> tuple[Help, ...]:
+    """Return, day by day, how many tries were made at each level of help: what fading looks like."""
+    found = []
+    for day in sorted({s.on for s in sets}):
+        mine = [s for s in sets if s.on == day]
+        tries = {level: sum(s.tries for s in mine if s.support == level) for level in LEVELS}
+        found.append(Help(day, MappingProxyType({level: n for level, n in tries.items() if n})))
+    return tuple(found)
 
 
 def by_hand(sets: Sequence[SetResult]) -> tuple[ByHand, ...]:
@@ -63,6 +89,20 @@ def _pace(sets: list[SetResult]) -> float | None:
 def _hold(sets: list[SetResult]) -> float | None:
     longest = max((s.best_hold_seconds for s in sets), default=0.0)
     return longest or None
+
+
+def _tension(sets: list[SetResult]) -> float | None:
+    return sum(s.hold_seconds for s in sets) or None
+
+
+def _row(sets: list[SetResult]) -> float | None:
+    rows = [s.longest_row for s in sets if "row" in FAMILIES[s.family].measures]
+    return float(max(rows)) if rows else None
+
+
+def _taken(measure: str, sets: list[SetResult]) -> float | None:
+    read = [s.measures[measure] for s in sets if measure in s.measures]
+    return folded(measure, read) if read else None
 
 
 def _alone(sets: list[SetResult]) -> float | None:

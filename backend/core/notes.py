@@ -6,6 +6,7 @@ from datetime import date
 
 from core.library import FAMILIES
 from core.marks import MARKS
+from core.measured import MEASURED, Measured, folded
 from core.scoring import SetResult
 from core.skills import STRANDS
 from core.support import SUPPORTS
@@ -13,12 +14,13 @@ from core.support import SUPPORTS
 
 @dataclass(frozen=True)
 class Step:
-    """One proposed next step and the therapist's answer to it: accepted, declined or none yet."""
+    """One proposed next step and the therapist's answer to it: accepted, changed (to what, in words), declined or none yet."""
 
     strand: str
     words: str
     evidence: str
     answer: str = ""
+    changed_to: str = ""
 
 
 @dataclass(frozen=True)
@@ -62,7 +64,15 @@ def _how(sets: Sequence[SetResult]) -> str:
     drops, hold = sum(s.drops for s in sets), max(s.best_hold_seconds for s in sets)
     parts += [f"{drops} dropped"] if drops else []
     parts += [f"longest hold {hold:.0f} s"] if hold else []
+    read = {m for s in sets for m in s.measures}
+    parts += [_measured(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures])) for m in MEASURED if m in read]
     return ", ".join(parts)
+
+
+def _measured(measure: Measured, value: float) -> str:
+    if measure.id == "grip":
+        return f"grip seen: {STRANDS['tool_grasp'].rung(round(value)).words}"
+    return f"{_low(measure.name)} {value:g} {measure.unit}"
 
 
 def _seen(told: Told) -> str:
@@ -85,8 +95,16 @@ def _against(told: Told) -> str:
 
 def _next(told: Told) -> str:
     answers = {"accepted": " (agreed)", "declined": " (not followed)", "": " (proposed)"}
-    lines = [f"{STRANDS[s.strand].name}: {s.words[:1].lower()}{s.words[1:]}, {s.evidence}{answers[s.answer]}" for s in told.steps]
+    lines = [
+        f"{STRANDS[s.strand].name}: {_low(s.words)}, {s.evidence}"
+        + (f" (changed: {_low(s.changed_to)})" if s.answer == "changed" else answers[s.answer])
+        for s in told.steps
+    ]
     return f"Next: {'; '.join(lines)}." if lines else ""
+
+
+def _low(words: str) -> str:
+    return f"{words[:1].lower()}{words[1:]}"
 
 
 def _rung(level: float) -> str:

@@ -106,7 +106,7 @@ def _prepared(block: Block, house: House, hand: Hand) -> PrepBlock:
     return PrepBlock(
         block, lay_out(block.variant.family, block.quantities, hand),
         tuple((SUPPORTS[s].words, words) for s, words in block.cues),
-        tuple((MARKS[m].words, MARKS[m].cue) for m in block.watch),
+        tuple((MARKS[m].words, cue) for m, cue in block.watch),
         easier.words if easier else "", harder.words if harder else "", tuple(_caution(h) for h in block.verdict.hits),
     )  # fmt: skip
 

@@ -1,4 +1,4 @@
-"""What to do next in a strand: up, hold, down, fade help, change activity, check again, check a lower strand.
+"""What to do next in a strand: up, hold, down, fade help, swap hands, change activity, check again, check a lower strand.
 
 Thresholds: common practice (ready at 8 in 10 alone on two days; down after two misses or under 5 in 10)
 and from memory (stalled over about 4 sessions; out of date after 6 weeks). Each can be set by policy.
@@ -7,13 +7,17 @@ and from memory (stalled over about 4 sessions; out of date after 6 weeks). Each
 from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 from datetime import date
+from types import MappingProxyType
 
 from core.ability import Estimate
 from core.scoring import SetResult
 from core.support import LEVELS, SUPPORTS, less_help
 
 STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
-READY, STUCK = ("up", "fade"), ("change", "lower", "down")
+READY, STUCK = ("up", "fade", "swap"), ("change", "lower", "down")
+BOTH_HANDS = frozenset(
+    {"squeeze", "pinch", "hold", "push", "midline"}
+)  # trained with either hand on purpose: strength and transfer games; common practice
 
 
 @dataclass(frozen=True)
@@ -33,6 +37,7 @@ class Policy:
     stale_days: int = STALE_DAYS
     fade_first: bool = True
     same_level: float = 0.35
+    preferred: str = ""
 
 
 @dataclass(frozen=True)
@@ -60,15 +65,31 @@ WORDS = {
     "hold": "Stay at this grade",
     "down": "One step easier",
     "fade": "Same grade, less help",
+    "swap": "Same grade, the other hand",
     "change": "Same rung, another activity",
     "lower": "Check what it stands on",
     "recheck": "Check again before building on it",
 }
 
 
-def policy_for(strand: str, today: date, fade_first: bool = True) -> Policy:
-    """The usual policy for a strand: toss and catch wants 10 in a row (common practice)."""
-    return Policy(today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first)
+def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = "") -> Policy:
+    """The usual policy for a strand: toss and catch wants 10 in a row (common practice).
+
+    hand -- the child's settled hand, right or left; anything else leaves hands out of it
+    """
+    settled = hand if hand in OTHER_HAND and strand in BOTH_HANDS else ""
+    return Policy(today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first, preferred=settled)
+
+
+def next_hand(history: Sequence[SetResult], strand: str, preferred: str, today: date) -> str:
+    """Return the hand to use next in a strand: the other one where it is its turn, else the preferred one."""
+    policy = policy_for(strand, today, hand=preferred)
+    if not history or not policy.preferred:
+        return preferred
+    return OTHER_HAND[preferred] if _other_hand(_Facts(sorted(history, key=lambda s: s.on), policy), policy) else preferred
+
+
+OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})
 
 
 def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> Decision:
@@ -150,10 +171,31 @@ def _ready(facts: _Facts, policy: Policy) -> Decision | None:
     fade = _fade(facts, policy)
     if fade and (policy.fade_first or not up):
         return fade
-    if not up:
-        return None
+    other = _other_hand(facts, policy)
+    if other or not up:
+        return other
     return Decision("up", WORDS["up"], _alone_evidence(facts),
                     f"Fewer than {policy.ready_share * 10:.0f} of 10 alone at the next grade brings it back.")  # fmt: skip
+
+
+def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
+    """The preferred hand is ready and the other is not there yet: the same grade with the other, on purpose."""
+    if not policy.preferred:
+        return None
+    mine = [s for s in facts.alone if s.hand == policy.preferred]
+    others = [s for s in facts.alone if s.hand == OTHER_HAND[policy.preferred]]
+    won, tries, share = facts.share(mine)
+    other_won, other_tries, other_share = facts.share(others)
+    if tries < policy.ready_tries or share < policy.ready_share or len({s.on for s in mine}) < policy.ready_days:
+        return None
+    if other_tries >= policy.ready_tries and other_share >= policy.ready_share:
+        return None
+    other = OTHER_HAND[policy.preferred]
+    said = f"{other} hand {other_won} of {other_tries}" if other_tries else f"{other} hand not tried at this grade"
+    return Decision("swap", f"{WORDS['swap']}: {other}",
+                    (Evidence("preferred", share, "share of tries", f"{policy.preferred} hand {won} of {tries} alone"),
+                     Evidence("other", other_share, "share of tries", said)),
+                    f"{policy.ready_share * 10:.0f} of 10 with the {other} hand in {policy.ready_tries} tries: then one step harder.")  # fmt: skip
 
 
 def _fade(facts: _Facts, policy: Policy) -> Decision | None:

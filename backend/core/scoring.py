@@ -15,9 +15,27 @@ from core.grading import difficulty
 from core.house import Variant
 from core.library import family
 from core.marks import MARKS
+from core.measured import MEASURED, folded
 from core.support import SUPPORTS
 
-KINDS = ("try", "drop", "hold", "mark", "support", "grade", "pause", "resume", "note", "undo", "begin", "end", "skip")
+KINDS = (
+    "try",
+    "drop",
+    "hold",
+    "mark",
+    "support",
+    "grade",
+    "pause",
+    "resume",
+    "note",
+    "undo",
+    "begin",
+    "end",
+    "skip",
+    "hand",
+    "measure",
+)
+HANDS = ("right", "left")
 PLAUSIBLE_HOLD_SECONDS = 600.0  # s: longer is a forgotten timer
 
 
@@ -42,7 +60,11 @@ class Event:
 
 @dataclass(frozen=True)
 class SetResult:
-    """What one child did in one block at one grade with one kind of help and one hand, on one day."""
+    """What one child did in one block at one grade with one kind of help and one hand, on one day.
+
+    hold_seconds -- seconds under tension: all holds together; best_hold_seconds -- the longest of them
+    measures     -- what was read off by hand, by id of core.measured, in its unit
+    """
 
     on: date
     block: str
@@ -55,6 +77,8 @@ class SetResult:
     drops: int = 0
     seconds: float = 0.0
     best_hold_seconds: float = 0.0
+    hold_seconds: float = 0.0
+    measures: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
     marks: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
     first_two_missed: bool = False
     longest_row: int = 0
@@ -64,9 +88,19 @@ class SetResult:
         """The rung asked, by strand."""
         return difficulty(Variant(self.family, self.grade))
 
-    def evidence(self, strand: str) -> SetEvidence:
-        """The set as evidence for one strand it trains."""
-        return SetEvidence(self.family, self.difficulty[strand], self.tries, self.successes, self.support)
+    def evidence(self, strand: str, preferred: str = "") -> SetEvidence:
+        """The set as evidence for one strand it trains.
+
+        preferred -- the child's settled hand: work with the other one counts with an offset of its own, as another activity would
+        """
+        other = preferred in HANDS and self.hand in HANDS and self.hand != preferred
+        return SetEvidence(
+            f"{self.family}/{self.hand}" if other else self.family,
+            self.difficulty[strand],
+            self.tries,
+            self.successes,
+            self.support,
+        )
 
 
 def checked_event(event: Event, blocks: Mapping[str, str]) -> Event:
@@ -87,6 +121,11 @@ def checked_event(event: Event, blocks: Mapping[str, str]) -> Event:
                 "support", f"support {value.get('support')!r} is not on the ladder. Use one of {', '.join(SUPPORTS)}."
             )
         _check_grade(value.get("grade"), blocks[event.block])
+        _check_hand(value.get("hand"), ("", None, *HANDS))
+    if event.kind == "hand":
+        _check_hand(value.get("hand"), HANDS)
+    if event.kind == "measure":
+        _check_measure(value)
     if event.kind == "grade":
         _check_grade(value.get("grade"), blocks[event.block])
     if event.kind == "mark" and value.get("mark") not in MARKS:
@@ -100,6 +139,21 @@ def checked_event(event: Event, blocks: Mapping[str, str]) -> Event:
 
 def _number(value: object) -> float:
     return float(value) if isinstance(value, int | float) and not isinstance(value, bool) else -1.0
+
+
+def _check_hand(hand: object, known: tuple[str | None, ...]) -> None:
+    if hand not in known:
+        raise EventError("hand", f"hand {hand!r} is neither right nor left. Send one of these.")
+
+
+def _check_measure(value: Mapping[str, object]) -> None:
+    measured = MEASURED.get(str(value.get("measure")))
+    if measured is None:
+        raise EventError("measure", f"measure {value.get('measure')!r} is not known. Use one of {', '.join(MEASURED)}.")
+    try:
+        measured.checked(value.get("value"))
+    except ValueError as no:
+        raise EventError("value", str(no)) from no
 
 
 def _check_grade(grade: object, family_id: str) -> None:
@@ -139,7 +193,7 @@ def _set_key(event: Event) -> tuple[str, tuple[int, ...], str, str]:
 
 
 class _Extras:
-    """Drops, holds and marks of each block; they belong to the set being tried when they were tapped."""
+    """Drops, holds, marks and measures of each block; they belong to the set being tried when they were tapped."""
 
     def __init__(self, kept: list[Event]) -> None:
         self.by_set: dict[tuple[str, tuple[int, ...], str, str], list[Event]] = {}
@@ -151,7 +205,7 @@ class _Extras:
         for e in kept:
             if e.kind == "try":
                 last[e.block] = _set_key(e)
-            elif e.kind in ("drop", "hold", "mark") and e.block in first:
+            elif e.kind in ("drop", "hold", "mark", "measure") and e.block in first:
                 self.by_set.setdefault(last.get(e.block) or first[e.block], []).append(e)
         self.pauses = [e for e in kept if e.kind in ("pause", "resume")]
 
@@ -179,10 +233,18 @@ def _set(
     return SetResult(
         on, block, blocks[block], grade, support, hand, len(won), sum(won),
         drops=sum(e.kind == "drop" for e in others), seconds=seconds,
-        best_hold_seconds=max(holds, default=0.0),
+        best_hold_seconds=max(holds, default=0.0), hold_seconds=sum(holds), measures=_measures(others),
         marks=MappingProxyType(dict(Counter(str(e.value["mark"]) for e in others if e.kind == "mark"))),
         first_two_missed=len(won) >= 2 and not any(won[:2]), longest_row=_longest_row(won),
     )  # fmt: skip
+
+
+def _measures(others: list[Event]) -> Mapping[str, float]:
+    read: dict[str, list[float]] = {}
+    for e in others:
+        if e.kind == "measure":
+            read.setdefault(str(e.value["measure"]), []).append(_number(e.value["value"]))
+    return MappingProxyType({m: folded(m, values) for m, values in read.items()})
 
 
 def _longest_row(won: list[bool]) -> int:

@@ -4,7 +4,9 @@ Common practice: two misses at the start step down at once; a full set alone wit
 ready for more; end on a success.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import pairwise
 
 Words = dict[str, str]
 
@@ -24,6 +26,29 @@ class Suggestion:
     helped: bool
     kind: str
     words: str
+
+
+@dataclass(frozen=True)
+class Rest:
+    """When a slowing hand calls for a rest: the last `window` tries took this much longer than the first `window`."""
+
+    window: int = 3
+    slower_by: float = 1 / 3
+    words: str = "Slower by a third: rest, shake out the hands."
+
+    def is_due(self, seconds: Sequence[float]) -> bool:
+        """Whether a set slows. seconds -- when each try was tapped, from any start, rising.
+
+        Common practice ("slower by a third"); the window is a project definition. Never before two windows of gaps.
+        """
+        gaps = [later - earlier for earlier, later in pairwise(seconds)]
+        if len(gaps) < 2 * self.window:
+            return False
+        first, last = sum(gaps[: self.window]), sum(gaps[-self.window :])
+        return first > 0 and last >= first * (1 + self.slower_by) - 1e-9
+
+
+REST = Rest()
 
 
 def table(count: int) -> tuple[Suggestion, ...]:

@@ -1,14 +1,20 @@
-"""Whether a strand has moved, in one plain line."""
+"""Whether a strand has moved, in one plain line; and where the work was made harder or easier."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
-from math import hypot
+from itertools import pairwise
+from math import hypot, log
 
+from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG
+from core.scoring import SetResult
 from core.skills import Strand
-from core.trends import mann_kendall, rungs_per_week
+from core.support import SUPPORTS
+from core.trends import mann_kendall, nonoverlap, rungs_per_week
 
 FEWEST_SESSIONS = 4  # sessions before anything is said of a trend; project definition
+EARLY_DAYS = 3  # days that later ones are set against; project definition
+WORTH_MARKING = 0.25  # rungs between two days' work before it is drawn as a change of grade; project definition
 CLEAR_SPREADS = 1.0  # spreads of the difference before it is called a move; project definition
 
 
@@ -22,8 +28,28 @@ class Point:
 
 
 @dataclass(frozen=True)
+class Level:
+    """What one day's sets alone say of a strand, in rungs: no other day leans on it."""
+
+    on: date
+    rung: float
+
+
+@dataclass(frozen=True)
+class GradeChange:
+    """A day on which harder or easier work was asked than on the day before. by, to: rungs."""
+
+    on: date
+    by: float
+    to: float
+
+
+@dataclass(frozen=True)
 class Movement:
-    """kind: up, down, steady or too_few; change in rungs; slope in rungs a week."""
+    """kind: up, down, steady or too_few; change in rungs; slope in rungs a week.
+
+    nonoverlap -- share of pairs (early day, later day) in which the later one is higher; None where there are too few days
+    """
 
     kind: str
     words: str
@@ -31,22 +57,57 @@ class Movement:
     per_week: float | None
     p: float | None
     sessions: int
+    nonoverlap: float | None = None
 
 
-def movement(ladder: Strand, points: Sequence[Point]) -> Movement:
+def day_levels(strand: str, sets: Sequence[SetResult]) -> tuple[Level, ...]:
+    """Return what each day's sets alone say, oldest first.
+
+    Each set's rung is read back from its share of successes, smoothed by half a success and half a miss
+    (Anscombe 1956), its help taken off; a day is the mean over tries. Hand over hand tells nothing.
+    Limits: a set of few tries says little, and a perfect one only "at least this".
+    """
+    found = []
+    for on in sorted({s.on for s in sets}):
+        told = [s for s in sets if s.on == on and s.tries and SUPPORTS[s.support].informative]
+        if told:
+            rungs = sum(s.tries * _read_back(strand, s) for s in told) / sum(s.tries for s in told)
+            found.append(Level(on, rungs))
+    return tuple(found)
+
+
+def _read_back(strand: str, s: SetResult) -> float:
+    odds = log((s.successes + 0.5) / (s.tries - s.successes + 0.5))
+    return s.difficulty[strand] - SUPPORTS[s.support].lift + (odds - AT_RUNG) / LOG_ODDS_PER_RUNG
+
+
+def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, ...]:
+    """Return the days on which the hardest work asked changed by a quarter of a rung or more."""
+    asked: dict[date, float] = {}
+    for s in sets:
+        asked[s.on] = max(asked.get(s.on, -1.0), s.difficulty[strand])
+    days = sorted(asked)
+    steps = ((day, asked[day] - asked[before], asked[day]) for before, day in pairwise(days))
+    return tuple(GradeChange(day, by, to) for day, by, to in steps if abs(by) >= WORTH_MARKING)
+
+
+def movement(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Movement:
     """Return whether a strand moved from its first day to its last.
 
-    points -- in order of day, one a day
-    Limits: estimates lean on the ones before, so the trend test is a rough guide, never the reason.
+    points -- the estimate after each day, in order
+    seen   -- what each day alone says (day_levels); slope, trend test and non-overlap rest on these, since
+              estimates lean on the days before
+    Source: Sen 1968; Mann 1945, Kendall 1975; Parker & Vannest 2009.
     """
-    n = len(points)
-    if n < FEWEST_SESSIONS:
+    n = len(seen)
+    if n < FEWEST_SESSIONS or len(points) < 2:
         return Movement("too_few", f"{ladder.name}: too few sessions to say ({n} of {FEWEST_SESSIONS}).", 0.0, None, None, n)
     first, last = points[0], points[-1]
-    days = [(p.on - first.on).days for p in points]
-    slope, test = rungs_per_week(days, [p.mean for p in points]), mann_kendall([p.mean for p in points])
+    days, rungs = [(level.on - seen[0].on).days for level in seen], [level.rung for level in seen]
+    slope, test = rungs_per_week(days, rungs), mann_kendall(rungs)
+    apart = nonoverlap(rungs[:EARLY_DAYS], rungs[EARLY_DAYS:]) if n >= 2 * EARLY_DAYS else None
     change = last.mean - first.mean
-    weeks = max(1, round(days[-1] / 7))
+    weeks = max(1, round((last.on - first.on).days / 7))
     clear = abs(change) >= CLEAR_SPREADS * hypot(first.sd, last.sd) and change * slope > 0
     kind = "steady" if not clear else "up" if change > 0 else "down"
     said = {
@@ -54,4 +115,4 @@ def movement(ladder: Strand, points: Sequence[Point]) -> Movement:
         "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
         "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the doubt).",
     }[kind]
-    return Movement(kind, said, change, slope, test.p, n)
+    return Movement(kind, said, change, slope, test.p, n, apart)

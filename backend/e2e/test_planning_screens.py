@@ -10,7 +10,6 @@ from planning.models import BatchLine, GroupSession, HomeWeek, Plan
 from progress.actions import finish_run
 from testing.builders import STOCK, TODAY, make_child, make_home, plan_for_child, run_for_child, tap_all
 
-
 SLOW_ANSWERS = """
 const ask = window.fetch
 window.fetch = async (request, ...more) => {

@@ -11,6 +11,7 @@ from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.child import Child as Facts
 from core.child import Setting
 from core.grading import grade_words
 from core.house import Variant
@@ -72,7 +73,9 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     """Every activity, with the grades this house can offer this child."""
     bench = _bench(member(request), child_id, home_id)
     return [
-        _shown(reach(f, bench.house, bench.request.estimates[f.strand]), bench.request.estimates[f.strand].mean)
+        _shown(
+            reach(f, bench.house, bench.request.estimates[f.strand]), bench.request.estimates[f.strand].mean, bench.house.child
+        )
         for f in FAMILIES.values()
     ]
 
@@ -116,13 +119,13 @@ def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
     return workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
 
 
-def _shown(r: Reach, mean: float) -> ReachOut:
+def _shown(r: Reach, mean: float, child: Facts) -> ReachOut:
     f = r.family
     strand = STRANDS[f.strand]
     return ReachOut(
         family=f.id, name=f.name, group=f.group, target=strand.target, strand=strand.id, strand_name=strand.name,
         also=[STRANDS[s].name for s in list(f.trains)[1:]], parts=list(f.parts), minutes=list(f.minutes), grades=r.grades, offered=r.offered,
-        least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest)) if r.nearest else [], nearest=list(r.nearest.grade) if r.nearest else [],
+        least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest, child)) if r.nearest else [], nearest=list(r.nearest.grade) if r.nearest else [],
         easiest=[0] * len(f.axes), reaches={s: [base, base + r.most - r.least] for s, base in f.trains.items()},
         expected=r.expected, to_add=r.to_add, opens=r.opens, why_not=r.why_not, things=list(r.things), themes=list(f.themes),
     )  # fmt: skip

@@ -9,7 +9,7 @@ from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
-from planning.models import Plan
+from planning.models import GroupSession, Plan
 
 
 def plan_for(member: Member, plan_id: UUID) -> Plan:
@@ -39,3 +39,13 @@ def latest_plan(child: Child) -> Plan | None:
     """A child's newest plan that was not run yet, else the newest of all."""
     plans = Plan.objects.filter(child=child).prefetch_related("blocks", "child__estimates").select_related("child__home", "home")
     return plans.filter(used_on__isnull=True).order_by("-made_at").first() or plans.order_by("-made_at").first()
+
+
+def group_for(member: Member, group_id: UUID) -> GroupSession:
+    """Return one session for children together, and note the read. Raises Http404."""
+    require(member, "plan.read")
+    found = GroupSession.objects.visible_to(member).select_related("home").filter(pk=group_id).first()
+    if found is None:
+        raise Http404(f"No group session {group_id} in your clinic.")
+    log(member, "plan.read", found, None)
+    return found

@@ -42,7 +42,7 @@ def block_out(block: Block) -> BlockOut:
         quantities=[QuantityOut(**{k: getattr(q, k) for k in QuantityOut.model_fields if k != "name"}, name=q.named) for q in block.quantities],
         why=[ReasonOut(term=r.term, factor=r.factor, words=r.words) for r in block.why],
         cues=[CueOut(support=s, support_words=SUPPORTS[s].words, words=w) for s, w in block.cues],
-        watch=[MarkOut(**{k: getattr(MARKS[m], k) for k in MarkOut.model_fields}) for m in block.watch],
+        watch=[MarkOut(id=m, words=MARKS[m].words, may_mean=MARKS[m].may_mean, cue=cue) for m, cue in block.watch],
     )  # fmt: skip
 
 

@@ -69,11 +69,15 @@ class GroupWish:
     supervision: str
 
 
+def group_request(children: Sequence[Child], home: Home, wish: GroupWish, on: date) -> GroupRequest:
+    """A request for children at one table."""
+    asked = Wish(wish.minutes, wish.targets, home.kind, wish.supervision)
+    return GroupRequest(tuple(c.first_name for c in children), tuple(workbench(c, home, asked, on).request for c in children))
+
+
 def group_answer(children: Sequence[Child], home: Home, wish: GroupWish, on: date) -> GroupPlan:
     """Return the core's answer for children at one table. Raises NoWeek when there is none."""
-    asked = Wish(wish.minutes, wish.targets, home.kind, wish.supervision)
-    sessions = tuple(workbench(c, home, asked, on).request for c in children)
-    answer = plan_group(GroupRequest(tuple(c.first_name for c in children), sessions))
+    answer = plan_group(group_request(children, home, wish, on))
     if answer.status == "impossible":
         raise NoWeek(answer)
     return answer

@@ -24,7 +24,8 @@ from core.planner.candidates import left_out
 from core.planner.group import GroupBlock
 from core.planner.week import DAYS
 from core.skills import STRANDS
-from planning.models import GroupSession, HomeWeek
+from planning.models import HomeWeek
+from planning.queries import group_for
 from planning.schemas import BlockOut, LeftOutOut
 from planning.shown import block_out, fields_of
 from planning.week_actions import GroupWish, NoWeek, WeekWish, group_answer, home_bench, keep_group, make_week
@@ -103,8 +104,10 @@ class GroupChildOut(Schema):
     """One child's own grade of a shared activity."""
 
     child: str
+    grade: list[int] = []
     grade_words: list[str]
     rung: float
+    strand: str = ""
     strand_name: str
     expected: float
     count: int
@@ -132,6 +135,8 @@ class GroupOut(Schema):
 
     id: UUID
     home_name: str
+    supervision: str = "arms_reach"
+    child_ids: list[int] = []
     children: list[str]
     status: str
     minutes: float
@@ -225,7 +230,9 @@ def plan_together(request: HttpRequest, body: GroupIn) -> GroupOut:
         answer = group_answer(children, home, wish, timezone.localdate())
     except NoWeek as no:
         raise ProblemError(422, "No session", "children", "", f"No session, because {no.reason}.", no.fix) from no
-    shown = _group_shown(answer, [c.first_name for c in children], home.name, body.minutes)
+    shown = _group_shown(
+        answer, [c.pk for c in children], [c.first_name for c in children], home.name, body.minutes, body.supervision
+    )
     kept = keep_group(who, children, home, wish, shown)
     return GroupOut(id=kept.pk, **shown)
 
@@ -240,19 +247,16 @@ def _names_differ(children: list[Child]) -> None:
 @router.get("/groups/{group_id}", response={200: GroupOut, **REFUSED})
 def read_group(request: HttpRequest, group_id: UUID) -> GroupOut:
     """One session for children together, as it was planned."""
-    who = member(request)
-    require(who, "plan.read")
-    found = GroupSession.objects.visible_to(who).filter(pk=group_id).first()
-    if found is None:
-        raise Http404(f"No group session {group_id} in your clinic.")
-    log(who, "plan.read", found, None)
+    found = group_for(member(request), group_id)
     return GroupOut(id=found.pk, **found.answer)
 
 
-def _group_shown(answer: GroupPlan, names: list[str], home: str, asked: int) -> dict[str, object]:
+def _group_shown(
+    answer: GroupPlan, ids: list[int], names: list[str], home: str, asked: int, supervision: str
+) -> dict[str, object]:
     blocks = [_group_block(b).model_dump() for b in answer.blocks]
     return {
-        "home_name": home, "children": names, "status": answer.status, "minutes": answer.minutes, "minutes_asked": asked,
+        "home_name": home, "supervision": supervision, "child_ids": ids, "children": names, "status": answer.status, "minutes": answer.minutes, "minutes_asked": asked,
         "well_spent": answer.well_spent, "bound": answer.bound, "kept_away": list(answer.kept_away), "blocks": blocks,
     }  # fmt: skip
 
@@ -265,7 +269,7 @@ def _group_block(b: GroupBlock) -> GroupBlockOut:
         setup=first.setup if len({c.setup for c in b.children.values()}) == 1 else "Each child's things on the side of the hand they use.",
         tidy=b.family.tidy, things=[SharedOut(name=t.name, wanted=t.wanted, have=t.have, own_pot=t.own_pot) for t in b.things],
         children=[
-            GroupChildOut(child=n, grade_words=list(c.grade_words), rung=c.rung, strand_name=STRANDS[c.strand].name,
+            GroupChildOut(child=n, grade=list(c.variant.grade), grade_words=list(c.grade_words), rung=c.rung, strand=c.strand, strand_name=STRANDS[c.strand].name,
                           expected=c.expected, count=c.count, unit=c.unit)
             for n, c in b.children.items()
         ],

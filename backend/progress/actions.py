@@ -14,7 +14,7 @@ from clinic.actions import Done, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
-from core.progression import decide, policy_for
+from core.progression import WORDS, decide, policy_for
 from planning.actions import mark_used
 from progress.models import ANSWERS, DecisionRecord
 from running.actions import fold_run
@@ -60,7 +60,7 @@ def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> 
     for on, day in groupby(sets, key=lambda s: s.on):
         if before is not None and on >= before:
             return ability.on_day(estimate, before)
-        estimate = ability.update(estimate, [s.evidence(row.strand) for s in day], on)
+        estimate = ability.update(estimate, [s.evidence(row.strand, child.hand) for s in day], on)
         if before is None:
             keep_point(child, row.strand, on, estimate)
     return ability.on_day(estimate, before) if before is not None else estimate
@@ -68,7 +68,7 @@ def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> 
 
 def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:
     """Work out the next step in a strand and keep it with its evidence."""
-    policy = policy_for(strand, run.on, fade_first=run.child.prompt_policy == "least_first")
+    policy = policy_for(strand, run.on, fade_first=run.child.prompt_policy == "least_first", hand=run.child.hand)
     decision = decide(history(run.child, strand, working=True), after, policy)
     record, _ = DecisionRecord.objects.update_or_create(
         run=run, strand=strand,
@@ -82,12 +82,17 @@ def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> Decisio
 
 
 @acting("decision.answer")
-def answer_decision(member: Member, decision: DecisionRecord, answer: str, why: str) -> Done[DecisionRecord]:
-    """Accept or decline a proposed step, with a word why. Raises FieldError where a decline has no reason."""
+def answer_decision(member: Member, decision: DecisionRecord, answer: str, why: str, kind: str = "") -> Done[DecisionRecord]:
+    """Accept a proposed step, change it to another kind, or decline it. The last two keep a word why: FieldError without."""
     if answer not in ANSWERS[1:]:
-        raise FieldError("answer", answer, f"{answer!r} is not an answer.", "Use accepted or declined.")
-    if answer == "declined" and not why.strip():
-        raise FieldError("why", why, "A declined step keeps the reason.", "Write a word why.")
+        raise FieldError("answer", answer, f"{answer!r} is not an answer.", f"Use one of {', '.join(ANSWERS[1:])}.")
+    if answer != "accepted" and not why.strip():
+        raise FieldError("why", why, f"A {answer} step keeps the reason.", "Write a word why.")
+    if answer == "changed" and (kind not in WORDS or kind == decision.kind):
+        raise FieldError(
+            "kind", kind, f"{kind!r} is not another step.", f"Use one of {', '.join(k for k in WORDS if k != decision.kind)}."
+        )
     decision.answer, decision.answer_why = answer, why.strip()
-    decision.save(update_fields=["answer", "answer_why"])
-    return Done(decision, decision, decision.child_id, {"answer": answer, "why": why.strip()})
+    decision.answer_kind = kind if answer == "changed" else ""
+    decision.save(update_fields=["answer", "answer_why", "answer_kind"])
+    return Done(decision, decision, decision.child_id, {"answer": answer, "kind": kind, "why": why.strip()})

@@ -6,23 +6,27 @@ from uuid import UUID
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
+from pydantic import Field
 
-from caseload.facts import age_months
+from caseload.facts import age_months, facts_of
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.child import Child as Facts
 from core.grading import grade_words
 from core.house import Variant
 from core.library import FAMILIES
 from core.marks import MARKS
-from core.measures import by_hand, measures
+from core.measured import MEASURED
+from core.measures import by_hand, help_by_day, measures
 from core.progression import standings
+from core.scoring import SetResult
 from core.skills import STRANDS
-from core.summary import movement
+from core.summary import day_levels, grade_changes, movement
 from core.support import SUPPORTS
 from progress import actions, queries
-from progress.models import DecisionRecord
+from progress.models import DecisionRecord, Note
 from running.models import Run, SetRecord
 from running.queries import run_for, set_result
 
@@ -56,6 +60,7 @@ class DecisionOut(Schema):
     sd_before: float
     sd_after: float
     answer: str
+    answer_kind: str
     answer_why: str
 
 
@@ -94,6 +99,8 @@ class SetOut(Schema):
     drops: int
     seconds: float
     best_hold_seconds: float
+    hold_seconds: float
+    measured: list[str]
     marks: dict[str, int]
 
 
@@ -142,8 +149,24 @@ class HandOut(Schema):
     tries: int
 
 
+class HelpOut(Schema):
+    """How many tries were made on a day at each level of help, least first."""
+
+    on: date
+    tries: dict[str, int]
+
+
+class MarkedOut(Schema):
+    """A day marked on the line. kind: harder, easier or note."""
+
+    on: date
+    kind: str
+    words: str
+    run_id: UUID | None = None
+
+
 class StrandProgressOut(Schema):
-    """One strand over time. change in rungs; per_week in rungs a week."""
+    """One strand over time. change in rungs; per_week in rungs a week; nonoverlap from 0 to 1."""
 
     strand: str
     name: str
@@ -153,11 +176,14 @@ class StrandProgressOut(Schema):
     change: float
     per_week: float | None
     p: float | None
+    nonoverlap: float | None
     sessions: int
     points: list[PointOut]
     sets: list[SetOut]
     measures: list[SeriesOut]
     hands: list[HandOut]
+    help: list[HelpOut]
+    marked: list[MarkedOut]
 
 
 class ProgressOut(Schema):
@@ -170,10 +196,11 @@ class ProgressOut(Schema):
 
 
 class AnswerIn(Schema):
-    """What the therapist says of a proposed step."""
+    """What the therapist says of a proposed step. kind: where it was changed, to which."""
 
     answer: str
-    why: str = ""
+    why: str = Field("", max_length=200)
+    kind: str = ""
 
 
 @router.get("/caseload", response={200: list[StandingOut], 403: Problem})
@@ -188,7 +215,7 @@ def _standing(s: queries.Standing, today: date) -> StandingOut:
     return StandingOut(
         id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,
         wanted=c.wanted, last_on=s.last_on, due_on=s.due_on, is_due=s.due_on is None or s.due_on <= today,
-        standings=list(standings((today - s.last_on).days if s.last_on else None, {d.kind for d in s.decisions})), decisions=[decision_out(d) for d in s.decisions],
+        standings=list(standings((today - s.last_on).days if s.last_on else None, {d.settled_kind for d in s.decisions})), decisions=[decision_out(d) for d in s.decisions],
     )  # fmt: skip
 
 
@@ -210,7 +237,7 @@ def read_results(request: HttpRequest, run_id: UUID) -> ResultsOut:
 def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> DecisionOut:
     """Accept or decline a proposed step."""
     who = member(request)
-    return decision_out(actions.answer_decision(who, queries.decision_for(who, decision_id), body.answer, body.why))
+    return decision_out(actions.answer_decision(who, queries.decision_for(who, decision_id), body.answer, body.why, body.kind))
 
 
 @router.get("/children/{child_id}/progress", response={200: ProgressOut, **REFUSED})
@@ -218,48 +245,72 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     """Whether anything has moved, strand by strand; the most moved first."""
     child = child_for(member(request), child_id, "progress.read")
     points, sets = queries.points_by_strand(child), queries.sets_by_strand(child)
-    strands = [_strand(s, points[s], sets.get(s, [])) for s in STRANDS if s in points]
+    notes, facts = queries.signed_notes(child), facts_of(child, timezone.localdate())
+    strands = [_strand(s, points[s], sets.get(s, []), notes, facts) for s in STRANDS if s in points]
     strands.sort(key=lambda s: (s.kind == "too_few", -abs(s.change)))
     moved = [s.words for s in strands if s.kind in ("up", "down")]
     headline = " ".join(moved[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
     return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
 
 
-def _strand(strand: str, points: list[queries.Point], sets: list[SetRecord]) -> StrandProgressOut:
+def _strand(
+    strand: str, points: list[queries.Point], sets: list[SetRecord], notes: list[Note], facts: Facts
+) -> StrandProgressOut:
     ladder = STRANDS[strand]
-    m, results = movement(ladder, points), [set_result(s) for s in sets]
+    results = [set_result(s) for s in sets]
+    m = movement(ladder, points, day_levels(strand, results))
     return StrandProgressOut(
         strand=strand, name=ladder.name, target=ladder.target, kind=m.kind, words=m.words, change=m.change,
-        per_week=m.per_week, p=m.p, sessions=m.sessions, points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points],
-        sets=[set_out(s) for s in sets],
+        per_week=m.per_week, p=m.p, nonoverlap=m.nonoverlap, sessions=m.sessions,
+        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points], sets=[set_out(s, facts) for s in sets],
         measures=[
             SeriesOut(id=x.id, name=x.name, unit=x.unit, points=[ValueOut(on=day, value=v) for day, v in x.points])
             for x in measures(results)
         ],
         hands=[HandOut(hand=h.hand, successes=h.successes, tries=h.tries) for h in by_hand(results)],
+        help=[HelpOut(on=h.on, tries=dict(h.tries)) for h in help_by_day(results)],
+        marked=_marked(strand, results, notes),
     )  # fmt: skip
+
+
+def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[MarkedOut]:
+    """Where the work was made harder or easier, and the signed notes of days this strand was worked on."""
+    changes = [
+        MarkedOut(on=c.on, kind="harder" if c.by > 0 else "easier", words=f"{c.by:+.1f} rungs: work at rung {c.to:.1f}")
+        for c in grade_changes(strand, results)
+    ]
+    days = {s.on for s in results}
+    written = [MarkedOut(on=n.run.on, kind="note", words=n.text[:160], run_id=n.run_id) for n in notes if n.run.on in days]
+    return changes + written
 
 
 def results_out(run: Run) -> ResultsOut:
     """A run's results as the API shows them."""
-    sets = list(run.sets.order_by("pk"))
+    sets, facts = list(run.sets.order_by("pk")), facts_of(run.child, run.on)
     done = {s.block for s in sets}
     return ResultsOut(
         run_id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, on=run.on,
-        sets=[set_out(s) for s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
+        sets=[set_out(s, facts) for s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
         skipped=[b["name"] for b in run.blocks if b["id"] not in done],
     )  # fmt: skip
 
 
-def set_out(s: SetRecord) -> SetOut:
+def set_out(s: SetRecord, facts: Facts) -> SetOut:
     """A set as the API shows it."""
     return SetOut(
         on=s.on, block=s.block, family=s.family, name=FAMILIES[s.family].name,
-        grade_words=list(grade_words(Variant(s.family, tuple(s.grade)))), strand=s.strand, strand_name=STRANDS[s.strand].name,
+        grade_words=list(grade_words(Variant(s.family, tuple(s.grade)), facts)), strand=s.strand, strand_name=STRANDS[s.strand].name,
         difficulty=s.difficulty, support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
         successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
+        hold_seconds=s.hold_seconds, measured=[_measured(m, v) for m, v in s.measures.items()],
         marks={MARKS[m].words: n for m, n in s.marks.items()},
     )  # fmt: skip
+
+
+def _measured(measure: str, value: float) -> str:
+    m = MEASURED[measure]
+    said = STRANDS["tool_grasp"].rung(round(value)).words if measure == "grip" else f"{value:g} {m.unit}"
+    return f"{m.name}: {said}"
 
 
 def decision_out(d: DecisionRecord) -> DecisionOut:

@@ -9,7 +9,7 @@ from clinic.queries import in_clinic
 from core.progression import WORDS
 from running.models import Run
 
-ANSWERS = ["", "accepted", "declined"]
+ANSWERS = ["", "accepted", "changed", "declined"]
 
 
 class DecisionRecord(models.Model):
@@ -28,6 +28,7 @@ class DecisionRecord(models.Model):
     sd_before = models.FloatField()
     sd_after = models.FloatField()
     answer = models.CharField(max_length=8, blank=True, default="")
+    answer_kind = models.CharField(max_length=8, blank=True, default="")
     answer_why = models.CharField(max_length=200, blank=True, default="")
 
     objects = in_clinic("child__clinic").as_manager()
@@ -38,7 +39,16 @@ class DecisionRecord(models.Model):
             models.UniqueConstraint(fields=["run", "strand"], name="one_decision_per_run_and_strand"),
             models.CheckConstraint(condition=Q(kind__in=list(WORDS)), name="decision_kind_known"),
             models.CheckConstraint(condition=Q(answer__in=ANSWERS), name="decision_answer_known"),
+            models.CheckConstraint(
+                condition=Q(answer="changed", answer_kind__in=list(WORDS)) | (~Q(answer="changed") & Q(answer_kind="")),
+                name="decision_changed_to_something",
+            ),
         ]
+
+    @property
+    def settled_kind(self) -> str:
+        """What is done next, after the therapist's answer: a declined step leaves things as they are."""
+        return {"changed": self.answer_kind, "declined": "hold"}.get(self.answer, self.kind)
 
 
 class Note(models.Model):

@@ -12,7 +12,7 @@ from caseload.models import Child, EstimatePoint
 from clinic.models import Member
 from clinic.permissions import require
 from core.summary import Point
-from progress.models import DecisionRecord
+from progress.models import DecisionRecord, Note
 from running.models import Run, SetRecord
 
 
@@ -63,3 +63,8 @@ def sets_by_strand(child: Child) -> dict[str, list[SetRecord]]:
     for s in SetRecord.objects.filter(child=child).order_by("on", "pk"):
         found[s.strand].append(s)
     return found
+
+
+def signed_notes(child: Child) -> list[Note]:
+    """A child's signed notes, oldest first, with their runs. One query."""
+    return list(Note.objects.filter(child=child, signed_at__isnull=False).select_related("run").order_by("run__on"))

@@ -10,6 +10,7 @@ from caseload.models import Child
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core.notes import Step, Told, draft
+from core.progression import WORDS
 from progress.models import Amendment, Goal, GoalScore, Note
 from running.models import Run
 from running.queries import folded
@@ -32,7 +33,7 @@ def drafted(run: Run) -> str:
         Told(
             run.child.first_name, run.on, sets, [b["name"] for b in run.blocks if b["id"] not in done],
             {d.strand: (d.mean_before, d.mean_after) for d in decisions},
-            [Step(d.strand, d.words, d.evidence[0]["words"] if d.evidence else "", d.answer) for d in decisions], earlier,
+            [Step(d.strand, d.words, d.evidence[0]["words"] if d.evidence else "", d.answer, WORDS.get(d.answer_kind, "")) for d in decisions], earlier,
         )
     )  # fmt: skip
 
@@ -62,6 +63,7 @@ def _may_change(note: Note | None, version: int, text: str) -> None:
 @acting("note.sign")
 def sign_note(member: Member, run: Run, version: int) -> Done[Note]:
     """Sign a note: it and its run are frozen from then on."""
+    Run.objects.select_for_update().get(pk=run.pk)  # a tap on its way is kept before, or refused after
     note = Note.objects.select_for_update().filter(run=run).first()
     if note is None:
         raise FieldError("text", "", "There is no note to sign yet.", "Keep the draft or your own words first.")

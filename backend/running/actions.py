@@ -1,23 +1,29 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import asdict, dataclass, replace
 from datetime import date
 from typing import Any
 from uuid import UUID
 
 from caseload.checks import FieldError
+from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import hazards
+from core.library import FAMILIES
+from core.measured import MEASURED
+from core.measures import measures
 from core.planner import Block, block_of
+from core.progression import next_hand
 from core.scoring import Event, EventError, checked_event
-from core.suggestions import table
-from planning.models import Plan
+from core.skills import STRANDS
+from core.suggestions import REST, table
+from planning.models import Plan, PlanBlock
 from planning.shown import block_out
 from planning.workbench import Workbench, variant_of, workbench_of
 from running.models import Run, RunEvent, SetRecord
-from running.queries import families_of, folded, parts_of, strands_of
+from running.queries import families_of, folded, history, parts_of, set_result, strands_of
 
 
 @dataclass(frozen=True)
@@ -39,36 +45,64 @@ def start_run(member: Member, plan: Plan, run_id: UUID, on: date) -> Done[Run]:
     begun = Run.objects.filter(pk=run_id, plan=plan).first()
     if begun is not None:
         return Done(begun, begun, plan.child_id, {"again": True})
-    run = Run.objects.create(pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=_frozen(plan, on))
+    run = Run.objects.create(pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=frozen_blocks(plan, on))
     return Done(run, run, plan.child_id, {"plan": str(plan.pk)})
 
 
-def _frozen(plan: Plan, on: date) -> list[dict[str, Any]]:
-    """The plan's blocks in full, as they are run, each with the table of what to say."""
-    bench = workbench_of(plan, on)
-    frozen = []
-    for at, stored in enumerate(plan.blocks.all()):
-        block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
-        if block is None:
-            lack = bench.house.lack(variant_of(stored))
-            reason = lack.reason if lack else "It is no longer on offer."
-            raise FieldError(
-                f"blocks.{at}",
-                stored.family,
-                f"Block {at + 1} can't be run today: {reason}",
-                "Plan again, or take the block out.",
-            )
-        shown = block_out(block).model_dump()
-        says = [
-            {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
-            for s in table(block.count)
-        ]
-        frozen.append(
-            {"id": f"b{at}", **shown, "says": says, "grades": _grades(bench, stored), "if_mouthed": if_mouthed(bench, block)}
-        )
+def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[dict[str, Any]]:
+    """The plan's blocks in full, as they are run, each with the table of what to say.
+
+    bench -- where it is not the plan's own: a cupboard shared with other children
+    """
+    at_hand = bench or workbench_of(plan, on)
+    frozen = [_frozen_block(at_hand, stored, at, plan, on) for at, stored in enumerate(plan.blocks.all())]
     if not frozen:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
     return frozen
+
+
+def _frozen_block(bench: Workbench, stored: PlanBlock, at: int, plan: Plan, on: date) -> dict[str, Any]:
+    block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
+    if block is None:
+        lack = bench.house.lack(variant_of(stored))
+        reason = lack.reason if lack else "It is no longer on offer."
+        raise FieldError(
+            f"blocks.{at}",
+            stored.family,
+            f"Block {at + 1} can't be run today: {reason}",
+            "Plan again, or take the block out.",
+        )
+    says = [
+        {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
+        for s in table(block.count)
+    ]
+    return {
+        "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, stored),
+        "if_mouthed": if_mouthed(bench, block), "rest": asdict(REST), "measures": _asked(bench, block),
+        "hand": next_hand(history(plan.child, block.strand), block.strand, plan.child.hand, on),
+        "record": _record(plan.child, block.variant.family),
+    }  # fmt: skip
+
+
+def _asked(bench: Workbench, block: Block) -> list[dict[str, Any]]:
+    """What this activity has read off by hand; for resistance the force of the thing in use comes ready."""
+    things = {s.id: s.thing for s in bench.house.stock}
+    forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
+    asked = [MEASURED[m] for m in FAMILIES[block.variant.family].measures if m in MEASURED]
+    return [
+        {"id": m.id, "name": m.name, "unit": m.unit, "lowest": m.lowest, "highest": m.highest, "step": m.step,
+         "usual": max(forces) if m.id == "newton" and forces else None,
+         "choices": [r.words for r in STRANDS["tool_grasp"].rungs] if m.id == "grip" else []}
+        for m in asked
+    ]  # fmt: skip
+
+
+def _record(child: Child, family: str) -> float | None:
+    """This child's own best pace at an activity, in items a minute, where speed is played with and there is one."""
+    if child.speed_policy == "off":
+        return None
+    sets = [set_result(r) for r in SetRecord.objects.filter(child=child, family=family)]
+    return max((v for s in measures(sets) if s.id == "pace" for _, v in s.points), default=None)
 
 
 def if_mouthed(bench: Workbench, block: Block) -> list[str]:
@@ -100,13 +134,16 @@ def _grades(bench, stored) -> list[dict[str, Any]]:  # type: ignore[no-untyped-d
         up.append((found.variant, found.words))
         at = found.variant
     ladder = [*reversed(down), (here, ""), *up]
-    return [{"grade": list(v.grade), "words": list(grade_words(v)), "change": words, "here": v == here} for v, words in ladder]
+    return [
+        {"grade": list(v.grade), "words": list(grade_words(v, bench.house.child)), "change": words, "here": v == here}
+        for v, words in ladder
+    ]
 
 
 @acting("run.tap")
 def keep_events(member: Member, run: Run, events: Sequence[Event]) -> Done[list[Refused]]:
     """Keep what was tapped, each event once however often it comes. Hands back those that were refused."""
-    if Run.objects.filter(pk=run.pk, frozen=True).exists():
+    if Run.objects.select_for_update().values_list("frozen", flat=True).get(pk=run.pk):
         raise FieldError(
             "run", str(run.pk), "The note of this run is signed; nothing more is counted.", "Add an amendment to the note."
         )
@@ -129,6 +166,6 @@ def fold_run(run: Run) -> list[SetRecord]:
         SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, part=parts[s.block], family=s.family, grade=list(s.grade),
                   strand=strands[s.block], difficulty=s.difficulty[strands[s.block]], support=s.support, hand=s.hand,
                   tries=s.tries, successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
-                  marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row)
+                  hold_seconds=s.hold_seconds, measures=dict(s.measures), marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row)
         for s in folded(run)
     )  # fmt: skip

@@ -9,13 +9,15 @@ from django.utils import timezone
 from ninja import Router
 from pydantic import Field
 
+from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.scoring import Event
-from planning.queries import plan_for
+from planning.queries import group_for, plan_for
 from planning.schemas import BlockOut
 from running import actions, queries
+from running.group_actions import start_together as start_runs
 from running.models import Run
 from running.today import advice
 
@@ -27,6 +29,12 @@ class RunIn(Schema):
     """A run's id, made on the tablet, so that asking twice begins one run."""
 
     id: UUID
+
+
+class TogetherIn(Schema):
+    """A run id for each child, made on the tablet, so that asking twice begins one run each."""
+
+    ids: dict[int, UUID]
 
 
 class SuggestionOut(Schema):
@@ -48,13 +56,41 @@ class GradeOut(Schema):
     here: bool
 
 
+class RestOut(Schema):
+    """When a slowing hand calls for a rest: the last `window` gaps between tries against the first."""
+
+    window: int
+    slower_by: float
+    words: str
+
+
+class AskedOut(Schema):
+    """A measure this activity has read off by hand. usual: what it most likely is; choices: words in place of numbers."""
+
+    id: str
+    name: str
+    unit: str
+    lowest: float
+    highest: float
+    step: float
+    usual: float | None
+    choices: list[str]
+
+
 class RunBlockOut(BlockOut):
-    """A block at the table: its id, what to say, the grades around it, and what is barred once something was mouthed."""
+    """A block at the table: its id, what to say, the grades around it, and what is barred once something was mouthed.
+
+    hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed.
+    """
 
     id: str
     says: list[SuggestionOut]
     grades: list[GradeOut]
     if_mouthed: list[str] = []
+    rest: RestOut | None = None
+    measures: list[AskedOut] = []
+    hand: str = ""
+    record: float | None = None
 
 
 class EventIn(Schema):
@@ -76,9 +112,11 @@ class RunOut(Schema):
 
     id: UUID
     plan_id: UUID
+    group_id: UUID | None
     child_id: int
     child_name: str
     hand: str
+    speed: str
     on: date
     ended_at: datetime | None
     blocks: list[RunBlockOut]
@@ -118,6 +156,15 @@ def start_run(request: HttpRequest, plan_id: UUID, body: RunIn) -> RunOut:
     return run_out(actions.start_run(who, plan, body.id, timezone.localdate()))
 
 
+@router.post("/groups/{group_id}/runs", response={200: list[RunOut], **REFUSED})
+def start_together(request: HttpRequest, group_id: UUID, body: TogetherIn) -> list[RunOut]:
+    """Begin a run for every child of a group; every block is checked again for everybody within reach."""
+    who = member(request)
+    group = group_for(who, group_id)
+    children = [child_for(who, pk) for pk in group.answer.get("child_ids", [])]
+    return [run_out(r) for r in start_runs(who, group, children, body.ids, timezone.localdate())]
+
+
 @router.get("/runs/{run_id}", response={200: RunOut, **REFUSED})
 def read_run(request: HttpRequest, run_id: UUID) -> RunOut:
     """A run with everything tapped so far."""
@@ -147,6 +194,6 @@ def run_out(run: Run) -> RunOut:
     """A run as the API shows it."""
     events = [EventOut(id=e.pk, block=e.block, kind=e.kind, at=e.at, value=e.value) for e in run.events.order_by("at", "pk")]
     return RunOut(
-        id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, hand=run.child.hand,
+        id=run.pk, plan_id=run.plan_id, group_id=run.group_id, speed=run.child.speed_policy, child_id=run.child_id, child_name=run.child.first_name, hand=run.child.hand,
         on=run.on, ended_at=run.ended_at, blocks=[RunBlockOut(**b) for b in run.blocks], events=events,
     )  # fmt: skip

@@ -8,7 +8,7 @@ from django.db.models import F, Q
 from caseload.models import Child
 from clinic.models import Member
 from clinic.queries import in_clinic
-from planning.models import Plan
+from planning.models import GroupSession, Plan
 
 
 class Run(models.Model):
@@ -23,6 +23,7 @@ class Run(models.Model):
     ended_at = models.DateTimeField(null=True)
     blocks = models.JSONField()
     frozen = models.BooleanField(default=False)
+    group = models.ForeignKey(GroupSession, models.SET_NULL, null=True, related_name="runs")
 
     objects = in_clinic("child__clinic").as_manager()
 
@@ -64,6 +65,8 @@ class SetRecord(models.Model):
     drops = models.PositiveSmallIntegerField(default=0)
     seconds = models.FloatField(default=0)
     best_hold_seconds = models.FloatField(default=0)
+    hold_seconds = models.FloatField(default=0)
+    measures = models.JSONField(default=dict)
     marks = models.JSONField(default=dict)
     first_two_missed = models.BooleanField(default=False)
     longest_row = models.PositiveSmallIntegerField(default=0)

@@ -56,5 +56,5 @@ def set_result(r: SetRecord) -> SetResult:
     """A stored set as the rules see one."""
     return SetResult(
         r.on, r.block, r.family, tuple(r.grade), r.support, r.hand, r.tries, r.successes, r.drops, r.seconds,
-        r.best_hold_seconds, MappingProxyType(r.marks), r.first_two_missed, r.longest_row,
+        r.best_hold_seconds, r.hold_seconds, MappingProxyType(r.measures), MappingProxyType(r.marks), r.first_two_missed, r.longest_row,
     )  # fmt: skip

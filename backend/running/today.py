@@ -49,7 +49,7 @@ def _for_block(run: Run, block: dict[str, Any], strand: str, sets: list[SetResul
         return []
     at = ladder.index(here)
     variants = [Variant(block["family"], g) for g in ladder]
-    step = step_today(from_plain(state), [s.evidence(strand) for s in sets], run.on, variants, at, strand)
+    step = step_today(from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, variants, at, strand)
     if not step:
         return []
     words = ", ".join(block["grades"][at + step]["words"])

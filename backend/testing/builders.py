@@ -12,6 +12,7 @@ from django.utils import timezone
 from caseload.actions import add_child
 from caseload.models import Child, Home
 from clinic.models import Clinic, Member
+from core.policies import DEFAULTS
 from core.scoring import Event
 from cupboard.models import StockItem
 from planning.actions import make_plan
@@ -50,7 +51,7 @@ def profile(**changes: Any) -> dict[str, Any]:
     return {
         "first_name": "Wyn", "birth_date": TODAY - timedelta(days=5 * 366), "hand": "right", "mouthing": "never", "allergies": [],
         "precautions": [], "refuses": [], "likes": ["boats"], "wanted": ["buttons"], "family_words": "", "seating": "",
-        "attention_minutes": 30, "force_limit_newton": None, "prompt_policy": "least_first", "food_as_material": True, "every_days": 7, **changes,
+        "attention_minutes": 30, "force_limit_newton": None, **DEFAULTS, "food_as_material": True, "every_days": 7, **changes,
     }  # fmt: skip
 
 

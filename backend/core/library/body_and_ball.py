@@ -31,7 +31,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main", "stretch"), minutes=(3, 7), counts=(6, 10, 10), unit="catches", posture="standing, feet apart",
         setup="Clear floor, adult in front, nothing that breaks.",
         cues=cues(spoken="“Watch it into your hands”", mark="Bright spot on the bag", shown="One slow toss", touch="Touch both hands ready", steadied="Stand behind, arms round"),
-        watch=("eyes_off", "two_hands", "swaps_hands"), tidy="Toss them into the basket.", measures=("catches in a row",), themes=("ball games", "boats"), setup_minutes=0.4,
+        watch=("eyes_off", "two_hands", "swaps_hands"), tidy="Toss them into the basket.", measures=("row",), themes=("ball games", "boats"), setup_minutes=0.4,
     )),
     checked(Family(
         id="hold_the_lock_gate", name="Hold the lock gate", group="wall and floor",
@@ -44,7 +44,7 @@ FAMILIES = (
         parts=("warm-up",), minutes=(2, 4), counts=(3, 4, 5), unit="pushes", posture="standing at a wall",
         setup="Feet a step from the wall, hands at shoulder height.",
         cues=cues(spoken="“Long arms, strong gate”", mark="Hand outlines on the wall", shown="Push once", touch="Touch the elbows", steadied="Hands on the shoulders"),
-        watch=("leans", "wrist_bent", "tires"), tidy="Shake out both hands.", measures=("hold seconds",), themes=("canal", "castles"), setup_minutes=0.2, tidy_minutes=0.1,
+        watch=("leans", "wrist_bent", "tires"), tidy="Shake out both hands.", measures=("hold",), themes=("canal", "castles"), setup_minutes=0.2, tidy_minutes=0.1,
     )),
     checked(Family(
         id="otter_floor", name="Otter on the bank", group="wall and floor",
@@ -57,7 +57,7 @@ FAMILIES = (
         parts=("warm-up",), minutes=(2, 4), counts=(3, 4, 5), unit="holds", posture="on the floor, on the tummy",
         setup="Firm cushion under the chest, things within reach.",
         cues=cues(spoken="“Tummy strong”", shown="Show the position", touch="Touch between the shoulders", steadied="Hold the hips"),
-        watch=("leans", "tires", "wrist_bent"), tidy="Roll up to sitting.", measures=("hold seconds",), themes=("animals", "canal"), setup_minutes=0.6,
+        watch=("leans", "tires", "wrist_bent"), tidy="Roll up to sitting.", measures=("hold",), themes=("animals", "canal"), setup_minutes=0.6,
     )),
     checked(Family(
         id="wring_the_deck", name="Wring the deck cloth", group="wring and pour",

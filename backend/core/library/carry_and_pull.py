@@ -15,7 +15,7 @@ FAMILIES = (
         parts=("warm-up", "main"), minutes=(2, 6), counts=(3, 4, 6), unit="carried home", posture="standing and walking",
         setup="Full pot at one end, empty pot at the other, nothing to trip over.",
         cues=cues(spoken="“Light in the lantern”", mark="A line on the floor", shown="Walk once", touch="Touch the elbow", steadied="Walk beside, a hand under the wrist"),
-        watch=("wrist_bent", "arm_floats", "tires", "two_hands"), tidy="Carry the last one to the box.", measures=("hold seconds", "drops"), themes=("boats", "night", "weather"), both_hands=True, setup_minutes=0.4,
+        watch=("wrist_bent", "arm_floats", "tires", "two_hands"), tidy="Carry the last one to the box.", measures=("hold", "drops"), themes=("boats", "night", "weather"), both_hands=True, setup_minutes=0.4,
     )),
     checked(Family(
         id="gripper_ferry", name="Gripper ferry", group="squeeze and carry",
@@ -29,7 +29,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(3, 7), counts=(4, 6, 8), unit="ferried",
         setup="Loads on the {helper} side, landing on the {skill} side.",
         cues=cues(spoken="“Squeeze, ferry, let go”", mark="A dot for the thumb", shown="Ferry one", touch="Touch the ring finger", steadied="Hold the landing"),
-        watch=("thumb_stiff", "two_hands", "tires", "wrist_bent"), tidy="Ferry everything back with the other hand.", measures=("newton used", "hold seconds"), themes=("boats", "building site"), both_hands=True,
+        watch=("thumb_stiff", "two_hands", "tires", "wrist_bent"), tidy="Ferry everything back with the other hand.", measures=("newton", "hold"), themes=("boats", "building site"), both_hands=True,
     )),
     checked(Family(
         id="band_stretch", name="Band stretch", group="pull and stretch",
@@ -42,7 +42,7 @@ FAMILIES = (
         parts=("warm-up", "main"), minutes=(2, 6), counts=(4, 6, 8), unit="on or off",
         setup="Tube upright, bands in a bowl on the {skill} side. Away from faces.",
         cues=cues(spoken="“Fingers in, open wide”", mark="Stripes on the tube", shown="One on", touch="Touch the thumbs", steadied="Hold the tube"),
-        watch=("thumb_stiff", "many_fingers", "tires", "helper_idle"), tidy="Pull them all off into the bowl.", measures=("newton used",), themes=("boats", "zoo"), setup_minutes=0.4,
+        watch=("thumb_stiff", "many_fingers", "tires", "helper_idle"), tidy="Pull them all off into the bowl.", measures=("newton",), themes=("boats", "zoo"), setup_minutes=0.4,
     )),
     checked(Family(
         id="brick_pull", name="Brick pull", group="pull and stretch",

@@ -25,7 +25,7 @@ FAMILIES = (
         parts=("opener", "main", "stretch"), minutes=(3, 8), counts=(5, 8, 12), unit="snips",
         setup="Strips in the {helper} hand, scissors in the {skill} hand, thumb in the small loop.",
         cues=cues(spoken="“Thumb looks up”", mark="A dot on the thumbnail", shown="Snip once", touch="Touch the thumb", steadied="Hold the strip taut"),
-        watch=SCISSOR_WATCH, tidy="Pick up the snips one by one and hide them in the palm.", measures=("snips a minute",), themes=("garden", "lion", "boats"), setup_minutes=0.8,
+        watch=SCISSOR_WATCH, tidy="Pick up the snips one by one and hide them in the palm.", measures=("pace",), themes=("garden", "lion", "boats"), setup_minutes=0.8,
     )),
     checked(Family(
         id="cut_the_lane", name="Cut the lane", group="cut",
@@ -39,7 +39,7 @@ FAMILIES = (
         parts=("opener", "main", "stretch"), minutes=(4, 10), counts=(3, 5, 6), unit="lanes",
         setup="Rough-cut pieces the size of a hand. Paper in the {helper} hand, thumb on top.",
         cues=cues(spoken="“Almost shut, push on, open”", mark="Dots ahead of the blades", shown="Cut one lane", touch="Touch the helper thumb", steadied="Forearm rests on the table"),
-        watch=SCISSOR_WATCH, tidy="Scraps picked up one by one and stored in the palm.", measures=("share within the line", "overshoot mm"), themes=("boats", "roads", "trains"), setup_minutes=1,
+        watch=SCISSOR_WATCH, tidy="Scraps picked up one by one and stored in the palm.", measures=("off_line", "on_line", "overshoot"), themes=("boats", "roads", "trains"), setup_minutes=1,
     )),
     checked(Family(
         id="turn_the_sheet", name="Turn the sheet", group="cut",
@@ -53,7 +53,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(4, 10), counts=(2, 3, 4), unit="shapes",
         setup="One rough-cut piece at a time. The {helper} hand turns the paper into the blades.",
         cues=cues(spoken="“Paper turns, scissors stay”", mark="Arrow where to start and dots at each turn", shown="Cut a quarter of it", touch="Touch the helper hand", steadied="Guide the edge of the paper"),
-        watch=(*SCISSOR_WATCH, "tears"), tidy="Scraps picked up one by one and stored in the palm.", measures=("share within the line",), themes=("boats", "animals", "space"), setup_minutes=1,
+        watch=(*SCISSOR_WATCH, "tears"), tidy="Scraps picked up one by one and stored in the palm.", measures=("off_line", "on_line"), themes=("boats", "animals", "space"), setup_minutes=1,
     )),
     checked(Family(
         id="storm_clouds", name="Storm clouds", group="tear and scrunch",
@@ -93,7 +93,7 @@ FAMILIES = (
         parts=("opener", "main", "daily"), minutes=(3, 9), counts=(3, 5, 6), unit="drawings",
         setup="Paper tilted for a {skill}-hander, the {helper} hand on the paper. Big sheet at a wall if the wrist drops.",
         cues=cues(spoken="“Pinch and rest”", mark="Dots at start and end of each stroke", shown="Draw one stroke", touch="Touch the last two fingers: curl", steadied="Forearm on the table"),
-        watch=("hold_high", "tool_upright", "arm_floats", "helper_idle", "wrist_bent", "thumb_stiff"), tidy="Stubs back in the tin, one from the palm at a time.", measures=("grip seen",), themes=("boats", "animals", "space"), setup_minutes=0.5,
+        watch=("hold_high", "tool_upright", "arm_floats", "helper_idle", "wrist_bent", "thumb_stiff"), tidy="Stubs back in the tin, one from the palm at a time.", measures=("grip",), themes=("boats", "animals", "space"), setup_minutes=0.5,
     )),
     checked(Family(
         id="name_planks", name="Name planks", group="build and copy",
@@ -119,6 +119,6 @@ FAMILIES = (
         parts=("opener", "main"), minutes=(3, 9), counts=(4, 6, 10), unit="placed",
         setup="Pieces on the {helper} side, building place a little past the middle.",
         cues=cues(spoken="“Helper holds the tower”", mark="Outline on paper to build on", shown="Place one", touch="Touch the helper hand", steadied="Hold the base"),
-        watch=("helper_idle", "swaps_hands", "leans"), tidy="Take it down from the top, one at a time.", measures=("tower height mm",), themes=("canal", "castles", "space"), setup_minutes=0.5,
+        watch=("helper_idle", "swaps_hands", "leans"), tidy="Take it down from the top, one at a time.", measures=("tower",), themes=("canal", "castles", "space"), setup_minutes=0.5,
     )),
 )  # fmt: skip

@@ -26,7 +26,7 @@ FAMILIES = (
         parts=("main", "daily"), minutes=(3, 8), counts=(3, 5, 6), unit="buttons",
         setup="Strip facing as it is worn. Undo before do; start from the bottom.",
         cues=cues(spoken="“Push half, pull half”", mark="Bright edge round the slit", shown="Do one slowly", touch="Touch the helper thumb", steadied="Hold the slit open"),
-        watch=("helper_idle", "thumb_stiff", "frustrated", "eyes_off"), tidy="Leave it ready, undone.", measures=("seconds a button",), themes=("boats", "dressing up"), setup_minutes=0.4,
+        watch=("helper_idle", "thumb_stiff", "frustrated", "eyes_off"), tidy="Leave it ready, undone.", measures=("pace",), themes=("boats", "dressing up"), setup_minutes=0.4,
     )),
     checked(Family(
         id="snap_harbour", name="Snap harbour", group="fasteners",
@@ -39,7 +39,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main", "daily"), minutes=(2, 6), counts=(4, 6, 10), unit="pulled or pressed",
         setup="In both hands in front of the chest. Pressing one-handed on the table does not count.",
         cues=cues(spoken="“Two thumbs, pull”", mark="Dots for the thumbs", shown="Pull one", touch="Touch the second hand", steadied="Hold one side"),
-        watch=("helper_idle", "leans", "thumb_stiff"), tidy="Press them all shut.", measures=("newton used",), themes=("boats", "space"), setup_minutes=0.3,
+        watch=("helper_idle", "leans", "thumb_stiff"), tidy="Press them all shut.", measures=("newton",), themes=("boats", "space"), setup_minutes=0.3,
     )),
     checked(Family(
         id="zip_train", name="Zip train", group="fasteners",
@@ -59,11 +59,11 @@ FAMILIES = (
         trains={"laces": 0.8, "take_turns": 2.6}, demands={"object_grasp": 6, "pinch": 2},
         roles=(Role("lace", "lace on a board or shoe", "lace_board", needs=(at_least("cord_mm", 700, "70 cm or longer"),)),),
         axes=(
-            axis("step", "Step", step("pull the bow open"), step("cross and tuck", 1.2), step("first knot, pulled tight", 2.2), step("make the loop or loops", 3.2), step("whole bow", 4.2)),
+            axis("step", "Step", step("pull the bow open"), step("cross and tuck", 1.2), step("first knot, pulled tight", 2.2), step("make a loop, then {loop}", 3.2), step("whole bow", 4.2)),
             axis("where", "Where", step("on a board, off the body"), step("shoe on the lap", 0.5), step("shoe on the foot", 1.0)),
         ),
         parts=("daily", "main"), minutes=(3, 8), counts=(2, 3, 5), unit="steps done",
-        setup="Board as the shoe is worn, toe away. One method per child, never mixed.",
+        setup="Board as the shoe is worn, toe away. {lace_method}",
         cues=cues(spoken="“Cross, tuck, pull”", mark="Two lace colours", shown="One step only", touch="Touch the next lace", steadied="Finger on the knot"),
         watch=("helper_idle", "frustrated", "swaps_hands"), tidy="Pull the bow open: a sure win to end on.", themes=("boats",), setup_minutes=0.4,
     )),

@@ -9,6 +9,7 @@ from types import MappingProxyType
 from core.hazards import STEP_TAGS
 from core.marks import MARKS
 from core.materials import FORMS, Need, Role
+from core.measured import KNOWN
 from core.skills import STRANDS
 from core.support import LEVELS
 
@@ -154,6 +155,9 @@ def _problems(f: Family) -> Iterator[str]:
     for mark in f.watch:
         if mark not in MARKS:
             yield f"mark {mark!r} is unknown. Add it to core/marks.py or use another."
+    for measure in f.measures:
+        if measure not in KNOWN:
+            yield f"measure {measure!r} is unknown. Use one of {', '.join(sorted(KNOWN))}."
     for tag in (*f.tags, *(t for a in f.axes for s in a.steps for t in s.tags)):
         if tag not in STEP_TAGS:
             yield f"hazard tag {tag!r} has no rule. Use one of {', '.join(STEP_TAGS)}."

@@ -47,7 +47,7 @@ FAMILIES = (
         parts=("daily", "main"), minutes=(3, 8), counts=(3, 4, 6), unit="buttons",
         setup="Garment spread as worn, collar away. Undo before do, from the bottom up.",
         cues=cues(spoken="“Half through, other hand pulls”", mark="A coloured stitch at each hole", shown="One button", touch="Touch the pulling hand", steadied="Hold the hole open"),
-        watch=("helper_idle", "frustrated", "eyes_off"), tidy="Hang it up.", measures=("seconds a button",), themes=("boats", "dressing up"), setup_minutes=0.3,
+        watch=("helper_idle", "frustrated", "eyes_off"), tidy="Hang it up.", measures=("pace",), themes=("boats", "dressing up"), setup_minutes=0.3,
     )),
     checked(Family(
         id="lace_the_rigging", name="Lace the rigging", group="laces",
@@ -67,11 +67,11 @@ FAMILIES = (
         trains={"laces": 3.2, "take_turns": 3.2}, demands={"pinch": 2, "object_grasp": 6},
         roles=(Role("lace", "lace on a board or shoe", "lace_board", needs=(at_least("cord_mm", 850, "85 cm or longer"),)),),
         axes=(
-            axis("step", "Step", step("hold a loop someone made"), step("make one loop and keep it", 0.7), step("second loop or wrap, by this child's method", 1.4), step("pull tight", 2.0), step("double the bow", 2.6)),
+            axis("step", "Step", step("hold a loop someone made"), step("make one loop and keep it", 0.7), step("{loop}", 1.4), step("pull tight", 2.0), step("double the bow", 2.6)),
             axis("lace", "Lace", step("stiff or flat"), step("round and soft", 0.5)),
         ),
         parts=("daily", "stretch"), minutes=(3, 7), counts=(2, 3, 4), unit="loops that stayed",
-        setup="Board toe away. One method per child, never mixed: look at the child's notes first.",
+        setup="Board toe away. {lace_method}",
         cues=cues(spoken="“Ear and hold”", mark="Two lace colours", shown="One loop only", touch="Touch the holding pinch", steadied="Finger on the knot"),
         watch=("frustrated", "thumb_stiff", "helper_idle"), tidy="Pull it open together.", themes=("animals",), setup_minutes=0.2,
     )),
@@ -99,7 +99,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main"), minutes=(2, 5), counts=(5, 8, 12), unit="taps in a row", posture="standing",
         setup="Clear floor, nothing that breaks.",
         cues=cues(spoken="“Eyes on it”", mark="Bright spot on it", shown="Three taps", touch="Touch both hands ready", steadied="Stand behind"),
-        watch=("eyes_off", "swaps_hands", "leans"), tidy="Catch it in the basket.", measures=("catches in a row",), themes=("weather", "ball games"), setup_minutes=0.2,
+        watch=("eyes_off", "swaps_hands", "leans"), tidy="Catch it in the basket.", measures=("row",), themes=("weather", "ball games"), setup_minutes=0.2,
     )),
     checked(Family(
         id="target_toss", name="Target toss", group="toss and catch",
@@ -112,7 +112,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main"), minutes=(2, 6), counts=(5, 8, 10), unit="hits", posture="standing, feet apart",
         setup="Goal on the floor in front, a line to stand behind.",
         cues=cues(spoken="“Swing, let go”", mark="A line and a bright goal", shown="One toss", touch="Touch the tossing hand", steadied="Hold the goal nearer"),
-        watch=("swaps_hands", "leans", "eyes_off"), tidy="Pick them up one in each hand.", measures=("catches in a row",), themes=("ball games", "pirates"), setup_minutes=0.3,
+        watch=("swaps_hands", "leans", "eyes_off"), tidy="Pick them up one in each hand.", measures=("row",), themes=("ball games", "pirates"), setup_minutes=0.3,
     )),
     checked(Family(
         id="under_the_bridge", name="Under the bridge", group="wall and floor",

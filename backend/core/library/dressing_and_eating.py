@@ -60,11 +60,11 @@ FAMILIES = (
         trains={"laces": 1.2, "together": 2.6}, demands={"pinch": 2},
         roles=(Role("parcel", "parcel with a ribbon, or a lace board", "lace_board", needs=(at_least("cord_mm", 900, "90 cm or longer"), at_least("cord_width_mm", 4, "4 mm or wider"))),),
         axes=(
-            axis("step", "Step", step("cross the ribbon"), step("cross and tuck under", 0.8), step("first knot, finger on it", 1.7), step("loop or loops, by this child's method", 2.6), step("whole bow", 3.6)),
+            axis("step", "Step", step("cross the ribbon"), step("cross and tuck under", 0.8), step("first knot, finger on it", 1.7), step("a loop, then {loop}", 2.6), step("whole bow", 3.6)),
             axis("tension", "Under", step("slack"), step("round a soft parcel", 0.5), step("round a full parcel, kept tight", 1.0)),
         ),
         parts=("daily", "main", "stretch"), minutes=(3, 7), counts=(2, 3, 4), unit="ribbons",
-        setup="Parcel in front, ends to both sides. One method per child, never mixed.",
+        setup="Parcel in front, ends to both sides. {lace_method}",
         cues=cues(spoken="“Cross, tuck, pull flat”", mark="Two ribbon colours", shown="One step only", touch="Touch the next end", steadied="Finger on the knot"),
         watch=("frustrated", "helper_idle", "swaps_hands"), tidy="Pull it open and roll the ribbon up.", themes=("shop", "post office", "boats"), setup_minutes=0.3,
     )),
@@ -79,7 +79,7 @@ FAMILIES = (
         parts=("daily", "main"), minutes=(3, 7), counts=(2, 2, 3), unit="bows",
         setup="Toe away from the child, tongue straight, laces even. One method per child, never mixed.",
         cues=cues(spoken="“Tight, loop, pull”", mark="Two lace colours", shown="One bow slowly", touch="Touch the next lace", steadied="Finger on the knot"),
-        watch=("frustrated", "thumb_stiff", "swaps_hands"), tidy="Walk ten steps to test it, then pull it open.", measures=("seconds",), themes=("boats", "ball games", "dressing up"), setup_minutes=0.2,
+        watch=("frustrated", "thumb_stiff", "swaps_hands"), tidy="Walk ten steps to test it, then pull it open.", measures=("pace",), themes=("boats", "ball games", "dressing up"), setup_minutes=0.2,
     )),
     checked(Family(
         id="scoop_dock", name="Scoop dock", group="cutlery",

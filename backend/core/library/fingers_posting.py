@@ -17,7 +17,7 @@ FAMILIES = (
         parts=("opener", "main", "stretch"), minutes=(3, 7), counts=(6, 10, 20), unit="posted",
         setup="Things on the {helper} side, pot on the {skill} side.",
         cues=cues(spoken="“Tips only”", mark="Bright edge round the opening", shown="Post one", touch="Touch thumb and index tips", steadied="Hold the pot"),
-        watch=("whole_hand", "many_fingers", "not_tucked", "thumb_stiff"), tidy="Tip out and count back.", measures=("items a minute",), themes=("post office", "animals", "shop"),
+        watch=("whole_hand", "many_fingers", "not_tucked", "thumb_stiff"), tidy="Tip out and count back.", measures=("pace",), themes=("post office", "animals", "shop"),
     )),
     checked(Family(
         id="rain_pop", name="Rain pop", group="press and pop",
@@ -71,7 +71,7 @@ FAMILIES = (
         parts=("opener", "main"), minutes=(3, 8), counts=(8, 12, 20), unit="sorted",
         setup="Things on the {helper} side, tray on the {skill} side. Feet flat, tummy to the table.",
         cues=cues(spoken="“Same hand all the way”", mark="A stripe down the middle of the table", shown="Carry one over", touch="Touch the working hand", steadied="A hand on the trunk"),
-        watch=("swaps_hands", "leans", "eyes_off"), tidy="Tip each group into its own pot.", measures=("items a minute",), themes=("boats", "farm", "shop"),
+        watch=("swaps_hands", "leans", "eyes_off"), tidy="Tip each group into its own pot.", measures=("pace",), themes=("boats", "farm", "shop"),
     )),
     checked(Family(
         id="empty_pockets", name="Empty pockets", group="tidy-up",

@@ -109,7 +109,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(3, 7), counts=(4, 6, 10), unit="planted one by one",
         setup="Seeds in the {skill} palm, beds from the {helper} side to the {skill} side.",
         cues=cues(spoken="“One seed walks out”", mark="Dots in the beds", shown="Plant two", touch="Touch the thumb pad", steadied="Tilt the hand"),
-        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Tip the tray into the pot.", measures=("tokens kept in the palm", "drops"), themes=("garden", "farm"), setup_minutes=0.4,
+        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Tip the tray into the pot.", measures=("tokens", "drops"), themes=("garden", "farm"), setup_minutes=0.4,
     )),
     checked(Family(
         id="page_turner", name="Page turner", group="cards and pages",

@@ -24,7 +24,7 @@ FAMILIES = (
         parts=("main", "stretch", "tidy"), minutes=(3, 8), counts=(6, 8, 10), unit="stored",
         setup="Things in a row from the {helper} side to the {skill} side, pot at the end. One hand only.",
         cues=cues(spoken="“Fingers to the cave”", mark="A dot in the palm", shown="Store two, slowly", touch="Touch the base of the ring finger", steadied="Turn the forearm palm up and hold it there"),
-        watch=("two_hands", "not_tucked", "swaps_hands", "many_fingers"), tidy="The last handful goes in the box.", measures=("tokens kept in the palm", "drops"), themes=("animals", "pirates", "shop"),
+        watch=("two_hands", "not_tucked", "swaps_hands", "many_fingers"), tidy="The last handful goes in the box.", measures=("tokens", "drops"), themes=("animals", "pirates", "shop"),
     )),
     checked(Family(
         id="ticket_gate", name="Ticket gate", group="pick up and store",
@@ -38,7 +38,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(3, 8), counts=(5, 8, 10), unit="paid",
         setup="Tokens start in the {skill} palm. Gate on the {skill} side. The {helper} hand holds the pot.",
         cues=cues(spoken="“Thumb walks it out”", mark="A dot on the thumb pad", shown="Bring one out slowly", touch="Touch the thumb pad", steadied="Tilt the hand so the token meets the fingertips"),
-        watch=("two_hands", "not_tucked", "thumb_stiff", "swaps_hands"), tidy="Count the tokens back into the box.", measures=("tokens kept in the palm", "drops"), themes=("trains", "shop", "boats"),
+        watch=("two_hands", "not_tucked", "thumb_stiff", "swaps_hands"), tidy="Count the tokens back into the box.", measures=("tokens", "drops"), themes=("trains", "shop", "boats"),
     )),
     checked(Family(
         id="ladder_walk", name="Ladder walk", group="pencil and stick moves",
@@ -51,7 +51,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main", "stretch"), minutes=(2, 5), counts=(4, 6, 10), unit="walks",
         setup="Stick upright in the {skill} hand, elbow on the table.",
         cues=cues(spoken="“Spider up the pole”", mark="Stripes on the stick to reach", shown="Walk up once", touch="Touch the finger that moves next", steadied="Hold the top of the stick"),
-        watch=("two_hands", "thumb_stiff", "arm_floats", "wrist_bent"), tidy="Drop the stick in its pot.", measures=("drops", "seconds"), themes=("animals", "climbing"), setup_minutes=0.3,
+        watch=("two_hands", "thumb_stiff", "arm_floats", "wrist_bent"), tidy="Drop the stick in its pot.", measures=("drops", "pace"), themes=("animals", "climbing"), setup_minutes=0.3,
     )),
     checked(Family(
         id="deal_a_hand", name="Deal a hand", group="pencil and stick moves",
@@ -77,7 +77,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(3, 8), counts=(3, 5, 8), unit="turned right off or on",
         setup="Bolt upright in the {helper} hand; only the {skill} fingers turn.",
         cues=cues(spoken="“Fingers roll, arm sleeps”", mark="Dot on the nut", shown="Three turns", touch="Touch the index pad", steadied="Hold the bolt"),
-        watch=("arm_floats", "swaps_hands", "helper_idle", "wrist_bent"), tidy="Drop nuts in one pot, bolts in another.", measures=("seconds",), themes=("boats", "workshop", "space"),
+        watch=("arm_floats", "swaps_hands", "helper_idle", "wrist_bent"), tidy="Drop nuts in one pot, bolts in another.", measures=("pace",), themes=("boats", "workshop", "space"),
     )),
     checked(Family(
         id="lid_lineup", name="Lid line-up", group="lids, nuts and bolts",
@@ -103,6 +103,6 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(2, 5), counts=(4, 6, 8), unit="turned",
         setup="One thing in the {skill} hand, the {helper} hand in the lap.",
         cues=cues(spoken="“Nose over tail”", mark="Two colours, one on each end", shown="Turn one over slowly", touch="Touch the middle finger: it pushes", steadied="Catch the end so that it does not fall"),
-        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Stand them in a pot, coloured end up.", measures=("drops", "seconds"), themes=("circus", "space"), setup_minutes=0.4,
+        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Stand them in a pot, coloured end up.", measures=("drops", "pace"), themes=("circus", "space"), setup_minutes=0.4,
     )),
 )  # fmt: skip

@@ -18,7 +18,7 @@ FAMILIES = (
         parts=("opener", "main", "tidy"), minutes=(2, 6), counts=(4, 6, 8), unit="gathered",
         setup="Things spread on the mat. The {helper} hand rests in the lap.",
         cues=cues(spoken="“Hide it in your shell”", mark="A dot in the palm", shown="Gather one", touch="Touch the base of the ring finger", steadied="Hold the forearm half turned up"),
-        watch=("two_hands", "whole_hand", "swaps_hands"), tidy="Open the hand over the box.", measures=("tokens kept in the palm",), themes=("pirates", "garden", "animals"), setup_minutes=0.4,
+        watch=("two_hands", "whole_hand", "swaps_hands"), tidy="Open the hand over the box.", measures=("tokens",), themes=("pirates", "garden", "animals"), setup_minutes=0.4,
     )),
     checked(Family(
         id="coin_hoard", name="Coin hoard", group="pick up and store",
@@ -32,7 +32,7 @@ FAMILIES = (
         parts=("main", "stretch", "tidy"), minutes=(3, 7), counts=(6, 8, 10), unit="hoarded",
         setup="Tokens in a row from the {helper} side to the {skill} side. One hand only.",
         cues=cues(spoken="“Fingertips, then the cave”", mark="A dot in the palm", shown="Hoard two", touch="Touch the ring finger", steadied="Turn the forearm palm up and hold it there"),
-        watch=("two_hands", "not_tucked", "many_fingers"), tidy="Pour the hoard into the box.", measures=("tokens kept in the palm", "drops"), themes=("pirates", "shop", "dragons"), setup_minutes=0.4,
+        watch=("two_hands", "not_tucked", "many_fingers"), tidy="Pour the hoard into the box.", measures=("tokens", "drops"), themes=("pirates", "shop", "dragons"), setup_minutes=0.4,
     )),
     checked(Family(
         id="shell_feed", name="Feed the ducks", group="bring back and let go",
@@ -45,7 +45,7 @@ FAMILIES = (
         parts=("opener", "main", "stretch"), minutes=(2, 6), counts=(4, 6, 10), unit="fed one by one",
         setup="Lay the thing in the {skill} palm. Cups from the {helper} side to the {skill} side.",
         cues=cues(spoken="“Thumb rolls it out”", mark="A dot on the thumb pad", shown="Feed one", touch="Touch the thumb pad", steadied="Tilt the hand so that it rolls"),
-        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Pour the cups back.", measures=("tokens kept in the palm", "drops"), themes=("birds", "canal", "farm"), setup_minutes=0.3,
+        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Pour the cups back.", measures=("tokens", "drops"), themes=("birds", "canal", "farm"), setup_minutes=0.3,
     )),
     checked(Family(
         id="toll_house", name="Toll house", group="bring back and let go",
@@ -58,7 +58,7 @@ FAMILIES = (
         parts=("opener", "main", "stretch"), minutes=(2, 6), counts=(4, 6, 10), unit="tolls paid",
         setup="Marks in a row from the {helper} side to the {skill} side; tokens in the {skill} palm.",
         cues=cues(spoken="“Thumb pays one”", mark="A dot in the middle of each mark", shown="Pay two", touch="Touch the thumb", steadied="Hold the forearm half turned"),
-        watch=("two_hands", "thumb_stiff", "not_tucked"), tidy="Collect the tolls into the palm.", measures=("tokens kept in the palm", "drops"), themes=("roads", "canal", "shop"), setup_minutes=0.4,
+        watch=("two_hands", "thumb_stiff", "not_tucked"), tidy="Collect the tolls into the palm.", measures=("tokens", "drops"), themes=("roads", "canal", "shop"), setup_minutes=0.4,
     )),
     checked(Family(
         id="fan_and_tuck", name="Peacock fan", group="cards and pages",
@@ -84,7 +84,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(2, 5), counts=(3, 5, 6), unit="climbs",
         setup="Pencil in writing hold in the {skill} hand, tip down, then climb to the writing spot.",
         cues=cues(spoken="“Fingers climb, pencil stays”", mark="Stripes on the pencil", shown="Climb once", touch="Touch the finger that moves next", steadied="Hold the far end"),
-        watch=("two_hands", "hold_high", "thumb_stiff"), tidy="Pencils in the pot, tip up.", measures=("seconds", "drops"), themes=("boats", "climbing", "animals"), setup_minutes=0.1,
+        watch=("two_hands", "hold_high", "thumb_stiff"), tidy="Pencils in the pot, tip up.", measures=("pace", "drops"), themes=("boats", "climbing", "animals"), setup_minutes=0.1,
     )),
     checked(Family(
         id="pancake_flip", name="Pancake flip", group="turn over",
@@ -110,7 +110,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(2, 5), counts=(3, 5, 6), unit="somersaults",
         setup="Pencil in writing hold, the {helper} hand on the paper.",
         cues=cues(spoken="“Tail up, nose down”", mark="Two colours, one on each end", shown="Flip once, slowly", touch="Touch the middle finger: it pushes", steadied="Catch the end so that it does not fall"),
-        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Pencils in the pot.", measures=("drops", "seconds"), themes=("circus", "space", "ball games"), setup_minutes=0.1,
+        watch=("two_hands", "not_tucked", "swaps_hands"), tidy="Pencils in the pot.", measures=("drops", "pace"), themes=("circus", "space", "ball games"), setup_minutes=0.1,
     )),
     checked(Family(
         id="baton_change", name="Baton change", group="turn over",

@@ -28,7 +28,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main"), minutes=(2, 6), counts=(4, 6, 10), unit="snips",
         setup="Rope as thick as a finger in the {helper} hand, scissors in the {skill} hand, thumb up. Wipe the blades after.",
         cues=cues(spoken="“Open… close”", mark="Lines across the rope", shown="Snip once", touch="Touch the thumb", steadied="Hold the rope taut"),
-        watch=SCISSOR_WATCH, tidy="Press the pieces together and roll a new rope.", measures=("snips a minute",), themes=("kitchen", "snakes", "shop"), setup_minutes=0.6,
+        watch=SCISSOR_WATCH, tidy="Press the pieces together and roll a new rope.", measures=("pace",), themes=("kitchen", "snakes", "shop"), setup_minutes=0.6,
     )),
     checked(Family(
         id="reed_chop", name="Reed chop", group="cut",
@@ -41,7 +41,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main"), minutes=(2, 6), counts=(4, 6, 10), unit="reeds cut",
         setup="Straw in the {helper} hand over a bowl that catches the bits.",
         cues=cues(spoken="“Thumb up, snap”", mark="Rings drawn on the straw", shown="Snip once", touch="Touch the thumb", steadied="Hold the straw"),
-        watch=SCISSOR_WATCH, tidy="Thread the bits on a lace for next time.", measures=("snips a minute",), themes=("garden", "birds", "boats"), setup_minutes=0.4,
+        watch=SCISSOR_WATCH, tidy="Thread the bits on a lace for next time.", measures=("pace",), themes=("garden", "birds", "boats"), setup_minutes=0.4,
     )),
     checked(Family(
         id="ticket_office", name="Ticket office", group="cut",
@@ -54,7 +54,7 @@ FAMILIES = (
         parts=("opener", "main", "stretch"), minutes=(3, 8), counts=(4, 6, 10), unit="tickets",
         setup="Strip in the {helper} hand, thumb on top, cut side to the {skill} hand.",
         cues=cues(spoken="“Push on, open, close”", mark="Bright lines across the strip", shown="Cut one ticket", touch="Touch the helper thumb", steadied="Hold the strip taut"),
-        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("share within the line",), themes=("trains", "shop", "boats"), setup_minutes=0.8,
+        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("off_line", "on_line"), themes=("trains", "shop", "boats"), setup_minutes=0.8,
     )),
     checked(Family(
         id="quay_stops", name="Quay stops", group="cut",
@@ -68,7 +68,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(4, 9), counts=(3, 4, 6), unit="quays reached",
         setup="Rough-cut piece in the {helper} hand; the quay is on the far side.",
         cues=cues(spoken="“Slow… stop”", mark="Coloured stop zone", shown="Cut to the stop", touch="Touch the closing finger", steadied="Forearm rests on the table"),
-        watch=SCISSOR_WATCH, tidy=SCRAPS, measures=("overshoot mm", "share within the line"), themes=("boats", "trains", "roads"), setup_minutes=1,
+        watch=SCISSOR_WATCH, tidy=SCRAPS, measures=("overshoot", "off_line", "on_line"), themes=("boats", "trains", "roads"), setup_minutes=1,
     )),
     checked(Family(
         id="river_bends", name="River bends", group="cut",
@@ -81,7 +81,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(4, 10), counts=(2, 3, 4), unit="rivers",
         setup="Start on the {skill} side of the piece; the {helper} hand feeds it round.",
         cues=cues(spoken="“Turn the paper, not the arm”", mark="Arrow where to start and dots at each bend", shown="Cut one bend", touch="Touch the helper hand", steadied="Guide the edge of the paper"),
-        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("share within the line",), themes=("canal", "boats", "garden"), setup_minutes=1,
+        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("off_line", "on_line"), themes=("canal", "boats", "garden"), setup_minutes=1,
     )),
     checked(Family(
         id="spiral_spring", name="Spiral spring", group="cut",
@@ -94,7 +94,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(4, 10), counts=(1, 2, 3), unit="springs",
         setup="Round blank, start at the edge. The {helper} hand keeps turning it in.",
         cues=cues(spoken="“Follow the snail”", mark="Arrow at the edge and dots along", shown="Cut a quarter turn", touch="Touch the helper hand", steadied="Guide the edge of the paper"),
-        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("share within the line",), themes=("snakes", "space", "animals"), setup_minutes=0.8,
+        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("off_line", "on_line"), themes=("snakes", "space", "animals"), setup_minutes=0.8,
     )),
     checked(Family(
         id="cabin_windows", name="Cabin windows", group="cut",
@@ -108,7 +108,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(4, 9), counts=(2, 3, 4), unit="windows",
         setup="Piece as big as a hand. Stop at each corner, turn the piece, go on.",
         cues=cues(spoken="“Stop, turn, go”", mark="A dot at each corner", shown="Cut one corner", touch="Touch the helper hand", steadied="Turn the piece with them"),
-        watch=SCISSOR_WATCH, tidy=SCRAPS, measures=("overshoot mm", "share within the line"), themes=("boats", "castles", "trains"), setup_minutes=1,
+        watch=SCISSOR_WATCH, tidy=SCRAPS, measures=("overshoot", "off_line", "on_line"), themes=("boats", "castles", "trains"), setup_minutes=1,
     )),
     checked(Family(
         id="paper_crew", name="Paper crew", group="cut",
@@ -121,7 +121,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(5, 12), counts=(1, 2, 2), unit="figures",
         setup="Rough-cut round the figure first; the {helper} hand turns it.",
         cues=cues(spoken="“Next bit, turn, go”", mark="Dots where the direction changes", shown="Cut one bend", touch="Touch the helper hand", steadied="Guide the edge of the paper"),
-        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("share within the line",), themes=("boats", "animals", "dressing up"), setup_minutes=1,
+        watch=(*SCISSOR_WATCH, "tears"), tidy=SCRAPS, measures=("off_line", "on_line"), themes=("boats", "animals", "dressing up"), setup_minutes=1,
     )),
     checked(Family(
         id="snow_windows", name="Snow windows", group="cut",

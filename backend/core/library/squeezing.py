@@ -24,7 +24,7 @@ FAMILIES = (
         parts=("warm-up", "main"), minutes=(3, 7), counts=(8, 12, 20), unit="squeezes",
         setup="Bowl on the {helper} side, cup on the {skill} side, towel underneath.",
         cues=cues(spoken="“All fingers, slow”", mark="Line on the cup to fill to", shown="One slow squeeze", touch="Touch the ring finger: it helps", steadied="Hold the cup"),
-        watch=("thumb_stiff", "wrist_bent", "tires", "two_hands"), tidy="Wipe the table with both hands and wring the cloth.", measures=("newton used",), themes=("boats", "fire engine", "garden"), both_hands=True, setup_minutes=1.5, tidy_minutes=1,
+        watch=("thumb_stiff", "wrist_bent", "tires", "two_hands"), tidy="Wipe the table with both hands and wring the cloth.", measures=("newton",), themes=("boats", "fire engine", "garden"), both_hands=True, setup_minutes=1.5, tidy_minutes=1,
     )),
     checked(Family(
         id="feed_the_frog", name="Feed the frog", group="squeezing",
@@ -38,7 +38,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(4, 8), counts=(5, 8, 12), unit="fed",
         setup="Things to feed in a bowl on the {skill} side; the ball sits in the {helper} hand, mouth up.",
         cues=cues(spoken="“Open wide”", mark="Dots for thumb and fingers beside the mouth", shown="Open it once", touch="Touch the thumb", steadied="Hold the ball from below"),
-        watch=("thumb_stiff", "two_hands", "tires", "helper_idle"), tidy="Squeeze and shake the food out into its bowl.", measures=("newton used", "hold seconds"), themes=("animals", "monsters"), both_hands=True,
+        watch=("thumb_stiff", "two_hands", "tires", "helper_idle"), tidy="Squeeze and shake the food out into its bowl.", measures=("newton", "hold"), themes=("animals", "monsters"), both_hands=True,
     )),
     checked(Family(
         id="wake_the_worm", name="Wake the worm", group="squeezing",
@@ -51,7 +51,7 @@ FAMILIES = (
         parts=("opener", "warm-up"), minutes=(2, 5), counts=(5, 8, 10), unit="squeezes",
         setup="Roll in the {skill} hand first, then in the other.",
         cues=cues(spoken="“Squeeze till it wakes”", shown="Squeeze once, count aloud", touch="Touch the little finger", steadied="Fold your hand round theirs without pressing"),
-        watch=("thumb_stiff", "tires", "wrist_bent"), tidy="Tuck the worm into its box.", measures=("newton used", "hold seconds"), themes=("animals", "garden"), both_hands=True, setup_minutes=0.5,
+        watch=("thumb_stiff", "tires", "wrist_bent"), tidy="Tuck the worm into its box.", measures=("newton", "hold"), themes=("animals", "garden"), both_hands=True, setup_minutes=0.5,
     )),
     checked(Family(
         id="treasure_dig", name="Treasure dig", group="dough",

@@ -15,7 +15,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(2, 5), counts=(4, 6, 8), unit="full squeezes",
         setup="Elbow at the side, wrist straight, one hand at a time.",
         cues=cues(spoken="“Squeeze to the end”", mark="A line the two sides should reach", shown="Squeeze once", touch="Touch the ring and little finger", steadied="Hold the wrist straight"),
-        watch=("wrist_bent", "leans", "tires"), tidy="Shake out both hands.", measures=("newton used", "hold seconds"), themes=("workshop", "kitchen", "robots"), both_hands=True, setup_minutes=0.3,
+        watch=("wrist_bent", "leans", "tires"), tidy="Shake out both hands.", measures=("newton", "hold"), themes=("workshop", "kitchen", "robots"), both_hands=True, setup_minutes=0.3,
     )),
     checked(Family(
         id="clay_quarry", name="Clay quarry", group="dough",
@@ -28,7 +28,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(2, 5), counts=(3, 5, 6), unit="lumps quarried",
         setup="Own lump, as big as fits the fist. One hand, then the other.",
         cues=cues(spoken="“Crush the rock”", mark="A mark to press out", shown="Squeeze one", touch="Touch the last two fingers", steadied="Hold the wrist straight"),
-        watch=("two_hands", "wrist_bent", "tires", "mouths"), tidy="Press it back into its pot.", measures=("newton used",), themes=("dinosaurs", "workshop", "pirates"), both_hands=True, setup_minutes=0.3,
+        watch=("two_hands", "wrist_bent", "tires", "mouths"), tidy="Press it back into its pot.", measures=("newton",), themes=("dinosaurs", "workshop", "pirates"), both_hands=True, setup_minutes=0.3,
     )),
     checked(Family(
         id="gangplank_clips", name="Gangplank clips", group="pegs",
@@ -41,7 +41,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(2, 5), counts=(3, 5, 8), unit="clipped",
         setup="Cards in the {helper} hand, clips in a row on the {skill} side.",
         cues=cues(spoken="“Wide open, over both”", mark="Dots for thumb and index", shown="Clip one", touch="Touch the thumb pad", steadied="Hold the cards"),
-        watch=("many_fingers", "thumb_stiff", "tires"), tidy="Open them all and drop them in the tin.", measures=("newton used",), themes=("boats", "shop", "pirates"), setup_minutes=0.3,
+        watch=("many_fingers", "thumb_stiff", "tires"), tidy="Open them all and drop them in the tin.", measures=("newton",), themes=("boats", "shop", "pirates"), setup_minutes=0.3,
     )),
     checked(Family(
         id="statue_grip", name="Statue grip", group="squeeze and carry",
@@ -54,7 +54,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main"), minutes=(2, 4), counts=(3, 4, 5), unit="held to the end",
         setup="Pick it up, then freeze. Count aloud together.",
         cues=cues(spoken="“Freeze… two, three”", mark="A ring to stay over", shown="Hold one still", touch="Touch the thumb", steadied="Forearm on the table"),
-        watch=("tires", "wrist_bent", "two_hands"), tidy="Let each fall into the pot.", measures=("hold seconds",), themes=("castles", "animals", "space"), setup_minutes=0.2,
+        watch=("tires", "wrist_bent", "two_hands"), tidy="Let each fall into the pot.", measures=("hold",), themes=("castles", "animals", "space"), setup_minutes=0.2,
     )),
     checked(Family(
         id="feather_lift", name="Crane aim", group="squeeze and carry",
@@ -67,7 +67,7 @@ FAMILIES = (
         parts=("opener", "warm-up", "main", "stretch"), minutes=(2, 6), counts=(4, 6, 8), unit="landed",
         setup="Load on the {helper} side, bowl on the {skill} side.",
         cues=cues(spoken="“Squeeze, fly, open”", mark="A ring round the bowl", shown="Fly one over", touch="Touch the thumb", steadied="Forearm on the table"),
-        watch=("arm_floats", "tires", "swaps_hands"), tidy="Fly the last ones home.", measures=("hold seconds", "drops"), themes=("birds", "space", "boats"), setup_minutes=0.4,
+        watch=("arm_floats", "tires", "swaps_hands"), tidy="Fly the last ones home.", measures=("hold", "drops"), themes=("birds", "space", "boats"), setup_minutes=0.4,
     )),
     checked(Family(
         id="barge_push", name="Barge push", group="wall and floor",
@@ -93,6 +93,6 @@ FAMILIES = (
         parts=("warm-up",), minutes=(2, 4), counts=(2, 3, 4), unit="walks", posture="on hands and feet",
         setup="Bare feet, clear floor, fingers spread.",
         cues=cues(spoken="“Flat paws, long arms”", shown="Walk three steps", touch="Touch the backs of the hands", steadied="Hold the hips"),
-        watch=("wrist_bent", "tires", "leans"), tidy="Curl up like a sleeping bear.", measures=("hold seconds",), themes=("animals", "garden"), setup_minutes=0.2, tidy_minutes=0.1,
+        watch=("wrist_bent", "tires", "leans"), tidy="Curl up like a sleeping bear.", measures=("hold",), themes=("animals", "garden"), setup_minutes=0.2, tidy_minutes=0.1,
     )),
 )  # fmt: skip

@@ -32,7 +32,7 @@ FAMILIES = (
         setup="Pieces in a shallow bowl on the {helper} side, line in front. One piece at a time for a first go.",
         cues=cues(spoken="“Poke, then pull”", mark="Colour the last 2 cm of the line", shown="Thread one slowly, both hands in view", touch="Tap the helper hand: it holds the piece", steadied="Hold the line still just behind its tip"),
         watch=("helper_idle", "many_fingers", "swaps_hands", "whole_hand", "frustrated"),
-        tidy="Pull the pieces off one by one and drop them in the bowl.", measures=("items a minute",), themes=("boats", "trains", "jewellery", "animals"),
+        tidy="Pull the pieces off one by one and drop them in the bowl.", measures=("pace",), themes=("boats", "trains", "jewellery", "animals"),
     )),
     checked(Family(
         id="ring_tower", name="Ring tower", group="threading",
@@ -75,7 +75,7 @@ FAMILIES = (
         setup="Edge in front at chest height, pegs in a pot on the {skill} side, all facing the same way.",
         cues=cues(spoken="“Thumb and two, squeeze open”", mark="Dots on the wings for thumb and fingers", shown="Open one wide and wait a moment", touch="Touch the thumb pad", steadied="Hold the edge still"),
         watch=("thumb_stiff", "many_fingers", "tires", "two_hands", "wrist_bent"), tidy="Unpeg and drop into the pot from a hand's height.",
-        measures=("newton used", "items a minute"), themes=("fences", "hedgehogs", "sunshine"), both_hands=True,
+        measures=("newton", "pace"), themes=("fences", "hedgehogs", "sunshine"), both_hands=True,
     )),
     checked(Family(
         id="wash_day", name="Wash day", group="pegs",
@@ -114,6 +114,6 @@ FAMILIES = (
         setup="Loads in a bowl on the {helper} side, pot on the {skill} side: the arm crosses the middle.",
         cues=cues(spoken="“Squeeze and keep”", mark="Dot where the fingers go", shown="Carry one slowly", touch="Touch the last two fingers", steadied="Hold the pot still"),
         watch=("whole_hand", "thumb_stiff", "tires", "arm_floats"), tidy="Carry the loads back with the tool in the other hand.",
-        measures=("hold seconds",), themes=("boats", "building site", "space"), both_hands=True,
+        measures=("hold",), themes=("boats", "building site", "space"), both_hands=True,
     )),
 )  # fmt: skip

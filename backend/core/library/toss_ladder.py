@@ -18,7 +18,7 @@ FAMILIES = (
         parts=("warm-up", "main", "stretch"), minutes=(2, 6), counts=(5, 8, 10), unit="caught in a row", posture="standing, feet apart",
         setup="Clear floor, facing a plain wall. One in each hand.",
         cues=cues(spoken="“Up, up, catch, catch”", mark="Two bright spots on the wall", shown="Toss once, slowly", touch="Touch the hand that goes first", steadied="Stand behind, elbows held"),
-        watch=("eyes_off", "swaps_hands", "leans"), tidy="One in each hand into the basket.", measures=("catches in a row",), themes=("circus", "canal", "ball games"), both_hands=True, setup_minutes=0.1,
+        watch=("eyes_off", "swaps_hands", "leans"), tidy="One in each hand into the basket.", measures=("row",), themes=("circus", "canal", "ball games"), both_hands=True, setup_minutes=0.1,
     )),
     checked(Family(
         id="two_bag_relay", name="Two-bag relay", group="toss and catch",
@@ -31,7 +31,7 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(2, 6), counts=(5, 8, 10), unit="exchanges", posture="standing, facing a partner",
         setup="Partner opposite, a bag in each {skill} hand, nothing that breaks.",
         cues=cues(spoken="“Ready, swap”", mark="A spot to stand on", shown="Swap once", touch="Touch the tossing hand", steadied="Stand behind, elbows held"),
-        watch=("eyes_off", "swaps_hands", "frustrated"), tidy="Toss them into the basket.", measures=("catches in a row",), themes=("ball games", "boats"), both_hands=True, setup_minutes=0.1,
+        watch=("eyes_off", "swaps_hands", "frustrated"), tidy="Toss them into the basket.", measures=("row",), themes=("ball games", "boats"), both_hands=True, setup_minutes=0.1,
     )),
     checked(Family(
         id="harbour_wall", name="Harbour wall", group="toss and catch",
@@ -44,6 +44,6 @@ FAMILIES = (
         parts=("main", "stretch"), minutes=(2, 6), counts=(3, 6, 10), unit="rebounds caught", posture="standing, a big step from the wall",
         setup="Plain wall, nothing that breaks, a line to stand behind.",
         cues=cues(spoken="“Toss, other hand”", mark="A bright spot on the wall", shown="Toss once", touch="Touch the catching hand", steadied="Stand behind, elbows held"),
-        watch=("eyes_off", "swaps_hands", "tires"), tidy="Roll them into the basket with the other hand.", measures=("catches in a row",), themes=("ball games", "space"), both_hands=True, setup_minutes=0.1,
+        watch=("eyes_off", "swaps_hands", "tires"), tidy="Roll them into the basket with the other hand.", measures=("row",), themes=("ball games", "space"), both_hands=True, setup_minutes=0.1,
     )),
 )  # fmt: skip

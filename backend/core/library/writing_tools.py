@@ -39,7 +39,7 @@ FAMILIES = (
         parts=("opener", "main"), minutes=(4, 9), counts=(2, 3, 4), unit="filled within the border",
         setup="Outline first, then fill. Paper tilted for a {skill}-hander, the {helper} hand holds it.",
         cues=cues(spoken="“Edge first, then the middle”", mark="Thick border", shown="Fill one corner", touch="Touch the helper hand", steadied="Forearm on the table"),
-        watch=PEN_WATCH, tidy="Caps on, tools in the tin.", measures=("share filled", "share spilled over"), themes=("boats", "space", "animals"), setup_minutes=0.4,
+        watch=PEN_WATCH, tidy="Caps on, tools in the tin.", measures=("filled", "over_edge"), themes=("boats", "space", "animals"), setup_minutes=0.4,
     )),
     checked(Family(
         id="trace_the_route", name="Trace the route", group="colour and trace",
@@ -53,7 +53,7 @@ FAMILIES = (
         parts=("opener", "main", "daily"), minutes=(3, 8), counts=(3, 5, 6), unit="routes inside the banks",
         setup="Start on the {helper} side, harbour on the {skill} side.",
         cues=cues(spoken="“Slow boat”", mark="Start dot and stop dot", shown="Trace one with a finger", touch="Touch the wrist: rest it", steadied="Forearm on the table"),
-        watch=PEN_WATCH, tidy="Stack the routes.", measures=("share within the line",), themes=("boats", "trains", "roads"), setup_minutes=0.4,
+        watch=PEN_WATCH, tidy="Stack the routes.", measures=("off_line", "on_line"), themes=("boats", "trains", "roads"), setup_minutes=0.4,
     )),
     checked(Family(
         id="stroke_by_stroke", name="Stroke by stroke", group="copy-a-step drawing",

@@ -95,7 +95,7 @@ class Block:
     setup: str
     posture: str
     cues: tuple[tuple[str, str], ...]
-    watch: tuple[str, ...]
+    watch: tuple[tuple[str, str], ...]
     tidy: str
     locked: bool = False
 

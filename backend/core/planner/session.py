@@ -7,13 +7,15 @@ from math import ceil
 from core.grading import grade_words
 from core.house import House, Offer, Quantity, Variant, checked_variant
 from core.library import FAMILIES
-from core.library.declare import PARTS
+from core.library.declare import PARTS, Family
 from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
 from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
 from core.planner.relaxed import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
 from core.planner.shapes import ORDERS
 from core.planner.worth import STRAND_STEPS
+from core.policies import cue_for
+from core.said import for_child
 from core.skills import STRANDS, TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
@@ -236,17 +238,12 @@ def _block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, be
     f, offer = c.family, c.offer
     sets = _sets(offer, minutes)
     return Block(
-        c.part, offer.variant, f.name, c.strand, c.rung, grade_words_for(offer.variant, request), minutes, sets,
+        c.part, offer.variant, f.name, c.strand, c.rung, grade_words(offer.variant, request.child), minutes, sets,
         offer.count, f.unit, tuple(_for_sets(q, sets) for q in offer.quantities), c.expected, f.tiring,
         ceil((f.setup_minutes + f.tidy_minutes) * STEP - 1e-9) / STEP, minutes * c.quality / QUALITY, offer.verdict, c.why, beat,
-        for_hand(f.setup, request), f.posture, tuple((q.support, for_hand(q.words, request)) for q in f.cues),
-        f.watch, f.tidy, locked,
+        for_child(f.setup, request.child), f.posture, _cues(f, request),
+        _watch(f, request), f.tidy, locked,
     )  # fmt: skip
-
-
-def grade_words_for(variant: Variant, request: SessionRequest) -> tuple[str, ...]:
-    """The grade in words, sides said for this child's hand."""
-    return tuple(for_hand(w, request) for w in grade_words(variant))
 
 
 def _sets(offer: Offer, minutes: int) -> int:
@@ -259,13 +256,16 @@ def _for_sets(q: Quantity, sets: int) -> Quantity:
     return replace(q, wanted=q.wanted * sets) if q.single_use else q
 
 
-def for_hand(words: str, request: SessionRequest) -> str:
-    """Say {skill} and {helper} as this child's right and left; unsettled hands keep the trade's words."""
-    hand = request.child.hand
-    if hand == "not_settled":
-        return words.replace("{skill}", "skill-hand").replace("{helper}", "helper-hand")
-    other = "left" if hand == "right" else "right"
-    return words.replace("{skill}", hand).replace("{helper}", other)
+def _cues(f: Family, request: SessionRequest) -> tuple[tuple[str, str], ...]:
+    """Each cue's help and words, in the order this child's prompt policy goes: least help first, or most."""
+    said = tuple((q.support, for_child(q.words, request.child)) for q in f.cues)
+    return said if request.child.prompt_policy == "least_first" else said[::-1]
+
+
+def _watch(f: Family, request: SessionRequest) -> tuple[tuple[str, str], ...]:
+    """Each mark to watch and what to do when it is seen, by this child's policies."""
+    on_tool = "tool_grasp" in f.trains or "tool_grasp" in f.demands
+    return tuple((mark, cue_for(mark, request.child, on_tool)) for mark in f.watch)
 
 
 def totals(blocks: tuple[Block, ...]) -> SessionPlan:

@@ -11,7 +11,7 @@ from core.progression import decide, policy_for
 from core.scoring import Event, EventError, checked_event, fold
 from core.skills import STRANDS
 from core.suggestions import table
-from core.summary import Point, movement
+from core.summary import Level, Point, movement
 from testing.core_builders import set_of
 
 BLOCKS = {"b0": "load_the_barge"}
@@ -147,7 +147,7 @@ class SuggestionTest(TestCase):
 class MovementTest(TestCase):
     def line(self, *means: float):
         points = [Point(DAY + timedelta(7 * i), m, 0.4) for i, m in enumerate(means)]
-        return movement(STRANDS["cutting"], points)
+        return movement(STRANDS["cutting"], points, [Level(p.on, p.mean) for p in points])
 
     def test_three_sessions_are_too_few_to_say(self) -> None:
         self.assertEqual(self.line(3, 4, 5).kind, "too_few")

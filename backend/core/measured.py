@@ -1,0 +1,66 @@
+"""What is measured beside counting: each measure's unit, what is possible, and how several in one set become one.
+
+Automatic ones come from the taps themselves; the others are read off a ruler, a cup or the palm and typed in one tap.
+Ranges: project definition, wide enough for anything a household can hold.
+"""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from types import MappingProxyType
+from typing import Literal
+
+AUTOMATIC = MappingProxyType(
+    {"pace": "Pace", "hold": "Longest hold", "tension": "Seconds under tension", "alone": "Done alone",
+     "drops": "Dropped, of tries", "row": "Longest row"}
+)  # fmt: skip
+"""Measures that the taps themselves say, by id."""
+
+
+@dataclass(frozen=True)
+class Measured:
+    """One measure taken by hand.
+
+    unit   -- as in units.UCUM
+    step   -- how finely it is read
+    fold   -- how several readings in one set become one: their mean, or the most reached
+    better -- which way is progress
+    """
+
+    id: str
+    name: str
+    unit: str
+    lowest: float
+    highest: float
+    step: float
+    fold: Literal["mean", "max"]
+    better: Literal["more", "less"]
+
+    def checked(self, value: object) -> float:
+        """Return the value as a float. Raises ValueError, with what is possible, for anything else."""
+        good = isinstance(value, int | float) and not isinstance(value, bool) and self.lowest <= value <= self.highest
+        if not good:
+            raise ValueError(f"{self.name} of {value!r} {self.unit} is not possible. Send {self.lowest:g} to {self.highest:g}.")
+        return float(value)  # type: ignore[arg-type]
+
+
+_TAKEN = (
+    Measured("newton", "Resistance used", "N", 0.5, 300, 0.5, "max", "more"),
+    Measured("tokens", "Kept in the palm", "tokens", 1, 30, 1, "max", "more"),
+    Measured("off_line", "Off the line", "mm", 0, 60, 1, "mean", "less"),
+    Measured("on_line", "Within the line", "%", 0, 100, 5, "mean", "more"),
+    Measured("overshoot", "Past the stop mark", "mm", 0, 100, 1, "mean", "less"),
+    Measured("filled", "Area filled", "%", 0, 100, 5, "mean", "more"),
+    Measured("over_edge", "Over the edge", "%", 0, 100, 5, "mean", "less"),
+    Measured("tower", "Tower height", "mm", 5, 1500, 5, "max", "more"),
+    Measured("spills", "Spills", "spills", 0, 60, 1, "mean", "less"),
+    Measured("grip", "Grip seen", "rung", 1, 5, 1, "max", "more"),
+)
+
+MEASURED = MappingProxyType({m.id: m for m in _TAKEN})
+KNOWN = frozenset({*AUTOMATIC, *MEASURED})
+
+
+def folded(measure: str, values: Iterable[float]) -> float:
+    """Return several readings of one set as one: their mean, or the most reached, as the measure says."""
+    read = list(values)
+    return max(read) if MEASURED[measure].fold == "max" else sum(read) / len(read)
