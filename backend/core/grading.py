@@ -9,6 +9,7 @@ from core.house import House, Offer, Variant, checked_variant, variants_of
 from core.library import FAMILIES
 from core.said import for_child
 
+OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how families word the grade that asks for the other hand
 SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project definition
 
 
@@ -60,6 +61,11 @@ def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]
     """The chosen step of each axis, in words; with a child, sides and ways said for that child."""
     f = checked_variant(variant)
     return tuple(for_child(axis.steps[at].words, child) for axis, at in zip(f.axes, variant.grade, strict=True))
+
+
+def asks_other_hand(variant: Variant) -> bool:
+    """Whether the grade itself asks for the hand the child does not prefer."""
+    return any(w in OTHER_HAND_STEPS for w in grade_words(variant))
 
 
 def neighbours(variant: Variant, stock: House) -> tuple[Neighbour | None, Neighbour | None]:

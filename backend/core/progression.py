@@ -10,11 +10,14 @@ from datetime import date
 from types import MappingProxyType
 
 from core.ability import Estimate
+from core.grading import asks_other_hand
+from core.house import Variant
 from core.scoring import SetResult
 from core.support import LEVELS, SUPPORTS, less_help
 
 STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
 READY, STUCK = ("up", "fade", "swap"), ("change", "lower", "down")
+OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})
 BOTH_HANDS = frozenset(
     {"squeeze", "pinch", "hold", "push", "midline"}
 )  # trained with either hand on purpose: strength and transfer games; common practice
@@ -81,15 +84,19 @@ def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = ""
     return Policy(today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first, preferred=settled)
 
 
-def next_hand(history: Sequence[SetResult], strand: str, preferred: str, today: date) -> str:
-    """Return the hand to use next in a strand: the other one where it is its turn, else the preferred one."""
+def next_hand(history: Sequence[SetResult], strand: str, preferred: str, today: date, variant: Variant | None = None) -> str:
+    """Return the hand to use next in a strand: the other one where it is its turn, else the preferred one.
+
+    variant -- where given, a grade that asks for the other hand has its way
+    """
+    if preferred not in OTHER_HAND:
+        return preferred
+    if variant and asks_other_hand(variant):
+        return OTHER_HAND[preferred]
     policy = policy_for(strand, today, hand=preferred)
     if not history or not policy.preferred:
         return preferred
     return OTHER_HAND[preferred] if _other_hand(_Facts(sorted(history, key=lambda s: s.on), policy), policy) else preferred
-
-
-OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})
 
 
 def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> Decision:

@@ -79,7 +79,7 @@ def _frozen_block(bench: Workbench, stored: PlanBlock, at: int, plan: Plan, on: 
     return {
         "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, stored),
         "if_mouthed": if_mouthed(bench, block), "rest": asdict(REST), "measures": _asked(bench, block),
-        "hand": next_hand(history(plan.child, block.strand), block.strand, plan.child.hand, on),
+        "hand": next_hand(history(plan.child, block.strand), block.strand, plan.child.hand, on, block.variant),
         "record": _record(plan.child, block.variant.family),
     }  # fmt: skip
 

@@ -5,7 +5,9 @@ from datetime import date
 from types import MappingProxyType
 from unittest import TestCase
 
-from core.measures import by_hand, measures
+from core.library import FAMILIES
+from core.measured import MEASURED
+from core.measures import by_hand, help_by_day, measures
 from core.notes import Step, Told, draft
 from core.units import UCUM
 from testing.core_builders import set_of
@@ -42,6 +44,30 @@ class MeasuresTest(TestCase):
         sets = [set_of(MONDAY, 10, 8, seconds=60.0, drops=1, best_hold_seconds=3.0)]
         self.assertEqual({s.unit for s in measures(sets)} - set(UCUM), set())
 
+    def test_every_measure_taken_by_hand_has_a_code_and_a_line(self) -> None:
+        for m in MEASURED.values():
+            self.assertIn(m.unit, UCUM, m.id)
+            self.assertEqual(self.series(set_of(MONDAY, 8, 7, measures={m.id: m.highest}))[m.id], [m.highest])
+
+    def test_seconds_under_tension_are_summed_and_readings_of_a_day_become_one(self) -> None:
+        day = [
+            set_of(MONDAY, 2, 2, hold_seconds=6.0, measures={"off_line": 3.0}),
+            set_of(MONDAY, 2, 2, hold_seconds=5.0, measures={"off_line": 6.0}),
+        ]
+        self.assertEqual((self.series(*day)["tension"], self.series(*day)["off_line"]), ([11.0], [4.5]))
+
+    def test_the_longest_row_is_kept_where_the_activity_counts_it(self) -> None:
+        catch = next(f for f in FAMILIES.values() if "row" in f.measures)
+        throw = set_of(MONDAY, 10, 9, family=catch.id, grade=(0,) * len(catch.axes), longest_row=6)
+        self.assertEqual(self.series(throw)["row"], [6.0])
+        self.assertNotIn("row", self.series(set_of(MONDAY, 10, 9, longest_row=6)))
+
+    def test_help_of_a_day_is_counted_by_level_least_first(self) -> None:
+        told = help_by_day([set_of(NEXT, 8, 8), set_of(MONDAY, 4, 4, "steadied"), set_of(MONDAY, 3, 1)])
+        self.assertEqual(
+            [(h.on, list(h.tries.items())) for h in told], [(MONDAY, [("alone", 3), ("steadied", 4)]), (NEXT, [("alone", 8)])]
+        )
+
     def test_hands_are_compared_only_where_both_were_used(self) -> None:
         right = set_of(MONDAY, 10, 8)
         self.assertEqual(by_hand([right]), ())
@@ -66,6 +92,15 @@ class NoteTest(TestCase):
     def test_an_answer_is_said_as_it_was_given(self) -> None:
         declined = Step("hold_and_act", "One step harder", "15 of 16 alone", "declined")
         self.assertIn("(not followed)", draft(self.told(steps=[declined])))
+
+    def test_a_changed_step_says_to_what(self) -> None:
+        step = Step("hold_and_act", "Ready for one step harder", "9 of 10", "changed", "Same grade, less help")
+        self.assertIn("9 of 10 (changed: same grade, less help)", draft(self.told(steps=[step])))
+
+    def test_what_was_measured_is_said_with_its_unit(self) -> None:
+        said = draft(self.told(sets=[set_of(MONDAY, 8, 7, measures={"tokens": 5.0, "grip": 4.0})]))
+        self.assertIn("kept in the palm 5 tokens", said)
+        self.assertIn("grip seen: still tripod", said)
 
     def test_what_was_not_recorded_is_not_said(self) -> None:
         text = draft(self.told(sets=[set_of(MONDAY, 8, 7)], skipped=[], rungs={}, steps=[]))

@@ -1,5 +1,6 @@
 """From taps to sets, to the next step, to a line of words."""
 
+from dataclasses import replace
 from datetime import UTC, date, datetime, timedelta
 from unittest import TestCase
 
@@ -7,11 +8,12 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.ability import Estimate
-from core.progression import decide, policy_for
+from core.house import Variant
+from core.progression import decide, next_hand, policy_for
 from core.scoring import Event, EventError, checked_event, fold
 from core.skills import STRANDS
-from core.suggestions import table
-from core.summary import Level, Point, movement
+from core.suggestions import REST, table
+from core.summary import Level, Point, day_levels, grade_changes, movement
 from testing.core_builders import set_of
 
 BLOCKS = {"b0": "load_the_barge"}
@@ -72,6 +74,56 @@ class FoldTest(TestCase):
             self.assertEqual(no.exception.field, field)
 
 
+class MeasuredTest(TestCase):
+    def test_several_readings_of_a_set_become_one(self) -> None:
+        log = [tap(0), tap(1, "measure", measure="off_line", value=4), tap(2, "measure", measure="off_line", value=7),
+               tap(3, "measure", measure="tokens", value=3), tap(4, "measure", measure="tokens", value=5),
+               tap(5, "hold", seconds=2.5), tap(6, "hold", seconds=4)]  # fmt: skip
+        done = fold(log, BLOCKS, DAY)[0]
+        self.assertEqual(dict(done.measures), {"off_line": 5.5, "tokens": 5.0})
+        self.assertEqual((done.hold_seconds, done.best_hold_seconds), (6.5, 4.0))
+
+    def test_a_reading_taken_back_does_not_count(self) -> None:
+        log = [tap(0), tap(1, "measure", measure="tokens", value=9), tap(2, "undo", event="e1")]
+        self.assertEqual(dict(fold(log, BLOCKS, DAY)[0].measures), {})
+
+    def test_what_can_not_be_read_off_is_refused_at_the_field(self) -> None:
+        for field, value in (
+            ("measure", {"measure": "luck", "value": 3}),
+            ("value", {"measure": "tokens", "value": -1}),
+            ("value", {"measure": "on_line", "value": 101}),
+            ("value", {"measure": "tower", "value": "high"}),
+            ("value", {"measure": "tokens", "value": True}),
+        ):
+            with self.assertRaises(EventError) as no:
+                checked_event(tap(0, "measure", **value), BLOCKS)
+            self.assertEqual(no.exception.field, field)
+
+    def test_a_hand_is_right_or_left(self) -> None:
+        checked_event(tap(0, "hand", hand="left"), BLOCKS)
+        for event in (tap(0, "hand", hand="both"), tap(0, hand="foot")):
+            with self.assertRaises(EventError) as no:
+                checked_event(event, BLOCKS)
+            self.assertEqual(no.exception.field, "hand")
+
+    def test_the_other_hand_is_evidence_with_an_offset_of_its_own(self) -> None:
+        right = set_of(DAY, 10, 8)
+        left = replace(right, hand="left")
+        self.assertEqual(right.evidence("hold_and_act", "right").family, "load_the_barge")
+        self.assertEqual(left.evidence("hold_and_act", "right").family, "load_the_barge/left")
+        self.assertEqual(left.evidence("hold_and_act", "not_settled").family, "load_the_barge")
+
+
+class RestTest(TestCase):
+    def test_a_third_slower_calls_for_a_rest(self) -> None:
+        at = [0, 3, 6, 9, 13, 17, 21]  # three gaps of 3 s, then three of 4 s: slower by exactly a third
+        self.assertTrue(REST.is_due(at))
+        self.assertFalse(REST.is_due([0, 3, 6, 9, 13, 17, 20.9]))
+
+    def test_before_two_windows_it_says_nothing(self) -> None:
+        self.assertFalse(REST.is_due([0, 1, 2, 3, 13, 23]))
+
+
 class DecideTest(TestCase):
     def decide(self, *sets, today: date = DAY, **policy: object):
         return decide(sets, Estimate(3.0, 0.5), policy_for("hold_and_act", today, **policy))
@@ -127,6 +179,37 @@ class DecideTest(TestCase):
         self.assertEqual(decide(perfect, Estimate(2, 0.5), policy).kind, "up")
 
 
+class OtherHandTest(TestCase):
+    """Common practice, no source: strength and transfer are trained with the other hand on purpose."""
+
+    squeeze = {"grade": (0, 0, 0), "family": "peg_fence"}
+
+    def decide(self, *sets, hand: str = "right"):  # type: ignore[no-untyped-def]
+        return decide(sets, Estimate(3.0, 0.5), policy_for("pinch", DAY, hand=hand))
+
+    def ready(self, hand: str = "right") -> list:
+        return [replace(set_of(day, 10, 9, **self.squeeze), hand=hand) for day in (DAY - timedelta(7), DAY)]
+
+    def test_one_hand_ready_swaps_before_harder(self) -> None:
+        decision = self.decide(*self.ready())
+        self.assertEqual(decision.kind, "swap")
+        self.assertIn("left hand not tried", decision.evidence[1].words)
+        self.assertIn("left", decision.words)
+
+    def test_both_hands_ready_go_up(self) -> None:
+        self.assertEqual(self.decide(*self.ready(), *self.ready("left")).kind, "up")
+
+    def test_an_unsettled_hand_or_a_tool_strand_never_swaps(self) -> None:
+        self.assertEqual(self.decide(*self.ready(), hand="not_settled").kind, "up")
+        self.assertEqual(policy_for("cutting", DAY, hand="right").preferred, "")
+
+    def test_the_next_run_starts_with_the_hand_whose_turn_it_is(self) -> None:
+        self.assertEqual(next_hand(self.ready(), "pinch", "right", DAY), "left")
+        self.assertEqual(next_hand([*self.ready(), *self.ready("left")], "pinch", "right", DAY), "right")
+        self.assertEqual(next_hand([], "pinch", "right", DAY, Variant("peg_fence", (0, 0, 1))), "left")
+        self.assertEqual(next_hand(self.ready(), "pinch", "not_settled", DAY), "not_settled")
+
+
 class SuggestionTest(TestCase):
     def say(self, tries: int, won: int, helped: bool = False, count: int = 8):
         return next((s.kind for s in table(count) if (s.tries, s.successes, s.helped) == (tries, won, helped)), None)
@@ -163,3 +246,29 @@ class MovementTest(TestCase):
 
     def test_going_back_is_said(self) -> None:
         self.assertEqual(self.line(5, 4.6, 4.2, 3.9, 3.5).kind, "down")
+
+    def test_what_a_day_says_is_read_back_from_its_sets_alone(self) -> None:
+        asked = set_of(DAY, 1, 1).difficulty["hold_and_act"]
+        many = set_of(DAY, 10_000, 8_000)  # 8 in 10 alone is, by definition, standing at the rung asked
+        self.assertAlmostEqual(day_levels("hold_and_act", [many])[0].rung, asked, places=3)
+        half = set_of(DAY, 10_000, 5_000)  # 5 in 10: one rung below it
+        self.assertAlmostEqual(day_levels("hold_and_act", [half])[0].rung, asked - 1, places=3)
+        helped = set_of(DAY, 10_000, 8_000, "spoken")
+        self.assertAlmostEqual(day_levels("hold_and_act", [helped])[0].rung, asked - 0.5, places=3)
+        self.assertEqual(day_levels("hold_and_act", [set_of(DAY, 5, 5, "hand_over_hand")]), ())
+
+    def test_non_overlap_counts_every_pair_of_an_early_and_a_later_day(self) -> None:
+        rungs = [3.0, 3.4, 3.1, 3.2, 3.6, 3.3]
+        pairs = [(a < b) + (a == b) / 2 for a in rungs[:3] for b in rungs[3:]]
+        self.assertAlmostEqual(self.line(*rungs).nonoverlap or 0, sum(pairs) / len(pairs))
+        self.assertIsNone(self.line(*rungs[:5]).nonoverlap)
+
+    def test_a_change_of_grade_is_marked_on_its_day(self) -> None:
+        sets = [
+            set_of(DAY, 8, 7),
+            set_of(DAY + timedelta(7), 8, 7, grade=(2, 1, 0)),
+            set_of(DAY + timedelta(14), 8, 7, grade=(2, 1, 0)),
+        ]
+        found = grade_changes("hold_and_act", sets)
+        self.assertEqual([c.on for c in found], [DAY + timedelta(7)])
+        self.assertAlmostEqual(found[0].by, sets[1].difficulty["hold_and_act"] - sets[0].difficulty["hold_and_act"])

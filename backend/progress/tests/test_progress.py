@@ -1,5 +1,6 @@
 """Monday's list and the progress page."""
 
+import itertools
 from datetime import timedelta
 
 from django.test import TestCase
@@ -60,3 +61,56 @@ class CaseloadTest(TestCase):
         strand = max(out["strands"], key=lambda s: len(s["points"]))
         self.assertEqual(len(strand["points"]), len({s["on"] for s in strand["sets"]}))
         self.assertTrue(all(p["sd"] > 0 for p in strand["points"]))
+
+    def test_the_line_carries_help_grade_changes_and_signed_notes(self) -> None:
+        child = self.seen(28, 21, 14, 7)
+        run = child.runs.order_by("-on").first()
+        _, kept = self.api("put", f"/runs/{run.pk}/note", {"text": "Buttoned the whole coat.", "version": 0})
+        self.api("post", f"/runs/{run.pk}/note/sign", {"version": kept["version"]})
+        _, out = self.api("get", f"/children/{child.pk}/progress")
+        for strand in out["strands"]:
+            days = {s["on"] for s in strand["sets"]}
+            self.assertEqual({h["on"] for h in strand["help"]}, days)
+            self.assertEqual(sum(h["tries"].get("alone", 0) for h in strand["help"]), sum(s["tries"] for s in strand["sets"]))
+            notes = [m for m in strand["marked"] if m["kind"] == "note"]
+            self.assertEqual(len(notes), int(run.on.isoformat() in days))
+            asked = {d: max(s["difficulty"] for s in strand["sets"] if s["on"] == d) for d in days}
+            row = [asked[d] for d in sorted(asked)]
+            changed = sum(abs(b - a) >= 0.25 for a, b in itertools.pairwise(row))
+            self.assertEqual(len([m for m in strand["marked"] if m["kind"] != "note"]), changed)
+
+
+class AnswerTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        run = run_for_child(self.lead, make_child(self.lead))
+        tap_all(self.lead, run)
+        finish_run(self.lead, run)
+        self.api = Api(self.lead)
+        self.decision = run.decisions.first()
+        self.path = f"/decisions/{self.decision.pk}/answer"
+
+    def test_a_step_is_changed_to_another_with_a_word_why(self) -> None:
+        other = "fade" if self.decision.kind != "fade" else "hold"
+        status, out = self.api("post", self.path, {"answer": "changed", "kind": other, "why": "leans on me"})
+        self.assertEqual((status, out["answer"], out["answer_kind"], out["answer_why"]), (200, "changed", other, "leans on me"))
+        self.decision.refresh_from_db()
+        self.assertEqual(self.decision.settled_kind, other)
+
+    def test_changing_needs_another_kind_and_a_reason(self) -> None:
+        for body, field in (
+            ({"answer": "changed", "kind": self.decision.kind, "why": "x"}, "kind"),
+            ({"answer": "changed", "kind": "faster", "why": "x"}, "kind"),
+            ({"answer": "changed", "kind": "fade", "why": " "}, "why"),
+            ({"answer": "declined", "why": ""}, "why"),
+            ({"answer": "perhaps", "why": "x"}, "answer"),
+        ):
+            status, problem = self.api("post", self.path, body)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field), body)
+        self.decision.refresh_from_db()
+        self.assertEqual(self.decision.answer, "")
+
+    def test_a_declined_step_leaves_things_as_they_are_on_the_list(self) -> None:
+        self.api("post", self.path, {"answer": "declined", "why": "not this week"})
+        self.decision.refresh_from_db()
+        self.assertEqual(self.decision.settled_kind, "hold")

@@ -2,7 +2,7 @@
 
 import random
 from dataclasses import replace
-from datetime import timedelta
+from datetime import UTC, datetime, timedelta
 from uuid import uuid4
 
 from django.test import TestCase
@@ -13,12 +13,14 @@ from core.grading import difficulty
 from core.hazards import fits_small_parts_cylinder
 from core.library import FAMILIES
 from core.library.things import MATERIALS
+from core.measured import MEASURED
+from core.scoring import Event
 from planning.models import Plan
 from planning.workbench import Wish, workbench
 from progress.actions import finish_run
 from progress.models import DecisionRecord
 from running.actions import keep_events, start_run
-from running.models import RunEvent, SetRecord
+from running.models import Run, RunEvent, SetRecord
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all, tries
 
 
@@ -221,3 +223,99 @@ class MouthingTest(TestCase):
         again = run_for_child(lead, Child.objects.get(pk=child.pk))
         self.assertTrue(all(not b["if_mouthed"] for b in again.blocks))
         self.assertEqual(Api(make_member("assistant", lead.clinic))("post", f"/children/{child.pk}/mouthing")[0], 403)
+
+
+class TogetherTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.home = make_home(self.lead, dict.fromkeys(MATERIALS, 30))
+        self.children = [make_child(self.lead, self.home, first_name=n) for n in ("Wyn", "Isa")]
+        self.api = Api(self.lead)
+        body = {
+            "children": [c.pk for c in self.children],
+            "home_id": self.home.pk,
+            "minutes": 30,
+            "targets": ["grasp"],
+            "supervision": "arms_reach",
+        }
+        status, self.group = self.api("post", "/groups", body)
+        self.assertEqual(status, 200)
+        self.ids = {str(c.pk): str(uuid4()) for c in self.children}
+
+    def start(self) -> tuple[int, list]:
+        return self.api("post", f"/groups/{self.group['id']}/runs", {"ids": self.ids})
+
+    def test_each_child_gets_a_run_of_the_same_activities_on_an_own_grade(self) -> None:
+        status, runs = self.start()
+        self.assertEqual((status, [r["child_name"] for r in runs]), (200, ["Wyn", "Isa"]))
+        planned = [(b["family"], [c["grade"] for c in b["children"]]) for b in self.group["blocks"]]
+        ran = [(b["family"], [b["grade"], o["grade"]]) for b, o in zip(runs[0]["blocks"], runs[1]["blocks"], strict=True)]
+        self.assertEqual(ran, planned)
+        self.assertEqual({r["group_id"] for r in runs}, {self.group["id"]})
+
+    def test_beginning_twice_begins_once(self) -> None:
+        self.assertEqual([r["id"] for r in self.start()[1]], [r["id"] for r in self.start()[1]])
+        self.assertEqual(Run.objects.count(), 2)
+
+    def test_what_is_barred_for_one_is_off_the_table_for_all(self) -> None:
+        small = {q["material"] for b in self.start()[1][0]["blocks"] for q in b["quantities"] if fits_small(q["material"])}
+        if not small:
+            self.skipTest("this plan uses no small part")
+        Child.objects.filter(pk=self.children[1].pk).update(mouthing="often")
+        self.ids = {k: str(uuid4()) for k in self.ids}
+        status, problem = self.start()
+        self.assertEqual(status, 422)
+        self.assertIn("can't be run today", problem["detail"])
+        self.assertEqual(Run.objects.count(), 2)
+
+    def test_a_run_id_for_each_child_is_wanted(self) -> None:
+        self.ids.popitem()
+        self.assertEqual(self.start()[0], 422)
+
+    def test_another_clinic_can_not_begin_it(self) -> None:
+        other = Api(make_member())
+        self.assertEqual(other("post", f"/groups/{self.group['id']}/runs", {"ids": self.ids})[0], 404)
+
+
+def fits_small(material: str) -> bool:
+    shape = MATERIALS[material].shape
+    return shape is not None and fits_small_parts_cylinder(shape)
+
+
+class BesideCountingTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead, speed_policy="own_record")
+        self.api = Api(self.lead)
+
+    def event(self, run: Run, kind: str, **value: object) -> Event:
+        return Event(str(uuid4()), run.blocks[0]["id"], kind, datetime(2026, 3, 2, 9, 1, tzinfo=UTC), value)
+
+    def test_holds_and_readings_come_out_in_the_results_with_their_units(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        extra = [
+            self.event(run, "hold", seconds=4.0),
+            self.event(run, "hold", seconds=5.5),
+            self.event(run, "measure", measure="tokens", value=4),
+        ]
+        keep_events(self.lead, run, [*tries(run, 0, "1101"), *extra])
+        _, out = self.api("post", f"/runs/{run.pk}/finish")
+        done = out["sets"][0]
+        self.assertEqual((done["hold_seconds"], done["best_hold_seconds"]), (9.5, 5.5))
+        self.assertEqual(done["measured"], ["Kept in the palm: 4 tokens"])
+
+    def test_every_measure_a_family_reads_off_is_asked_with_its_unit_and_range(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        for block in run.blocks:
+            asked = {m["id"] for m in block["measures"]}
+            self.assertEqual(asked, {m for m in FAMILIES[block["family"]].measures if m in MEASURED})
+
+    def test_the_own_record_is_shown_only_where_speed_is_played_with(self) -> None:
+        run = run_for_child(self.lead, self.child)
+        keep_events(self.lead, run, tries(run, 0, "11111111"))  # a try each 5 s: 8 tries in 35 s
+        finish_run(self.lead, run)
+        again = start_run(self.lead, run.plan, uuid4(), TODAY)
+        self.assertAlmostEqual(again.blocks[0]["record"], 8 * 60 / 35)
+        Child.objects.filter(pk=self.child.pk).update(speed_policy="off")
+        calm = start_run(self.lead, Plan.objects.get(pk=run.plan_id), uuid4(), TODAY)
+        self.assertIsNone(calm.blocks[0]["record"])

@@ -748,6 +748,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/groups/{group_id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start Together
+         * @description Begin a run for every child of a group; every block is checked again for everybody within reach.
+         */
+        post: operations["running_api_start_together"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run_id}": {
         parameters: {
             query?: never;
@@ -1170,6 +1190,10 @@ export interface components {
             allergens: components["schemas"]["Choice"][];
             /** Precautions */
             precautions: components["schemas"]["Choice"][];
+            /** Policies */
+            policies: {
+                [key: string]: components["schemas"]["Choice"][];
+            };
             /** Shapes */
             shapes: components["schemas"]["ShapeOut"][];
             /** Orders */
@@ -1264,6 +1288,26 @@ export interface components {
              * @default least_first
              */
             prompt_policy: string;
+            /**
+             * Grip Policy
+             * @default by_age
+             */
+            grip_policy: string;
+            /**
+             * Lace Method
+             * @default undecided
+             */
+            lace_method: string;
+            /**
+             * Correct Policy
+             * @default stop_and_fix
+             */
+            correct_policy: string;
+            /**
+             * Speed Policy
+             * @default off
+             */
+            speed_policy: string;
             /**
              * Food As Material
              * @default true
@@ -1397,6 +1441,26 @@ export interface components {
              */
             prompt_policy: string;
             /**
+             * Grip Policy
+             * @default by_age
+             */
+            grip_policy: string;
+            /**
+             * Lace Method
+             * @default undecided
+             */
+            lace_method: string;
+            /**
+             * Correct Policy
+             * @default stop_and_fix
+             */
+            correct_policy: string;
+            /**
+             * Speed Policy
+             * @default off
+             */
+            speed_policy: string;
+            /**
              * Food As Material
              * @default true
              */
@@ -1478,6 +1542,26 @@ export interface components {
              * @default least_first
              */
             prompt_policy: string;
+            /**
+             * Grip Policy
+             * @default by_age
+             */
+            grip_policy: string;
+            /**
+             * Lace Method
+             * @default undecided
+             */
+            lace_method: string;
+            /**
+             * Correct Policy
+             * @default stop_and_fix
+             */
+            correct_policy: string;
+            /**
+             * Speed Policy
+             * @default off
+             */
+            speed_policy: string;
             /**
              * Food As Material
              * @default true
@@ -2469,10 +2553,20 @@ export interface components {
         GroupChildOut: {
             /** Child */
             child: string;
+            /**
+             * Grade
+             * @default []
+             */
+            grade: number[];
             /** Grade Words */
             grade_words: string[];
             /** Rung */
             rung: number;
+            /**
+             * Strand
+             * @default
+             */
+            strand: string;
             /** Strand Name */
             strand_name: string;
             /** Expected */
@@ -2494,6 +2588,16 @@ export interface components {
             id: string;
             /** Home Name */
             home_name: string;
+            /**
+             * Supervision
+             * @default arms_reach
+             */
+            supervision: string;
+            /**
+             * Child Ids
+             * @default []
+             */
+            child_ids: number[];
             /** Children */
             children: string[];
             /** Status */
@@ -2655,6 +2759,28 @@ export interface components {
             minutes?: number | null;
         };
         /**
+         * AskedOut
+         * @description A measure this activity has read off by hand. usual: what it most likely is; choices: words in place of numbers.
+         */
+        AskedOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /** Lowest */
+            lowest: number;
+            /** Highest */
+            highest: number;
+            /** Step */
+            step: number;
+            /** Usual */
+            usual: number | null;
+            /** Choices */
+            choices: string[];
+        };
+        /**
          * EventOut
          * @description One tap, as kept.
          */
@@ -2696,8 +2822,22 @@ export interface components {
             here: boolean;
         };
         /**
+         * RestOut
+         * @description When a slowing hand calls for a rest: the last `window` gaps between tries against the first.
+         */
+        RestOut: {
+            /** Window */
+            window: number;
+            /** Slower By */
+            slower_by: number;
+            /** Words */
+            words: string;
+        };
+        /**
          * RunBlockOut
          * @description A block at the table: its id, what to say, the grades around it, and what is barred once something was mouthed.
+         *
+         *     hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed.
          */
         RunBlockOut: {
             /** Part */
@@ -2769,6 +2909,19 @@ export interface components {
              * @default []
              */
             if_mouthed: string[];
+            rest?: components["schemas"]["RestOut"] | null;
+            /**
+             * Measures
+             * @default []
+             */
+            measures: components["schemas"]["AskedOut"][];
+            /**
+             * Hand
+             * @default
+             */
+            hand: string;
+            /** Record */
+            record?: number | null;
         };
         /**
          * RunOut
@@ -2785,12 +2938,16 @@ export interface components {
              * Format: uuid
              */
             plan_id: string;
+            /** Group Id */
+            group_id: string | null;
             /** Child Id */
             child_id: number;
             /** Child Name */
             child_name: string;
             /** Hand */
             hand: string;
+            /** Speed */
+            speed: string;
             /**
              * On
              * Format: date
@@ -2829,6 +2986,16 @@ export interface components {
              * Format: uuid
              */
             id: string;
+        };
+        /**
+         * TogetherIn
+         * @description A run id for each child, made on the tablet, so that asking twice begins one run each.
+         */
+        TogetherIn: {
+            /** Ids */
+            ids: {
+                [key: string]: string;
+            };
         };
         /**
          * KeptOut
@@ -2934,6 +3101,8 @@ export interface components {
             sd_after: number;
             /** Answer */
             answer: string;
+            /** Answer Kind */
+            answer_kind: string;
             /** Answer Why */
             answer_why: string;
         };
@@ -3050,6 +3219,10 @@ export interface components {
             seconds: number;
             /** Best Hold Seconds */
             best_hold_seconds: number;
+            /** Hold Seconds */
+            hold_seconds: number;
+            /** Measured */
+            measured: string[];
             /** Marks */
             marks: {
                 [key: string]: number;
@@ -3057,7 +3230,7 @@ export interface components {
         };
         /**
          * AnswerIn
-         * @description What the therapist says of a proposed step.
+         * @description What the therapist says of a proposed step. kind: where it was changed, to which.
          */
         AnswerIn: {
             /** Answer */
@@ -3067,6 +3240,11 @@ export interface components {
              * @default
              */
             why: string;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
         };
         /**
          * HandOut
@@ -3079,6 +3257,38 @@ export interface components {
             successes: number;
             /** Tries */
             tries: number;
+        };
+        /**
+         * HelpOut
+         * @description How many tries were made on a day at each level of help, least first.
+         */
+        HelpOut: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Tries */
+            tries: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * MarkedOut
+         * @description A day marked on the line. kind: harder, easier or note.
+         */
+        MarkedOut: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Kind */
+            kind: string;
+            /** Words */
+            words: string;
+            /** Run Id */
+            run_id?: string | null;
         };
         /**
          * PointOut
@@ -3125,7 +3335,7 @@ export interface components {
         };
         /**
          * StrandProgressOut
-         * @description One strand over time. change in rungs; per_week in rungs a week.
+         * @description One strand over time. change in rungs; per_week in rungs a week; nonoverlap from 0 to 1.
          */
         StrandProgressOut: {
             /** Strand */
@@ -3144,6 +3354,8 @@ export interface components {
             per_week: number | null;
             /** P */
             p: number | null;
+            /** Nonoverlap */
+            nonoverlap: number | null;
             /** Sessions */
             sessions: number;
             /** Points */
@@ -3154,6 +3366,10 @@ export interface components {
             measures: components["schemas"]["SeriesOut"][];
             /** Hands */
             hands: components["schemas"]["HandOut"][];
+            /** Help */
+            help: components["schemas"]["HelpOut"][];
+            /** Marked */
+            marked: components["schemas"]["MarkedOut"][];
         };
         /**
          * ValueOut
@@ -5503,6 +5719,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    running_api_start_together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TogetherIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunOut"][];
                 };
             };
             /** @description Forbidden */

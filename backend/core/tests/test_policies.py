@@ -1,0 +1,79 @@
+"""Where the trade's schools differ: the record's choice changes the words, and nothing else. Common practice, no source."""
+
+from dataclasses import replace
+from unittest import TestCase
+
+from core.child import Child
+from core.grading import grade_words, neighbours
+from core.house import Variant
+from core.library import FAMILIES
+from core.library.declare import LEVELS
+from core.marks import MARKS
+from core.planner import block_of
+from core.policies import CHOICES, DEFAULTS, FUNCTION_FIRST, coaches_grip, cue_for
+from core.said import for_child
+from testing.core_builders import everything, full_house, request_for
+
+SIX = Child(72, hand="left")
+
+
+class GripTest(TestCase):
+    def test_by_age_it_is_coached_below_seven_years_and_not_from_then_on(self) -> None:
+        self.assertTrue(coaches_grip(Child(83.9)))
+        self.assertFalse(coaches_grip(Child(84)))
+
+    def test_a_childs_own_policy_goes_before_age(self) -> None:
+        self.assertFalse(coaches_grip(Child(40, grip_policy="function")))
+        self.assertTrue(coaches_grip(Child(120, grip_policy="coach")))
+
+    def test_function_first_notes_the_grip_on_tools_only(self) -> None:
+        nine = Child(108)
+        self.assertEqual(cue_for("hold_high", nine, on_tool=True), FUNCTION_FIRST)
+        self.assertEqual(cue_for("hold_high", nine, on_tool=False), MARKS["hold_high"].cue)
+        self.assertEqual(cue_for("helper_idle", nine, on_tool=True), MARKS["helper_idle"].cue)
+
+
+class CorrectTest(TestCase):
+    def test_let_it_run_keeps_the_cue_for_the_next_set_but_never_waits_with_safety_or_tiredness(self) -> None:
+        calm = replace(SIX, correct_policy="let_run")
+        self.assertTrue(cue_for("helper_idle", calm, False).startswith("Let it run. For the next set: "))
+        for at_once in ("mouths", "tires", "frustrated", "feet_hang"):
+            self.assertEqual(cue_for(at_once, calm, False), MARKS[at_once].cue)
+
+
+class PromptTest(TestCase):
+    def test_cues_come_in_the_order_of_the_policy(self) -> None:
+        for policy, order in (("least_first", 1), ("most_first", -1)):
+            child = replace(SIX, prompt_policy=policy)
+            block = block_of(request_for(child, everything()), full_house(child), "main", Variant("peg_fence", (1, 1, 0)), 6)
+            assert block
+            levels = [LEVELS.index(s) for s, _ in block.cues]
+            self.assertEqual(levels, sorted(levels)[::order])
+
+
+class LacesTest(TestCase):
+    def test_one_way_is_said_and_the_other_never(self) -> None:
+        families = [f for f in FAMILIES.values() if f.group == "laces"]
+        for method, mine, other in (("two_loops", "second loop", "wrap"), ("one_loop", "wrap", "second loop")):
+            child = replace(SIX, lace_method=method)
+            said = " ".join(for_child(w, child) for f in families for w in (f.setup, *(s.words for a in f.axes for s in a.steps)))
+            self.assertIn(mine, said)
+            self.assertNotIn(other, said)
+
+    def test_nothing_is_left_unsaid_in_any_family_for_anybody(self) -> None:
+        for f in FAMILIES.values():
+            words = [f.setup, *(c.words for c in f.cues), *(s.words for a in f.axes for s in a.steps)]
+            for child in (None, SIX, Child(30)):
+                self.assertFalse([w for w in words if "{" in for_child(w, child)], f.id)
+
+    def test_neighbours_say_sides_for_the_child(self) -> None:
+        house = full_house(SIX)
+        for f in FAMILIES.values():
+            for found in neighbours(Variant(f.id, (0,) * len(f.axes)), house):
+                self.assertNotIn("{", found.words if found else "")
+            self.assertNotIn("{", "".join(grade_words(Variant(f.id, tuple(len(a.steps) - 1 for a in f.axes)), SIX)))
+
+
+class ChoicesTest(TestCase):
+    def test_the_defaults_are_the_first_choices_and_those_of_a_child_nobody_asked_about(self) -> None:
+        self.assertEqual({p: getattr(Child(60), p) for p in CHOICES}, dict(DEFAULTS))
