@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from contextlib import contextmanager
 from datetime import UTC, date, datetime, time, timedelta
+from typing import Any
 from unittest.mock import patch
 from uuid import UUID
 
@@ -12,6 +13,7 @@ from caseload.actions import add_child, set_rung
 from caseload.models import Child, Home, StrandEstimate
 from clinic.models import Member
 from config.demo import DemoChild
+from core.library import FAMILIES
 from core.policies import DEFAULTS
 from core.scoring import HANDS, Event
 from core.simulate import Child as MadeUp
@@ -22,6 +24,11 @@ from progress.actions import finish_run
 from running.actions import keep_events, start_run
 from running.models import Run
 
+MADE_UP_READINGS = {
+    # what a made-up child reads at its worst and at its best, in the measure's own unit
+    "newton": (4, 14), "tokens": (1, 7), "off_line": (12, 1), "on_line": (50, 100), "overshoot": (15, 0), "filled": (50, 100),
+    "over_edge": (30, 0), "tower": (60, 240), "spills": (6, 0), "grip": (2, 5),
+}  # fmt: skip
 OTHER_HAND_RUNGS = 0.5  # how much harder made-up work is for the other hand, in rungs
 
 
@@ -112,8 +119,22 @@ def _taps(
                 if not won and random.random() < 0.2 and block["watch"]:
                     mark = block["watch"][int(random.integers(len(block["watch"])))]["id"]
                     yield Event(str(_id(random)), block["id"], "mark", at, {"mark": mark})
+            for kind, value in _read_off(block, made_up.true_chance(week, block["family"], block["rung"] + harder), random):
+                yield Event(str(_id(random)), block["id"], kind, at, value)
             at += timedelta(seconds=40)
         at += timedelta(seconds=90)
+
+
+def _read_off(block: dict[str, Any], skill: float, random: np.random.Generator) -> Iterator[tuple[str, dict[str, object]]]:
+    """What would be measured after a set, better with skill (the true chance, 0 to 1)."""
+    for asked in block["measures"]:
+        worst, best = MADE_UP_READINGS[asked["id"]]
+        read = asked["usual"] or worst + (best - worst) * min(max(skill + random.normal(0, 0.1), 0), 1)
+        step = asked["step"]
+        yield "measure", {"measure": asked["id"], "value": min(max(round(read / step) * step, asked["lowest"]), asked["highest"])}
+    if "hold" in FAMILIES[block["family"]].measures:
+        for _ in range(3):
+            yield "hold", {"seconds": round(max(0.5, 2 + 8 * skill + float(random.normal(0, 1))), 1)}
 
 
 def _id(random: np.random.Generator) -> UUID:

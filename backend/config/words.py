@@ -9,6 +9,7 @@ from core.library import FAMILIES
 from core.materials import MEASURES
 from core.planner.shapes import ORDERS, SHAPES
 from core.policies import CHOICES as POLICIES
+from core.progression import WORDS
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
 from core.support import SUPPORTS
 
@@ -62,6 +63,7 @@ class WordsOut(Schema):
     allergens: list[Choice]
     precautions: list[Choice]
     policies: dict[str, list[Choice]]
+    steps: list[Choice]
     shapes: list[ShapeOut]
     orders: list[Choice]
     themes: list[str]
@@ -82,6 +84,7 @@ def words(request: HttpRequest) -> WordsOut:
         supports=[Choice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
+        steps=[Choice(id=k, name=v) for k, v in WORDS.items()],
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
         shapes=[ShapeOut(id=s.id, name=s.name, hint=s.hint) for s in SHAPES.values()],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],

@@ -80,8 +80,10 @@ class Material:
     instead: str = ""
 
     def named(self, count: int) -> str:
-        """The name for so many of it, in lower case: 'pencils', '1 pencil' says 'pencil'. Names are declared in the plural."""
-        return one_of(self.name) if count == 1 and self.typical_count > 1 else self.name.lower()
+        """The name for so many of it, in lower case: 'pencil' for one, 'pencils' for three, however it is declared."""
+        if count == 1:
+            return one_of(self.name) if self.typical_count > 1 else self.name.lower()
+        return many_of(self.name)
 
     @property
     def size_mm(self) -> float:
@@ -114,21 +116,65 @@ _HEAD_ENDS = (
     " and ",
     " standing ",
     " filled ",
+    " fixed ",
+    " over ",
 )
 _ODD = MappingProxyType({"dice": "die", "knives": "knife", "boxes": "box", "glass": "glass", "dominoes": "domino", "brushes": "brush",
                          "scarves": "scarf"})  # fmt: skip
 _NO_ONE = frozenset({"wool", "foil", "paper", "corn", "cereal", "pasta", "line", "tape", "rice", "putty", "dough", "box", "bag"})
 
+_NOT_COUNTED = frozenset(
+    {
+        "wool",
+        "foil",
+        "paper",
+        "pasta",
+        "tape",
+        "rice",
+        "putty",
+        "dough",
+        "cereal",
+        "clay",
+        "wrap",
+        "paint",
+        "card",
+        "corn",
+        "spaghetti",
+    }
+)
+
 
 def one_of(name: str) -> str:
     """Return the name of one thing from a plural one, in lower case: 'Bottles with a screw cap' gives 'bottle with a screw cap'.
 
-    Limits: English endings; a name without a plural head keeps its words ('copy paper').
+    Limits: English endings; a name without a plural head keeps its words ('paper tape').
     """
     lower = name.lower()
     at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
     *before, last = lower[:at].split(" ")
     return " ".join([*before, _singular(last)]) + lower[at:]
+
+
+def many_of(name: str) -> str:
+    """Return the name of several things, in lower case: 'Glue stick' gives 'glue sticks', 'Pencils' stays.
+
+    Limits: English endings; what is not counted ('soft putty') keeps its words.
+    """
+    lower = name.lower()
+    at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
+    *before, last = lower[:at].split(" ")
+    return " ".join([*before, _plural(last)]) + lower[at:]
+
+
+def _plural(word: str) -> str:
+    odd = {one: many for many, one in _ODD.items() if one != many}
+    if word in odd:
+        return odd[word]
+    if word in _NOT_COUNTED or word in _ODD or word.endswith("s"):
+        return word
+    if word.endswith(("x", "ch", "sh")):
+        return word + "es"
+    return word[:-1] + "ies" if word.endswith("y") and word[-2] not in "aeiou" else word + "s"
 
 
 def _singular(word: str) -> str:

@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
-from itertools import pairwise
 from math import hypot, log
 
 from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG
@@ -37,9 +36,10 @@ class Level:
 
 @dataclass(frozen=True)
 class GradeChange:
-    """A day on which harder or easier work was asked than on the day before. by, to: rungs."""
+    """A day on which an activity was asked at a harder or easier grade than the last time. by, to: rungs."""
 
     on: date
+    family: str
     by: float
     to: float
 
@@ -82,13 +82,21 @@ def _read_back(strand: str, s: SetResult) -> float:
 
 
 def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, ...]:
-    """Return the days on which the hardest work asked changed by a quarter of a rung or more."""
-    asked: dict[date, float] = {}
+    """Return each time an activity came back at a grade a quarter of a rung or more harder or easier, oldest first.
+
+    The hardest grade of a day stands for the day.
+    """
+    asked: dict[tuple[date, str], float] = {}
     for s in sets:
-        asked[s.on] = max(asked.get(s.on, -1.0), s.difficulty[strand])
-    days = sorted(asked)
-    steps = ((day, asked[day] - asked[before], asked[day]) for before, day in pairwise(days))
-    return tuple(GradeChange(day, by, to) for day, by, to in steps if abs(by) >= WORTH_MARKING)
+        asked[s.on, s.family] = max(asked.get((s.on, s.family), -1.0), s.difficulty[strand])
+    last: dict[str, float] = {}
+    found = []
+    for (on, family), rung in sorted(asked.items()):
+        by = rung - last.get(family, rung)
+        if abs(by) >= WORTH_MARKING:
+            found.append(GradeChange(on, family, by, rung))
+        last[family] = rung
+    return tuple(found)
 
 
 def movement(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Movement:

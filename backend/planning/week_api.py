@@ -267,7 +267,7 @@ def _group_block(b: GroupBlock) -> GroupBlockOut:
     return GroupBlockOut(
         part=b.part, family=b.family.id, name=b.family.name, target=b.family.target, minutes=b.minutes, turns=b.turns,
         setup=first.setup if len({c.setup for c in b.children.values()}) == 1 else "Each child's things on the side of the hand they use.",
-        tidy=b.family.tidy, things=[SharedOut(name=t.name, wanted=t.wanted, have=t.have, own_pot=t.own_pot) for t in b.things],
+        tidy=b.family.tidy, things=[SharedOut(name=MATERIALS[t.material].named(t.wanted), wanted=t.wanted, have=t.have, own_pot=t.own_pot) for t in b.things],
         children=[
             GroupChildOut(child=n, grade=list(c.variant.grade), grade_words=list(c.grade_words), rung=c.rung, strand=c.strand, strand_name=STRANDS[c.strand].name,
                           expected=c.expected, count=c.count, unit=c.unit)

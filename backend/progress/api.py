@@ -104,6 +104,13 @@ class SetOut(Schema):
     marks: dict[str, int]
 
 
+class TogetherOut(Schema):
+    """The run of another child at the same table."""
+
+    run_id: UUID
+    child_name: str
+
+
 class ResultsOut(Schema):
     """What a run came to."""
 
@@ -115,6 +122,7 @@ class ResultsOut(Schema):
     sets: list[SetOut]
     decisions: list[DecisionOut]
     skipped: list[str]
+    together: list[TogetherOut]
 
 
 class PointOut(Schema):
@@ -274,9 +282,13 @@ def _strand(
 
 
 def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[MarkedOut]:
-    """Where the work was made harder or easier, and the signed notes of days this strand was worked on."""
+    """Where an activity was made harder or easier, and the signed notes of days this strand was worked on."""
     changes = [
-        MarkedOut(on=c.on, kind="harder" if c.by > 0 else "easier", words=f"{c.by:+.1f} rungs: work at rung {c.to:.1f}")
+        MarkedOut(
+            on=c.on,
+            kind="harder" if c.by > 0 else "easier",
+            words=f"{FAMILIES[c.family].name}: {c.by:+.1f} rungs, now rung {c.to:.1f}",
+        )
         for c in grade_changes(strand, results)
     ]
     days = {s.on for s in results}
@@ -292,6 +304,7 @@ def results_out(run: Run) -> ResultsOut:
         run_id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, on=run.on,
         sets=[set_out(s, facts) for s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
         skipped=[b["name"] for b in run.blocks if b["id"] not in done],
+        together=[TogetherOut(run_id=r.pk, child_name=r.child.first_name) for r in queries.together_with(run)],
     )  # fmt: skip
 
 

@@ -68,3 +68,11 @@ def sets_by_strand(child: Child) -> dict[str, list[SetRecord]]:
 def signed_notes(child: Child) -> list[Note]:
     """A child's signed notes, oldest first, with their runs. One query."""
     return list(Note.objects.filter(child=child, signed_at__isnull=False).select_related("run").order_by("run__on"))
+
+
+def together_with(run: Run) -> list[Run]:
+    """The runs of the other children at the same table on the same day, the newest of each."""
+    if run.group_id is None:
+        return []
+    others = Run.objects.filter(group_id=run.group_id, on=run.on).exclude(child_id=run.child_id).select_related("child")
+    return list(others.order_by("child_id", "-started_at").distinct("child_id"))

@@ -20,6 +20,7 @@ export const router = createRouter({
       ],
     },
     { path: '/together/:groupId?', name: 'together', component: () => import('./pages/TogetherPage.vue'), props: true },
+    { path: '/together/run/:runIds', name: 'run-together', component: () => import('./pages/RunTogetherPage.vue'), props: (route) => ({ runIds: String(route.params.runIds).split(',') }), meta: { bare: true } },
     { path: '/bag', name: 'bag', component: () => import('./pages/BagPage.vue') },
     { path: '/plans/:planId', name: 'bench', component: () => import('./pages/BenchPage.vue'), props: true },
     { path: '/runs/:runId', name: 'run', component: () => import('./pages/RunPage.vue'), props: true, meta: { bare: true } },

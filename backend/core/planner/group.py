@@ -42,7 +42,7 @@ class GroupRequest:
 class Shared:
     """How many of one thing the group wants at once, and how many there are."""
 
-    name: str
+    material: str
     wanted: int
     have: int
     own_pot: bool
@@ -182,7 +182,7 @@ def wanted_by(each: Sequence[Candidate]) -> dict[str, Shared]:
             standing = role.form in STANDING
             total = max(least, before.wanted if before else 0) if standing else least + (before.wanted if before else 0)
             own = _own_pot(c.offer) and not standing
-            found[q.stock_id] = Shared(q.name, total, q.have, own)
+            found[q.stock_id] = Shared(q.material, total, q.have, own)
     return found
 
 
@@ -305,5 +305,5 @@ def _in_order(chosen: Chosen) -> Chosen:
 def _block(t: Together, minutes: int, turns: bool, names: Sequence[str], sessions: Sequence[SessionRequest]) -> GroupBlock:
     children = {n: block_from(c, minutes, s) for n, c, s in zip(names, t.each, sessions, strict=True)}
     at_once = t.each[: ceil(len(t.each) / 2)] if turns else t.each
-    things = tuple(sorted(wanted_by(at_once).values(), key=lambda s: s.name))
+    things = tuple(sorted(wanted_by(at_once).values(), key=lambda s: s.material))
     return GroupBlock(t.part, FAMILIES[t.family.id], minutes, turns, children, things)

@@ -11,7 +11,7 @@ from core.house import House, Variant, stock_of, variants_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.made import MAKINGS, makeable, verdict
-from core.materials import one_of
+from core.materials import many_of, one_of
 from core.measuring import NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.quantities import cutting, halved, iso_a, shared
 from core.swaps import swaps
@@ -133,7 +133,7 @@ class NamesTest(TestCase):
         for many, one in (
             ("Bottles with a screw cap", "bottle with a screw cap"),
             ("Dice", "die"),
-            ("Copy paper", "copy paper"),
+            ("Paper tape", "paper tape"),
             ("Paper straws", "paper straw"),
             ("Suction cups", "suction cup"),
             ("Light floating scarves", "light floating scarf"),
@@ -141,6 +141,19 @@ class NamesTest(TestCase):
             ("Foam rings cut from a pool noodle", "foam ring cut from a pool noodle"),
         ):
             self.assertEqual(one_of(many), one)
+
+    def test_several_are_not_called_one(self) -> None:
+        for one, many in (
+            ("Glue stick", "glue sticks"),
+            ("Egg box", "egg boxes"),
+            ("Wide bowl", "wide bowls"),
+            ("Child's table knife", "child's table knives"),
+            ("Towel over a line", "towels over a line"),
+            ("Soft putty", "soft putty"),
+            ("Pencils", "pencils"),
+            ("Big board fixed to the wall", "big boards fixed to the wall"),
+        ):
+            self.assertEqual(many_of(one), many)
 
     def test_several_keep_the_plural_and_a_single_thing_its_name(self) -> None:
         self.assertEqual(MATERIALS["pencil"].named(3), "pencils")

@@ -1194,6 +1194,8 @@ export interface components {
             policies: {
                 [key: string]: components["schemas"]["Choice"][];
             };
+            /** Steps */
+            steps: components["schemas"]["Choice"][];
             /** Shapes */
             shapes: components["schemas"]["ShapeOut"][];
             /** Orders */
@@ -3178,6 +3180,8 @@ export interface components {
             decisions: components["schemas"]["DecisionOut"][];
             /** Skipped */
             skipped: string[];
+            /** Together */
+            together: components["schemas"]["TogetherOut"][];
         };
         /**
          * SetOut
@@ -3227,6 +3231,19 @@ export interface components {
             marks: {
                 [key: string]: number;
             };
+        };
+        /**
+         * TogetherOut
+         * @description The run of another child at the same table.
+         */
+        TogetherOut: {
+            /**
+             * Run Id
+             * Format: uuid
+             */
+            run_id: string;
+            /** Child Name */
+            child_name: string;
         };
         /**
          * AnswerIn

@@ -2,8 +2,8 @@
 import type { Schemas } from '@/api/client'
 import { sparkline } from '@/logic/sparkline'
 
-/** Measures beside the rung: a small line each, first and last value with the unit; and what each hand did. */
-defineProps<{ series: Schemas['SeriesOut'][]; hands: Schemas['HandOut'][] }>()
+/** Measures beside the rung: a small line each, first and last value with the unit. */
+defineProps<{ series: Schemas['SeriesOut'][] }>()
 const shown = (value: number, unit: string): string => `${value >= 10 ? value.toFixed(0) : value.toFixed(1)} ${unit}`
 </script>
 
@@ -15,7 +15,6 @@ const shown = (value: number, unit: string): string => `${value >= 10 ? value.to
         <path :d="sparkline(s.points.map((p) => p.value), 160, 44)" />
       </svg>
     </figure>
-    <p v-if="hands.length">{{ hands.map((h) => `${h.hand} hand ${h.successes} of ${h.tries}`).join(', ') }}</p>
   </div>
 </template>
 

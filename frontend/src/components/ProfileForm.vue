@@ -4,6 +4,7 @@ import { api, Refused, told, type Schemas } from '@/api/client'
 import ProblemNote from './ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
+import { POLICIES } from '@/logic/policies'
 
 const { child } = defineProps<{ child: Child }>()
 const emit = defineEmits<{ close: [] }>()
@@ -78,7 +79,12 @@ function say(value: unknown): string {
         <el-form-item label="Force limit, N (empty: none)" :error="at('force_limit_newton')"><el-input-number v-model="form.force_limit_newton" :min="1" :max="500" /></el-form-item>
         <el-form-item label="Seating"><el-input v-model="form.seating" maxlength="200" /></el-form-item>
       </div>
-      <el-form-item label="Help"><el-radio-group v-model="form.prompt_policy"><el-radio value="least_first">Least first, then add</el-radio><el-radio value="most_first">Most first, then fade</el-radio></el-radio-group></el-form-item>
+      <fieldset class="schools">
+        <legend>How this child is gone about</legend>
+        <el-form-item v-for="p in POLICIES" :key="p.id" :label="p.words" :error="at(p.id)">
+          <el-radio-group v-model="form[p.id]"><el-radio v-for="c in words?.policies[p.id]" :key="c.id" :value="c.id">{{ c.name }}</el-radio></el-radio-group>
+        </el-form-item>
+      </fieldset>
       <el-form-item><el-checkbox v-model="form.food_as_material">Food may be used as a material</el-checkbox></el-form-item>
       <div v-if="refused?.status === 409" class="notice stack" role="alert">
         <p><strong>Somebody else changed this meanwhile.</strong> What they saved, where it differs from yours:</p>
@@ -96,5 +102,15 @@ function say(value: unknown): string {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 var(--gap-3);
+}
+.schools {
+  border: 0;
+  border-top: 1px solid var(--line);
+  margin: 0 0 var(--gap-3);
+  padding: var(--gap-2) 0 0;
+}
+.schools legend {
+  padding: 0 8px 0 0;
+  font-weight: 700;
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Child } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
+import { POLICIES } from '@/logic/policies'
 
 const { child } = defineProps<{ child: Child }>()
 defineEmits<{ edit: [] }>()
@@ -18,7 +19,7 @@ const facts = computed(() => [
   ['Attention', `${child.attention_minutes} minutes`],
   ['Seen every', `${child.every_days} days`],
   ['Seating', child.seating || 'not noted'],
-  ['Help', child.prompt_policy === 'least_first' ? 'least help first, then add' : 'most help first, then fade'],
+  ...POLICIES.map((p) => [p.words, words.value?.policies[p.id]?.find((c) => c.id === child[p.id])?.name ?? '']),
   ['Food as material', child.food_as_material ? 'fine' : 'never'],
   ...(child.force_limit_newton ? [['Force limit', `${child.force_limit_newton} N`]] : []),
 ])

@@ -2,7 +2,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 
-defineProps<{ best: number }>()
+defineProps<{ best: number; sum: number }>()
 const emit = defineEmits<{ held: [seconds: number] }>()
 const since = ref(0)
 const now = ref(0)
@@ -22,14 +22,14 @@ function toggle(): void {
 
 <template>
   <button type="button" class="plain-button hold" :class="{ on: since }" @click="toggle">
-    {{ since ? `Holding ${seconds.toFixed(1)} s: tap to stop` : 'Time a hold' }}<span v-if="best && !since" class="small"> best {{ best.toFixed(1) }} s</span>
+    {{ since ? `Holding ${seconds.toFixed(1)} s: tap to stop` : 'Time a hold' }}<span v-if="best && !since" class="small"> best {{ best.toFixed(1) }} s, {{ sum.toFixed(0) }} s in all</span>
   </button>
 </template>
 
 <style scoped>
 .hold {
   min-height: 56px;
-  min-width: 210px;
+  min-width: 140px;
 }
 .on {
   background: var(--caution-soft);

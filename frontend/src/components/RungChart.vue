@@ -6,25 +6,59 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { computed } from 'vue'
 import VChart from 'vue-echarts'
+import { useRouter } from 'vue-router'
 import type { Schemas } from '@/api/client'
 import { rungChart } from '@/logic/rungChart'
 
 use([LineChart, ScatterChart, CustomChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, SVGRenderer])
 const { strand, ladder, wanted } = defineProps<{ strand: Schemas['StrandProgressOut']; ladder: Schemas['StrandWords']; wanted: number | null }>()
+const router = useRouter()
 const dark = useDark({ disableTransition: false })
 const option = computed(() => {
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string): string => style.getPropertyValue(`--${name}`).trim() + (dark.value ? '' : '')
   return rungChart(strand, ladder, wanted, colour)
 })
+
+function open(picked: { data?: unknown }): void {
+  const runId = (picked.data as { run?: string } | undefined)?.run
+  if (runId) void router.push({ name: 'results', params: { runId } })
+}
 </script>
 
 <template>
-  <VChart class="chart" :option="option" autoresize role="img" :aria-label="strand.words" />
+  <VChart class="chart" :option="option" autoresize role="img" :aria-label="strand.words" @click="open" />
+  <p class="small soft legend"><span><i class="ball"></i>a set alone, larger with more success</span><span><i class="hollow"></i>a set with help</span><span class="harder">▲ an activity made harder</span><span class="easier">▼ made easier</span><span><i class="square"></i>signed note: press to open</span></p>
 </template>
 
 <style scoped>
 .chart {
   height: 380px;
+}
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+i {
+  display: inline-block;
+  width: 12px;
+  height: 12px;
+  margin-right: 5px;
+  border: 1.5px solid var(--caution);
+  border-radius: 50%;
+}
+.ball {
+  background: var(--brass);
+}
+.square {
+  border-radius: 2px;
+  border-color: var(--ink-soft);
+}
+.harder {
+  color: var(--ready);
+}
+.easier {
+  color: var(--stuck);
 }
 </style>

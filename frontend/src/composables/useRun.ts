@@ -73,7 +73,7 @@ export function useRun(runId: string): RunAtTable {
   }
 
   function undo(block: string): void {
-    const last = standing(events.value).findLast((e) => e.block === block && ['try', 'drop', 'mark', 'hold', 'grade', 'skip'].includes(e.kind))
+    const last = standing(events.value).findLast((e) => e.block === block && ['try', 'drop', 'mark', 'hold', 'grade', 'skip', 'hand', 'measure'].includes(e.kind))
     if (last) tap(block, 'undo', { event: last.id })
   }
 

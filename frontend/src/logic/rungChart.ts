@@ -4,7 +4,10 @@ import { dayWords } from './words'
 
 const FONT = "'Atkinson Hyperlegible', sans-serif"
 
-/** The rung over time: estimate with its doubt, each day's sets at the rung they asked, the rung a wanted task leans on. */
+const MARKS: Record<string, string> = { harder: 'triangle', easier: 'triangle', note: 'rect' }
+const SAID: Record<string, string> = { harder: 'Made harder', easier: 'Made easier', note: 'Signed note' }
+
+/** The rung over time: estimate with its doubt, each day's sets at the rung they asked, changes of grade and signed notes along the foot, the rung a wanted task leans on. */
 export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas['StrandWords'], wanted: number | null, colour: (name: string) => string): EChartsOption {
   const day = (on: string): number => Date.parse(`${on}T12:00:00`)
   const low = Math.floor(Math.min(...strand.points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3)
@@ -38,6 +41,21 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
           symbolSize: 6 + 12 * (s.successes / Math.max(1, s.tries)),
           itemStyle: { color: colour('brass'), borderColor: colour('caution'), borderWidth: 1 },
           said: `${dayWords(s.on)}  ${s.name}\n${s.successes} of ${s.tries} ${s.support_words}\nrung ${s.difficulty.toFixed(1)}: ${s.grade_words.join(', ')}`,
+        })),
+        tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
+      },
+      {
+        type: 'scatter',
+        name: 'marked',
+        data: strand.marked.map((m) => ({
+          value: [day(m.on), low],
+          symbol: MARKS[m.kind],
+          symbolRotate: m.kind === 'easier' ? 180 : 0,
+          symbolSize: m.kind === 'note' ? 12 : 11,
+          symbolOffset: [0, m.kind === 'note' ? -24 : -9],
+          itemStyle: { color: colour(m.kind === 'note' ? 'sheet' : m.kind === 'harder' ? 'ready' : 'stuck'), borderColor: colour(m.kind === 'note' ? 'ink-soft' : 'sheet'), borderWidth: m.kind === 'note' ? 2 : 1 },
+          said: `${dayWords(m.on)}  ${SAID[m.kind]}\n${m.words}`,
+          run: m.run_id,
         })),
         tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
       },

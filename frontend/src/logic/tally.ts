@@ -11,6 +11,10 @@ export interface Tally {
   drops: number
   marks: Record<string, number>
   bestHold: number
+  /** seconds under tension: all holds together */
+  holdSum: number
+  /** what was read off last, by measure */
+  read: Record<string, number>
   /** oldest first: how each try of the current set went */
   row: ('alone' | 'helped' | 'missed')[]
   skipped: boolean
@@ -24,7 +28,7 @@ export function standing(events: RunEvent[]): RunEvent[] {
 
 export function tallyOf(events: RunEvent[], block: string): Tally {
   const mine = standing(events).filter((e) => e.block === block)
-  const tally: Tally = { tries: 0, alone: 0, helped: 0, missed: 0, drops: 0, marks: {}, bestHold: 0, row: [], skipped: false }
+  const tally: Tally = { tries: 0, alone: 0, helped: 0, missed: 0, drops: 0, marks: {}, bestHold: 0, holdSum: 0, read: {}, row: [], skipped: false }
   for (const e of mine) {
     if (e.kind === 'try') {
       const how = e.value?.outcome !== 'success' ? 'missed' : e.value?.support === 'alone' ? 'alone' : 'helped'
@@ -33,7 +37,10 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
       tally.row.push(how)
     } else if (e.kind === 'drop') tally.drops += 1
     else if (e.kind === 'mark') tally.marks[String(e.value?.mark)] = (tally.marks[String(e.value?.mark)] ?? 0) + 1
-    else if (e.kind === 'hold') tally.bestHold = Math.max(tally.bestHold, Number(e.value?.seconds))
+    else if (e.kind === 'hold') {
+      tally.bestHold = Math.max(tally.bestHold, Number(e.value?.seconds))
+      tally.holdSum += Number(e.value?.seconds)
+    } else if (e.kind === 'measure') tally.read[String(e.value?.measure)] = Number(e.value?.value)
     else if (e.kind === 'skip') tally.skipped = true
   }
   return tally
@@ -43,6 +50,44 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
 export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
   const last = standing(events).findLast((e) => e.block === block.id && e.kind === 'grade')
   return (last?.value?.grade as number[] | undefined) ?? block.grade
+}
+
+/** The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the right. */
+export function handNow(events: RunEvent[], block: RunBlock): 'left' | 'right' {
+  const last = standing(events).findLast((e) => e.block === block.id && e.kind === 'hand')
+  return (last?.value?.hand ?? block.hand) === 'left' ? 'left' : 'right'
+}
+
+/** The tries of the set that is under way, oldest first. */
+function triesOfSet(events: RunEvent[], block: RunBlock): RunEvent[] {
+  const all = standing(events).filter((e) => e.block === block.id && e.kind === 'try')
+  return all.slice(Math.floor(Math.max(0, all.length - 1) / block.count) * block.count)
+}
+
+/** Whether the set slows so much that the core's rule calls for a rest: its last gaps between tries against its first. */
+export function restDue(events: RunEvent[], block: RunBlock): boolean {
+  const rest = block.rest
+  const at = triesOfSet(events, block).map((e) => Date.parse(e.at))
+  const gaps = at.slice(1).map((t, i) => t - at[i]!)
+  if (!rest || gaps.length < 2 * rest.window) return false
+  const sum = (part: number[]): number => part.reduce((total, gap) => total + gap, 0)
+  const first = sum(gaps.slice(0, rest.window))
+  return first > 0 && sum(gaps.slice(-rest.window)) >= first * (1 + rest.slower_by) - 1e-6
+}
+
+/** Seconds since the first try of the set under way, pauses taken out. */
+export function secondsOfSet(events: RunEvent[], block: RunBlock, now: number): number {
+  const from = triesOfSet(events, block)[0]
+  return from ? secondsAtWork(standing(events).filter((e) => e.at >= from.at), block.id, now) : 0
+}
+
+/** Items a minute in the set under way, from its first try to its last; nothing before the third. */
+export function paceNow(events: RunEvent[], block: RunBlock): number | null {
+  const tries = triesOfSet(events, block)
+  const last = tries.at(-1)
+  if (tries.length < 3 || !last) return null
+  const seconds = secondsOfSet(events, block, Date.parse(last.at))
+  return seconds >= 5 ? (tries.length * 60) / seconds : null
 }
 
 /** What the core's table says after the tries of the current set; nothing where it says nothing. */

@@ -3,6 +3,9 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, told } from '@/api/client'
 import GoalsPanel from '@/components/GoalsPanel.vue'
+import HandBars from '@/components/HandBars.vue'
+import HelpFade from '@/components/HelpFade.vue'
+import LadderMoves from '@/components/LadderMoves.vue'
 import MeasureLines from '@/components/MeasureLines.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetSign from '@/components/TargetSign.vue'
@@ -19,8 +22,14 @@ const { data, error } = useQuery({
 const chosen = ref<string | null>(null)
 const strand = computed(() => data.value?.strands.find((s) => s.strand === chosen.value) ?? data.value?.strands[0])
 const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.value?.strand))
-const wanted = computed(() => Math.max(0, ...(words.value?.wanted_tasks ?? []).filter((t) => child.wanted.includes(t.id)).map((t) => t.demands[strand.value?.strand ?? ''] ?? 0)) || null)
-const signs: Record<string, string> = { up: '▲', down: '▼', steady: '■', too_few: '·' }
+/** The highest rung of each strand that a wanted task leans on. */
+const leans = computed(() => {
+  const found: Record<string, number> = {}
+  for (const task of (words.value?.wanted_tasks ?? []).filter((t) => child.wanted.includes(t.id))) {
+    for (const [strandId, rung] of Object.entries(task.demands)) found[strandId] = Math.max(found[strandId] ?? 0, rung)
+  }
+  return found
+})
 </script>
 
 <template>
@@ -28,21 +37,17 @@ const signs: Record<string, string> = { up: '▲', down: '▼', steady: '■', t
   <div v-if="data" class="stack">
     <p class="headline">{{ data.headline }}</p>
     <div v-if="strand && ladder" class="split">
-      <ul class="strands" aria-label="Strands">
-        <li v-for="s in data.strands" :key="s.strand">
-          <button type="button" :aria-pressed="s.strand === strand.strand" @click="chosen = s.strand">
-            <TargetSign :target="s.target" :size="20" />
-            <span>{{ s.name }}</span>
-            <span class="tag" :class="s.kind">{{ signs[s.kind] }} {{ s.kind === 'too_few' ? 'too few' : `${s.change >= 0 ? '+' : ''}${s.change.toFixed(1)}` }}</span>
-          </button>
-        </li>
-        <li class="small soft hint">Rungs from the first day to the last.</li>
-      </ul>
+      <LadderMoves :model-value="strand.strand" :strands="data.strands" :wanted="leans" @update:model-value="chosen = $event" />
       <section class="sheet stack">
         <h2 class="row"><TargetSign :target="strand.target" :size="28" /> {{ strand.name }}</h2>
-        <p>{{ strand.words }} <span v-if="strand.per_week != null" class="soft">Median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968); trend test p {{ strand.p! < 0.01 ? "< 0.01" : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall), a rough guide since each estimate leans on the one before.</span></p>
-        <RungChart :strand="strand" :ladder="ladder" :wanted="wanted" />
-        <MeasureLines :series="strand.measures" :hands="strand.hands" />
+        <p>{{ strand.words }}</p>
+        <p v-if="strand.per_week != null" class="soft small">
+          From each day's sets alone: median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968) · trend test p {{ strand.p! < 0.01 ? '< 0.01' : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall) ·
+          <template v-if="strand.nonoverlap != null">later days above the first three in {{ Math.round(strand.nonoverlap * 100) }} of 100 pairs (Parker &amp; Vannest 2009)</template><template v-else>too few sessions to set later days against the first three</template>
+        </p>
+        <RungChart :strand="strand" :ladder="ladder" :wanted="leans[strand.strand] ?? null" />
+        <div class="beside"><HelpFade :days="strand.help" /><HandBars :hands="strand.hands" /></div>
+        <MeasureLines :series="strand.measures" />
       </section>
     </div>
     <GoalsPanel :child-id="child.id" />
@@ -60,32 +65,10 @@ const signs: Record<string, string> = { up: '▲', down: '▼', steady: '■', t
   gap: var(--gap-4);
   align-items: start;
 }
-.strands {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.strands button {
-  width: 100%;
-  min-height: var(--touch);
+.beside {
   display: grid;
-  grid-template-columns: 22px 1fr auto;
-  gap: 8px;
-  align-items: center;
-  text-align: left;
-  border: 0;
-  border-radius: 8px;
-  background: none;
-  color: var(--ink);
-  font-size: var(--step-1);
-  cursor: pointer;
-}
-.strands button[aria-pressed='true'] {
-  background: var(--board);
-  box-shadow: inset 4px 0 var(--brass);
-}
-.hint {
-  padding: 8px;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: var(--gap-3);
 }
 @media (max-width: 900px) {
   .split {

@@ -10,10 +10,10 @@ import { dayWords } from '@/logic/words'
 
 const { runId } = defineProps<{ runId: string }>()
 const queries = useQueryClient()
-const key = ['results', runId]
+const key = computed(() => ['results', runId])
 const { data, error } = useQuery({ queryKey: key, queryFn: () => told(api.GET('/api/runs/{run_id}/results', { params: { path: { run_id: runId } } })) })
 for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan']) void queries.invalidateQueries({ queryKey: [stale] })
-const weight: Record<string, number> = { down: 0, fade: 1, up: 2, lower: 3, change: 4, recheck: 5, hold: 6 }
+const weight: Record<string, number> = { down: 0, fade: 1, swap: 2, up: 2, lower: 3, change: 4, recheck: 5, hold: 6 }
 const decisions = computed(() => data.value?.decisions.toSorted((a, b) => (weight[a.kind] ?? 9) - (weight[b.kind] ?? 9)) ?? [])
 </script>
 
@@ -26,6 +26,7 @@ const decisions = computed(() => data.value?.decisions.toSorted((a, b) => (weigh
         <h1>How it went for {{ data.child_name }}</h1>
       </div>
       <nav class="row right">
+        <RouterLink v-for="t in data.together" :key="t.run_id" class="plain-button link" :to="{ name: 'results', params: { runId: t.run_id } }">{{ t.child_name }}’s results</RouterLink>
         <RouterLink class="plain-button link" :to="{ name: 'progress', params: { childId: data.child_id } }">Progress</RouterLink>
         <RouterLink class="plain-button main link" :to="{ name: 'ask', params: { childId: data.child_id } }">Plan the next one</RouterLink>
       </nav>
@@ -43,7 +44,7 @@ const decisions = computed(() => data.value?.decisions.toSorted((a, b) => (weigh
         <p v-if="data.skipped.length" class="soft">Not done: {{ data.skipped.join(', ') }}.</p>
       </section>
     </div>
-    <NotePanel :run-id="runId" />
+    <NotePanel :key="runId" :run-id="runId" />
   </div>
 </template>
 

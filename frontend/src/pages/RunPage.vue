@@ -5,8 +5,10 @@ import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
 import RunGrade from '@/components/RunGrade.vue'
+import RunHand from '@/components/RunHand.vue'
 import RunHold from '@/components/RunHold.vue'
 import RunMarks from '@/components/RunMarks.vue'
+import RunMeasures from '@/components/RunMeasures.vue'
 import RunMouthing from '@/components/RunMouthing.vue'
 import RunSteps from '@/components/RunSteps.vue'
 import RunTaps from '@/components/RunTaps.vue'
@@ -14,7 +16,7 @@ import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
-import { clockWords, gradeNow, isPaused, secondsAtWork, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
+import { clockWords, gradeNow, handNow, isPaused, paceNow, restDue, secondsAtWork, secondsOfSet, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
 import { chanceWords } from '@/logic/words'
 
 const { runId } = defineProps<{ runId: string }>()
@@ -50,6 +52,9 @@ async function ask(): Promise<void> {
     advice.value = []
   }
 }
+const hand = computed(() => (block.value ? handNow(events.value, block.value) : 'right'))
+const rest = computed(() => (block.value && restDue(events.value, block.value) ? block.value.rest?.words : undefined))
+const pace = computed(() => (block.value ? paceNow(events.value, block.value) : null))
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
 const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'))
 const ended = ref<Error | null>(null)
@@ -62,8 +67,7 @@ watch(() => [at.value, block.value ? Math.floor(tally.value.tries / block.value.
 
 function attempt(outcome: 'success' | 'miss', support: string): void {
   if (!block.value || paused.value) return
-  const hand = run.value?.hand === 'left' ? 'left' : 'right'
-  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand })
+  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: hand.value })
 }
 const took = {
   alone: () => attempt('success', 'alone'),
@@ -116,22 +120,25 @@ async function finish(): Promise<void> {
         <div class="count">
           <p class="big"><strong>{{ inSet }}</strong> of {{ block.count }} <span class="soft small">{{ block.unit }}, expect {{ chanceWords(block.expected) }}</span></p>
           <p class="row beads" aria-hidden="true"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
-          <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template> · {{ clockWords(secondsAtWork(events, block.id, now)) }}</p>
+          <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template></p>
+          <p class="soft clocks"><span>set <strong>{{ clockWords(secondsOfSet(events, block, now)) }}</strong></span><span>activity <strong>{{ clockWords(secondsAtWork(events, block.id, now)) }}</strong></span><span v-if="pace"><strong>{{ pace.toFixed(0) }}</strong> a minute<template v-if="block.record">, own record {{ block.record.toFixed(0) }}</template></span></p>
         </div>
         <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
-        <div class="say" :class="say?.kind" role="status">
-          <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p></template>
-          <template v-else>{{ say?.words ?? block.cues[0]?.words }}</template>
+        <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
+          <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p><p v-if="rest">{{ rest }}</p></template>
+          <template v-else>{{ rest ?? say?.words ?? block.cues[0]?.words }}</template>
         </div>
         <p v-if="today && block" class="row today" role="status"><span>{{ today.words }}</span><button type="button" class="plain-button tall" @click="tap(block.id, 'grade', { grade: today.grade })">{{ today.kind === 'up' ? 'Harder' : 'Easier' }}</button></p>
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
         <div class="row">
-          <RunHold :best="tally.bestHold" @held="tap(block.id, 'hold', { seconds: $event })" />
+          <RunHand :hand="hand" :planned="block.hand ?? ''" @hand="tap(block.id, 'hand', { hand: $event })" />
+          <RunHold :best="tally.bestHold" :sum="tally.holdSum" @held="tap(block.id, 'hold', { seconds: $event })" />
           <button type="button" class="plain-button tall" @click="took.drop()">Dropped</button>
           <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">{{ paused ? 'Go on' : 'Pause' }}</button>
           <button type="button" class="plain-button tall" @click="tap(block.id, 'skip'); go(at + 1)">Skip</button>
         </div>
+        <RunMeasures :key="block.id" :asked="block.measures ?? []" :read="tally.read" @measure="(id, value) => block && tap(block.id, 'measure', { measure: id, value })" />
         <dl class="cues">
           <template v-for="c in block.cues" :key="c.support"><dt class="soft">{{ c.support_words }}</dt><dd>{{ c.words }}</dd></template>
         </dl>
@@ -223,6 +230,13 @@ header {
   border-radius: var(--round);
   padding: 4px 14px;
   justify-content: space-between;
+}
+.clocks {
+  display: flex;
+  gap: var(--gap-3);
+}
+.say.rest {
+  background: var(--caution-soft);
 }
 .say.down {
   background: var(--stuck-soft);

@@ -25,6 +25,12 @@ async function plan(): Promise<void> {
   const made = await doing(() => told(api.POST('/api/groups', { body: { ...ask, home_id: ask.home_id || places.value[0]?.id || 0 } })))
   if (made) await router.push({ name: 'together', params: { groupId: made.id } })
 }
+
+async function run(): Promise<void> {
+  const ids = Object.fromEntries((group.value?.child_ids ?? []).map((id) => [id, crypto.randomUUID()]))
+  const begun = await doing(() => told(api.POST('/api/groups/{group_id}/runs', { params: { path: { group_id: groupId } }, body: { ids } })))
+  if (begun) await router.push({ name: 'run-together', params: { runIds: begun.map((r) => r.id).join(',') } })
+}
 </script>
 
 <template>
@@ -40,13 +46,19 @@ async function plan(): Promise<void> {
       </div>
     </form>
     <ProblemNote :error="error ?? failed" />
-    <GroupTable v-if="group && groupId" :group="group" />
+    <template v-if="group && groupId">
+      <p class="row end"><button type="button" class="plain-button main" :disabled="busy" @click="run">Run it, all on one screen</button></p>
+      <GroupTable :group="group" />
+    </template>
   </div>
 </template>
 
 <style scoped>
 .place {
   width: 240px;
+}
+.end {
+  justify-content: flex-end;
 }
 .go {
   margin-left: auto;

@@ -62,7 +62,7 @@ THINGS = (
     thing("drink_top", "Drink bottle tops", "item", Rod(30, 16), 30),
     thing("soft_fruit", "Soft fruit pieces", "item", Box(20, 20, 20), 12, food=True, soft=True, single_use=True),
     thing("muffin_case", "Paper muffin cases", "cup card item", Rod(50, 30), 30, soft=True, sheet_gsm=50),
-    thing("foil", "Kitchen foil", "sheet", Box(300, 300, 0.1), 3, sheet_gsm=45, single_use=True),
+    thing("foil", "Sheets of kitchen foil", "sheet", Box(300, 300, 0.1), 3, sheet_gsm=45, single_use=True),
     thing("toothpick", "Toothpicks", "item stick", Rod(2, 65), 60, sharp=True),
     thing("cocktail_stick_blunt", "Blunted thin sticks", "item stick", Rod(2.5, 60), 40),
     thing("cotton_bud", "Cotton buds", "item stick pen", Rod(4, 75), 50),

@@ -25,7 +25,7 @@ THINGS = (
     thing("toilet_tube", "Cardboard tubes", "tube block", Rod(45, 100), 6, opening_mm=42),
     thing("kitchen_tube", "Long cardboard tube", "tube", Rod(45, 270), 2, opening_mm=42),
     thing("hose_piece", "Piece of wide hose", "tube", Rod(32, 400), 1, opening_mm=26),
-    thing("letter_pieces", "Straight and arc card pieces", "block", Box(100, 15, 2), 10),
+    thing("letter_pieces", "Letter pieces of card, straight and arc", "block", Box(100, 15, 2), 10),
     thing("lolly_stick", "Lolly sticks", "block stick item", Box(114, 10, 2), 30),
     thing("counting_string", "Counting string with beads and clips", "cord item", Rod(12, 280), 1, cord_mm=280, cord_width_mm=3, stiffness="floppy", tip="taped"),
     thing("ring_string", "Short string of rings, buttons and bands", "cord item", Rod(14, 260), 1, cord_mm=260, cord_width_mm=3, stiffness="floppy", tip="taped"),
@@ -39,5 +39,5 @@ THINGS = (
     thing("colour_wheel", "Colour wheel of card", "edge card", Rod(200, 0.5), 1, sheet_gsm=350),
     thing("sorting_pots", "Marked sorting pots", "container", Rod(60, 70), 4, opening_mm=55),
     thing("pencil_holder", "Band-and-bead pencil holder", "aid", Box(150, 20, 15), 1, soft=True),
-    thing("half_line_paper", "Paper with coloured half-lines", "sheet", Box(297, 210, 0.1), 4, sheet_gsm=80, single_use=True),
+    thing("half_line_paper", "Sheets of paper with coloured half-lines", "sheet", Box(297, 210, 0.1), 4, sheet_gsm=80, single_use=True),
 )  # fmt: skip

@@ -21,7 +21,7 @@ THINGS = (
     thing("balloon", "Balloons", "balloon bag", Ball(220), 5, soft=True, balloon=True, latex=True, instead="Use a light scarf or a paper bag."),
     thing("foil_balloon", "Foil balloon", "balloon bag", Ball(300), 1, soft=True, balloon=True),
     thing("paper_bag", "Paper bags, blown up and taped", "balloon bag", Box(200, 150, 80), 3, soft=True),
-    thing("bubble_wrap", "Bubble wrap", "bubble", Box(300, 300, 10), 2, soft=True, force_newton=8, single_use=True),
+    thing("bubble_wrap", "Sheets of bubble wrap", "bubble", Box(300, 300, 10), 2, soft=True, force_newton=8, single_use=True),
     thing("suction_cups", "Suction cups", "puller bubble", Rod(45, 30), 6, force_newton=12),
     thing("snap_popper", "Press-stud strip", "puller fastener", Rod(14, 160), 1, force_newton=14, opening_mm=14),
     thing("big_snap", "Big press studs on cloth", "fastener puller", Rod(20, 200), 1, force_newton=9, opening_mm=20),

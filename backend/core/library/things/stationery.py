@@ -4,13 +4,13 @@ from core.library.things.declare import thing
 from core.materials import Box, Rod
 
 THINGS = (
-    thing("tissue_paper", "Tissue paper", "sheet", Box(500, 350, 0.1), 10, sheet_gsm=20, single_use=True),
+    thing("tissue_paper", "Sheets of tissue paper", "sheet", Box(500, 350, 0.1), 10, sheet_gsm=20, single_use=True),
     thing("newspaper", "Newspaper sheets", "sheet", Box(580, 400, 0.1), 20, sheet_gsm=45, single_use=True),
-    thing("copy_paper", "Copy paper", "sheet", Box(297, 210, 0.1), 50, sheet_gsm=80, single_use=True),
-    thing("heavy_paper", "Heavy drawing paper", "sheet", Box(297, 210, 0.2), 20, sheet_gsm=140, single_use=True),
+    thing("copy_paper", "Sheets of copy paper", "sheet", Box(297, 210, 0.1), 50, sheet_gsm=80, single_use=True),
+    thing("heavy_paper", "Sheets of heavy drawing paper", "sheet", Box(297, 210, 0.2), 20, sheet_gsm=140, single_use=True),
     thing("index_card", "Index cards", "sheet card", Box(148, 105, 0.3), 30, sheet_gsm=190, single_use=True),
-    thing("cereal_card", "Card from cereal boxes", "sheet", Box(280, 190, 0.5), 6, sheet_gsm=350, single_use=True),
-    thing("corrugated", "Corrugated card", "sheet", Box(300, 300, 4), 3, sheet_gsm=500, single_use=True),
+    thing("cereal_card", "Pieces of card from cereal boxes", "sheet", Box(280, 190, 0.5), 6, sheet_gsm=350, single_use=True),
+    thing("corrugated", "Sheets of corrugated card", "sheet", Box(300, 300, 4), 3, sheet_gsm=500, single_use=True),
     thing("wallpaper_strip", "Strips of wall lining paper", "sheet", Box(600, 30, 0.2), 12, sheet_gsm=140, single_use=True),
     thing("card_strip", "Narrow card strips", "sheet", Box(200, 20, 0.4), 16, sheet_gsm=250, single_use=True),
     thing("playing_cards", "Playing cards", "card", Box(88, 57, 0.3), 52),

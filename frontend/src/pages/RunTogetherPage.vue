@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { useWakeLock } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, told } from '@/api/client'
+import ProblemNote from '@/components/ProblemNote.vue'
+import RunColumn from '@/components/RunColumn.vue'
+import TargetSign from '@/components/TargetSign.vue'
+import { useDoing } from '@/composables/useDoing'
+import { useRun } from '@/composables/useRun'
+import { whereLeft } from '@/logic/tally'
+
+/** Several children at one table, each with a run of their own: one activity at a time, a column a child. */
+const { runIds } = defineProps<{ runIds: string[] }>()
+const router = useRouter()
+const tables = runIds.map((id) => useRun(id))
+const wake = useWakeLock()
+onMounted(() => void wake.request('screen').catch(() => undefined))
+const at = ref(0)
+const { busy, error, doing } = useDoing()
+const blocks = computed(() => tables[0]?.run.value?.blocks ?? [])
+const block = computed(() => blocks.value[at.value])
+/** One set-up for all where it is the same; else each child's own side counts. */
+const setup = computed(() => {
+  const said = new Set(tables.map((t) => t.run.value?.blocks[at.value]?.setup))
+  return said.size === 1 ? block.value?.setup : 'Each child’s things on the side of the hand they use.'
+})
+const unsent = computed(() => tables.reduce((sum, t) => sum + t.unsent.value, 0))
+const signedOut = computed(() => tables.some((t) => t.signedOut.value))
+const failed = computed(() => tables.find((t) => t.error.value)?.error.value ?? null)
+watch(blocks, (now, before) => {
+  if (now.length && !before?.length) at.value = Math.max(...tables.map((t) => whereLeft(t.events.value, now)))
+})
+
+async function finish(): Promise<void> {
+  const done = await doing(async () => {
+    const sent = await Promise.all(tables.map((t) => t.flush()))
+    if (!sent.every(Boolean)) throw new Error('The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.')
+    for (const id of runIds) await told(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: id } } }))
+    return true
+  })
+  if (done) await router.replace({ name: 'results', params: { runId: runIds[0]! } })
+}
+</script>
+
+<template>
+  <div class="together">
+    <header class="row">
+      <nav aria-label="Activities" class="row">
+        <button v-for="(b, i) in blocks" :key="b.id" type="button" :aria-current="i === at ? 'step' : undefined" :aria-label="`${i + 1}: ${b.name}`" @click="at = i"><TargetSign :target="b.target" :size="22" /> {{ i + 1 }}</button>
+      </nav>
+      <div class="what"><h1>{{ block?.name }}</h1><p class="small">{{ setup }}</p></div>
+      <span v-if="unsent" class="small" role="status">{{ unsent }} to send</span>
+      <button type="button" class="plain-button tall" :disabled="at >= blocks.length - 1" @click="at += 1">Next activity</button>
+      <button type="button" class="plain-button main tall" :disabled="busy" @click="finish">Finish</button>
+    </header>
+    <ProblemNote :error="error ?? failed" />
+    <p v-if="signedOut" class="notice" role="alert">You were signed out. Every tap is kept on this tablet; <a :href="`/sign-in?next=/together/run/${runIds.join(',')}`">sign in again</a> and they are sent.</p>
+    <div class="columns" :style="{ '--columns': Math.min(runIds.length, 4) }">
+      <RunColumn v-for="(t, i) in tables" :key="runIds[i]" :table="t" :together="at" @skip="at = Math.min(at + 1, blocks.length - 1)" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.together {
+  min-height: 100vh;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  padding: 10px 12px;
+  background: var(--paper);
+}
+header {
+  gap: 12px;
+}
+nav {
+  gap: 6px;
+}
+nav button {
+  min-width: 56px;
+  min-height: 56px;
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  justify-content: center;
+  border: 2px solid transparent;
+  border-bottom: 4px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  cursor: pointer;
+}
+nav button[aria-current] {
+  border-color: var(--water);
+  background: var(--water-soft);
+  font-weight: 700;
+}
+.what {
+  flex: 1;
+  min-width: 200px;
+}
+.tall {
+  min-height: 56px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+  gap: 10px;
+  align-items: start;
+}
+@media (max-width: 760px) {
+  .columns {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>
