@@ -80,7 +80,7 @@ function say(value: unknown): string {
         <el-form-item label="Seating"><el-input v-model="form.seating" maxlength="200" /></el-form-item>
       </div>
       <fieldset class="schools">
-        <legend>How this child is gone about</legend>
+        <legend>How we go about it</legend>
         <el-form-item v-for="p in POLICIES" :key="p.id" :label="p.words" :error="at(p.id)">
           <el-radio-group v-model="form[p.id]"><el-radio v-for="c in words?.policies[p.id]" :key="c.id" :value="c.id">{{ c.name }}</el-radio></el-radio-group>
         </el-form-item>
