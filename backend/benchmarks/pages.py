@@ -48,12 +48,22 @@ def pages(say) -> None:  # type: ignore[no-untyped-def]
         ("plan", "get", f"/plans/{plan.pk}", None),
         ("dial turn", "post", f"/plans/{plan.pk}/forecast", dial),
     ):
+        _against_bare(say, f"page {name}", api, method, path, body)
+
+
+def year(say) -> None:  # type: ignore[no-untyped-def]
+    """The progress of a child seen weekly for a year, against the queries it makes."""
+    lead, children = fill(children=1, sessions=48)
+    _against_bare(say, "a year of one child's sessions", Api(lead), "get", f"/children/{children[0].pk}/progress", None)
+
+
+def _against_bare(say, name: str, api: Api, method: str, path: str, body: object) -> None:  # type: ignore[no-untyped-def]
+    api(method, path, body)
+    whole = median(_timed(lambda: api(method, path, body)) for _ in range(TIMES))
+    with CaptureQueriesContext(connection) as caught:
         api(method, path, body)
-        whole = median(_timed(lambda m=method, p=path, b=body: api(m, p, b)) for _ in range(TIMES))
-        with CaptureQueriesContext(connection) as caught:
-            api(method, path, body)
-        bare = median(_timed(lambda c=caught: _bare(c.captured_queries)) for _ in range(TIMES))
-        say(f"page {name}: {whole * 1e3:.1f} ms, {whole / bare:.1f} times its {len(caught)} queries bare ({bare * 1e3:.1f} ms)")
+    bare = median(_timed(lambda: _bare(caught.captured_queries)) for _ in range(TIMES))
+    say(f"{name}: {whole * 1e3:.1f} ms, {whole / bare:.1f} times its {len(caught)} queries bare ({bare * 1e3:.1f} ms)")
 
 
 def growth(say) -> None:  # type: ignore[no-untyped-def]

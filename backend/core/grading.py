@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from functools import cache, lru_cache
 from types import MappingProxyType
 
 from core.child import Child
@@ -44,6 +45,7 @@ class Dial:
     steps: tuple[DialStep, ...]
 
 
+@cache
 def difficulty(variant: Variant) -> Mapping[str, float]:
     """Return the rung a variant asks, by strand: those it trains and those it demands.
 
@@ -57,6 +59,7 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
     return MappingProxyType({**f.demands, **trained})
 
 
+@lru_cache(maxsize=8192)
 def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]:
     """The chosen step of each axis, in words; with a child, sides and ways said for that child."""
     f = checked_variant(variant)

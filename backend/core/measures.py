@@ -35,14 +35,16 @@ class ByHand:
 
 def measures(sets: Sequence[SetResult]) -> tuple[Series, ...]:
     """Return each measure that the sets of one strand say anything of, session by session."""
+    days = _days(sets)
+    read = {m for s in sets for m in s.measures}
     made = (
-        Series("pace", AUTOMATIC["pace"], "items/min", _by_day(sets, _pace)),
-        Series("hold", AUTOMATIC["hold"], "s", _by_day(sets, _hold)),
-        Series("tension", AUTOMATIC["tension"], "s", _by_day(sets, _tension)),
-        Series("alone", AUTOMATIC["alone"], "%", _by_day(sets, _alone)),
-        Series("drops", AUTOMATIC["drops"], "%", _by_day(sets, _drops)),
-        Series("row", AUTOMATIC["row"], "in a row", _by_day(sets, _row)),
-        *(Series(m.id, m.name, m.unit, _by_day(sets, partial(_taken, m.id))) for m in MEASURED.values()),
+        Series("pace", AUTOMATIC["pace"], "items/min", _by_day(days, _pace)),
+        Series("hold", AUTOMATIC["hold"], "s", _by_day(days, _hold)),
+        Series("tension", AUTOMATIC["tension"], "s", _by_day(days, _tension)),
+        Series("alone", AUTOMATIC["alone"], "%", _by_day(days, _alone)),
+        Series("drops", AUTOMATIC["drops"], "%", _by_day(days, _drops)),
+        Series("row", AUTOMATIC["row"], "in a row", _by_day(days, _row)),
+        *(Series(m.id, m.name, m.unit, _by_day(days, partial(_taken, m.id))) for m in MEASURED.values() if m.id in read),
     )
     return tuple(s for s in made if s.points and (s.id != "drops" or any(v for _, v in s.points)))
 
@@ -58,8 +60,7 @@ class Help:
 def help_by_day(sets: Sequence[SetResult]) -> tuple[Help, ...]:
     """Return, day by day, how many tries were made at each level of help: what fading looks like."""
     found = []
-    for day in sorted({s.on for s in sets}):
-        mine = [s for s in sets if s.on == day]
+    for day, mine in _days(sets).items():
         tries = {level: sum(s.tries for s in mine if s.support == level) for level in LEVELS}
         found.append(Help(day, MappingProxyType({level: n for level, n in tries.items() if n})))
     return tuple(found)
@@ -74,9 +75,17 @@ def by_hand(sets: Sequence[SetResult]) -> tuple[ByHand, ...]:
     return tuple(ByHand(h, sum(s.successes for s in mine[h]), sum(s.tries for s in mine[h])) for h in hands)
 
 
-def _by_day(sets: Sequence[SetResult], value: Callable[[list[SetResult]], float | None]) -> tuple[tuple[date, float], ...]:
-    days = sorted({s.on for s in sets})
-    found = ((day, value([s for s in sets if s.on == day])) for day in days)
+def _days(sets: Sequence[SetResult]) -> dict[date, list[SetResult]]:
+    days: dict[date, list[SetResult]] = {}
+    for s in sorted(sets, key=lambda s: s.on):
+        days.setdefault(s.on, []).append(s)
+    return days
+
+
+def _by_day(
+    days: Mapping[date, list[SetResult]], value: Callable[[list[SetResult]], float | None]
+) -> tuple[tuple[date, float], ...]:
+    found = ((day, value(mine)) for day, mine in days.items())
     return tuple((day, v) for day, v in found if v is not None)
 
 

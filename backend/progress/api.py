@@ -27,8 +27,8 @@ from core.summary import day_levels, grade_changes, movement
 from core.support import SUPPORTS
 from progress import actions, queries
 from progress.models import DecisionRecord, Note
-from running.models import Run, SetRecord
-from running.queries import run_for, set_result
+from running.models import Run
+from running.queries import run_for
 
 router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -262,15 +262,14 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
 
 
 def _strand(
-    strand: str, points: list[queries.Point], sets: list[SetRecord], notes: list[Note], facts: Facts
+    strand: str, points: list[queries.Point], results: list[SetResult], notes: list[Note], facts: Facts
 ) -> StrandProgressOut:
     ladder = STRANDS[strand]
-    results = [set_result(s) for s in sets]
     m = movement(ladder, points, day_levels(strand, results))
     return StrandProgressOut(
         strand=strand, name=ladder.name, target=ladder.target, kind=m.kind, words=m.words, change=m.change,
         per_week=m.per_week, p=m.p, nonoverlap=m.nonoverlap, sessions=m.sessions,
-        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points], sets=[set_out(s, facts) for s in sets],
+        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points], sets=[set_out(s, strand, facts) for s in results],
         measures=[
             SeriesOut(id=x.id, name=x.name, unit=x.unit, points=[ValueOut(on=day, value=v) for day, v in x.points])
             for x in measures(results)
@@ -298,22 +297,22 @@ def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[Ma
 
 def results_out(run: Run) -> ResultsOut:
     """A run's results as the API shows them."""
-    sets, facts = list(run.sets.order_by("pk")), facts_of(run.child, run.on)
-    done = {s.block for s in sets}
+    sets, facts = queries.sets_of(run), facts_of(run.child, run.on)
+    done = {s.block for _, s in sets}
     return ResultsOut(
         run_id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, on=run.on,
-        sets=[set_out(s, facts) for s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
+        sets=[set_out(s, strand, facts) for strand, s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
         skipped=[b["name"] for b in run.blocks if b["id"] not in done],
         together=[TogetherOut(run_id=r.pk, child_name=r.child.first_name) for r in queries.together_with(run)],
     )  # fmt: skip
 
 
-def set_out(s: SetRecord, facts: Facts) -> SetOut:
+def set_out(s: SetResult, strand: str, facts: Facts) -> SetOut:
     """A set as the API shows it."""
     return SetOut(
         on=s.on, block=s.block, family=s.family, name=FAMILIES[s.family].name,
-        grade_words=list(grade_words(Variant(s.family, tuple(s.grade)), facts)), strand=s.strand, strand_name=STRANDS[s.strand].name,
-        difficulty=s.difficulty, support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
+        grade_words=list(grade_words(Variant(s.family, s.grade), facts)), strand=strand, strand_name=STRANDS[strand].name,
+        difficulty=s.difficulty[strand], support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
         successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
         hold_seconds=s.hold_seconds, measured=[_measured(m, v) for m, v in s.measures.items()],
         marks={MARKS[m].words: n for m, n in s.marks.items()},

@@ -11,9 +11,11 @@ from caseload import queries as caseload
 from caseload.models import Child, EstimatePoint
 from clinic.models import Member
 from clinic.permissions import require
+from core.scoring import SetResult
 from core.summary import Point
 from progress.models import DecisionRecord, Note
 from running.models import Run, SetRecord
+from running.queries import SET_FIELDS, set_from
 
 
 @dataclass(frozen=True)
@@ -52,17 +54,22 @@ def decision_for(member: Member, decision_id: int) -> DecisionRecord:
 def points_by_strand(child: Child) -> dict[str, list[Point]]:
     """Where each estimate stood after each day. One query."""
     found: dict[str, list[Point]] = defaultdict(list)
-    for p in EstimatePoint.objects.filter(child=child).order_by("on"):
-        found[p.strand].append(Point(p.on, p.mean, p.sd))
+    for strand, *point in EstimatePoint.objects.filter(child=child).order_by("on").values_list("strand", "on", "mean", "sd"):
+        found[strand].append(Point(*point))
     return found
 
 
-def sets_by_strand(child: Child) -> dict[str, list[SetRecord]]:
+def sets_by_strand(child: Child) -> dict[str, list[SetResult]]:
     """Every set of a child, oldest first, by strand. One query."""
-    found: dict[str, list[SetRecord]] = defaultdict(list)
-    for s in SetRecord.objects.filter(child=child).order_by("on", "pk"):
-        found[s.strand].append(s)
+    found: dict[str, list[SetResult]] = defaultdict(list)
+    for strand, *row in SetRecord.objects.filter(child=child).order_by("on", "pk").values_list("strand", *SET_FIELDS):
+        found[strand].append(set_from(row))
     return found
+
+
+def sets_of(run: Run) -> list[tuple[str, SetResult]]:
+    """The sets of one run, each with its strand, in the order they were begun. One query."""
+    return [(strand, set_from(row)) for strand, *row in run.sets.order_by("pk").values_list("strand", *SET_FIELDS)]
 
 
 def signed_notes(child: Child) -> list[Note]:

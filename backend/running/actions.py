@@ -23,7 +23,7 @@ from planning.models import Plan, PlanBlock
 from planning.shown import block_out
 from planning.workbench import Workbench, variant_of, workbench_of
 from running.models import Run, RunEvent, SetRecord
-from running.queries import families_of, folded, history, parts_of, set_result, strands_of
+from running.queries import SET_FIELDS, families_of, folded, history, parts_of, set_from, strands_of
 
 
 @dataclass(frozen=True)
@@ -101,7 +101,7 @@ def _record(child: Child, family: str) -> float | None:
     """This child's own best pace at an activity, in items a minute, where speed is played with and there is one."""
     if child.speed_policy == "off":
         return None
-    sets = [set_result(r) for r in SetRecord.objects.filter(child=child, family=family)]
+    sets = [set_from(r) for r in SetRecord.objects.filter(child=child, family=family).values_list(*SET_FIELDS)]
     return max((v for s in measures(sets) if s.id == "pace" for _, v in s.points), default=None)
 
 

@@ -175,7 +175,7 @@ def read_run(request: HttpRequest, run_id: UUID) -> RunOut:
 def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> KeptOut:
     """Keep a batch of taps, in any order, however often it is sent."""
     who = member(request)
-    run = queries.run_for(who, run_id)
+    run = queries.run_to_tap(who, run_id)
     events = [Event(str(e.id), e.block, e.kind, e.at, e.value) for e in body]
     refused = actions.keep_events(who, run, events)
     gone = {r.id for r in refused}

@@ -6,6 +6,9 @@ import { type RunEvent, standing } from '@/logic/tally'
 const RETRY_MS = 3000
 const BATCH = 200
 
+/** The server's taps with times written as the tablet writes them, so that all of them sort as text. */
+const asTapped = (events: RunEvent[]): RunEvent[] => events.map((e) => ({ ...e, at: new Date(e.at).toISOString() }))
+
 export interface RunAtTable {
   run: ShallowRef<Schemas['RunOut'] | undefined>
   events: Ref<RunEvent[]>
@@ -42,7 +45,7 @@ export function useRun(runId: string): RunAtTable {
       run.value = problem instanceof Refused ? undefined : await keptRun(runId)
       if (!run.value) error.value = problem as Error
     }
-    const known = new Map((run.value?.events ?? []).map((e) => [e.id, e as RunEvent]))
+    const known = new Map(asTapped((run.value?.events ?? []) as RunEvent[]).map((e) => [e.id, e]))
     for (const e of [...here, ...events.value]) known.set(e.id, e)
     events.value = [...known.values()]
     await flush()
@@ -59,7 +62,7 @@ export function useRun(runId: string): RunAtTable {
 
   async function catchUp(): Promise<void> {
     const now = await told(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
-    join(now.events as RunEvent[], 'Another tablet counts on this run too: its taps were joined with yours.')
+    join(asTapped(now.events as RunEvent[]), 'Another tablet counts on this run too: its taps were joined with yours.')
   }
 
   function tap(block: string, kind: string, value: Record<string, unknown> = {}): void {

@@ -2,31 +2,36 @@
 
 from typing import Any
 
-from django.core.management.base import BaseCommand
+from django.core.management.base import BaseCommand, CommandError, CommandParser
 from django.db import transaction
 
 
 class Command(BaseCommand):
-    """Runs every measurement; what is stored for it is rolled back."""
+    """Runs every measurement, or those named; what is stored for it is rolled back."""
 
     help = __doc__
 
-    def handle(self, *args: Any, **options: Any) -> None:
+    def add_arguments(self, parser: CommandParser) -> None:
+        """Which measurements; none: all."""
+        parser.add_argument("only", nargs="*", help="library, plans, together, estimates, script, pages, taps, year or growth")
+
+    def handle(self, *args: Any, only: list[str], **options: Any) -> None:
         """Measure, and print a line for each."""
         from django.test.utils import setup_test_environment
 
         from benchmarks import estimates, pages, planning, script, together
 
         setup_test_environment(debug=False)
-
-        planning.expansion(self.stdout.write)
-        planning.against_straightforward(self.stdout.write)
-        for measure in (together.weeks, together.groups, together.caseload, together.library_size, together.checked):
-            measure(self.stdout.write)
-        estimates.report(self.stdout.write)
-        script.first_page(self.stdout.write)
-        with transaction.atomic():
-            pages.pages(self.stdout.write)
-            pages.taps(self.stdout.write)
-            pages.growth(self.stdout.write)
-            transaction.set_rollback(True)
+        every = {
+            "library": [planning.expansion], "plans": [planning.against_straightforward],
+            "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
+            "estimates": [estimates.report], "script": [script.first_page],
+            "pages": [pages.pages], "taps": [pages.taps], "year": [pages.year], "growth": [pages.growth],
+        }  # fmt: skip
+        unknown = [name for name in only if name not in every]
+        if unknown:
+            raise CommandError(f"No measurement called {', '.join(unknown)}. Use {', '.join(every)}.")
+        for measure in (m for name, measures in every.items() if not only or name in only for m in measures):
+            with transaction.atomic():
+                measure(self.stdout.write)
+                transaction.set_rollback(True)
