@@ -8,7 +8,7 @@ from ninja import Router
 from pydantic import Field
 
 from caseload import actions, queries
-from caseload.facts import age_months, estimates_of
+from caseload.facts import age_months, estimates_of, facts_of
 from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
@@ -70,6 +70,7 @@ class ChildOut(Profile):
     id: int
     version: int
     age_months: float
+    usual_minutes: int
     home_id: int
     home_name: str
     overrides: dict[str, str]
@@ -179,7 +180,7 @@ def child_out(child: Child) -> ChildOut:
         for s in STRANDS if s in rows
     ]  # fmt: skip
     return ChildOut(
-        **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today),
+        **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today), usual_minutes=facts_of(child, today).usual_minutes,
         home_id=child.home_id, home_name=child.home.name, overrides=child.overrides, strands=strands,
         held_back=[HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)}) for t in child.wanted],
         suggested_targets=list(suggested_targets(child.wanted, now)),

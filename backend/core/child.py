@@ -37,6 +37,8 @@ PRECAUTIONS = MappingProxyType(
 )
 
 
+SETTING_UP_MINUTES = 5  # minutes of a usual session on top of a child's attention; project definition
+LONGEST_USUAL_MINUTES = 45  # minutes; clinic sessions last 30 to 45, common practice
 SHORT_ATTENTION = 12  # minutes: under this a set has fewer tries; from memory
 
 
@@ -66,6 +68,11 @@ class Child:
     def mouths(self) -> bool:
         """Whether anything at all is said to go in the mouth."""
         return self.mouthing != "never"
+
+    @property
+    def usual_minutes(self) -> int:
+        """How long a session of this child usually is, in minutes: the attention there is, and the setting up."""
+        return min(LONGEST_USUAL_MINUTES, self.attention_minutes + SETTING_UP_MINUTES)
 
     @property
     def counting_months(self) -> float:

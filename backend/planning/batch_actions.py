@@ -6,7 +6,7 @@ from datetime import date
 from django.db import transaction
 from django.utils import timezone
 
-from caseload.facts import estimates_of
+from caseload.facts import estimates_of, facts_of
 from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
@@ -15,9 +15,6 @@ from core.wanted import suggested_targets
 from planning.actions import Impossible, make_plan
 from planning.models import Batch, BatchLine
 from planning.workbench import Wish
-
-SETTING_UP = 5  # minutes on top of a child's attention, as the plan page offers
-LONGEST_USUAL = 45  # minutes
 
 
 @acting("plan.make")
@@ -46,7 +43,7 @@ def plan_line(line_id: int, on: date | None = None) -> BatchLine:
     if line.status != "waiting":
         return line
     child, today = line.child, on or timezone.localdate()
-    minutes = line.batch.minutes or min(LONGEST_USUAL, child.attention_minutes + SETTING_UP)
+    minutes = line.batch.minutes or facts_of(child, today).usual_minutes
     targets = suggested_targets(child.wanted, estimates_of(child, today))
     wish = Wish(minutes, tuple(targets), child.home.kind, child.home.supervision)
     try:

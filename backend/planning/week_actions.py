@@ -11,6 +11,8 @@ from clinic.actions import Done, acting
 from clinic.models import Member
 from core.house import House, Variant
 from core.planner import GroupPlan, GroupRequest, SessionRequest, WeekPlan, WeekRequest, plan_group, plan_week
+from core.planner.group_reasons import left_out_together
+from core.planner.request import LeftOut
 from planning.models import GroupSession, HomeWeek
 from planning.workbench import Wish, workbench
 
@@ -75,12 +77,13 @@ def group_request(children: Sequence[Child], home: Home, wish: GroupWish, on: da
     return GroupRequest(tuple(c.first_name for c in children), tuple(workbench(c, home, asked, on).request for c in children))
 
 
-def group_answer(children: Sequence[Child], home: Home, wish: GroupWish, on: date) -> GroupPlan:
-    """Return the core's answer for children at one table. Raises NoWeek when there is none."""
-    answer = plan_group(group_request(children, home, wish, on))
+def group_answer(children: Sequence[Child], home: Home, wish: GroupWish, on: date) -> tuple[GroupPlan, tuple[LeftOut, ...]]:
+    """Return the core's answer for children at one table, and what was left out. Raises NoWeek when there is none."""
+    request = group_request(children, home, wish, on)
+    answer = plan_group(request)
     if answer.status == "impossible":
         raise NoWeek(answer)
-    return answer
+    return answer, left_out_together(request, answer)
 
 
 @acting("plan.make")

@@ -145,6 +145,7 @@ class GroupOut(Schema):
     bound: float
     kept_away: list[str]
     blocks: list[GroupBlockOut]
+    left_out: list[LeftOutOut] = []
 
 
 @router.post("/children/{child_id}/weeks", response={200: WeekOut, **REFUSED})
@@ -227,12 +228,13 @@ def plan_together(request: HttpRequest, body: GroupIn) -> GroupOut:
     _names_differ(children)
     wish = GroupWish(body.minutes, tuple(body.targets), body.supervision)
     try:
-        answer = group_answer(children, home, wish, timezone.localdate())
+        answer, missed = group_answer(children, home, wish, timezone.localdate())
     except NoWeek as no:
         raise ProblemError(422, "No session", "children", "", f"No session, because {no.reason}.", no.fix) from no
     shown = _group_shown(
         answer, [c.pk for c in children], [c.first_name for c in children], home.name, body.minutes, body.supervision
     )
+    shown["left_out"] = [fields_of(item) for item in missed]
     kept = keep_group(who, children, home, wish, shown)
     return GroupOut(id=kept.pk, **shown)
 

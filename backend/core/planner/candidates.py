@@ -161,6 +161,9 @@ def _uses_no_more(better: Candidate, c: Candidate) -> bool:
     return all(n <= c.used_up.get(stock_id, 0) for stock_id, n in better.used_up.items())
 
 
+GRAVEST = ("barred", "hand", "short", "missing", "too_hard", "too_easy", "not_chosen", "excluded")
+
+
 def left_out(house: House, request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
     """What a therapist may miss: families that train a target strand and are not in the plan, with why."""
     found = []
@@ -168,8 +171,12 @@ def left_out(house: House, request: SessionRequest, chosen: frozenset[str]) -> t
         strands = [s for s in family.trains if STRANDS[s].target in request.targets and s in request.estimates]
         if strands and family.id not in chosen:
             found.append(_why_left_out(family, strands[0], house, request))
-    order = {"barred": 0, "hand": 1, "short": 2, "missing": 3, "too_hard": 4, "too_easy": 5, "not_chosen": 6, "excluded": 7}
-    return tuple(sorted(found, key=lambda item: (order[item.kind], item.name)))
+    return gravest_first(found)
+
+
+def gravest_first(found: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
+    """What was left out in the order it is told: barred first, what merely was not chosen last."""
+    return tuple(sorted(found, key=lambda item: (GRAVEST.index(item.kind), item.name)))
 
 
 def _why_left_out(family: Family, strand: str, house: House, request: SessionRequest) -> LeftOut:

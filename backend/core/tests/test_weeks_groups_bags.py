@@ -23,10 +23,13 @@ from core.planner import (
 )  # fmt: skip
 from core.planner.bag import wants_of
 from core.planner.candidates import all_candidates, undominated
+from core.planner.group import PARTS, safe_for_all, shared_candidates
+from core.planner.group_reasons import left_out_together
 from core.planner.model import Limits, solve
 from core.planner.relaxed import LIMITS_ORDER, smallest
 from core.planner.shapes import SHAPES
 from core.planner.week import MOST_DAY, _as_home, solve_week, week_candidates
+from core.skills import STRANDS
 from testing.core_builders import CLINIC, everything, made_up_request, request_for
 
 HOME = Setting("home", "arms_reach")
@@ -169,6 +172,26 @@ class GroupTest(TestCase):
         differing = [b for b in plan.blocks if b.children["A"].variant != b.children["B"].variant]
         self.assertTrue(differing)
         self.assertTrue(any(b.children["A"].count < b.children["B"].count for b in plan.blocks))
+
+    def test_what_was_left_out_says_for_whom_and_why(self) -> None:
+        request = self.group(Child(30, hand="right"), Child(100, hand="right"))
+        plan = plan_group(request)
+        missed = left_out_together(request, plan)
+        chosen = {b.family.id for b in plan.blocks}
+        wanted = {f.id for f in FAMILIES.values() if any(STRANDS[s].target in ("grasp", "bilateral") for s in f.trains)}
+        self.assertEqual({m.family for m in missed}, wanted - chosen)
+        for m in missed:
+            if m.kind in ("too_hard", "too_easy", "barred"):
+                self.assertRegex(m.reason, "^For [AB]: ")
+        self.assertTrue(any(m.kind == "too_hard" and m.reason.startswith("For A") for m in missed))
+        fits = {m.family for m in missed if m.kind == "not_chosen"}
+        shared = {
+            t.family.id
+            for t in shared_candidates(
+                [replace(s, shape="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
+            )
+        }
+        self.assertLessEqual(fits, shared | {f for f in fits if not FAMILIES[f].roles})
 
     def test_what_is_barred_for_one_in_reach_is_barred_for_all(self) -> None:
         plan = plan_group(self.group(Child(90), Child(60, mouthing="often")))

@@ -1326,6 +1326,8 @@ export interface components {
             version: number;
             /** Age Months */
             age_months: number;
+            /** Usual Minutes */
+            usual_minutes: number;
             /** Home Id */
             home_id: number;
             /** Home Name */
@@ -2616,6 +2618,11 @@ export interface components {
             kept_away: string[];
             /** Blocks */
             blocks: components["schemas"]["GroupBlockOut"][];
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out: components["schemas"]["LeftOutOut"][];
         };
         /**
          * SharedOut

@@ -19,8 +19,8 @@ const facts = computed(() => [
   ['Attention', `${child.attention_minutes} minutes`],
   ['Seen every', `${child.every_days} days`],
   ['Seating', child.seating || 'not noted'],
-  ...POLICIES.map((p) => [p.words, words.value?.policies[p.id]?.find((c) => c.id === child[p.id])?.name ?? '']),
-  ['Food as material', child.food_as_material ? 'fine' : 'never'],
+  ...POLICIES.map((p) => [p.short, words.value?.policies[p.id]?.find((c) => c.id === child[p.id])?.name ?? '']),
+  ['Food', child.food_as_material ? 'fine as a material' : 'never as a material'],
   ...(child.force_limit_newton ? [['Force limit', `${child.force_limit_newton} N`]] : []),
 ])
 </script>
@@ -49,7 +49,7 @@ const facts = computed(() => [
 }
 dl {
   display: grid;
-  grid-template-columns: auto 1fr;
+  grid-template-columns: 92px 1fr;
   gap: 4px 12px;
   margin: 0;
 }

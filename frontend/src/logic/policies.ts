@@ -1,8 +1,8 @@
 /** The questions on which the trade's schools differ, in the order they are shown; their choices come from the server. */
 export const POLICIES = [
-  { id: 'prompt_policy', words: 'Help' },
-  { id: 'grip_policy', words: 'Grip of pencil, brush and cutlery' },
-  { id: 'lace_method', words: 'Way of tying laces' },
-  { id: 'correct_policy', words: 'When something goes wrong in a set' },
-  { id: 'speed_policy', words: 'Speed' },
+  { id: 'prompt_policy', words: 'Help', short: 'Help' },
+  { id: 'grip_policy', words: 'Grip of pencil, brush and cutlery', short: 'Grip' },
+  { id: 'lace_method', words: 'Way of tying laces', short: 'Laces' },
+  { id: 'correct_policy', words: 'When something goes wrong in a set', short: 'Correcting' },
+  { id: 'speed_policy', words: 'Speed', short: 'Speed' },
 ] as const

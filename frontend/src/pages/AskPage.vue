@@ -22,7 +22,7 @@ const { data: plans } = useQuery({
 })
 const places = usePlaces(() => child)
 
-const wish = reactive<Schemas['WishIn']>({ minutes: Math.min(45, child.attention_minutes + 5), targets: [...child.suggested_targets], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
+const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [...child.suggested_targets], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
 watch(() => wish.shape, (shape) => {
   if (shape === 'alone') wish.supervision = 'box'
   else if (wish.supervision === 'box') wish.supervision = 'arms_reach'

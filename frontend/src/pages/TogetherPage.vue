@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { api, told } from '@/api/client'
 import ChildPicker from '@/components/ChildPicker.vue'
 import GroupTable from '@/components/GroupTable.vue'
+import LeftOutList from '@/components/LeftOutList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetPicker from '@/components/TargetPicker.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -49,6 +50,7 @@ async function run(): Promise<void> {
     <template v-if="group && groupId">
       <p class="row end"><button type="button" class="plain-button main" :disabled="busy" @click="run">Run it, all on one screen</button></p>
       <GroupTable :group="group" />
+      <LeftOutList v-if="group.left_out?.length" :items="group.left_out" />
     </template>
   </div>
 </template>
