@@ -19,7 +19,10 @@ END_ON_WIN = "Stop here: end on a success."
 
 @dataclass(frozen=True)
 class Suggestion:
-    """One row: after this many tries and successes, say this. kind: down, up, fade or stop."""
+    """One row: after this many tries and successes, say this. kind: down, up, fade or stop.
+
+    helped -- half of the tries or more had help, and all successes count; else only those alone do
+    """
 
     tries: int
     successes: int

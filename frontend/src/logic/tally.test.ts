@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clockWords, durationWords, gradeNow, isPaused, type RunBlock, type RunEvent, secondsAtWork, standing, suggestion, tallyOf, whereLeft } from './tally'
+import { clockWords, durationWords, gradeNow, handNow, isPaused, paceNow, restDue, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, standing, suggestion, tallyOf, whereLeft } from './tally'
 
 const START = Date.parse('2026-03-02T09:00:00Z')
 let number = 0
@@ -56,6 +56,12 @@ describe('suggestion', () => {
     expect(suggestion(Array.from({ length: 4 }, () => attempt('success', 'spoken')), block)?.kind).toBe('fade')
   })
 
+  it('never calls a set alone in which a try had help', () => {
+    const mixed = [attempt('success', 'spoken'), attempt('success'), attempt('success'), attempt('success')]
+    expect(suggestion(mixed, block)?.kind).not.toBe('up')
+    expect(suggestion([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)], block)?.kind).toBe('fade')
+  })
+
   it('starts anew with each set and with each grade', () => {
     const first = Array.from({ length: 4 }, () => attempt('success'))
     expect(suggestion([...first, attempt('miss'), attempt('miss')], block)?.kind).toBe('down')
@@ -96,5 +102,38 @@ describe('seconds at work', () => {
 
   it('says seconds and minutes', () => {
     expect([clockWords(0), clockWords(65.9), durationWords(45), durationWords(125)]).toEqual(['0:00', '1:05', '45 s', '2 min 5 s'])
+  })
+})
+
+describe('the set under way', () => {
+  const six = { ...block, count: 8, rest: { window: 3, slower_by: 1 / 3, words: 'rest' } } as RunBlock
+  const at = (...seconds: number[]): RunEvent[] => seconds.map((s) => event('try', { outcome: 'success', support: 'alone', grade: [1, 0] }, s))
+
+  it('calls for a rest when the last gaps are a third longer than the first, as the core does', () => {
+    expect(restDue(at(0, 3, 6, 9, 13, 17, 21), six)).toBe(true)
+    expect(restDue(at(0, 3, 6, 9, 13, 17, 20.9), six)).toBe(false)
+    expect(restDue(at(0, 1, 2, 3, 13, 23), six)).toBe(false)
+  })
+
+  it('has a pace from the third try on, from its first try to its last', () => {
+    expect(paceNow(at(0, 5), six)).toBeNull()
+    expect(paceNow(at(0, 5, 10), six)).toBeCloseTo(18)
+    expect(paceNow([...at(0, 1, 2, 3, 4, 5, 6, 7), ...at(100, 110, 120)], six)).toBeCloseTo(9)
+  })
+
+  it('runs its own clock, pauses taken out', () => {
+    const events = [...at(0, 5), event('pause', {}, 6), event('resume', {}, 16), ...at(18)]
+    expect(secondsOfSet(events, six, START + 20_000)).toBe(10)
+  })
+
+  it('works with the hand last chosen, else with the one whose turn it is', () => {
+    expect(handNow([], { ...six, hand: 'left' })).toBe('left')
+    expect(handNow([], { ...six, hand: 'not_settled' })).toBe('right')
+    expect(handNow([event('hand', { hand: 'right' })], { ...six, hand: 'left' })).toBe('right')
+  })
+
+  it('sums holds and keeps the last reading of each measure', () => {
+    const events = [event('hold', { seconds: 3 }), event('hold', { seconds: 4.5 }), event('measure', { measure: 'tokens', value: 3 }), event('measure', { measure: 'tokens', value: 5 })]
+    expect(tallyOf(events, 'b0')).toMatchObject({ bestHold: 4.5, holdSum: 7.5, read: { tokens: 5 } })
   })
 })

@@ -96,8 +96,9 @@ export function suggestion(events: RunEvent[], block: RunBlock): Schemas['Sugges
   const all = standing(events).filter((e) => e.block === block.id && e.kind === 'try' && JSON.stringify(e.value?.grade) === grade)
   if (!all.length) return undefined
   const set = all.slice(Math.floor((all.length - 1) / block.count) * block.count)
-  const won = set.filter((e) => e.value?.outcome === 'success').length
-  const helped = set.filter((e) => e.value?.support !== 'alone').length * 2 > set.length
+  const withHelp = (e: RunEvent): boolean => e.value?.support !== 'alone'
+  const helped = set.filter(withHelp).length * 2 >= set.length
+  const won = set.filter((e) => e.value?.outcome === 'success' && (helped || !withHelp(e))).length
   return block.says.find((s) => s.tries === set.length && s.successes === won && s.helped === helped)
 }
 
