@@ -4,7 +4,7 @@ Thresholds: common practice (ready at 8 in 10 alone on two days; down after two 
 and from memory (stalled over about 4 sessions; out of date after 6 weeks). Each can be set by policy.
 """
 
-from collections.abc import Collection, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from types import MappingProxyType
@@ -16,7 +16,6 @@ from core.scoring import SetResult
 from core.support import LEVELS, SUPPORTS, less_help
 
 STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
-READY, STUCK = ("up", "fade", "swap"), ("change", "lower", "down")
 OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})
 BOTH_HANDS = frozenset(
     {"squeeze", "pinch", "hold", "push", "midline"}
@@ -261,17 +260,3 @@ def _hold(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision:
     return Decision(
         "hold", WORDS["hold"], _alone_evidence(facts), "To step up: " + (", ".join(wanting) or "one more good day") + "."
     )
-
-
-def standings(days_since: int | None, kinds: Collection[str]) -> tuple[str, ...]:
-    """Return what to say of a child at a glance: new, or recheck; else stuck, ready, both, or steady.
-
-    days_since -- days since the last session, None before any
-    kinds      -- the latest decision in each strand
-    """
-    if days_since is None:
-        return ("new",)
-    if days_since > STALE_DAYS:
-        return ("recheck",)
-    said = tuple(name for name, which in (("stuck", STUCK), ("ready", READY)) if set(which) & set(kinds))
-    return said or ("steady",)

@@ -20,9 +20,9 @@ from core.library import FAMILIES
 from core.marks import MARKS
 from core.measured import MEASURED
 from core.measures import by_hand, help_by_day, measures
-from core.progression import standings
 from core.scoring import SetResult
 from core.skills import STRANDS
+from core.standing import standings
 from core.summary import day_levels, grade_changes, movement
 from core.support import SUPPORTS
 from progress import actions, queries
@@ -64,8 +64,15 @@ class DecisionOut(Schema):
     answer_why: str
 
 
+class StandingLine(Schema):
+    """How a child stands, and why. id: new, recheck, setback, stuck, ready or steady."""
+
+    id: str
+    words: str
+
+
 class StandingOut(Schema):
-    """One child on the list. standings: ready, stuck, recheck, new or steady."""
+    """One child on the list, the gravest standing first."""
 
     id: int
     first_name: str
@@ -76,8 +83,7 @@ class StandingOut(Schema):
     last_on: date | None
     due_on: date | None
     is_due: bool
-    standings: list[str]
-    decisions: list[DecisionOut]
+    standings: list[StandingLine]
 
 
 class SetOut(Schema):
@@ -223,7 +229,7 @@ def _standing(s: queries.Standing, today: date) -> StandingOut:
     return StandingOut(
         id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,
         wanted=c.wanted, last_on=s.last_on, due_on=s.due_on, is_due=s.due_on is None or s.due_on <= today,
-        standings=list(standings((today - s.last_on).days if s.last_on else None, {d.settled_kind for d in s.decisions})), decisions=[decision_out(d) for d in s.decisions],
+        standings=[StandingLine(id=x.id, words=x.words) for x in standings(s.last_on, [d.latest for d in s.decisions], today)],
     )  # fmt: skip
 
 

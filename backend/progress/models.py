@@ -7,6 +7,7 @@ from caseload.models import Child
 from clinic.models import Member
 from clinic.queries import in_clinic
 from core.progression import WORDS
+from core.standing import Latest
 from running.models import Run
 
 ANSWERS = ["", "accepted", "changed", "declined"]
@@ -49,6 +50,15 @@ class DecisionRecord(models.Model):
     def settled_kind(self) -> str:
         """What is done next, after the therapist's answer: a declined step leaves things as they are."""
         return {"changed": self.answer_kind, "declined": "hold"}.get(self.answer, self.kind)
+
+    @property
+    def latest(self) -> Latest:
+        """This step as the list of children tells it."""
+        changed = self.answer == "changed"
+        rests_on = (
+            f"Changed by the therapist: {self.answer_why}" if changed else self.evidence[0]["words"] if self.evidence else ""
+        )
+        return Latest(self.strand, self.on, self.settled_kind, WORDS[self.answer_kind] if changed else self.words, rests_on)
 
 
 class Note(models.Model):

@@ -1,10 +1,12 @@
 """What holds a wanted task back, and the targets that follow. Project definitions."""
 
+from datetime import date, timedelta
 from unittest import TestCase
 
 from core.ability import Estimate
-from core.progression import standings
+from core.progression import WORDS
 from core.skills import WANTED_TASKS
+from core.standing import Latest, standings
 from core.wanted import held_back, shortfalls, suggested_targets
 
 AT = {s: Estimate(float(r), 0.4) for s, r in WANTED_TASKS["buttons"].demands.items()}
@@ -27,12 +29,37 @@ class WantedTest(TestCase):
         self.assertEqual(suggested_targets((), low), ())
 
 
-class StandingsTest(TestCase):
-    def test_never_seen_and_long_unseen_come_before_everything(self) -> None:
-        self.assertEqual(standings(None, {"up"}), ("new",))
-        self.assertEqual(standings(43, {"up"}), ("recheck",))
-        self.assertEqual(standings(42, {"up"}), ("ready",))
+TODAY = date(2026, 3, 2)
 
-    def test_a_child_may_be_stuck_in_one_strand_and_ready_in_another(self) -> None:
-        self.assertEqual(standings(7, {"up", "down"}), ("stuck", "ready"))
-        self.assertEqual(standings(7, {"hold"}), ("steady",))
+
+class StandingsTest(TestCase):
+    def ids(self, days_ago: int | None, *kinds: str, step_days_ago: int | None = None) -> tuple[str, ...]:
+        on = TODAY - timedelta(days=days_ago or 0)
+        step_on = on if step_days_ago is None else TODAY - timedelta(days=step_days_ago)
+        latest = [
+            Latest(strand, step_on, kind, WORDS[kind], "8 of 10")
+            for strand, kind in zip(("cutting", "pinch", "hold"), kinds, strict=False)
+        ]
+        return tuple(s.id for s in standings(None if days_ago is None else on, latest, TODAY))
+
+    def test_never_seen_and_long_unseen_come_before_everything(self) -> None:
+        self.assertEqual(self.ids(None, "up"), ("new",))
+        self.assertEqual(self.ids(43, "up"), ("recheck",))
+        self.assertEqual(self.ids(42, "up"), ("ready",))
+
+    def test_a_child_may_be_set_back_stuck_and_ready_in_different_strands(self) -> None:
+        self.assertEqual(self.ids(7, "up", "down", "change"), ("setback", "stuck", "ready"))
+        self.assertEqual(self.ids(7, "hold"), ("steady",))
+
+    def test_a_step_older_than_six_weeks_says_nothing_any_more(self) -> None:
+        self.assertEqual(self.ids(3, "up", step_days_ago=50), ("steady",))
+
+    def test_the_reason_names_the_newest_step_its_number_and_what_else_stands_so(self) -> None:
+        latest = [
+            Latest("pinch", TODAY - timedelta(days=9), "up", WORDS["up"], "18 of 20 alone"),
+            Latest("cutting", TODAY, "fade", "Same grade, less help: on their own", "7 of 7 with spoken cue."),
+        ]
+        found = standings(TODAY, latest, TODAY)
+        self.assertEqual(
+            found[0].words, "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch, thumb and fingers."
+        )

@@ -27,16 +27,27 @@ class CaseloadTest(TestCase):
 
     def test_a_child_never_seen_is_new_and_due(self) -> None:
         row = self.standing(self.seen())
-        self.assertEqual((row["standings"], row["is_due"]), (["new"], True))
+        self.assertEqual(([s["id"] for s in row["standings"]], row["is_due"]), (["new"], True))
 
     def test_seen_yesterday_is_not_due(self) -> None:
         self.assertFalse(self.standing(self.seen(1))["is_due"])
 
     def test_seen_long_ago_is_to_be_checked_again(self) -> None:
-        self.assertEqual(self.standing(self.seen(60))["standings"], ["recheck"])
+        self.assertEqual([s["id"] for s in self.standing(self.seen(60))["standings"]], ["recheck"])
 
-    def test_failing_sets_read_as_stuck(self) -> None:
-        self.assertIn("stuck", self.standing(self.seen(3, outcomes="00100010"))["standings"])
+    def test_failing_sets_read_as_a_setback_with_the_number_it_rests_on(self) -> None:
+        first = self.standing(self.seen(3, outcomes="00100010"))["standings"][0]
+        self.assertEqual(first["id"], "setback")
+        self.assertIn("2 of 8 last time", first["words"])
+
+    def test_the_list_goes_by_the_therapists_answer(self) -> None:
+        child = self.seen(3, outcomes="00100010")
+        for decision in child.decisions.all():
+            body = {"answer": "changed", "kind": "change", "why": "slept badly"}
+            self.assertEqual(self.api("post", f"/decisions/{decision.pk}/answer", body)[0], 200)
+        first = self.standing(child)["standings"][0]
+        self.assertEqual(first["id"], "stuck")
+        self.assertIn("slept badly", first["words"])
 
     def test_the_list_takes_the_same_queries_for_one_child_or_ten(self) -> None:
         self.seen(3)

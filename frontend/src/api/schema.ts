@@ -3072,6 +3072,42 @@ export interface components {
             words: string;
         };
         /**
+         * StandingLine
+         * @description How a child stands, and why. id: new, recheck, setback, stuck, ready or steady.
+         */
+        StandingLine: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * StandingOut
+         * @description One child on the list, the gravest standing first.
+         */
+        StandingOut: {
+            /** Id */
+            id: number;
+            /** First Name */
+            first_name: string;
+            /** Age Months */
+            age_months: number;
+            /** Hand */
+            hand: string;
+            /** Home Name */
+            home_name: string;
+            /** Wanted */
+            wanted: string[];
+            /** Last On */
+            last_on: string | null;
+            /** Due On */
+            due_on: string | null;
+            /** Is Due */
+            is_due: boolean;
+            /** Standings */
+            standings: components["schemas"]["StandingLine"][];
+        };
+        /**
          * DecisionOut
          * @description The proposed next step in one strand.
          */
@@ -3128,34 +3164,6 @@ export interface components {
             unit: string;
             /** Words */
             words: string;
-        };
-        /**
-         * StandingOut
-         * @description One child on the list. standings: ready, stuck, recheck, new or steady.
-         */
-        StandingOut: {
-            /** Id */
-            id: number;
-            /** First Name */
-            first_name: string;
-            /** Age Months */
-            age_months: number;
-            /** Hand */
-            hand: string;
-            /** Home Name */
-            home_name: string;
-            /** Wanted */
-            wanted: string[];
-            /** Last On */
-            last_on: string | null;
-            /** Due On */
-            due_on: string | null;
-            /** Is Due */
-            is_due: boolean;
-            /** Standings */
-            standings: string[];
-            /** Decisions */
-            decisions: components["schemas"]["DecisionOut"][];
         };
         /**
          * ResultsOut

@@ -1,34 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { ageWords, daysAgo, standingNames } from '@/logic/words'
 
 const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
-
-const stuck = ['down', 'lower', 'change']
-const ready = ['fade', 'up']
-
-/** The newest step of one kind, with the number it rests on; how many more there are of that kind. */
-function told(kinds: string[]): string {
-  const found = child.decisions.filter((d) => kinds.includes(d.kind)).toSorted((a, b) => b.on.localeCompare(a.on) || kinds.indexOf(a.kind) - kinds.indexOf(b.kind))
-  const [first, ...rest] = found
-  if (!first) return ''
-  const more = rest.length ? ` Also ${rest.slice(0, 2).map((d) => d.strand_name.toLowerCase()).join(' and ')}.` : ''
-  return `${first.strand_name}: ${first.words.toLowerCase()}. ${first.evidence[0]?.words ?? ''}.${more}`.replaceAll('..', '.')
-}
-
-const lines = computed(() =>
-  child.standings.map((s) => ({
-    standing: s,
-    words: {
-      new: 'Not seen yet. Set starting rungs, then plan the first session.',
-      recheck: `Last seen ${daysAgo(child.last_on ?? '', new Date())}: check again before building on it.`,
-      steady: 'Stay on the same grades; more tries before anything changes.',
-      stuck: told(stuck),
-      ready: told(ready),
-    }[s] ?? '',
-  })),
-)
 </script>
 
 <template>
@@ -38,7 +12,7 @@ const lines = computed(() =>
       <span class="soft small">{{ ageWords(child.age_months) }} · {{ child.home_name }}</span>
     </RouterLink>
     <ul class="lines">
-      <li v-for="l in lines" :key="l.standing"><span class="tag standing" :class="l.standing">{{ standingNames[l.standing] }}</span> <span>{{ l.words }}</span></li>
+      <li v-for="l in child.standings" :key="l.id"><span class="tag standing" :class="l.id">{{ standingNames[l.id] }}</span> <span>{{ l.words }}</span></li>
     </ul>
     <span class="when small">
       <strong v-if="child.is_due">Due</strong>

@@ -50,6 +50,7 @@ export function minutesWords(minutes: number): string {
 
 export const standingNames: Record<string, string> = {
   ready: 'Ready to move',
+  setback: 'Set back',
   stuck: 'Stuck',
   recheck: 'Check again',
   new: 'New',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, told } from '@/api/client'
+import { api, told, type Schemas } from '@/api/client'
 import BatchPanel from '@/components/BatchPanel.vue'
 import CaseloadRow from '@/components/CaseloadRow.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
@@ -11,23 +11,26 @@ import { longDay } from '@/logic/words'
 const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
 const { data: me } = useMe()
 const chosen = ref('all')
-const order = ['stuck', 'ready', 'recheck', 'new', 'steady']
+const order = ['setback', 'stuck', 'ready', 'recheck', 'new', 'steady']
+
+const stands = (c: Schemas['StandingOut'], kind: string): boolean => c.standings.some((s) => s.id === kind)
 
 const filters = computed(() => {
   const all = data.value ?? []
-  const count = (kind: string) => all.filter((c) => c.standings.includes(kind)).length
+  const count = (kind: string) => all.filter((c) => stands(c, kind)).length
   return [
     { id: 'all', words: 'All', count: all.length },
     { id: 'due', words: 'Due', count: all.filter((c) => c.is_due).length },
     { id: 'ready', words: 'Ready to move', count: count('ready') },
+    { id: 'setback', words: 'Set back', count: count('setback') },
     { id: 'stuck', words: 'Stuck', count: count('stuck') },
     { id: 'recheck', words: 'Check again', count: count('recheck') + count('new') },
   ]
 })
 const shown = computed(() =>
   (data.value ?? [])
-    .filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : c.standings.includes(chosen.value) || (chosen.value === 'recheck' && c.standings.includes('new'))))
-    .toSorted((a, b) => Number(b.is_due) - Number(a.is_due) || order.indexOf(a.standings[0] ?? '') - order.indexOf(b.standings[0] ?? '') || a.first_name.localeCompare(b.first_name)),
+    .filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : stands(c, chosen.value) || (chosen.value === 'recheck' && stands(c, 'new'))))
+    .toSorted((a, b) => Number(b.is_due) - Number(a.is_due) || order.indexOf(a.standings[0]?.id ?? '') - order.indexOf(b.standings[0]?.id ?? '') || a.first_name.localeCompare(b.first_name)),
 )
 </script>
 
