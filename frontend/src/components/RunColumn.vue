@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import RunMouthing from '@/components/RunMouthing.vue'
 import type { RunAtTable } from '@/composables/useRun'
 import { useWords } from '@/composables/useWords'
-import { gradeNow, handNow, isPaused, restDue, standing, suggestion, tallyOf } from '@/logic/tally'
+import { gradeNow, handNow, isPaused, restDue, suggestion, tallyOf } from '@/logic/tally'
 
 /** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
 const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
-defineEmits<{ skip: [] }>()
 const words = useWords()
 const { run, events, tap, undo } = table
 const help = ref('spoken')
@@ -18,7 +16,6 @@ const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.t
 const say = computed(() => (block.value ? ((restDue(events.value, block.value) && block.value.rest?.words) || suggestion(events.value, block.value)?.words) : ''))
 const place = computed(() => (block.value?.grades ?? []).findIndex((g) => JSON.stringify(g.grade) === JSON.stringify(block.value && gradeNow(events.value, block.value))))
 const grade = computed(() => block.value?.grades[place.value])
-const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'))
 watch(() => together, (now) => (at.value = now))
 watch(at, () => (help.value = 'spoken'))
 
@@ -46,12 +43,11 @@ function turn(by: number): void {
     </div>
     <label class="small help">Help <select v-model="help" :aria-label="`Which help for ${run.child_name}`"><option v-for="s in words?.supports.filter((x) => x.id !== 'alone')" :key="s.id" :value="s.id">{{ s.name }}</option></select></label>
     <div class="three">
-      <button type="button" class="plain-button" :disabled="place < 1" @click="turn(-1)">◂ Easier</button>
+      <button type="button" class="plain-button" :disabled="place < 1" @click="turn(-1)">Easier</button>
       <button type="button" class="plain-button" @click="undo(block.id)">Undo</button>
-      <button type="button" class="plain-button" :disabled="place >= block.grades.length - 1" @click="turn(1)">Harder ▸</button>
+      <button type="button" class="plain-button" :disabled="place >= block.grades.length - 1" @click="turn(1)">Harder</button>
     </div>
     <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">Mouths an item</button>
-    <RunMouthing v-if="mouthed" :run="run" :block-id="block.id" @skip="$emit('skip')" />
   </section>
 </template>
 

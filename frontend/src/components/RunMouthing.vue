@@ -3,11 +3,13 @@ import { computed, ref } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 
 /** Something went in the mouth: what is now barred, block by block, and one press to keep it in the profile. */
-const { run, blockId } = defineProps<{ run: Schemas['RunOut']; blockId: string }>()
+const { run, blockId, beside = [] } = defineProps<{ run: Schemas['RunOut']; blockId: string; beside?: Schemas['RunOut'][] }>()
 const emit = defineEmits<{ skip: [] }>()
 const kept = ref('')
-const here = computed(() => run.blocks.find((b) => b.id === blockId)?.if_mouthed ?? [])
-const later = computed(() => run.blocks.filter((b) => b.id !== blockId && b.if_mouthed?.length).map((b) => b.name))
+/** Everybody's things at this table are in reach of the child who mouths. */
+const barred = computed(() => [run, ...beside].flatMap((r) => r.blocks).filter((b) => b.if_mouthed?.length))
+const here = computed(() => [...new Set(barred.value.filter((b) => b.id === blockId).flatMap((b) => b.if_mouthed ?? []))])
+const later = computed(() => [...new Set(barred.value.filter((b) => b.id !== blockId).map((b) => b.name))])
 
 async function keep(): Promise<void> {
   try {

@@ -5,10 +5,11 @@ import { useRouter } from 'vue-router'
 import { api, told } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
 import RunColumn from '@/components/RunColumn.vue'
+import RunMouthing from '@/components/RunMouthing.vue'
 import TargetSign from '@/components/TargetSign.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useRun } from '@/composables/useRun'
-import { whereLeft } from '@/logic/tally'
+import { standing, whereLeft } from '@/logic/tally'
 
 /** Several children at one table, each with a run of their own: one activity at a time, a column a child. */
 const { runIds } = defineProps<{ runIds: string[] }>()
@@ -25,6 +26,7 @@ const setup = computed(() => {
   const said = new Set(tables.map((t) => t.run.value?.blocks[at.value]?.setup))
   return said.size === 1 ? block.value?.setup : 'Each child’s things on the side of the hand they use.'
 })
+const mouthing = computed(() => tables.filter((t) => t.run.value && standing(t.events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths')))
 const unsent = computed(() => tables.reduce((sum, t) => sum + t.unsent.value, 0))
 const signedOut = computed(() => tables.some((t) => t.signedOut.value))
 const failed = computed(() => tables.find((t) => t.error.value)?.error.value ?? null)
@@ -56,8 +58,11 @@ async function finish(): Promise<void> {
     </header>
     <ProblemNote :error="error ?? failed" />
     <p v-if="signedOut" class="notice" role="alert">You were signed out. Every tap is kept on this tablet; <a :href="`/sign-in?next=/together/run/${runIds.join(',')}`">sign in again</a> and they are sent.</p>
+    <template v-for="t in mouthing" :key="t.run.value!.id">
+      <RunMouthing v-if="block" :run="t.run.value!" :block-id="block.id" :beside="tables.flatMap((o) => (o !== t && o.run.value ? [o.run.value] : []))" @skip="at = Math.min(at + 1, blocks.length - 1)" />
+    </template>
     <div class="columns" :style="{ '--columns': Math.min(runIds.length, 4) }">
-      <RunColumn v-for="(t, i) in tables" :key="runIds[i]" :table="t" :together="at" @skip="at = Math.min(at + 1, blocks.length - 1)" />
+      <RunColumn v-for="(t, i) in tables" :key="runIds[i]" :table="t" :together="at" />
     </div>
   </div>
 </template>
