@@ -13,13 +13,13 @@ from clinic.auth import member
 from clinic.problems import Problem
 from core.house import checked_variant
 from core.library import family as checked_family
-from core.planner import Block, SessionPlan, block_of, totals
+from core.planner import SessionPlan, block_of, shared_out, totals
 from core.planner.candidates import left_out
 from core.planner.instead import Placed, bring_in, differences
 from core.prep import kit_of
 from planning import actions, queries
 from planning.actions import BlockChoice, Impossible
-from planning.models import Plan
+from planning.models import Plan, PlanBlock
 from planning.schemas import (
     AgainIn,
     AgainstOut,
@@ -146,8 +146,11 @@ def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
 def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
     """A stored plan, worked out afresh. A block that can no longer stand says why in `problem`."""
     bench = workbench_of(plan, timezone.localdate())
-    shown = [_shown(bench, b) for b in plan.blocks.all()]
-    blocks = tuple(b for b, _ in shown if b)
+    stored = list(plan.blocks.all())
+    made = [block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked) for b in stored]
+    blocks = shared_out([b for b in made if b])
+    standing = iter(blocks)
+    shown = [block_out(next(standing)) if b else _gone(bench, s) for b, s in zip(made, stored, strict=True)]
     sums = totals(blocks)
     chosen = frozenset(b.family for b in plan.blocks.all())
     return PlanOut(
@@ -155,18 +158,14 @@ def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
         place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, shape=plan.shape, part_names=dict(bench.request.form.names), name=plan.name, excluded=plan.excluded,
         status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
         minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
-        blocks=[out for _, out in shown if out], kit=[KitLineOut(name=k.named, wanted=k.wanted, short=k.short) for k in kit_of(blocks)], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
+        blocks=shown, kit=[KitLineOut(name=k.named, wanted=k.wanted, short=k.short) for k in kit_of(blocks)], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
         changed=what_changed(plan), version=plan.version, made_at=plan.made_at, used_on=plan.used_on,
     )  # fmt: skip
 
 
-def _shown(bench: Workbench, stored) -> tuple[Block | None, BlockOut]:  # type: ignore[no-untyped-def]
-    variant = variant_of(stored)
-    block = block_of(bench.request, bench.house, stored.part, variant, stored.minutes, stored.locked)
-    if block:
-        return block, block_out(block)
-    lack = bench.house.lack(variant)
-    return None, gone_out(stored, f"{lack.reason} {lack.remedy}" if lack else "No longer on offer.")
+def _gone(bench: Workbench, stored: PlanBlock) -> BlockOut:
+    lack = bench.house.lack(variant_of(stored))
+    return gone_out(stored, f"{lack.reason} {lack.remedy}" if lack else "No longer on offer.")
 
 
 def _left_out(bench: Workbench, chosen: frozenset[str]) -> list[LeftOutOut]:

@@ -11,10 +11,12 @@ from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import hazards
+from core.grading import grade_words, neighbours
+from core.house import Variant
 from core.library import FAMILIES
 from core.measured import MEASURED
 from core.measures import measures
-from core.planner import Block, block_of
+from core.planner import Block, block_of, shared_out
 from core.progression import next_hand
 from core.scoring import Event, EventError, checked_event
 from core.skills import STRANDS
@@ -54,14 +56,14 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
 
     bench -- where it is not the plan's own: a cupboard shared with other children
     """
-    at_hand = bench or workbench_of(plan, on)
-    frozen = [_frozen_block(at_hand, stored, at, plan, on) for at, stored in enumerate(plan.blocks.all())]
-    if not frozen:
+    at_hand, stored = bench or workbench_of(plan, on), list(plan.blocks.all())
+    if not stored:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
-    return frozen
+    blocks = shared_out([_still_on_offer(at_hand, b, at) for at, b in enumerate(stored)])
+    return [_frozen_block(at_hand, block, at, plan, on) for at, block in enumerate(blocks)]
 
 
-def _frozen_block(bench: Workbench, stored: PlanBlock, at: int, plan: Plan, on: date) -> dict[str, Any]:
+def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
     block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
     if block is None:
         lack = bench.house.lack(variant_of(stored))
@@ -72,12 +74,16 @@ def _frozen_block(bench: Workbench, stored: PlanBlock, at: int, plan: Plan, on: 
             f"Block {at + 1} can't be run today: {reason}",
             "Plan again, or take the block out.",
         )
+    return block
+
+
+def _frozen_block(bench: Workbench, block: Block, at: int, plan: Plan, on: date) -> dict[str, Any]:
     says = [
         {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
         for s in table(block.count)
     ]
     return {
-        "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, stored),
+        "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, block.variant),
         "if_mouthed": if_mouthed(bench, block), "rest": asdict(REST), "measures": _asked(bench, block),
         "hand": next_hand(history(plan.child, block.strand), block.strand, plan.child.hand, on, block.variant),
         "record": _record(plan.child, block.variant.family),
@@ -120,11 +126,8 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
     return found
 
 
-def _grades(bench, stored) -> list[dict[str, Any]]:  # type: ignore[no-untyped-def]
+def _grades(bench: Workbench, here: Variant) -> list[dict[str, Any]]:
     """The ladder of one-step changes a tablet may make while offline: easiest to hardest through this grade."""
-    from core.grading import grade_words, neighbours
-
-    here = variant_of(stored)
     down, up, at = [], [], here
     while (found := neighbours(at, bench.house)[0]) and len(down) < 4:
         down.append((found.variant, found.words))

@@ -12,7 +12,7 @@ from clinic.models import Member
 from clinic.problems import Problem
 from core.house import House, Variant
 from core.library import FAMILIES
-from core.planner import Block, block_of
+from core.planner import Block, block_of, shared_out
 from core.planner.shapes import shape_of
 from core.prep import PrepBlock, prep_sheet
 from planning.queries import plan_for
@@ -59,10 +59,8 @@ def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpRe
 def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
     plan = plan_for(who, plan_id)
     bench = workbench_of(plan, timezone.localdate())
-    blocks = [
-        block for b in plan.blocks.all()
-        if (block := block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked))
-    ]  # fmt: skip
+    made = (block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked) for b in plan.blocks.all())
+    blocks = shared_out([b for b in made if b])
     sheet = prep_sheet(blocks, bench.house, plan.child.overrides)
     themes = {t for b in blocks for t in FAMILIES[b.variant.family].themes} & set(plan.child.likes)
     return {

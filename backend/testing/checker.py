@@ -27,6 +27,12 @@ def _of_the_whole(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
         yield "one activity twice"
     if any(a.tiring and b.tiring for a, b in pairwise(plan.blocks)):
         yield "two tiring blocks together"
+    used: dict[str, int] = {}
+    for q in (q for b in plan.blocks for q in b.quantities if q.single_use):
+        used[q.stock_id] = used.get(q.stock_id, 0) + q.wanted
+    for line in request.stock:
+        if used.get(line.id, 0) > line.count:
+            yield f"uses up {used[line.id]} {line.thing.name}, {line.count} here"
     if not any(b.part in ("main", "stretch") for b in plan.blocks):
         yield "no main work"
 

@@ -9,6 +9,7 @@ from core.house import House, Offer, Quantity, Variant, checked_variant
 from core.library import FAMILIES
 from core.library.declare import PARTS, Family
 from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
+from core.planner.lasting import shared_out
 from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
 from core.planner.relaxed import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
@@ -183,7 +184,7 @@ def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str,
 def _plan(choice: Choice, house: House, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:
     pairs = in_order(list(choice.chosen), request.order)
     chosen = frozenset(c.family.id for c, _ in pairs)
-    blocks = tuple(_block(c, m, request, c.family.id in locked, _beaten(c, pool, chosen)) for c, m in pairs)
+    blocks = shared_out([_block(c, m, request, c.family.id in locked, _beaten(c, pool, chosen)) for c, m in pairs])
     plan = totals(blocks)
     notes = tuple(
         f"Nothing here fits the {p}."

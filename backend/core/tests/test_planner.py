@@ -8,7 +8,7 @@ from unittest import TestCase
 from core.child import Child, Setting
 from core.house import House, Variant, stock_of
 from core.library.declare import PARTS
-from core.planner import LockedBlock, RequestError, plan_session
+from core.planner import LockedBlock, RequestError, block_of, plan_session, shared_out
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import Limits, solve
 from core.skills import STRANDS
@@ -188,6 +188,20 @@ class StockTest(TestCase):
                     used[q.material] += q.wanted if q.single_use else 0
             self.assertTrue(plan.blocks)
             self.assertTrue(all(n <= few[thing] for thing, n in used.items()), (minutes, used))
+
+    def test_sets_of_a_row_last_together_the_earlier_blocks_first(self) -> None:
+        """Two blocks of three sets and things for four: three and one."""
+        request = request_for(FIVE, everything())
+        house = House(request.stock, request.child, request.setting)
+        row = (block_of(request, house, "main", o.variant, 9) for o in house.offers() if any(q.single_use for q in o.quantities))
+        one = next(b for b in row if b)
+        use = next(q for q in one.quantities if q.single_use)
+        per_set = use.wanted // one.sets
+        twice = replace(one, sets=3, quantities=(replace(use, wanted=3 * per_set, have=4 * per_set),))
+        first, second = shared_out([twice, twice])
+        self.assertEqual((first.sets, second.sets), (3, 1))
+        self.assertEqual([b.quantities[0].wanted for b in (first, second)], [3 * per_set, per_set])
+        self.assertEqual([b.sets for b in shared_out([one])], [one.sets])
 
 
 class ImpossibleTest(TestCase):
