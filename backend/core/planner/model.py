@@ -24,6 +24,7 @@ SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from m
 MOST_MAIN = 4
 WORK_ALLOWED = 0.4  # the solver's own count of work, about seconds: the same plan on a fast and on a slow machine
 SECONDS_ALLOWED = 10.0  # s: a fuse, never reached in practice
+PATIENCE = (1, 5, 25)  # times the work allowed, where the search ended before it found anything: not found is not impossible
 
 Model = Any  # ortools ships no types that a strict reader accepts
 Listed = list[Candidate]
@@ -143,9 +144,13 @@ def run(model: Model, work: float | None = None) -> tuple[Any, str]:
     solver.parameters.cp_model_probing_level = 0
     solver.parameters.cut_level = 0  # the relaxation is tight without cuts; looking for them doubled the time
     solver.parameters.max_cut_rounds_at_level_zero = 0
-    solver.parameters.max_deterministic_time = WORK_ALLOWED if work is None else work
-    solver.parameters.max_time_in_seconds = SECONDS_ALLOWED
-    status = solver.solve(model)
+    status = cp_model.UNKNOWN
+    for patience in PATIENCE:
+        solver.parameters.max_deterministic_time = patience * (WORK_ALLOWED if work is None else work)
+        solver.parameters.max_time_in_seconds = patience * SECONDS_ALLOWED
+        status = solver.solve(model)
+        if status != cp_model.UNKNOWN:
+            break
     if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         return solver, "impossible"
     return solver, "optimal" if status == cp_model.OPTIMAL else "feasible"

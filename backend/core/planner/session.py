@@ -161,6 +161,13 @@ def _no_room(found: list[Candidate], fixed: dict[int, int], house: House, reques
         return SessionPlan(
             "impossible", left_out=out, reason="no choice of limits leaves a session", fix="Choose another target or shape."
         )
+    if not less.given_up:
+        return SessionPlan(
+            "impossible",
+            left_out=out,
+            reason="no session was found in the time for looking",
+            fix="Ask again with a few minutes more.",
+        )
     hard = [g for g in less.given_up if g not in PARTS_ORDER and not g.startswith("target:")]
     reasons, fixes = zip(*(limit_words(g, less.minutes, request) for g in hard or less.given_up), strict=True)
     return SessionPlan("impossible", left_out=out, reason=" and ".join(reasons), fix=" ".join(fixes))

@@ -4,6 +4,7 @@ from collections import Counter
 from dataclasses import replace
 from itertools import combinations, pairwise, product
 from unittest import TestCase
+from unittest.mock import patch
 
 from core.child import Child, Setting
 from core.house import House, Variant, stock_of
@@ -205,6 +206,16 @@ class StockTest(TestCase):
 
 
 class ImpossibleTest(TestCase):
+    def test_a_search_cut_short_is_never_taken_for_impossible(self) -> None:
+        """With next to no work allowed the search goes on until it has found a session."""
+        request = request_for(FIVE, everything(), targets=("grasp", "bilateral"))
+        with patch("core.planner.model.WORK_ALLOWED", 1e-5), patch("core.planner.model.PATIENCE", (1, 1e3, 1e5)):
+            plan = plan_session(request)
+        self.assertIn(plan.status, ("feasible", "optimal"))
+        self.assertEqual(broken_limits(request, plan), [])
+        with patch("core.planner.model.WORK_ALLOWED", 1e-5), patch("core.planner.model.PATIENCE", (1,)):
+            self.assertEqual(plan_session(request).status, "impossible")
+
     def test_an_empty_house_names_what_to_add(self) -> None:
         plan = plan_session(request_for(FIVE, {}))
         self.assertEqual(plan.status, "impossible")
