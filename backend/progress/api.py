@@ -6,13 +6,11 @@ from uuid import UUID
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
-from pydantic import Field
 
 from caseload.facts import age_months, facts_of
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
-from clinic.schema import Schema
 from core.child import Child as Facts
 from core.grading import grade_words
 from core.house import Variant
@@ -27,194 +25,29 @@ from core.summary import day_levels, grade_changes, movement
 from core.support import SUPPORTS
 from progress import actions, queries
 from progress.models import DecisionRecord, Note
+from progress.schemas import (
+    AnswerIn,
+    DecisionOut,
+    EvidenceOut,
+    HandOut,
+    HelpOut,
+    MarkedOut,
+    PointOut,
+    ProgressOut,
+    ResultsOut,
+    SeriesOut,
+    SetOut,
+    StandingLine,
+    StandingOut,
+    StrandProgressOut,
+    TogetherOut,
+    ValueOut,
+)
 from running.models import Run
 from running.queries import run_for
 
 router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
-
-
-class EvidenceOut(Schema):
-    """One number a decision rests on."""
-
-    label: str
-    value: float
-    unit: str
-    words: str
-
-
-class DecisionOut(Schema):
-    """The proposed next step in one strand."""
-
-    id: int
-    run_id: UUID
-    strand: str
-    strand_name: str
-    on: date
-    kind: str
-    words: str
-    evidence: list[EvidenceOut]
-    would_change: str
-    mean_before: float
-    mean_after: float
-    sd_before: float
-    sd_after: float
-    answer: str
-    answer_kind: str
-    answer_why: str
-
-
-class StandingLine(Schema):
-    """How a child stands, and why. id: new, recheck, setback, stuck, ready or steady."""
-
-    id: str
-    words: str
-
-
-class StandingOut(Schema):
-    """One child on the list, the gravest standing first."""
-
-    id: int
-    first_name: str
-    age_months: float
-    hand: str
-    home_name: str
-    wanted: list[str]
-    last_on: date | None
-    due_on: date | None
-    is_due: bool
-    standings: list[StandingLine]
-
-
-class SetOut(Schema):
-    """One set."""
-
-    on: date
-    block: str
-    family: str
-    name: str
-    grade_words: list[str]
-    strand: str
-    strand_name: str
-    difficulty: float
-    support: str
-    support_words: str
-    hand: str
-    tries: int
-    successes: int
-    drops: int
-    seconds: float
-    best_hold_seconds: float
-    hold_seconds: float
-    measured: list[str]
-    marks: dict[str, int]
-
-
-class TogetherOut(Schema):
-    """The run of another child at the same table."""
-
-    run_id: UUID
-    child_name: str
-
-
-class ResultsOut(Schema):
-    """What a run came to."""
-
-    run_id: UUID
-    plan_id: UUID
-    child_id: int
-    child_name: str
-    on: date
-    sets: list[SetOut]
-    decisions: list[DecisionOut]
-    skipped: list[str]
-    together: list[TogetherOut]
-
-
-class PointOut(Schema):
-    """Where an estimate stood after a day, in rungs."""
-
-    on: date
-    mean: float
-    sd: float
-
-
-class ValueOut(Schema):
-    """A measure on a day."""
-
-    on: date
-    value: float
-
-
-class SeriesOut(Schema):
-    """One measure over sessions, in its unit."""
-
-    id: str
-    name: str
-    unit: str
-    points: list[ValueOut]
-
-
-class HandOut(Schema):
-    """What one hand did in all."""
-
-    hand: str
-    successes: int
-    tries: int
-
-
-class HelpOut(Schema):
-    """How many tries were made on a day at each level of help, least first."""
-
-    on: date
-    tries: dict[str, int]
-
-
-class MarkedOut(Schema):
-    """A day marked on the line. kind: harder, easier or note."""
-
-    on: date
-    kind: str
-    words: str
-    run_id: UUID | None = None
-
-
-class StrandProgressOut(Schema):
-    """One strand over time. change in rungs; per_week in rungs a week; nonoverlap from 0 to 1."""
-
-    strand: str
-    name: str
-    target: str
-    kind: str
-    words: str
-    change: float
-    per_week: float | None
-    p: float | None
-    nonoverlap: float | None
-    sessions: int
-    points: list[PointOut]
-    sets: list[SetOut]
-    measures: list[SeriesOut]
-    hands: list[HandOut]
-    help: list[HelpOut]
-    marked: list[MarkedOut]
-
-
-class ProgressOut(Schema):
-    """Whether anything has moved."""
-
-    child_id: int
-    child_name: str
-    headline: str
-    strands: list[StrandProgressOut]
-
-
-class AnswerIn(Schema):
-    """What the therapist says of a proposed step. kind: where it was changed, to which."""
-
-    answer: str
-    why: str = Field("", max_length=200)
-    kind: str = ""
 
 
 @router.get("/caseload", response={200: list[StandingOut], 403: Problem})
@@ -224,7 +57,7 @@ def read_caseload(request: HttpRequest) -> list[StandingOut]:
     return [_standing(s, today) for s in queries.caseload_standing(member(request))]
 
 
-def _standing(s: queries.Standing, today: date) -> StandingOut:
+def _standing(s: queries.CaseloadLine, today: date) -> StandingOut:
     c = s.child
     return StandingOut(
         id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,

@@ -19,7 +19,7 @@ from running.queries import SET_FIELDS, set_from
 
 
 @dataclass(frozen=True)
-class Standing:
+class CaseloadLine:
     """One child on Monday's list."""
 
     child: Child
@@ -28,14 +28,14 @@ class Standing:
     decisions: list[DecisionRecord]
 
 
-def caseload_standing(member: Member) -> list[Standing]:
+def caseload_standing(member: Member) -> list[CaseloadLine]:
     """Every child this member may see, with the last run and the latest step proposed in each strand. Three queries."""
     children = list(caseload.children(member))
     last = dict(Run.objects.visible_to(member).filter(ended_at__isnull=False).values_list("child").annotate(Max("on")))
     latest = defaultdict(list)
     for d in DecisionRecord.objects.visible_to(member).order_by("child_id", "strand", "-on").distinct("child_id", "strand"):
         latest[d.child_id].append(d)
-    return [Standing(c, last.get(c.pk), _due(c, last.get(c.pk)), latest[c.pk]) for c in children]
+    return [CaseloadLine(c, last.get(c.pk), _due(c, last.get(c.pk)), latest[c.pk]) for c in children]
 
 
 def _due(child: Child, last_on: date | None) -> date | None:

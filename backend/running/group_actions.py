@@ -27,9 +27,9 @@ def start_together(
     What is barred for one child is off the table for all, as the children are today. Raises FieldError where a
     block can't be run any more.
     """
-    begun = list(Run.objects.filter(pk__in=ids.values(), group=group).order_by("child_id"))
+    begun = {r.child_id: r for r in Run.objects.filter(pk__in=ids.values(), group=group)}
     if len(begun) == len(children):
-        return Done(begun, group, None, {"again": True})
+        return Done([begun[c.pk] for c in children], group, None, {"again": True})
     _everybody(children, ids)
     wish = GroupWish(group.minutes, (), str(group.answer.get("supervision", "arms_reach")))
     request = group_request(children, group.home, wish, on)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import SetBeads from '@/components/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
 import { useWords } from '@/composables/useWords'
 import { gradeNow, handNow, isPaused, restDue, suggestion, tallyOf } from '@/logic/tally'
@@ -32,7 +33,7 @@ function turn(by: number): void {
 <template>
   <section v-if="run && block" :aria-label="run.child_name">
     <header><h2>{{ run.child_name }}</h2><span><strong class="big">{{ inSet }}</strong> of {{ block.count }}</span></header>
-    <p class="row beads" aria-hidden="true"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
+    <SetBeads :row="tally.row.slice(-inSet)" />
     <select v-model="at" class="activity" :class="{ away: at !== together }" :aria-label="`Activity of ${run.child_name}`"><option v-for="(b, i) in run.blocks" :key="b.id" :value="i">{{ i + 1 }} {{ b.name }}</option></select>
     <p class="small grade">{{ grade?.words.join(' · ') }}</p>
     <p class="say" role="status">{{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}</p>
@@ -70,25 +71,6 @@ header {
 .big {
   font-size: 2.4rem;
   line-height: 1;
-}
-.beads {
-  min-height: 20px;
-  gap: 4px;
-}
-.beads span {
-  width: 18px;
-  height: 18px;
-  border-radius: 50%;
-  background: var(--ready);
-}
-.beads .helped {
-  background: none;
-  border: 4px solid var(--ready);
-}
-.beads .missed {
-  background: none;
-  border: 2px solid var(--ink-soft);
-  border-radius: 4px;
 }
 .grade {
   min-height: 2.6em;

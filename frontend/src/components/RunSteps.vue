@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api/client'
-import { type RunEvent, tallyOf } from '@/logic/tally'
+import { type RunBlock, type RunEvent, tallyOf } from '@/logic/tally'
 import TargetSign from './TargetSign.vue'
 
-defineProps<{ run: Schemas['RunOut']; events: RunEvent[]; at: number }>()
+/** The session's activities in order; one that was worked at or skipped is underlined. */
+defineProps<{ blocks: RunBlock[]; events: RunEvent[]; at: number; name?: string }>()
 defineEmits<{ go: [to: number] }>()
 </script>
 
 <template>
-  <nav :aria-label="`${run.child_name}'s session`">
-    <strong class="name">{{ run.child_name }}</strong>
-    <button v-for="(b, i) in run.blocks" :key="b.id" type="button" :aria-current="i === at ? 'step' : undefined" :class="{ done: tallyOf(events, b.id).tries || tallyOf(events, b.id).skipped }" :aria-label="`${i + 1}: ${b.name}`" @click="$emit('go', i)">
+  <nav :aria-label="name ? `${name}'s session` : 'Activities'">
+    <strong v-if="name" class="name">{{ name }}</strong>
+    <button v-for="(b, i) in blocks" :key="b.id" type="button" :aria-current="i === at ? 'step' : undefined" :class="{ done: tallyOf(events, b.id).tries || tallyOf(events, b.id).skipped }" :aria-label="`${i + 1}: ${b.name}`" @click="$emit('go', i)">
       <TargetSign :target="b.target" :size="22" /><span>{{ i + 1 }}</span>
     </button>
   </nav>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useIntervalFn, useWakeLock } from '@vueuse/core'
+import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
+import RunCount from '@/components/RunCount.vue'
 import RunGrade from '@/components/RunGrade.vue'
 import RunHand from '@/components/RunHand.vue'
 import RunHold from '@/components/RunHold.vue'
@@ -16,8 +17,7 @@ import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
-import { clockWords, gradeNow, handNow, isPaused, paceNow, restDue, secondsAtWork, secondsOfSet, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
-import { chanceWords } from '@/logic/words'
+import { gradeNow, handNow, isPaused, restDue, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
 
 const { runId } = defineProps<{ runId: string }>()
 const router = useRouter()
@@ -34,8 +34,6 @@ watch(me, (now) => {
   leftThumb.value = now?.run_hand === 'left'
   led.value = now?.role === 'assistant'
 }, { immediate: true })
-const now = ref(Date.now())
-useIntervalFn(() => (now.value = Date.now()), 500)
 
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
@@ -54,7 +52,6 @@ async function ask(): Promise<void> {
 }
 const hand = computed(() => (block.value ? handNow(events.value, block.value) : 'right'))
 const rest = computed(() => (block.value && restDue(events.value, block.value) ? block.value.rest?.words : undefined))
-const pace = computed(() => (block.value ? paceNow(events.value, block.value) : null))
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
 const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'))
 const ended = ref<Error | null>(null)
@@ -101,7 +98,7 @@ async function finish(): Promise<void> {
 <template>
   <div v-if="run && block" class="table" :class="{ left: leftThumb }">
     <header>
-      <RunSteps :run="run" :events="events" :at="at" @go="go" />
+      <RunSteps :blocks="run.blocks" :events="events" :at="at" :name="run.child_name" @go="go" />
       <span v-if="unsent" class="small unsent" role="status">{{ unsent }} to send</span>
       <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">{{ led ? 'Fewer words' : 'Lead me' }}</button>
       <button type="button" class="plain-button" @click="leftThumb = !leftThumb">{{ leftThumb ? 'Right thumb' : 'Left thumb' }}</button>
@@ -117,12 +114,7 @@ async function finish(): Promise<void> {
           <h1>{{ block.name }}</h1>
           <p>{{ block.setup }}</p>
         </div>
-        <div class="count">
-          <p class="big"><strong>{{ inSet }}</strong> of {{ block.count }} <span class="soft small">{{ block.unit }}, expect {{ chanceWords(block.expected) }}</span></p>
-          <p class="row beads" aria-hidden="true"><span v-for="(how, i) in tally.row.slice(-inSet)" :key="i" :class="how"></span></p>
-          <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template></p>
-          <p class="soft clocks"><span>set <strong>{{ clockWords(secondsOfSet(events, block, now)) }}</strong></span><span>activity <strong>{{ clockWords(secondsAtWork(events, block.id, now)) }}</strong></span><span v-if="pace"><strong>{{ pace.toFixed(0) }}</strong> a minute<template v-if="block.record">, own record {{ block.record.toFixed(0) }}</template></span></p>
-        </div>
+        <RunCount :block="block" :events="events" :tally="tally" :in-set="inSet" />
         <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
         <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
           <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p><p v-if="rest">{{ rest }}</p></template>
@@ -192,32 +184,6 @@ header {
   display: grid;
   gap: 2px;
 }
-.big strong {
-  font-size: 3.6rem;
-  line-height: 1;
-}
-.big {
-  font-size: var(--step-3);
-}
-.beads {
-  min-height: 22px;
-  gap: 5px;
-}
-.beads span {
-  width: 20px;
-  height: 20px;
-  border-radius: 50%;
-  background: var(--ready);
-}
-.beads .helped {
-  background: none;
-  border: 5px solid var(--ready);
-}
-.beads .missed {
-  background: none;
-  border: 2px solid var(--ink-soft);
-  border-radius: 4px;
-}
 .say {
   font-size: var(--step-3);
   font-weight: 700;
@@ -230,10 +196,6 @@ header {
   border-radius: var(--round);
   padding: 4px 14px;
   justify-content: space-between;
-}
-.clocks {
-  display: flex;
-  gap: var(--gap-3);
 }
 .say.rest {
   background: var(--caution-soft);

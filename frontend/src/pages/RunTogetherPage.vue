@@ -6,7 +6,7 @@ import { api, told } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
 import RunColumn from '@/components/RunColumn.vue'
 import RunMouthing from '@/components/RunMouthing.vue'
-import TargetSign from '@/components/TargetSign.vue'
+import RunSteps from '@/components/RunSteps.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useRun } from '@/composables/useRun'
 import { standing, whereLeft } from '@/logic/tally'
@@ -48,9 +48,7 @@ async function finish(): Promise<void> {
 <template>
   <div class="together">
     <header class="row">
-      <nav aria-label="Activities" class="row">
-        <button v-for="(b, i) in blocks" :key="b.id" type="button" :aria-current="i === at ? 'step' : undefined" :aria-label="`${i + 1}: ${b.name}`" @click="at = i"><TargetSign :target="b.target" :size="22" /> {{ i + 1 }}</button>
-      </nav>
+      <RunSteps class="steps" :blocks="blocks" :events="tables.flatMap((t) => t.events.value)" :at="at" @go="at = $event" />
       <div class="what"><h1>{{ block?.name }}</h1><p class="small">{{ setup }}</p></div>
       <span v-if="unsent" class="small" role="status">{{ unsent }} to send</span>
       <button type="button" class="plain-button tall" :disabled="at >= blocks.length - 1" @click="at += 1">Next activity</button>
@@ -79,28 +77,8 @@ async function finish(): Promise<void> {
 header {
   gap: 12px;
 }
-nav {
-  gap: 6px;
-}
-nav button {
-  min-width: 56px;
-  min-height: 56px;
-  display: flex;
-  gap: 4px;
-  align-items: center;
-  justify-content: center;
-  border: 2px solid transparent;
-  border-bottom: 4px solid var(--line-strong);
-  border-radius: 8px;
-  background: var(--sheet);
-  color: var(--ink);
-  font-size: var(--step-1);
-  cursor: pointer;
-}
-nav button[aria-current] {
-  border-color: var(--water);
-  background: var(--water-soft);
-  font-weight: 700;
+.steps {
+  flex: 0 1 auto;
 }
 .what {
   flex: 1;
