@@ -40,7 +40,7 @@ class Rest:
     words: str = "Slower by a third: rest, shake out the hands."
 
     def is_due(self, seconds: Sequence[float]) -> bool:
-        """Whether a set slows. seconds -- when each try was tapped, from any start, rising.
+        """Whether a set slows. seconds -- when each try was tapped, from any start, rising, pauses taken out.
 
         Common practice ("slower by a third"); the window is a project definition. Never before two windows of gaps.
         """

@@ -22,7 +22,7 @@ watch(at, () => (help.value = 'spoken'))
 
 function attempt(outcome: 'success' | 'miss', support: string): void {
   if (!block.value || isPaused(events.value, block.value.id)) return
-  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value) })
+  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value, run.value?.hand) })
 }
 function turn(by: number): void {
   const to = block.value?.grades[place.value + by]

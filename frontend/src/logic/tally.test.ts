@@ -115,6 +115,11 @@ describe('the set under way', () => {
     expect(restDue(at(0, 1, 2, 3, 13, 23), six)).toBe(false)
   })
 
+  it('takes no pause for slowing down', () => {
+    const paused = [...at(0, 3, 6, 9), event('pause', {}, 10), event('resume', {}, 40), ...at(42, 45, 48)]
+    expect(restDue(paused, six)).toBe(false)
+  })
+
   it('has a pace from the third try on, from its first try to its last', () => {
     expect(paceNow(at(0, 5), six)).toBeNull()
     expect(paceNow(at(0, 5, 10), six)).toBeCloseTo(18)
@@ -129,6 +134,7 @@ describe('the set under way', () => {
   it('works with the hand last chosen, else with the one whose turn it is', () => {
     expect(handNow([], { ...six, hand: 'left' })).toBe('left')
     expect(handNow([], { ...six, hand: 'not_settled' })).toBe('right')
+    expect(handNow([], { ...six, hand: '' }, 'left')).toBe('left')
     expect(handNow([event('hand', { hand: 'right' })], { ...six, hand: 'left' })).toBe('right')
   })
 

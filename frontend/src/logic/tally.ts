@@ -52,10 +52,10 @@ export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
   return (last?.value?.grade as number[] | undefined) ?? block.grade
 }
 
-/** The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the right. */
-export function handNow(events: RunEvent[], block: RunBlock): 'left' | 'right' {
+/** The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the child's, else the right. */
+export function handNow(events: RunEvent[], block: RunBlock, childs = ''): 'left' | 'right' {
   const last = standing(events).findLast((e) => e.block === block.id && e.kind === 'hand')
-  return (last?.value?.hand ?? block.hand) === 'left' ? 'left' : 'right'
+  return (last?.value?.hand ?? (block.hand || childs)) === 'left' ? 'left' : 'right'
 }
 
 /** The tries of the set that is under way, oldest first. */
@@ -64,10 +64,11 @@ function triesOfSet(events: RunEvent[], block: RunBlock): RunEvent[] {
   return all.slice(Math.floor(Math.max(0, all.length - 1) / block.count) * block.count)
 }
 
-/** Whether the set slows so much that the core's rule calls for a rest: its last gaps between tries against its first. */
+/** Whether the set slows so much that the core's rule calls for a rest: its last gaps between tries against its first, pauses taken out. */
 export function restDue(events: RunEvent[], block: RunBlock): boolean {
   const rest = block.rest
-  const at = triesOfSet(events, block).map((e) => Date.parse(e.at))
+  const mine = standing(events).filter((e) => e.block === block.id)
+  const at = triesOfSet(mine, block).map((e) => secondsAtWork(mine.filter((x) => x.at <= e.at), block.id, Date.parse(e.at)))
   const gaps = at.slice(1).map((t, i) => t - at[i]!)
   if (!rest || gaps.length < 2 * rest.window) return false
   const sum = (part: number[]): number => part.reduce((total, gap) => total + gap, 0)

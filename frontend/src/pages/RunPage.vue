@@ -50,7 +50,7 @@ async function ask(): Promise<void> {
     advice.value = []
   }
 }
-const hand = computed(() => (block.value ? handNow(events.value, block.value) : 'right'))
+const hand = computed(() => (block.value ? handNow(events.value, block.value, run.value?.hand) : 'right'))
 const rest = computed(() => (block.value && restDue(events.value, block.value) ? block.value.rest?.words : undefined))
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
 const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'))
