@@ -44,7 +44,7 @@ from progress.schemas import (
     ValueOut,
 )
 from running.models import Run
-from running.queries import run_for
+from running.queries import run_for, sets_by_strand
 
 router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -91,7 +91,7 @@ def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> D
 def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     """Whether anything has moved, strand by strand; the most moved first."""
     child = child_for(member(request), child_id, "progress.read")
-    points, sets = queries.points_by_strand(child), queries.sets_by_strand(child)
+    points, sets = queries.points_by_strand(child), sets_by_strand(child)
     notes, facts = queries.signed_notes(child), facts_of(child, timezone.localdate())
     strands = [_strand(s, points[s], sets.get(s, []), notes, facts) for s in STRANDS if s in points]
     strands.sort(key=lambda s: (s.kind == "too_few", -abs(s.change)))

@@ -14,7 +14,7 @@ from clinic.permissions import require
 from core.scoring import SetResult
 from core.summary import Point
 from progress.models import DecisionRecord, Note
-from running.models import Run, SetRecord
+from running.models import Run
 from running.queries import SET_FIELDS, set_from
 
 
@@ -56,14 +56,6 @@ def points_by_strand(child: Child) -> dict[str, list[Point]]:
     found: dict[str, list[Point]] = defaultdict(list)
     for strand, *point in EstimatePoint.objects.filter(child=child).order_by("on").values_list("strand", "on", "mean", "sd"):
         found[strand].append(Point(*point))
-    return found
-
-
-def sets_by_strand(child: Child) -> dict[str, list[SetResult]]:
-    """Every set of a child, oldest first, by strand. One query."""
-    found: dict[str, list[SetResult]] = defaultdict(list)
-    for strand, *row in SetRecord.objects.filter(child=child).order_by("on", "pk").values_list("strand", *SET_FIELDS):
-        found[strand].append(set_from(row))
     return found
 
 

@@ -1,6 +1,6 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, replace
 from datetime import date
 from typing import Any
@@ -18,14 +18,14 @@ from core.measured import MEASURED
 from core.measures import measures
 from core.planner import Block, block_of, shared_out
 from core.progression import next_hand
-from core.scoring import Event, EventError, checked_event
+from core.scoring import Event, EventError, SetResult, checked_event
 from core.skills import STRANDS
 from core.suggestions import REST, table
 from planning.models import Plan, PlanBlock
 from planning.shown import block_out
 from planning.workbench import Workbench, variant_of, workbench_of
 from running.models import Run, RunEvent, SetRecord
-from running.queries import SET_FIELDS, families_of, folded, history, parts_of, set_from, strands_of
+from running.queries import families_of, folded, parts_of, sets_by_strand, strands_of
 
 
 @dataclass(frozen=True)
@@ -60,7 +60,8 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
     if not stored:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
     blocks = shared_out([_still_on_offer(at_hand, b, at) for at, b in enumerate(stored)])
-    return [_frozen_block(at_hand, block, at, plan, on) for at, block in enumerate(blocks)]
+    done = sets_by_strand(plan.child)
+    return [_frozen_block(at_hand, block, at, plan.child, done, on) for at, block in enumerate(blocks)]
 
 
 def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
@@ -77,7 +78,10 @@ def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
     return block
 
 
-def _frozen_block(bench: Workbench, block: Block, at: int, plan: Plan, on: date) -> dict[str, Any]:
+def _frozen_block(
+    bench: Workbench, block: Block, at: int, child: Child, done: Mapping[str, Sequence[SetResult]], on: date
+) -> dict[str, Any]:
+    """A block as it is run. done: the child's sets so far, by strand."""
     says = [
         {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
         for s in table(block.count)
@@ -85,8 +89,8 @@ def _frozen_block(bench: Workbench, block: Block, at: int, plan: Plan, on: date)
     return {
         "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, block.variant),
         "if_mouthed": if_mouthed(bench, block), "rest": asdict(REST), "measures": _asked(bench, block),
-        "hand": next_hand(history(plan.child, block.strand), block.strand, plan.child.hand, on, block.variant),
-        "record": _record(plan.child, block.variant.family),
+        "hand": next_hand(done.get(block.strand, ()), block.strand, child.hand, on, block.variant),
+        "record": _record(child, block.variant.family, done.get(block.strand, ())),
     }  # fmt: skip
 
 
@@ -103,12 +107,12 @@ def _asked(bench: Workbench, block: Block) -> list[dict[str, Any]]:
     ]  # fmt: skip
 
 
-def _record(child: Child, family: str) -> float | None:
+def _record(child: Child, family: str, done: Sequence[SetResult]) -> float | None:
     """This child's own best pace at an activity, in items a minute, where speed is played with and there is one."""
     if child.speed_policy == "off":
         return None
-    sets = [set_from(r) for r in SetRecord.objects.filter(child=child, family=family).values_list(*SET_FIELDS)]
-    return max((v for s in measures(sets) if s.id == "pace" for _, v in s.points), default=None)
+    mine = measures([s for s in done if s.family == family])
+    return max((v for s in mine if s.id == "pace" for _, v in s.points), default=None)
 
 
 def if_mouthed(bench: Workbench, block: Block) -> list[str]:

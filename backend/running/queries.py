@@ -1,5 +1,6 @@
 """Reads of runs and of the sets they folded into."""
 
+from collections import defaultdict
 from collections.abc import Iterable
 from dataclasses import fields
 from typing import Any
@@ -65,6 +66,14 @@ def history(child: Child, strand: str, working: bool = False) -> list[SetResult]
     sets = SetRecord.objects.filter(child=child, strand=strand).order_by("on", "pk")
     chosen = sets.filter(part__in=WORKING_PARTS) if working else sets
     return [set_from(row) for row in chosen.values_list(*SET_FIELDS)]
+
+
+def sets_by_strand(child: Child) -> dict[str, list[SetResult]]:
+    """Every set of a child, oldest first, by strand. One query."""
+    found: dict[str, list[SetResult]] = defaultdict(list)
+    for strand, *row in SetRecord.objects.filter(child=child).order_by("on", "pk").values_list("strand", *SET_FIELDS):
+        found[strand].append(set_from(row))
+    return found
 
 
 def set_from(row: Iterable[Any]) -> SetResult:

@@ -5,7 +5,9 @@ from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 from uuid import uuid4
 
+from django.db import connection
 from django.test import TestCase
+from django.test.utils import CaptureQueriesContext
 
 from caseload.models import Child, EstimatePoint, StrandEstimate
 from core.ability import chance
@@ -15,6 +17,7 @@ from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.measured import MEASURED
 from core.scoring import Event
+from planning.actions import make_plan
 from planning.models import Plan
 from planning.workbench import Wish, workbench
 from progress.actions import finish_run
@@ -319,3 +322,20 @@ class BesideCountingTest(TestCase):
         Child.objects.filter(pk=self.child.pk).update(speed_policy="off")
         calm = start_run(self.lead, Plan.objects.get(pk=run.plan_id), uuid4(), TODAY)
         self.assertIsNone(calm.blocks[0]["record"])
+
+
+class QueriesTest(TestCase):
+    def test_beginning_a_run_takes_the_same_queries_for_two_blocks_or_six(self) -> None:
+        lead = make_member()
+        child = make_child(lead)
+        counts = []
+        for minutes in (12, 45):
+            plan = make_plan(lead, child, child.home, Wish(minutes, ("grasp", "bilateral"), "home"), TODAY)
+            plan = (
+                Plan.objects.select_related("child__home", "home").prefetch_related("blocks", "child__estimates").get(pk=plan.pk)
+            )
+            with CaptureQueriesContext(connection) as caught:
+                start_run(lead, plan, uuid4(), TODAY)
+            counts.append((plan.blocks.count(), len(caught)))
+        self.assertLess(counts[0][0], counts[1][0])
+        self.assertEqual(counts[0][1], counts[1][1])

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-/** Which hand works: kept with every try. */
-defineProps<{ hand: 'left' | 'right'; planned: string }>()
+/** Which hand works: kept with every try. turn: the plan asks for the hand the child does not prefer. */
+defineProps<{ hand: 'left' | 'right'; turn: boolean }>()
 defineEmits<{ hand: [hand: 'left' | 'right'] }>()
 const hands = ['left', 'right'] as const
 </script>
 
 <template>
   <div class="hands" role="radiogroup" aria-label="Which hand works">
-    <button v-for="h in hands" :key="h" type="button" role="radio" :aria-checked="h === hand" @click="h !== hand && $emit('hand', h)">{{ h === 'left' ? 'Left hand' : 'Right hand' }}</button>
+    <button v-for="h in hands" :key="h" type="button" role="radio" :aria-checked="h === hand" @click="h !== hand && $emit('hand', h)">{{ h === 'left' ? 'Left hand' : 'Right hand' }}<span v-if="turn && h === hand" class="small turn">its turn today</span></button>
   </div>
 </template>
 
@@ -26,6 +26,10 @@ button {
   color: var(--ink);
   font-size: var(--step-1);
   cursor: pointer;
+}
+.turn {
+  display: block;
+  font-weight: 400;
 }
 button[aria-checked='true'] {
   background: var(--water-soft);

@@ -124,7 +124,7 @@ async function finish(): Promise<void> {
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
         <div class="row">
-          <RunHand :hand="hand" :planned="block.hand ?? ''" @hand="tap(block.id, 'hand', { hand: $event })" />
+          <RunHand :hand="hand" :turn="['left', 'right'].includes(run.hand) && Boolean(block.hand) && block.hand !== run.hand" @hand="tap(block.id, 'hand', { hand: $event })" />
           <RunHold :best="tally.bestHold" :sum="tally.holdSum" @held="tap(block.id, 'hold', { seconds: $event })" />
           <button type="button" class="plain-button tall" @click="took.drop()">Dropped</button>
           <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">{{ paused ? 'Go on' : 'Pause' }}</button>
