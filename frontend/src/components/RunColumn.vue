@@ -80,7 +80,7 @@ header {
   background: var(--water-soft);
   border-radius: 8px;
   padding: 6px 10px;
-  min-height: 3.2em;
+  min-height: 4.2em;
 }
 button.alone,
 button.helped,
