@@ -6,7 +6,7 @@ from uuid import UUID
 
 from caseload.checks import FieldError
 from caseload.models import Child
-from clinic.actions import Done, acting
+from clinic.actions import Done, acting, log
 from clinic.models import Member
 from core.house import House
 from core.planner.group import safe_for_all
@@ -39,7 +39,9 @@ def start_together(
         plan = _plan(member, group, child, wish)
         bench = Workbench(session, House(stock, session.child, session.setting))
         blocks = frozen_blocks(plan, on, bench)
-        runs.append(Run.objects.create(pk=ids[child.pk], plan=plan, child=child, by=member, on=on, blocks=blocks, group=group))
+        run = Run.objects.create(pk=ids[child.pk], plan=plan, child=child, by=member, on=on, blocks=blocks, group=group)
+        log(member, "run.start", run, child.pk, {"group": str(group.pk), "plan": str(plan.pk)})
+        runs.append(run)
     return Done(runs, group, None, {"children": [c.pk for c in children], "runs": [str(r.pk) for r in runs]})
 
 

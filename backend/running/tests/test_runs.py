@@ -10,6 +10,7 @@ from django.test import TestCase
 from django.test.utils import CaptureQueriesContext
 
 from caseload.models import Child, EstimatePoint, StrandEstimate
+from clinic.models import AuditEntry
 from core.ability import chance
 from core.grading import difficulty
 from core.hazards import fits_small_parts_cylinder
@@ -255,6 +256,8 @@ class TogetherTest(TestCase):
         ran = [(b["family"], [b["grade"], o["grade"]]) for b, o in zip(runs[0]["blocks"], runs[1]["blocks"], strict=True)]
         self.assertEqual(ran, planned)
         self.assertEqual({r["group_id"] for r in runs}, {self.group["id"]})
+        told = AuditEntry.objects.filter(action="run.start", child__isnull=False).values_list("child", flat=True)
+        self.assertEqual(sorted(told), sorted(c.pk for c in self.children))
 
     def test_beginning_twice_begins_once(self) -> None:
         self.assertEqual([r["id"] for r in self.start()[1]], [r["id"] for r in self.start()[1]])
