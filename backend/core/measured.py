@@ -9,6 +9,8 @@ from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
+from core.skills import STRANDS
+
 AUTOMATIC = MappingProxyType(
     {"pace": "Pace", "hold": "Longest hold", "tension": "Seconds under tension", "alone": "Done alone",
      "drops": "Dropped, of tries", "row": "Longest row"}
@@ -23,7 +25,7 @@ class Measured:
     unit   -- as in units.UCUM
     step   -- how finely it is read
     fold   -- how several readings in one set become one: their mean, or the most reached
-    better -- which way is progress
+    choices -- words in place of numbers, from 1 on, where a number says nothing
     """
 
     id: str
@@ -33,7 +35,11 @@ class Measured:
     highest: float
     step: float
     fold: Literal["mean", "max"]
-    better: Literal["more", "less"]
+    choices: tuple[str, ...] = ()
+
+    def in_words(self, value: float) -> str:
+        """A reading with its unit, or in the words that stand for it."""
+        return self.choices[round(value) - 1] if self.choices else f"{value:g} {self.unit}"
 
     def checked(self, value: object) -> float:
         """Return the value as a float. Raises ValueError, with what is possible, for anything else."""
@@ -44,16 +50,16 @@ class Measured:
 
 
 _TAKEN = (
-    Measured("newton", "Resistance used", "N", 0.5, 300, 0.5, "max", "more"),
-    Measured("tokens", "Kept in the palm", "tokens", 1, 30, 1, "max", "more"),
-    Measured("off_line", "Off the line", "mm", 0, 60, 1, "mean", "less"),
-    Measured("on_line", "Within the line", "%", 0, 100, 5, "mean", "more"),
-    Measured("overshoot", "Past the stop mark", "mm", 0, 100, 1, "mean", "less"),
-    Measured("filled", "Area filled", "%", 0, 100, 5, "mean", "more"),
-    Measured("over_edge", "Over the edge", "%", 0, 100, 5, "mean", "less"),
-    Measured("tower", "Tower height", "mm", 5, 1500, 5, "max", "more"),
-    Measured("spills", "Spills", "spills", 0, 60, 1, "mean", "less"),
-    Measured("grip", "Grip seen", "rung", 1, 5, 1, "max", "more"),
+    Measured("newton", "Resistance used", "N", 0.5, 300, 0.5, "max"),
+    Measured("tokens", "Kept in the palm", "tokens", 1, 30, 1, "max"),
+    Measured("off_line", "Off the line", "mm", 0, 60, 1, "mean"),
+    Measured("on_line", "Within the line", "%", 0, 100, 5, "mean"),
+    Measured("overshoot", "Past the stop mark", "mm", 0, 100, 1, "mean"),
+    Measured("filled", "Area filled", "%", 0, 100, 5, "mean"),
+    Measured("over_edge", "Over the edge", "%", 0, 100, 5, "mean"),
+    Measured("tower", "Tower height", "mm", 5, 1500, 5, "max"),
+    Measured("spills", "Spills", "spills", 0, 60, 1, "mean"),
+    Measured("grip", "Grip seen", "rung", 1, 5, 1, "max", tuple(r.words for r in STRANDS["tool_grasp"].rungs)),
 )
 
 MEASURED = MappingProxyType({m.id: m for m in _TAKEN})

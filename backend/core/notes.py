@@ -70,9 +70,7 @@ def _how(sets: Sequence[SetResult]) -> str:
 
 
 def _measured(measure: Measured, value: float) -> str:
-    if measure.id == "grip":
-        return f"grip seen: {STRANDS['tool_grasp'].rung(round(value)).words}"
-    return f"{_low(measure.name)} {value:g} {measure.unit}"
+    return f"{_low(measure.name)}{':' if measure.choices else ''} {measure.in_words(value)}"
 
 
 def _seen(told: Told) -> str:

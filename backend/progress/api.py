@@ -153,15 +153,9 @@ def set_out(s: SetResult, strand: str, facts: Facts) -> SetOut:
         grade_words=list(grade_words(Variant(s.family, s.grade), facts)), strand=strand, strand_name=STRANDS[strand].name,
         difficulty=s.difficulty[strand], support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
         successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
-        hold_seconds=s.hold_seconds, measured=[_measured(m, v) for m, v in s.measures.items()],
+        hold_seconds=s.hold_seconds, measured=[f"{MEASURED[m].name}: {MEASURED[m].in_words(v)}" for m, v in s.measures.items()],
         marks={MARKS[m].words: n for m, n in s.marks.items()},
     )  # fmt: skip
-
-
-def _measured(measure: str, value: float) -> str:
-    m = MEASURED[measure]
-    said = STRANDS["tool_grasp"].rung(round(value)).words if measure == "grip" else f"{value:g} {m.unit}"
-    return f"{m.name}: {said}"
 
 
 def decision_out(d: DecisionRecord) -> DecisionOut:

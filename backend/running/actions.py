@@ -1,6 +1,6 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import asdict, dataclass, replace
 from datetime import date
 from typing import Any
@@ -18,8 +18,7 @@ from core.measured import MEASURED
 from core.measures import measures
 from core.planner import Block, block_of, shared_out
 from core.progression import next_hand
-from core.scoring import Event, EventError, SetResult, checked_event
-from core.skills import STRANDS
+from core.scoring import Event, EventError, checked_event
 from core.suggestions import REST, table
 from planning.models import Plan, PlanBlock
 from planning.shown import block_out
@@ -60,8 +59,8 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
     if not stored:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
     blocks = shared_out([_still_on_offer(at_hand, b, at) for at, b in enumerate(stored)])
-    done = sets_by_strand(plan.child)
-    return [_frozen_block(at_hand, block, at, plan.child, done, on) for at, block in enumerate(blocks)]
+    done = _Done(plan.child, on)
+    return [_frozen_block(at_hand, block, at, done) for at, block in enumerate(blocks)]
 
 
 def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
@@ -78,10 +77,25 @@ def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
     return block
 
 
-def _frozen_block(
-    bench: Workbench, block: Block, at: int, child: Child, done: Mapping[str, Sequence[SetResult]], on: date
-) -> dict[str, Any]:
-    """A block as it is run. done: the child's sets so far, by strand."""
+class _Done:
+    """What a child did before, as far as a new run asks: whose hand's turn it is, and the own record. Two queries at most."""
+
+    def __init__(self, child: Child, on: date) -> None:
+        self.child, self.on = child, on
+        self.working = sets_by_strand(child, working=True)
+        self.every = sets_by_strand(child) if child.speed_policy != "off" else {}
+
+    def hand(self, block: Block) -> str:
+        """The hand to begin with: by the same sets the next step is decided by."""
+        return next_hand(self.working.get(block.strand, ()), block.strand, self.child.hand, self.on, block.variant)
+
+    def record(self, block: Block) -> float | None:
+        """The own best pace at an activity, in items a minute, where speed is played with and there is one."""
+        mine = measures([s for s in self.every.get(block.strand, ()) if s.family == block.variant.family])
+        return max((v for s in mine if s.id == "pace" for _, v in s.points), default=None)
+
+
+def _frozen_block(bench: Workbench, block: Block, at: int, done: _Done) -> dict[str, Any]:
     says = [
         {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
         for s in table(block.count)
@@ -89,8 +103,7 @@ def _frozen_block(
     return {
         "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, block.variant),
         "if_mouthed": if_mouthed(bench, block), "rest": asdict(REST), "measures": _asked(bench, block),
-        "hand": next_hand(done.get(block.strand, ()), block.strand, child.hand, on, block.variant),
-        "record": _record(child, block.variant.family, done.get(block.strand, ())),
+        "hand": done.hand(block), "record": done.record(block),
     }  # fmt: skip
 
 
@@ -102,17 +115,9 @@ def _asked(bench: Workbench, block: Block) -> list[dict[str, Any]]:
     return [
         {"id": m.id, "name": m.name, "unit": m.unit, "lowest": m.lowest, "highest": m.highest, "step": m.step,
          "usual": max(forces) if m.id == "newton" and forces else None,
-         "choices": [r.words for r in STRANDS["tool_grasp"].rungs] if m.id == "grip" else []}
+         "choices": list(m.choices)}
         for m in asked
     ]  # fmt: skip
-
-
-def _record(child: Child, family: str, done: Sequence[SetResult]) -> float | None:
-    """This child's own best pace at an activity, in items a minute, where speed is played with and there is one."""
-    if child.speed_policy == "off":
-        return None
-    mine = measures([s for s in done if s.family == family])
-    return max((v for s in mine if s.id == "pace" for _, v in s.points), default=None)
 
 
 def if_mouthed(bench: Workbench, block: Block) -> list[str]:

@@ -68,10 +68,12 @@ def history(child: Child, strand: str, working: bool = False) -> list[SetResult]
     return [set_from(row) for row in chosen.values_list(*SET_FIELDS)]
 
 
-def sets_by_strand(child: Child) -> dict[str, list[SetResult]]:
-    """Every set of a child, oldest first, by strand. One query."""
+def sets_by_strand(child: Child, working: bool = False) -> dict[str, list[SetResult]]:
+    """Every set of a child, oldest first, by strand; with `working`, only those of the working parts. One query."""
     found: dict[str, list[SetResult]] = defaultdict(list)
-    for strand, *row in SetRecord.objects.filter(child=child).order_by("on", "pk").values_list("strand", *SET_FIELDS):
+    sets = SetRecord.objects.filter(child=child).order_by("on", "pk")
+    chosen = sets.filter(part__in=WORKING_PARTS) if working else sets
+    for strand, *row in chosen.values_list("strand", *SET_FIELDS):
         found[strand].append(set_from(row))
     return found
 

@@ -148,7 +148,7 @@ def _barred_for(line: Stock, request: GroupRequest) -> str:
 
 def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
     """Every activity and part in which each child has a grade of an own, with enough for all or for half of them."""
-    best = [_best_each(s) for s in sessions]
+    best = [best_each(s) for s in sessions]
     found = []
     for key in sorted(best[0]):
         if all(key in b for b in best):
@@ -161,7 +161,8 @@ def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
     return found
 
 
-def _best_each(session: SessionRequest) -> dict[tuple[str, str], Candidate]:
+def best_each(session: SessionRequest) -> dict[tuple[str, str], Candidate]:
+    """A child's best grade of each activity in each part, by (family, part)."""
     house = House(session.stock, session.child, session.setting)
     best: dict[tuple[str, str], Candidate] = {}
     for c in all_candidates(house, session):

@@ -4,18 +4,21 @@ from dataclasses import replace
 from math import ceil
 
 from core.house import House
-from core.library import FAMILIES
 from core.planner.candidates import gravest_first, left_out
-from core.planner.group import PARTS, GroupPlan, GroupRequest, safe_for_all, shared_candidates
+from core.planner.group import PARTS, GroupPlan, GroupRequest, best_each, safe_for_all, shared_candidates
 from core.planner.request import LeftOut
 
 FITS = frozenset({"not_chosen"})
+NO_ONE_PART = {
+    "reason": "A sure win for one child and main work for another: no one part suits all.",
+    "remedy": "Take children of nearer rungs.",
+}
 
 
 def left_out_together(request: GroupRequest, plan: GroupPlan) -> tuple[LeftOut, ...]:
     """Return what a therapist may miss in a group's plan: activities for the targets, each with the first child it does not suit.
 
-    What suits everybody is short of things where there is not enough for half of the children, else it was not chosen.
+    What suits everybody in one part is short of things where there is not enough for half of the children.
     """
     stock, _ = safe_for_all(request)
     sessions = tuple(replace(s, stock=stock, shape="parts", parts=PARTS, locked=()) for s in request.sessions)
@@ -27,8 +30,13 @@ def left_out_together(request: GroupRequest, plan: GroupPlan) -> tuple[LeftOut, 
             if item.kind not in FITS and (item.family not in found or found[item.family].kind in FITS):
                 found[item.family] = replace(item, reason=f"For {name}: {item.reason}")
             found.setdefault(item.family, item)
-    half = ceil(len(sessions) / 2)
+    same_part = {family for family, _ in set.intersection(*(set(best_each(s)) for s in sessions))}
     for family, item in found.items():
-        if item.kind in FITS and family not in shared and FAMILIES[family].roles:
-            found[family] = replace(item, kind="short", reason=f"Not enough of it for {half} children at once.", remedy="A second set would bring it in.")  # fmt: skip
+        if item.kind in FITS and family not in shared:
+            found[family] = replace(item, **(_short(len(sessions)) if family in same_part else NO_ONE_PART))
     return gravest_first(found.values())
+
+
+def _short(children: int) -> dict[str, str]:
+    reason = f"Not enough of it for {ceil(children / 2)} children at once."
+    return {"kind": "short", "reason": reason, "remedy": "A second set would bring it in."}

@@ -184,14 +184,16 @@ class GroupTest(TestCase):
             if m.kind in ("too_hard", "too_easy", "barred"):
                 self.assertRegex(m.reason, "^For [AB]: ")
         self.assertTrue(any(m.kind == "too_hard" and m.reason.startswith("For A") for m in missed))
-        fits = {m.family for m in missed if m.kind == "not_chosen"}
-        shared = {
-            t.family.id
-            for t in shared_candidates(
-                [replace(s, shape="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
-            )
-        }
-        self.assertLessEqual(fits, shared | {f for f in fits if not FAMILIES[f].roles})
+        sessions = [replace(s, shape="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
+        shared = {t.family.id for t in shared_candidates(sessions)}
+        parts = [{(c.family.id, c.part) for c in all_candidates(House(s.stock, s.child, s.setting), s)} for s in sessions]
+        both = {family for family, _ in parts[0] & parts[1]}
+        for m in missed:
+            if m.kind == "not_chosen":
+                self.assertEqual("no one part" in m.reason, m.family not in both, m)
+                self.assertEqual("no one part" in m.reason, m.family not in shared, m)
+            if m.reason.startswith("Not enough of it"):
+                self.assertIn(m.family, both - shared)
 
     def test_what_is_barred_for_one_in_reach_is_barred_for_all(self) -> None:
         plan = plan_group(self.group(Child(90), Child(60, mouthing="often")))

@@ -17,6 +17,7 @@ from core.hazards import fits_small_parts_cylinder
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.measured import MEASURED
+from core.progression import next_hand
 from core.scoring import Event
 from planning.actions import make_plan
 from planning.models import Plan
@@ -25,6 +26,7 @@ from progress.actions import finish_run
 from progress.models import DecisionRecord
 from running.actions import keep_events, start_run
 from running.models import Run, RunEvent, SetRecord
+from running.queries import sets_by_strand
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all, tries
 
 
@@ -342,3 +344,36 @@ class QueriesTest(TestCase):
             counts.append((plan.blocks.count(), len(caught)))
         self.assertLess(counts[0][0], counts[1][0])
         self.assertEqual(counts[0][1], counts[1][1])
+
+
+class TurnOfTheHandTest(TestCase):
+    def test_a_sure_win_does_not_bring_the_other_hands_turn(self) -> None:
+        """The next run goes by the sets the next step is decided by: main work, stretch and daily life."""
+        lead = make_member()
+        child = make_child(lead)
+        run = run_for_child(lead, child)
+        shared: dict[str, object] = {
+            "strand": "pinch",
+            "family": "peg_fence",
+            "grade": [0, 0, 0],
+            "difficulty": 2.0,
+            "support": "alone",
+        }
+        for part, turn in (("opener", "right"), ("main", "left")):
+            SetRecord.objects.all().delete()
+            SetRecord.objects.bulk_create(
+                SetRecord(
+                    run=run,
+                    child=child,
+                    on=TODAY - timedelta(days=d),
+                    block="b0",
+                    part=part,
+                    hand="right",
+                    tries=10,
+                    successes=10,
+                    **shared,
+                )
+                for d in (7, 0)
+            )
+            sets = sets_by_strand(child, working=True).get("pinch", [])
+            self.assertEqual(next_hand(sets, "pinch", "right", TODAY), turn)

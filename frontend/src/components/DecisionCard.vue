@@ -11,7 +11,6 @@ const asking = ref<'' | 'changed' | 'declined'>('')
 const kind = ref('')
 const words = useWords()
 const others = computed(() => (words.value?.steps ?? []).filter((s) => s.id !== decision.kind))
-const answered: Record<string, string> = { accepted: 'accepted', changed: 'changed', declined: 'declined' }
 const why = ref('')
 const error = ref<Error | null>(null)
 const signs: Record<string, string> = { up: '▲', down: '▼', hold: '■', fade: '◐', swap: '⇋', change: '⇄', lower: '⇣', recheck: '?' }
@@ -39,7 +38,7 @@ async function answer(said: string): Promise<void> {
         <strong>{{ decision.words }}</strong>
         <p class="soft">{{ decision.strand_name }}: rung {{ rungWords(decision.mean_before) }} → <strong>{{ rungWords(decision.mean_after) }}</strong> ({{ moved >= 0 ? '+' : '' }}{{ moved.toFixed(2) }}, give or take {{ decision.sd_after.toFixed(1) }})</p>
       </div>
-      <span v-if="decision.answer" class="tag" :class="decision.answer === 'accepted' ? 'ready' : 'caution'">{{ answered[decision.answer] }}{{ decision.answer_kind ? ` to ${stepName(decision.answer_kind)}` : '' }}{{ decision.answer_why ? `: ${decision.answer_why}` : '' }}</span>
+      <span v-if="decision.answer" class="tag" :class="decision.answer === 'accepted' ? 'ready' : 'caution'">{{ decision.answer }}{{ decision.answer_kind ? ` to ${stepName(decision.answer_kind)}` : '' }}{{ decision.answer_why ? `: ${decision.answer_why}` : '' }}</span>
     </header>
     <p>{{ decision.evidence.map((e) => e.words).join(', ') }}. <span class="soft">{{ decision.would_change }}</span></p>
     <div v-if="!decision.answer" class="row">
