@@ -71,8 +71,8 @@ def _default_parameters():  # type: ignore[no-untyped-def]
 
 def expansion(say) -> None:  # type: ignore[no-untyped-def]
     """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
-    from core.house import asked_of, set_count, variants_of
     from core.library import FAMILIES
+    from core.variants import asked_of, set_count, variants_of
     from testing.core_builders import full_house
 
     house = full_house()

@@ -6,9 +6,10 @@ from functools import cache, lru_cache
 from types import MappingProxyType
 
 from core.child import Child
-from core.house import House, Offer, Variant, checked_variant, variants_of
+from core.house import House, Offer
 from core.library import FAMILIES
 from core.said import for_child
+from core.variants import Variant, checked_variant, variants_of
 
 OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how families word the grade that asks for the other hand
 SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project definition

@@ -3,34 +3,23 @@
 Built once for a child, a cupboard and a setting; every question after that is a few bit operations.
 """
 
-from collections.abc import Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
-from itertools import product
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
 from types import MappingProxyType
 
 from core import hazards
 from core.asked import NotThere
 from core.child import Child, Setting
 from core.hazards import RANK, Verdict
-from core.library import FAMILIES, family
+from core.library import FAMILIES
 from core.library.declare import Clearance, Family
 from core.library.things import MATERIALS
 from core.made import MAKINGS
 from core.materials import Material, Need, Role, Stock
 from core.quantities import cutting
 from core.together import assess_together
-
-
-@dataclass(frozen=True)
-class Variant:
-    """An activity at one grade: the place of the chosen step on each axis, in the family's order."""
-
-    family: str
-    grade: tuple[int, ...]
-
-    def moved(self, axis: int, step: int) -> "Variant":
-        """The same activity with one axis at another step."""
-        return replace(self, grade=(*self.grade[:axis], step, *self.grade[axis + 1 :]))
+from core.variants import Variant, asked_of, set_count, tags_of, variants_of
 
 
 @dataclass(frozen=True)
@@ -68,6 +57,20 @@ class Offer:
     quantities: tuple[Quantity, ...]
     verdict: Verdict
 
+    @cached_property
+    def kit(self) -> frozenset[str]:
+        """The ids of what it brings to the table."""
+        return frozenset(q.stock_id for q in self.quantities)
+
+    @cached_property
+    def used_up(self) -> Mapping[str, int]:
+        """What one set uses up: stock id to how many."""
+        found: dict[str, int] = {}
+        for q in self.quantities:
+            if q.single_use:
+                found[q.stock_id] = found.get(q.stock_id, 0) + q.wanted
+        return found
+
 
 @dataclass(frozen=True)
 class Lack:
@@ -78,31 +81,6 @@ class Lack:
     reason: str
     remedy: str
     rule: str = ""
-
-
-def checked_variant(variant: Variant) -> Family:
-    """Return the variant's family. Raises NotThere when family or grade does not exist."""
-    f = family(variant.family)
-    if len(variant.grade) != len(f.axes):
-        raise NotThere(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
-    for axis, at in zip(f.axes, variant.grade, strict=True):
-        if not 0 <= at < len(axis.steps):
-            raise NotThere(
-                f"{axis.words} of {f.name} has steps 1 to {len(axis.steps)}; {at + 1} is not one. Choose one of these."
-            )
-    return f
-
-
-def variants_of(f: Family) -> Iterator[Variant]:
-    """Every grade of a family, easiest first axis by axis."""
-    for grade in product(*(range(len(a.steps)) for a in f.axes)):
-        yield Variant(f.id, grade)
-
-
-def set_count(f: Family, grade: Sequence[int], age_months: float) -> int:
-    """How many tries one set has at this grade and age."""
-    chosen = [a.steps[at].count for a, at in zip(f.axes, grade, strict=True)]
-    return next((c for c in chosen if c is not None), f.count_for(age_months))
 
 
 class House:
@@ -118,10 +96,15 @@ class House:
         self._usable = sum(
             1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
         )
-        self._met: dict[tuple[str, Need], int] = {}
+        self._as_usual = tuple((1 << i, s.material.id) for i, s in enumerate(self.stock) if not s.measured)
+        self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if s.measured)
+        self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
+        self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
+        self._quantities: dict[tuple[Role, int, int], Quantity] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
+        self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer | None] = {}
         self._have = frozenset(s.material.id for s in self.stock if s.count)
 
@@ -142,7 +125,7 @@ class House:
                 if found is not None:
                     yield found
 
-    def verdict_on_steps(self, f: Family, grade: Sequence[int]) -> Verdict:
+    def verdict_on_steps(self, f: Family, grade: tuple[int, ...]) -> Verdict:
         """The verdict on what is done at this grade, whatever it is done with."""
         tags = tags_of(f, grade)
         if tags not in self._tag_verdicts:
@@ -157,12 +140,18 @@ class House:
         chosen = self._chosen(f, variant.grade, count)
         if chosen is None:
             return None
-        together = self._together(f, variant.grade, tuple(at for _, at in chosen))
         quantities = tuple(self._quantity(role, at, count) for role, at in chosen)
-        verdict = hazards.worst((steps, together, *(self.verdicts[at] for _, at in chosen)))
-        return Offer(variant, count, quantities, verdict)
+        return Offer(variant, count, quantities, self._verdict(f, variant.grade, steps, tuple(at for _, at in chosen)))
 
-    def _together(self, f: Family, grade: Sequence[int], places: tuple[int, ...]) -> Verdict:
+    def _verdict(self, f: Family, grade: tuple[int, ...], steps: Verdict, places: tuple[int, ...]) -> Verdict:
+        """The verdict on the chosen things, each and together, and on what is done with them."""
+        key = (tags_of(f, grade), places)
+        if key not in self._verdicts:
+            together = self._together(f, grade, places)
+            self._verdicts[key] = hazards.worst((steps, together, *(self.verdicts[at] for at in places)))
+        return self._verdicts[key]
+
+    def _together(self, f: Family, grade: tuple[int, ...], places: tuple[int, ...]) -> Verdict:
         """The verdict on the chosen things used together at this grade."""
         key = (tags_of(f, grade), places)
         if key not in self._together_verdicts:
@@ -170,7 +159,7 @@ class House:
             self._together_verdicts[key] = assess_together(things, key[0], self.child, self.setting)
         return self._together_verdicts[key]
 
-    def _chosen(self, f: Family, grade: Sequence[int], count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
+    def _chosen(self, f: Family, grade: tuple[int, ...], count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
         """Fill every role with a different thing, the preferred ones first, none barred by the company it keeps.
 
         any_company -- leave that last rule out, to find out whether it is what stops a variant
@@ -184,31 +173,32 @@ class House:
         return self._filled(f, masks, [], None if any_company else grade)
 
     def _filled(
-        self, f: Family, masks: list[int], taken: list[int], grade: Sequence[int] | None
+        self, f: Family, masks: list[int], taken: list[int], grade: tuple[int, ...] | None
     ) -> list[tuple[Role, int]] | None:
         if len(taken) == len(masks):
             barred = grade is not None and self._together(f, grade, tuple(taken)).status == "barred"
             return None if barred else list(zip(f.roles, taken, strict=True))
         for at in _bits(masks[len(taken)]):
-            if at not in taken and self._clears(f, [*taken, at]):
+            if at not in taken and (not f.clearances or self._clears(f, [*taken, at])):
                 filled = self._filled(f, masks, [*taken, at], grade)
                 if filled is not None:
                     return filled
         return None
 
     def _clears(self, f: Family, taken: list[int]) -> bool:
-        if not f.clearances:
-            return True
         by_role = {role.id: self.things[at] for role, at in zip(f.roles, taken, strict=False)}
         return all(
             clears(c, by_role[c.outer], by_role[c.inner]) for c in f.clearances if c.outer in by_role and c.inner in by_role
         )
 
     def _mask(self, role: Role, extra: tuple[Need, ...]) -> int:
-        mask = self._form(role.form)
-        for need in (*role.needs, *extra):
-            mask &= self._meeting(need)
-        return mask
+        key = (role, extra)
+        if key not in self._masks:
+            mask = self._form(role.form)
+            for need in (*role.needs, *extra):
+                mask &= self._meeting(need)
+            self._masks[key] = mask
+        return self._masks[key]
 
     def _form(self, form: str) -> int:
         if form not in self._forms:
@@ -216,10 +206,12 @@ class House:
         return self._forms[form]
 
     def _meeting(self, need: Need) -> int:
-        key = (need.prop, need)
-        if key not in self._met:
-            self._met[key] = sum(1 << i for i, t in enumerate(self.things) if need.met_by(t))
-        return self._met[key]
+        if need not in self._met:
+            usual = _meeting_as_usual(need)
+            self._met[need] = sum(bit for bit, id in self._as_usual if id in usual) + sum(
+                bit for bit, thing in self._measured if need.met_by(thing)
+            )
+        return self._met[need]
 
     def _enough(self, least: int) -> int:
         key = f"count>={least}"
@@ -228,13 +220,16 @@ class House:
         return self._forms[key]
 
     def _quantity(self, role: Role, at: int, count: int) -> Quantity:
-        stock, thing = self.stock[at], self.things[at]
-        full = role.quantity(count)
-        rounds = -(-full // stock.count) if stock.count < full else 1
-        return Quantity(
-            role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use,
-            role.pieces,
-        )  # fmt: skip
+        key = (role, at, count)
+        if key not in self._quantities:
+            stock, thing = self.stock[at], self.things[at]
+            full = role.quantity(count)
+            rounds = -(-full // stock.count) if stock.count < full else 1
+            self._quantities[key] = Quantity(
+                role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use,
+                role.pieces,
+            )  # fmt: skip
+        return self._quantities[key]
 
     def lack(self, variant: Variant) -> Lack | None:
         """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
@@ -307,14 +302,10 @@ class House:
         return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
 
 
-def tags_of(f: Family, grade: Sequence[int]) -> tuple[str, ...]:
-    """The hazard tags of what is done at this grade."""
-    return (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
-
-
-def asked_of(f: Family, grade: Sequence[int], role_id: str) -> tuple[Need, ...]:
-    """What a grade asks of the thing in a role, beside the role's own needs."""
-    return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))
+@lru_cache(maxsize=4096)
+def _meeting_as_usual(need: Need) -> frozenset[str]:
+    """The materials that meet a need by their usual measures."""
+    return frozenset(m.id for m in MATERIALS.values() if need.met_by(m))
 
 
 def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Material]:

@@ -242,9 +242,9 @@ def _check_hole(material: Material) -> None:
         )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Need:
-    """One thing a role asks of whatever fills it."""
+    """One thing a role asks of whatever fills it. Declared once, equal only to itself."""
 
     prop: str
     words: str
@@ -282,9 +282,9 @@ def among(prop: str, words: str, *values: object) -> Need:
     return Need(prop, words, among=frozenset(values))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Role:
-    """A part a thing plays in an activity: its form, what it needs, and how many.
+    """A part a thing plays in an activity: its form, what it needs, and how many. Declared once, equal only to itself.
 
     fixed         -- how many whatever the count
     per_count     -- how many for each counted try

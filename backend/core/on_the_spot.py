@@ -13,7 +13,7 @@ from scipy.special import ndtr
 from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, Estimate, SetEvidence, level_today
 from core.child import Zone
 from core.grading import difficulty
-from core.house import Variant
+from core.variants import Variant
 
 WELL_PLACED = Zone(0.65, 0.90)  # a set's true chance: hard enough to need concentration, easy enough to finish; from memory
 WORTH_A_CHANGE = 0.08  # how much likelier a grade has to be well placed before changing in the middle; project definition

@@ -6,13 +6,14 @@ from dataclasses import dataclass
 from core.child import Hand
 from core.grading import neighbours
 from core.hazards import Hit
-from core.house import House, tags_of
+from core.house import House
 from core.layout import Stands, lay_out
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.marks import MARKS
 from core.planner import Block
 from core.support import SUPPORTS
+from core.variants import tags_of
 
 
 @dataclass(frozen=True)

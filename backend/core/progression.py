@@ -11,9 +11,9 @@ from types import MappingProxyType
 
 from core.ability import Estimate
 from core.grading import asks_other_hand
-from core.house import Variant
 from core.scoring import SetResult
 from core.support import LEVELS, SUPPORTS, less_help
+from core.variants import Variant
 
 STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
 OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})

@@ -8,10 +8,11 @@ from core import hazards
 from core.ability import Estimate, chance
 from core.child import Child, Setting
 from core.grading import difficulty
-from core.house import House, Quantity, Variant, fillers, variants_of
+from core.house import House, Quantity, fillers
 from core.library import FAMILIES
 from core.library.declare import Family
 from core.materials import Material
+from core.variants import Variant, variants_of
 
 CAN_ADD = ("missing", "short")
 

@@ -12,11 +12,11 @@ from types import MappingProxyType
 
 from core.ability import SetEvidence
 from core.grading import difficulty
-from core.house import Variant
 from core.library import family
 from core.marks import MARKS
 from core.measured import MEASURED, folded
 from core.support import SUPPORTS
+from core.variants import Variant
 
 KINDS = (
     "try",

@@ -4,9 +4,10 @@ from dataclasses import dataclass
 
 from core.grading import difficulty
 from core.hazards import Hit
-from core.house import House, Variant, asked_of, checked_variant, set_count, variants_of
+from core.house import House
 from core.library.declare import Family
 from core.materials import Material, Role
+from core.variants import Variant, asked_of, checked_variant, set_count, variants_of
 
 
 @dataclass(frozen=True)

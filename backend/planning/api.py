@@ -11,12 +11,12 @@ from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
-from core.house import checked_variant
 from core.library import family as checked_family
 from core.planner import SessionPlan, block_of, shared_out, totals
 from core.planner.candidates import left_out
 from core.planner.instead import Placed, bring_in, differences
 from core.prep import kit_of
+from core.variants import checked_variant
 from planning import actions, queries
 from planning.actions import BlockChoice, Impossible
 from planning.models import Plan, PlanBlock

@@ -14,11 +14,11 @@ from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Setting
 from core.grading import grade_words
-from core.house import Variant
 from core.library import FAMILIES
 from core.reach import Reach, reach, starter_list
 from core.skills import STRANDS
 from core.swaps import Swap, swaps
+from core.variants import Variant
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out

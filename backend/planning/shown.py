@@ -4,12 +4,12 @@ from dataclasses import asdict, fields
 from typing import Any
 
 from core.grading import Neighbour, dials, equals, neighbours
-from core.house import Variant, checked_variant
 from core.library import FAMILIES
 from core.marks import MARKS
 from core.planner import Block, block_of
 from core.skills import STRANDS
 from core.support import SUPPORTS
+from core.variants import Variant, checked_variant
 from cupboard.api import verdict_out
 from planning.models import PlanBlock
 from planning.schemas import (

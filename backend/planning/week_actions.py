@@ -9,10 +9,11 @@ from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core.house import House, Variant
+from core.house import House
 from core.planner import GroupPlan, GroupRequest, SessionRequest, WeekPlan, WeekRequest, plan_group, plan_week
 from core.planner.group_reasons import left_out_together
 from core.planner.request import LeftOut
+from core.variants import Variant
 from planning.models import GroupSession, HomeWeek
 from planning.workbench import Wish, workbench
 

@@ -16,7 +16,6 @@ from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
-from core.house import Variant
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.planner import GroupPlan, block_of
@@ -24,6 +23,7 @@ from core.planner.candidates import left_out
 from core.planner.group import GroupBlock
 from core.planner.week import DAYS
 from core.skills import STRANDS
+from core.variants import Variant
 from planning.models import HomeWeek
 from planning.queries import group_for
 from planning.schemas import BlockOut, LeftOutOut

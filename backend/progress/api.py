@@ -13,7 +13,6 @@ from clinic.auth import member
 from clinic.problems import Problem
 from core.child import Child as Facts
 from core.grading import grade_words
-from core.house import Variant
 from core.library import FAMILIES
 from core.marks import MARKS
 from core.measured import MEASURED
@@ -23,6 +22,7 @@ from core.skills import STRANDS
 from core.standing import standings
 from core.summary import day_levels, grade_changes, movement
 from core.support import SUPPORTS
+from core.variants import Variant
 from progress import actions, queries
 from progress.models import DecisionRecord, Note
 from progress.schemas import (

@@ -12,7 +12,6 @@ from clinic.actions import Done, acting
 from clinic.models import Member
 from core import hazards
 from core.grading import grade_words, neighbours
-from core.house import Variant
 from core.library import FAMILIES
 from core.measured import MEASURED
 from core.measures import measures
@@ -20,6 +19,7 @@ from core.planner import Block, block_of, shared_out
 from core.progression import next_hand
 from core.scoring import Event, EventError, checked_event
 from core.suggestions import REST, table
+from core.variants import Variant
 from planning.models import Plan, PlanBlock
 from planning.shown import block_out
 from planning.workbench import Workbench, variant_of, workbench_of

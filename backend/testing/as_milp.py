@@ -5,7 +5,8 @@ from typing import Any
 import numpy as np
 from scipy.optimize import Bounds, LinearConstraint, milp
 
-FAR = 1e9  # stands for no bound
+FAR = np.inf
+NO_BOUND = 1e15  # an exported bound beyond this is none
 
 
 def best_by_highs(model: Any) -> float:
@@ -58,7 +59,7 @@ def _read(constraint: Any, low: np.ndarray, high: np.ndarray, keep: Any) -> None
         linear = constraint.linear
         for place, factor in zip(linear.vars, linear.coeffs, strict=True):
             _add(row, place, factor)
-        bounds = (float(linear.domain[0]), float(linear.domain[len(linear.domain) - 1]))
+        bounds = (_bound(linear.domain[0]), _bound(linear.domain[len(linear.domain) - 1]))
         _conditional(row, bounds, constraint.enforcement_literal, low, high, keep)
         return None
     for kind, at_least, at_most in (
@@ -80,6 +81,10 @@ def _read(constraint: Any, low: np.ndarray, high: np.ndarray, keep: Any) -> None
     raise ValueError(f"no reading for {constraint}")
 
 
+def _bound(number: int) -> float:
+    return float(number) if abs(number) < NO_BOUND else float(np.sign(number)) * FAR
+
+
 def _implies(conditions: list[int], literals: list[int], count: int, keep: Any) -> None:
     for literal in literals:
         row = np.zeros(count)
@@ -94,7 +99,7 @@ def _conditional(
     smallest = float(np.where(row > 0, row * low, row * high).sum())
     largest = float(np.where(row > 0, row * high, row * low).sum())
     for side, bound in zip(("least", "most"), bounds, strict=True):
-        if abs(bound) > FAR:
+        if np.isinf(bound):
             continue
         now = row.copy()
         big = max(0.0, bound - smallest) if side == "least" else max(0.0, largest - bound)
@@ -103,6 +108,6 @@ def _conditional(
             constant += _literal(now, condition, -big if side == "least" else big)
         slack = big * len(conditions)
         if side == "least":
-            keep(now, bound - slack - constant, FAR * 10)
+            keep(now, bound - slack - constant, FAR)
         else:
-            keep(now, -FAR * 10, bound + slack - constant)
+            keep(now, -FAR, bound + slack - constant)

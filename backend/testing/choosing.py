@@ -12,12 +12,12 @@ import numpy as np
 
 from core.ability import Estimate, SetEvidence, chance, on_day, update
 from core.grading import difficulty
-from core.house import Variant, variants_of
 from core.library import FAMILIES as LIBRARY
 from core.on_the_spot import fits_today
 from core.progression import decide, policy_for
 from core.scoring import SetResult
 from core.simulate import LEARNING, Child
+from core.variants import Variant, variants_of
 
 READY = 0.75  # true chance at a grade under which a step up from it was wrong; project definition
 GRADES = np.arange(0.5, 9.0, 0.4)  # rungs a house offers

@@ -69,9 +69,12 @@ class Clearance:
     words: str
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Family:
-    """One activity with its grades. Base rungs are those of the easiest grade on every axis."""
+    """One activity with its grades. Base rungs are those of the easiest grade on every axis.
+
+    Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
+    """
 
     id: str
     name: str

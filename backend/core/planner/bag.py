@@ -7,11 +7,12 @@ from itertools import product
 from typing import Any
 
 from core.child import Child, Setting
-from core.house import House, Variant, asked_of, checked_variant, clears, set_count, tags_of
+from core.house import House, clears
 from core.library import FAMILIES
 from core.materials import Role, Stock
 from core.planner.model import run
 from core.together import assess_together
+from core.variants import Variant, asked_of, checked_variant, set_count, tags_of
 
 LINE = 1000  # one more thing to carry weighs more than any number of pieces of it
 

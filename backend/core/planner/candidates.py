@@ -1,19 +1,23 @@
 """Which graded activities can play which part of a session, and what a minute of each is worth."""
 
 from collections import defaultdict
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
-from functools import cached_property
 from math import prod
 
-from core.ability import chance
+import numpy as np
+from numpy.typing import NDArray
+
+from core.ability import Floats, chance
+from core.child import Zone
 from core.grading import difficulty
-from core.house import House, Offer, Variant, variants_of
+from core.house import House, Offer
 from core.library import FAMILIES
 from core.library.declare import Family
 from core.planner.request import LeftOut, Reason, SessionRequest
-from core.planner.worth import freshness, liking, strand_weight, zone_reason
+from core.planner.worth import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.skills import STRANDS
+from core.variants import Variant, variants_of
 
 QUALITY = 50  # steps the worth of a minute is rounded to
 FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there
@@ -23,7 +27,7 @@ ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 
 @dataclass(frozen=True)
 class Candidate:
-    """One offer in one part. quality is the worth of a minute, 0 to QUALITY."""
+    """One offer in one part. quality is the worth of a minute, 0 to QUALITY; fit that of its forecast alone, 0 to 1."""
 
     family: Family
     part: str
@@ -31,24 +35,27 @@ class Candidate:
     strand: str
     rung: float
     expected: float
+    fit: float
     quality: int
-    why: tuple[Reason, ...]
+    zone: Zone
+    terms: tuple[Reason, ...]
     least: int
     most: int
 
     @property
     def kit(self) -> frozenset[str]:
         """What it brings to the table."""
-        return frozenset(q.stock_id for q in self.offer.quantities)
+        return self.offer.kit
 
-    @cached_property
-    def used_up(self) -> dict[str, int]:
+    @property
+    def used_up(self) -> Mapping[str, int]:
         """What one set uses up: stock id to how many."""
-        found: dict[str, int] = {}
-        for q in self.offer.quantities:
-            if q.single_use:
-                found[q.stock_id] = found.get(q.stock_id, 0) + q.wanted
-        return found
+        return self.offer.used_up
+
+    @property
+    def why(self) -> tuple[Reason, ...]:
+        """Every term of the worth of its minutes, the forecast's first."""
+        return (zone_reason(self.expected, self.zone, self.part), *self.terms)
 
 
 def aims(family: Family, part: str, request: SessionRequest) -> list[str]:
@@ -81,65 +88,84 @@ def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float
 def candidate(offer: Offer, part: str, request: SessionRequest) -> Candidate | None:
     """Return the offer in a part, aimed at the strand where its minutes are worth most; None if it has none."""
     family = FAMILIES[offer.variant.family]
-    asked = difficulty(offer.variant)
-    shared = (freshness(family, request), liking(family, request.child))
-    best = None
-    for strand in aims(family, part, request):
-        expected = float(chance(request.estimates[strand], asked[strand], family=family.id))
-        why = (zone_reason(expected, request.band(part), part), strand_weight(strand, request), *shared)
-        quality = round(prod(r.factor for r in why) * QUALITY)
-        if best is None or quality > best.quality:
-            best = Candidate(
-                family, part, offer, strand, asked[strand], expected, quality, why, *minutes_of(family, part, request)
-            )
-    return best
+    return next(iter(_Weigher(request, family, [offer]).rated(part).candidates()), None)
 
 
 def all_candidates(house: House, request: SessionRequest) -> list[Candidate]:
-    """Every candidate worth a look, part by part; forecasts are worked out a family at a time."""
-    found: list[Candidate] = []
+    """Every candidate worth a look: what is far from its band is left out wherever its part has something nearer."""
+    rated: list[_Rated] = []
     locked = {b.variant.family for b in request.locked}
     for family in FAMILIES.values():
         if family.id in request.excluded or family.id in locked:
             continue
         offers = [o for o in house.offers([family]) if too_demanding(o.variant, request) is None]
-        for part in request.form.plays(family):
-            if part in request.parts:
-                found += _of_family(family, part, offers, request)
-    return _fit_enough(found)
+        weigher = _Weigher(request, family, offers)
+        for part in request.form.plays(family) if offers else ():
+            if part in request.parts and (part != "daily" or _is_daily(family, request)):
+                rated.append(weigher.rated(part))
+    near = {r.part for r in rated if len(r.fit) and r.fit.max() >= FIT_WANTED}
+    return [c for r in rated for c in r.candidates(FIT_WANTED if r.part in near else 0.0)]
 
 
-def _of_family(family: Family, part: str, offers: list[Offer], request: SessionRequest) -> Iterable[Candidate]:
-    """Candidates of one family in one part, their chances computed at once."""
-    if part == "daily" and not _is_daily(family, request):
-        return []
-    best: dict[Variant, Candidate] = {}
-    shared = (freshness(family, request), liking(family, request.child))
-    least, most = minutes_of(family, part, request)
-    for strand in aims(family, part, request):
-        rungs = [difficulty(o.variant)[strand] for o in offers]
-        if not rungs:
-            continue
-        chances = chance(request.estimates[strand], rungs, family=family.id)
-        weight = strand_weight(strand, request)
-        for offer, rung, expected in zip(offers, rungs, chances, strict=True):  # type: ignore[arg-type]
-            why = (zone_reason(float(expected), request.band(part), part), weight, *shared)
-            made = Candidate(
-                family, part, offer, strand, rung, float(expected), round(prod(r.factor for r in why) * QUALITY), why, least, most
-            )
-            if offer.variant not in best or made.quality > best[offer.variant].quality:
-                best[offer.variant] = made
-    return best.values()
+class _Weigher:
+    """Weighs the offers of one family for one request, all of them at once; what parts share is worked out once."""
+
+    def __init__(self, request: SessionRequest, family: Family, offers: list[Offer]) -> None:
+        self.request, self.family, self.offers = request, family, offers
+        self.shared = (freshness(family, request), liking(family, request.child))
+        self._told: dict[str, tuple[Floats, Floats, Reason]] = {}
+
+    def told(self, strand: str) -> tuple[Floats, Floats, Reason]:
+        """The rung each offer asks in a strand, the chance of it, and how much the strand is wanted."""
+        if strand not in self._told:
+            rungs = np.array([difficulty(o.variant)[strand] for o in self.offers])
+            chances = np.asarray(chance(self.request.estimates[strand], rungs, family=self.family.id))
+            self._told[strand] = rungs, chances, strand_weight(strand, self.request)
+        return self._told[strand]
+
+    def rated(self, part: str) -> "_Rated":
+        """The offers in a part, each aimed at the strand where its minutes are worth most."""
+        strands = aims(self.family, part, self.request)
+        zone = self.request.band(part)
+        count = len(self.offers) if strands else 0
+        best = np.full(count, -1, dtype=int)
+        at, fit = np.zeros(count, dtype=int), np.zeros(count)
+        for place, strand in enumerate(strands):
+            _, chances, weight = self.told(strand)
+            fits = zone_fit(chances, zone)
+            quality = np.rint(fits * prod(r.factor for r in (weight, *self.shared)) * QUALITY).astype(int)
+            better = quality > best
+            best[better], at[better], fit[better] = quality[better], place, fits[better]
+        return _Rated(self, part, zone, strands, best, at, fit)
+
+
+@dataclass(frozen=True)
+class _Rated:
+    """The offers of one family in one part: the worth of a minute of each, which strand it is aimed at, and its fit."""
+
+    weigher: _Weigher
+    part: str
+    zone: Zone
+    strands: list[str]
+    quality: NDArray[np.int_]
+    at: NDArray[np.int_]
+    fit: Floats
+
+    def candidates(self, least_fit: float = 0.0) -> Iterator[Candidate]:
+        """Those worth anything and near enough to their band."""
+        w = self.weigher
+        least, most = minutes_of(w.family, self.part, w.request)
+        for i in np.flatnonzero((self.quality > 0) & (self.fit >= least_fit)).tolist():
+            strand = self.strands[self.at[i]]
+            rungs, chances, weight = w.told(strand)
+            yield Candidate(
+                w.family, self.part, w.offers[i], strand, float(rungs[i]), float(chances[i]), float(self.fit[i]),
+                int(self.quality[i]), self.zone, (weight, *w.shared), least, most,
+            )  # fmt: skip
 
 
 def _is_daily(family: Family, request: SessionRequest) -> bool:
     return family.target == "daily" or any(STRANDS[s].target == "daily" for s in family.trains) or "daily" in request.targets
-
-
-def _fit_enough(found: list[Candidate]) -> list[Candidate]:
-    """Drop what is far from its zone wherever the part has something nearer."""
-    near = {c.part for c in found if c.why[0].factor >= FIT_WANTED}
-    return [c for c in found if c.quality > 0 and (c.why[0].factor >= FIT_WANTED or c.part not in near)]
 
 
 def undominated(found: Iterable[Candidate]) -> list[Candidate]:

@@ -4,13 +4,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from core.grading import difficulty
-from core.house import House, Variant
+from core.house import House
 from core.library import FAMILIES
 from core.planner.candidates import QUALITY, all_candidates, left_out, undominated
 from core.planner.model import Built, build, run
 from core.planner.relaxed import LIMITS_ORDER, smallest
 from core.planner.request import SessionRequest
 from core.planner.session import limit_words, limits_of
+from core.variants import Variant
 
 SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
 

@@ -5,7 +5,7 @@ from itertools import pairwise
 from math import ceil
 
 from core.grading import grade_words
-from core.house import House, Offer, Quantity, Variant, checked_variant
+from core.house import House, Offer, Quantity
 from core.library import FAMILIES
 from core.library.declare import PARTS, Family
 from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
@@ -18,6 +18,7 @@ from core.planner.worth import STRAND_STEPS
 from core.policies import cue_for
 from core.said import for_child
 from core.skills import STRANDS, TARGETS
+from core.variants import Variant, checked_variant
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
 SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory

@@ -5,7 +5,10 @@ Safety, stock, supervision, fatigue and order are limits elsewhere, never prices
 
 from collections.abc import Mapping
 
-from core.ability import Estimate
+import numpy as np
+from numpy.typing import ArrayLike
+
+from core.ability import Estimate, Floats
 from core.child import Child, Zone
 from core.library.declare import Family
 from core.planner.request import Reason, SessionRequest
@@ -20,18 +23,16 @@ UNTHEMED = 0.9  # nothing in it that the child likes
 STRAND_STEPS = ((10, 1.0), (8, 0.6), (60, 0.3))  # minutes of one strand, and what each counts for
 
 
-def zone_fit(chance: float, zone: Zone) -> float:
-    """Return 1 inside the zone, falling with the odds outside: half at twice the odds off."""
-    if zone.low <= chance <= zone.high:
-        return 1.0
-    edge = zone.low if chance < zone.low else zone.high
-    ratio = _odds(chance) / _odds(edge)
-    return min(ratio, 1 / ratio)
+def zone_fit(chance: ArrayLike, zone: Zone) -> Floats:
+    """Return 1 inside the zone, falling with the odds outside: half at twice the odds off. For one chance or many."""
+    odds = _odds(chance)
+    fit: Floats = np.minimum(1.0, np.minimum(odds / _odds(zone.low), _odds(zone.high) / odds))
+    return fit
 
 
-def _odds(chance: float) -> float:
-    chance = min(max(chance, 1e-6), 1 - 1e-6)
-    return chance / (1 - chance)
+def _odds(chance: ArrayLike) -> Floats:
+    within: Floats = np.clip(np.asarray(chance, dtype=float), 1e-6, 1 - 1e-6)
+    return within / (1 - within)
 
 
 def rungs_short(strand: str, child: Child, estimates: Mapping[str, Estimate]) -> tuple[float, str]:
@@ -72,7 +73,7 @@ def liking(family: Family, child: Child) -> Reason:
 
 def zone_reason(chance: float, zone: Zone, part: str) -> Reason:
     """The fit of the forecast, in words."""
-    fit = zone_fit(chance, zone)
+    fit = float(zone_fit(chance, zone))
     where = "inside" if fit == 1 else "easier than" if chance > zone.high else "harder than"
     return Reason(
         "zone", fit, f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f})"

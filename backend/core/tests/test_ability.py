@@ -12,10 +12,10 @@ from core import ability
 from core.ability import DAY_SD, LOG_ODDS_PER_RUNG, OFFSET_SD, Estimate, SetEvidence, chance, start, update
 from core.child import Child
 from core.grading import difficulty
-from core.house import Variant
 from core.on_the_spot import step_today
 from core.simulate import Child as MadeUp
 from core.skills import STRANDS
+from core.variants import Variant
 
 DAY = date(2026, 3, 2)
 

@@ -5,11 +5,12 @@ from unittest import TestCase
 
 from core.child import Child
 from core.grading import dials, difficulty, equals, neighbours
-from core.house import House, Variant, checked_variant, fillers, stock_of, variants_of
+from core.house import House, fillers, stock_of
 from core.library import FAMILIES
 from core.library.declare import DeclarationError, axis, checked, step
 from core.library.things import MATERIALS
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
+from core.variants import Variant, checked_variant, variants_of
 from testing.core_builders import CLINIC, everything, full_house
 
 

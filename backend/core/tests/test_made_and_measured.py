@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from core.child import Child, Setting
-from core.house import House, Variant, stock_of, variants_of
+from core.house import House, stock_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.made import MAKINGS, makeable, verdict
@@ -15,6 +15,7 @@ from core.materials import many_of, one_of
 from core.measuring import NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.quantities import cutting, halved, iso_a, shared
 from core.swaps import swaps
+from core.variants import Variant, variants_of
 from testing.core_builders import CLINIC, everything, full_house
 
 # ISO 216:2007, table 1, A series, mm

@@ -5,13 +5,13 @@ from unittest import TestCase
 
 from core.child import Child
 from core.grading import grade_words, neighbours
-from core.house import Variant
 from core.library import FAMILIES
 from core.library.declare import LEVELS
 from core.marks import MARKS
 from core.planner import block_of
 from core.policies import CHOICES, DEFAULTS, FUNCTION_FIRST, coaches_grip, cue_for
 from core.said import for_child
+from core.variants import Variant
 from testing.core_builders import everything, full_house, request_for
 
 SIX = Child(72, hand="left")

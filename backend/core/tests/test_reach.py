@@ -6,9 +6,10 @@ from core.ability import Estimate
 from core.child import Child
 from core.grading import difficulty
 from core.hazards import assess
-from core.house import House, stock_of, variants_of
+from core.house import House, stock_of
 from core.library import FAMILIES
 from core.reach import reach, starter_list
+from core.variants import variants_of
 from testing.core_builders import CLINIC, everything, full_house
 
 SIX = Child(72, hand="right")

@@ -8,12 +8,12 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.ability import Estimate
-from core.house import Variant
 from core.progression import decide, next_hand, policy_for
 from core.scoring import Event, EventError, checked_event, fold
 from core.skills import STRANDS
 from core.suggestions import REST, table
 from core.summary import Level, Point, day_levels, grade_changes, movement
+from core.variants import Variant
 from testing.core_builders import set_of
 
 BLOCKS = {"b0": "load_the_barge"}

@@ -7,10 +7,11 @@ from unittest import TestCase
 
 from core.child import PRECAUTIONS, Child, Setting
 from core.hazards import RULES, STEP_TAGS, Hit, assess, assess_step
-from core.house import House, stock_of, variants_of
+from core.house import House, stock_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.together import assess_together
+from core.variants import variants_of
 from testing.core_builders import CLINIC, full_house
 
 SOURCES = Path(__file__).parents[3] / "docs" / "sources.md"

@@ -7,7 +7,7 @@ from unittest import TestCase
 
 from core.child import Child, Setting
 from core.hazards import assess
-from core.house import House, Variant, clears, stock_of
+from core.house import House, clears, stock_of
 from core.library import FAMILIES
 from core.planner import (
     GroupRequest,
@@ -30,6 +30,7 @@ from core.planner.relaxed import LIMITS_ORDER, smallest
 from core.planner.shapes import SHAPES
 from core.planner.week import MOST_DAY, _as_home, solve_week, week_candidates
 from core.skills import STRANDS
+from core.variants import Variant
 from testing.core_builders import CLINIC, everything, made_up_request, request_for
 
 HOME = Setting("home", "arms_reach")
