@@ -1,10 +1,12 @@
 """A real browser on a real server with a filled clinic."""
 
 import os
+import threading
 from collections.abc import Callable
 from pathlib import Path
 
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
+from django.core.signals import request_finished, request_started
 from playwright.sync_api import Browser, Page, Playwright, sync_playwright
 
 from clinic.models import Member
@@ -22,6 +24,33 @@ FLAGS = [
     "--no-sandbox",
 ]
 WATCH_POLICY = "window.broken = []; document.addEventListener('securitypolicyviolation', e => window.broken.push(e.violatedDirective + ' ' + e.blockedURI))"
+
+
+class Underway:
+    """Counts the requests the live server is still working at, so that none outlives its test and meets an emptied database."""
+
+    def __init__(self) -> None:
+        self.count = 0
+        self.change = threading.Condition()
+        request_started.connect(self._more, weak=False)
+        request_finished.connect(self._less, weak=False)
+
+    def _more(self, **_: object) -> None:
+        with self.change:
+            self.count += 1
+
+    def _less(self, **_: object) -> None:
+        with self.change:
+            self.count -= 1
+            self.change.notify_all()
+
+    def settled(self, seconds: float) -> bool:
+        """Wait until nothing is under way; whether that came within so many seconds."""
+        with self.change:
+            return self.change.wait_for(lambda: self.count <= 0, timeout=seconds)
+
+
+UNDERWAY = Underway()
 
 
 class BrowserTest(StaticLiveServerTestCase):
@@ -55,8 +84,8 @@ class BrowserTest(StaticLiveServerTestCase):
     def tearDown(self) -> None:
         self.assertEqual(self.errors, [])
         self.assertEqual(self.page.evaluate("window.broken ?? []"), [])
-        self.page.wait_for_load_state("networkidle")  # a request left behind would meet an emptied database
         self.page.context.close()
+        self.assertTrue(UNDERWAY.settled(30), "a request is still under way")
 
     def new_page(self) -> Page:
         """A page nobody is signed in on."""

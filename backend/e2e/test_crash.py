@@ -102,7 +102,7 @@ class CrashTest(TestCase):
                 self.ask("POST", "/session", {"username": "maren", "password": "a long enough one"})
                 self.ask("GET", "/me")
                 return
-            except (URLError, ConnectionError):
+            except (URLError, ConnectionError, TimeoutError):
                 time.sleep(0.1)
         self.fail("the server did not come up")
 
@@ -112,7 +112,7 @@ class CrashTest(TestCase):
         request = Request(
             f"http://127.0.0.1:{PORT}/api{path}", json.dumps(body).encode() if body is not None else None, headers, method=method
         )
-        with self.opener.open(request, timeout=10) as answer:
+        with self.opener.open(request, timeout=60) as answer:
             return json.loads(answer.read() or "null")
 
     def test_every_answered_tap_survives_both_being_killed(self) -> None:

@@ -16,7 +16,7 @@ from core.library import FAMILIES
 from core.library.declare import Family
 from core.materials import Stock
 from core.planner.candidates import QUALITY, Candidate, all_candidates
-from core.planner.model import SET_OUT, STEP, run
+from core.planner.model import SET_OUT, STEP, run, whole_minutes
 from core.planner.request import Block, SessionRequest
 from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, block_from, check_request
 from core.planner.worth import STRAND_STEPS
@@ -26,7 +26,7 @@ PARTS = ("opener", "main", "tidy")
 MOST_MAIN = 4
 STANDING = frozenset({"wall", "floor", "water", "tube", "edge"})  # forms several children use at once
 IN_REACH = frozenset({"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy"})
-WORK_ALLOWED = 0.6  # the solver's own count of work, about seconds
+WORK_ALLOWED = 0.3  # the solver's own count of work, about seconds
 TENTHS = 10
 
 
@@ -212,8 +212,9 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
     _turns(model, found, take, spend)
     _group_parts(model, found, take, minutes)
     _group_lasting(model, found, take)
-    time = sum(m * STEP + _set_up(t) * taken for t, taken, m in zip(found, take, spend, strict=True))
-    model.add(time <= minutes * STEP)
+    set_up = sum(_set_up(t) * taken for t, taken in zip(found, take, strict=True))
+    model.add(sum(spend) * STEP + set_up <= minutes * STEP)
+    whole_minutes(model, sum(spend), set_up, minutes * STEP, range(minutes * STEP + 1), "set up")
     tiring = sum(m for t, m in zip(found, spend, strict=True) if t.family.tiring)
     model.add(tiring <= round(minutes * min(s.tiring_share for s in sessions)))
     model.add(2 * sum(x for t, x in zip(found, take, strict=True) if t.family.tiring) <= sum(take) + 1)

@@ -113,7 +113,7 @@ def build(
     time = sum(spend) * STEP + set_up
     _hang(model.add(time <= limits.minutes * STEP), hold("minutes"))
     if hold is always:
-        _whole_minutes(model, listed, spend, set_up, limits)
+        whole_minutes(model, sum(spend), set_up, limits.minutes * STEP, _amounts(listed, limits), "set up")
     tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes), hold("tiring"))
     _lasting(model, listed, take)
@@ -213,19 +213,23 @@ def _own_steps(c: Candidate) -> int:
     return ceil((c.family.setup_minutes + c.family.tidy_minutes) * STEP - 1e-9)
 
 
-def _whole_minutes(model: Model, listed: Listed, spend: list[Any], set_up: Any, limits: Limits) -> None:
+def whole_minutes(model: Model, work: Any, set_up: Any, total: int, amounts: Iterable[int], name: str) -> None:
     """Work is in whole minutes: what is left beside the setting up is rounded down to them.
 
+    work    -- minutes; set_up and total -- solver steps; amounts -- every amount set_up can have
     Nothing new, but said for each amount of setting up it closes most of the gap between the linear relaxation and
-    the best session, and gives the solver the question to begin with: how much of the time goes to setting up?
+    the best plan, and gives the solver the question to begin with: how much of the time goes to setting up?
     """
-    total = limits.minutes * STEP
-    least_set_up, least_work = _least(listed, limits)
-    amounts = range(least_set_up, max(least_set_up, total - least_work * STEP) + 1)
-    takes_up = [model.new_bool_var(f"set up {a}") for a in amounts]
-    model.add_exactly_one(takes_up)
-    model.add(set_up == sum(a * t for a, t in zip(amounts, takes_up, strict=True)))
-    model.add(sum(spend) <= sum(max(0, total - a) // STEP * t for a, t in zip(amounts, takes_up, strict=True)))
+    takes_up = {a: model.new_bool_var(f"{name} {a}") for a in sorted(set(amounts))}
+    model.add_exactly_one(takes_up.values())
+    model.add(set_up == sum(a * t for a, t in takes_up.items()))
+    model.add(work <= sum(max(0, total - a) // STEP * t for a, t in takes_up.items()))
+
+
+def _amounts(listed: Listed, limits: Limits) -> range:
+    """The steps that setting up can take in a session with every part that has to be there."""
+    least, work = _least(listed, limits)
+    return range(least, max(least, (limits.minutes - work) * STEP) + 1)
 
 
 def _least(listed: Listed, limits: Limits) -> tuple[int, int]:

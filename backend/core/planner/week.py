@@ -13,7 +13,7 @@ from typing import Any
 from core.child import Zone
 from core.house import House, Quantity
 from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out
-from core.planner.model import STEP, run
+from core.planner.model import STEP, run, whole_minutes
 from core.planner.request import Block, LeftOut, SessionRequest
 from core.planner.session import RequestError, block_from, check_request
 
@@ -24,7 +24,7 @@ MOST_TIMES = 3  # days one activity comes up in a week; project definition
 FULL_A_DAY = 8  # minutes of one strand on one day that count in full; project definition
 NOT_RESTED = 0.6  # what a further minute counts, or a minute of a strand practised the day before; project definition
 HOME_BAND = Zone(0.75, 0.95)  # a parent's quarter of an hour: mostly success; from memory
-WORK_ALLOWED = 0.55  # the solver's own count of work, about seconds
+WORK_ALLOWED = 0.35  # the solver's own count of work, about seconds
 TENTHS = 10
 
 
@@ -164,8 +164,12 @@ def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[str, list[
         for d in days:
             model.add(spend[i][d] >= max(c.least, LEAST_DAY) * take[i][d])
             model.add(spend[i][d] <= min(max(c.most, LEAST_DAY), MOST_DAY) * take[i][d])
+    amounts = _amounts(found, request.a_day)
     for d in days:
-        model.add(sum(spend[i][d] * STEP + _set_up(c) * take[i][d] for i, c in enumerate(found)) <= request.free[d] * STEP)
+        work, total = sum(spend[i][d] for i in range(len(found))), request.free[d] * STEP
+        set_up = sum(_set_up(c) * take[i][d] for i, c in enumerate(found))
+        model.add(work * STEP + set_up <= total)
+        whole_minutes(model, work, set_up, total, (a for a in amounts if a <= total), f"set up {d}")
         model.add(sum(take[i][d] for i in range(len(found))) <= request.a_day)
     _variety(model, found, take)
     _lasting(model, found, take)
@@ -178,6 +182,12 @@ def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[str, list[
     rows = [[(c, solver.value(spend[i][d])) for i, c in enumerate(found) if solver.value(take[i][d])] for d in days]
     scale = QUALITY * TENTHS
     return status, rows, solver.objective_value / scale, solver.best_objective_bound / scale
+
+
+def _amounts(found: list[Candidate], a_day: int) -> set[int]:
+    """The steps that setting up can take on one day."""
+    one = {_set_up(c) for c in found}
+    return {0} | one | ({a + b for a in one for b in one} if a_day > 1 else set())
 
 
 def _variety(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
@@ -220,9 +230,10 @@ def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: lis
         before = None
         for d in range(len(DAYS)):
             today = model.new_bool_var(f"{strand} {d}")
-            for i in places:
-                model.add(take[i][d] <= today)
+            for takes in _by_family(found, places, take, d):  # one go a day at most: all of a family's grades at once
+                model.add(sum(takes) <= today)
             full = model.new_int_var(0, FULL_A_DAY * QUALITY, f"{strand} {d} full")
+            model.add(full <= FULL_A_DAY * QUALITY * today)
             less = model.new_int_var(0, MOST_DAY * 2 * QUALITY, f"{strand} {d} less")
             model.add(full + less <= sum(found[i].quality * spend[i][d] for i in places))
             if before is not None:
@@ -230,6 +241,13 @@ def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: lis
             total += [TENTHS * full, round(NOT_RESTED * TENTHS) * less]
             before = today
     return sum(total)
+
+
+def _by_family(found: list[Candidate], places: list[int], take: list[list[Any]], day: int) -> Iterable[list[Any]]:
+    groups: defaultdict[str, list[Any]] = defaultdict(list)
+    for i in places:
+        groups[found[i].family.id].append(take[i][day])
+    return groups.values()
 
 
 def _used_up(days: Iterable[Day]) -> tuple[Quantity, ...]:
