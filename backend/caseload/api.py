@@ -14,7 +14,7 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.skills import STRANDS, WANTED_TASKS
-from core.wanted import held_back, suggested_targets
+from core.wanted import held_back
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -76,7 +76,6 @@ class ChildOut(Profile):
     overrides: dict[str, str]
     strands: list[StrandOut]
     held_back: list[HeldBack]
-    suggested_targets: list[str]
 
 
 class ProfileEdit(Profile):
@@ -183,5 +182,4 @@ def child_out(child: Child) -> ChildOut:
         **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today), usual_minutes=facts_of(child, today).usual_minutes,
         home_id=child.home_id, home_name=child.home.name, overrides=child.overrides, strands=strands,
         held_back=[HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)}) for t in child.wanted],
-        suggested_targets=list(suggested_targets(child.wanted, now)),
     )  # fmt: skip

@@ -53,9 +53,15 @@ def step_today(estimate: Estimate, done: Iterable[SetEvidence], on: date, ladder
 
     ladder -- grades of one activity, easiest first; at -- the place of the one in use
     Looks for the grade that suits today best anywhere on the ladder, and goes one step towards it: change little at a time.
+    Where the one in use is all but surely wrong and none is likely to suit, it goes towards the one nearest to the child.
     """
-    fits = fits_today(estimate, done, on, ladder[at].family, [(v, difficulty(v)[strand]) for v in ladder])
+    told = tuple(done)
+    offers = [(v, difficulty(v)[strand]) for v in ladder]
+    fits = fits_today(estimate, told, on, ladder[at].family, offers)
     best = max(range(len(fits)), key=lambda i: (fits[i].well_placed, -abs(i - at)))
-    if fits[best].well_placed <= fits[at].well_placed + WORTH_A_CHANGE:
+    if fits[best].well_placed <= WORTH_A_CHANGE:
+        level, _ = level_today(estimate, told, on, ladder[at].family)
+        best = min(range(len(fits)), key=lambda i: (abs(fits[i].rung - level), abs(i - at)))
+    elif fits[best].well_placed <= fits[at].well_placed + WORTH_A_CHANGE:
         return 0
-    return 1 if best > at else -1
+    return (best > at) - (best < at)

@@ -56,4 +56,5 @@ def _told(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:
     first, others = mine[0], [STRANDS[s.strand].name.lower() for s in mine[1 : 1 + NAMED_BESIDE]]
     also = f" Also {' and '.join(others)}." if others else ""
     words = f"{first.words[:1].lower()}{first.words[1:]}"
-    return f"{STRANDS[first.strand].name}: {words}. {first.evidence.rstrip('.')}.{also}"
+    evidence = f"{first.evidence[:1].upper()}{first.evidence[1:]}".rstrip(".")
+    return f"{STRANDS[first.strand].name}: {words}. {evidence}.{also}"

@@ -35,7 +35,31 @@ def held_back(task: str, estimates: Mapping[str, Estimate]) -> list[Short]:
     return [s for s in shortfalls((task,), estimates) if s.rungs > WORTH_NAMING]
 
 
-def suggested_targets(wanted: Iterable[str], estimates: Mapping[str, Estimate]) -> tuple[str, ...]:
-    """Return the one or two targets the wanted tasks are held back by most; only a first tick in the boxes."""
-    targets = (STRANDS[s.strand].target for s in shortfalls(wanted, estimates))
-    return tuple(dict.fromkeys(t for t in targets if t != "daily"))[:MOST_TARGETS]
+@dataclass(frozen=True)
+class Aim:
+    """A target to work on next, and why."""
+
+    target: str
+    words: str
+
+
+def suggested_aims(wanted: Iterable[str], estimates: Mapping[str, Estimate], begun: Iterable[str] = ()) -> tuple[Aim, ...]:
+    """Return the one or two targets to work on next; only a first tick in the boxes.
+
+    begun -- the targets of the last session: what has begun goes on
+    First what a wanted task is held back by, most first; then what was begun; then what a wanted task leans on.
+    """
+    leans = [s for s in shortfalls(wanted, estimates) if STRANDS[s.strand].target != "daily"]
+    aims = [_leaned_on(s) for s in leans if s.rungs > WORTH_NAMING]
+    aims += [Aim(t, "Worked on last time.") for t in begun]
+    aims += [_leaned_on(s) for s in leans if s.rungs <= WORTH_NAMING]
+    first: dict[str, Aim] = {}
+    for aim in aims:
+        first.setdefault(aim.target, aim)
+    return tuple(first.values())[:MOST_TARGETS]
+
+
+def _leaned_on(short: Short) -> Aim:
+    strand, task = STRANDS[short.strand], WANTED_TASKS[short.task].name
+    how = f"{short.rungs:.1f} rungs short" if short.rungs > WORTH_NAMING else "nothing missing"
+    return Aim(strand.target, f"“{task}” leans on {strand.name.lower()}: {how}.")

@@ -23,6 +23,7 @@ from planning.models import Plan, PlanBlock
 from planning.schemas import (
     AgainIn,
     AgainstOut,
+    AimOut,
     BlockIn,
     BlockOut,
     BlocksIn,
@@ -54,6 +55,13 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     except Impossible as no:
         return impossible_out(no.answer, child, home, wish)
     return plan_out(queries.plan_for(who, plan.pk))
+
+
+@router.get("/children/{child_id}/aims", response={200: list[AimOut], **REFUSED})
+def read_aims(request: HttpRequest, child_id: int) -> list[AimOut]:
+    """The one or two targets to work on next, each with why."""
+    child = child_for(member(request), child_id)
+    return [AimOut(target=a.target, words=a.words) for a in queries.aims_of(child, timezone.localdate())]
 
 
 @router.get("/children/{child_id}/plans", response={200: list[PlanLine], **REFUSED})

@@ -5,15 +5,16 @@ from datetime import date
 
 from django.db import transaction
 from django.utils import timezone
+from procrastinate.contrib.django import app
 
-from caseload.facts import estimates_of, facts_of
+from caseload.facts import facts_of
 from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core.planner import RequestError
-from core.wanted import suggested_targets
 from planning.actions import Impossible, make_plan
 from planning.models import Batch, BatchLine
+from planning.queries import aims_of
 from planning.workbench import Wish
 
 
@@ -27,9 +28,7 @@ def start_batch(member: Member, children: Sequence[Child], minutes: int | None) 
 
 
 def _hand_out(lines: Sequence[int]) -> None:
-    from planning.tasks import plan_child
-
-    plan_child.batch_defer(*({"line_id": pk} for pk in lines))
+    app.configure_task("plan_child").batch_defer(*({"line_id": pk} for pk in lines))
 
 
 @transaction.atomic
@@ -44,8 +43,8 @@ def plan_line(line_id: int, on: date | None = None) -> BatchLine:
         return line
     child, today = line.child, on or timezone.localdate()
     minutes = line.batch.minutes or facts_of(child, today).usual_minutes
-    targets = suggested_targets(child.wanted, estimates_of(child, today))
-    wish = Wish(minutes, tuple(targets), child.home.kind, child.home.supervision)
+    targets = tuple(a.target for a in aims_of(child, today))
+    wish = Wish(minutes, targets, child.home.kind, child.home.supervision)
     try:
         line.plan = make_plan(line.batch.asked_by, child, child.home, wish, today)
         line.status, line.words = "planned", ""

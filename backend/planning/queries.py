@@ -1,14 +1,17 @@
 """Reads of plans."""
 
+from datetime import date
 from uuid import UUID
 
 from django.db.models import QuerySet
 from django.http import Http404
 
+from caseload.facts import estimates_of
 from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
+from core.wanted import Aim, suggested_aims
 from planning.models import GroupSession, Plan
 
 
@@ -33,6 +36,12 @@ def last_run_before(plan: Plan) -> Plan | None:
     """The last session of the same child that was run, other than this one."""
     run = Plan.objects.filter(child=plan.child, used_on__isnull=False).exclude(pk=plan.pk)
     return run.prefetch_related("blocks").order_by("-used_on", "-made_at").first()
+
+
+def aims_of(child: Child, today: date) -> tuple[Aim, ...]:
+    """The targets to work on next, each with why: what wanted tasks lean on, and what was worked on last time."""
+    last = Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").only("targets").first()
+    return suggested_aims(child.wanted, estimates_of(child, today), last.targets if last else ())
 
 
 def latest_plan(child: Child) -> Plan | None:

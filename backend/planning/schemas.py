@@ -7,6 +7,13 @@ from clinic.schema import Schema
 from cupboard.api import VerdictOut
 
 
+class AimOut(Schema):
+    """A target to work on next, and why."""
+
+    target: str
+    words: str
+
+
 class WishIn(Schema):
     """What is asked of a session."""
 

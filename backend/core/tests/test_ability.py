@@ -80,6 +80,18 @@ class TodayTest(TestCase):
 
         self.assertEqual([step(2), step(6), step(8)], [-1, 0, 1])
 
+    def test_far_off_the_ladder_it_still_goes_towards_the_child_and_stays_at_its_end(self) -> None:
+        """Every grade is too hard, or too easy, today: none is likely to suit, and one is nearer all the same."""
+        ladder = [Variant("peg_fence", (g, 1, 0)) for g in (0, 1, 2)]
+        rung = difficulty(ladder[1])["pinch"]
+
+        def steps(estimate: Estimate, won: int) -> list[int]:
+            sets = [SetEvidence("peg_fence", rung, 16, won)]
+            return [step_today(estimate, sets, DAY, ladder, at, "pinch") for at in range(3)]
+
+        self.assertEqual(steps(Estimate(rung - 3, 0.4), 0), [0, -1, -1])
+        self.assertEqual(steps(Estimate(rung + 4, 0.4), 16), [1, 1, 0])
+
 
 class UpdateTest(TestCase):
     def test_agrees_with_a_general_item_response_package(self) -> None:

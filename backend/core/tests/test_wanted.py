@@ -7,7 +7,7 @@ from core.ability import Estimate
 from core.progression import WORDS
 from core.skills import WANTED_TASKS
 from core.standing import Latest, standings
-from core.wanted import held_back, shortfalls, suggested_targets
+from core.wanted import held_back, shortfalls, suggested_aims
 
 AT = {s: Estimate(float(r), 0.4) for s, r in WANTED_TASKS["buttons"].demands.items()}
 
@@ -25,8 +25,16 @@ class WantedTest(TestCase):
 
     def test_targets_follow_the_gaps_and_are_never_the_daily_task_itself(self) -> None:
         low = {**AT, "fasteners": Estimate(0.0, 0.4), "pinch": Estimate(0.5, 0.4), "object_grasp": Estimate(3.0, 0.4)}
-        self.assertEqual(suggested_targets(("buttons",), low), ("grasp", "strength"))
-        self.assertEqual(suggested_targets((), low), ())
+        self.assertEqual([a.target for a in suggested_aims(("buttons",), low)], ["grasp", "strength"])
+        self.assertEqual(suggested_aims((), low), ())
+
+    def test_what_holds_a_task_back_comes_before_what_was_begun_and_that_before_what_is_managed(self) -> None:
+        one_short = {**AT, "pinch": Estimate(0.5, 0.4)}
+        aims = suggested_aims(("buttons",), one_short, ("scissors", "strength"))
+        self.assertEqual([a.target for a in aims], ["strength", "scissors"])
+        self.assertEqual(aims[0].words, "“Do own buttons” leans on pinch, thumb and fingers: 1.5 rungs short.")
+        self.assertEqual([a.target for a in suggested_aims(("buttons",), AT, ("scissors", "in_hand"))], ["scissors", "in_hand"])
+        self.assertIn("nothing missing", suggested_aims(("buttons",), AT)[0].words)
 
 
 TODAY = date(2026, 3, 2)

@@ -44,6 +44,16 @@ class PlanTest(TestCase):
         self.assertLessEqual(plan["minutes"], 30)
         self.assertTrue(plan["left_out"])
 
+    def test_what_was_worked_on_last_time_is_what_to_go_on_with(self) -> None:
+        plan = self.plan(targets=["scissors", "strength"])
+        self.api("post", f"/plans/{plan['id']}/runs", {"id": str(uuid4())})
+        status, aims = self.api("get", f"/children/{self.child.pk}/aims")
+        self.assertEqual(status, 200)
+        self.assertTrue({a["target"] for a in aims} <= {"scissors", "strength", "grasp", "in_hand", "bilateral"})
+        held = [a["target"] for a in aims if "short" in a["words"]]
+        self.assertEqual([a["target"] for a in aims], [*held, *(t for t in ("scissors", "strength") if t not in held)][:2])
+        self.assertEqual(Api(make_member())("get", f"/children/{self.child.pk}/aims")[0], 404)
+
     def test_no_safe_plan_says_because_and_the_shortest_fix(self) -> None:
         empty = make_home(self.lead, {})
         plan = self.plan(home_id=empty.pk)

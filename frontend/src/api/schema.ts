@@ -324,6 +324,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/aims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Aims
+         * @description The one or two targets to work on next, each with why.
+         */
+        get: operations["planning_api_read_aims"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{plan_id}": {
         parameters: {
             query?: never;
@@ -1340,8 +1360,6 @@ export interface components {
             strands: components["schemas"]["StrandOut"][];
             /** Held Back */
             held_back: components["schemas"]["HeldBack"][];
-            /** Suggested Targets */
-            suggested_targets: string[];
         };
         /**
          * HeldBack
@@ -2151,6 +2169,16 @@ export interface components {
             blocks: string[];
             /** Name */
             name: string;
+        };
+        /**
+         * AimOut
+         * @description A target to work on next, and why.
+         */
+        AimOut: {
+            /** Target */
+            target: string;
+            /** Words */
+            words: string;
         };
         /**
          * BlockIn
@@ -4502,6 +4530,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_api_read_aims: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AimOut"][];
                 };
             };
             /** @description Forbidden */

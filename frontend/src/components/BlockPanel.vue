@@ -13,6 +13,8 @@ type Choice = Schemas['BlockIn']
 const { planId, childId, homeId, partName, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; busy: boolean }>()
 const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [family: string] }>()
 
+const NEAREST = 4 // equals shown before asking for more, nearest first
+const allEquals = ref(false)
 const grade = ref([...block.grade])
 const minutes = ref(block.minutes)
 watch(() => block, (now) => {
@@ -71,7 +73,8 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ family: a.family, gra
     </div>
     <div v-if="forecast?.equals.length" class="row">
       <span class="soft">Same rung, another activity:</span>
-      <button v-for="a in forecast.equals" :key="a.family" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
+      <button v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)" :key="a.family" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
+      <button v-if="!allEquals && forecast.equals.length > NEAREST" type="button" class="plain-button" @click="allEquals = true">{{ forecast.equals.length - NEAREST }} more</button>
     </div>
     <BlockDetails v-if="shown" :block="shown" :child-id="childId" :home-id="homeId" :dim="Boolean(barred)" @pick="jump" />
   </section>

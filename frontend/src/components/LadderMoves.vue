@@ -18,7 +18,7 @@ const last = (s: Schemas['StrandProgressOut']): number => s.points.at(-1)?.mean 
 <template>
   <ul aria-label="Strands: where they were and where they are">
     <li v-for="s in strands" :key="s.strand">
-      <button type="button" :aria-pressed="s.strand === chosen" :aria-label="`${s.name}: rung ${rungWords(first(s))} then, ${rungWords(last(s))} now, of ${top(s.strand)}`" @click="chosen = s.strand">
+      <button type="button" :aria-pressed="s.strand === chosen" :aria-label="`${s.name}: rung ${rungWords(first(s), top(s.strand))} then, ${rungWords(last(s), top(s.strand))} now, of ${top(s.strand)}`" @click="chosen = s.strand">
         <TargetSign :target="s.target" :size="20" />
         <span class="name">{{ s.name }}</span>
         <span class="tag" :class="s.kind">{{ signs[s.kind] }} {{ s.kind === 'too_few' ? 'too few' : `${s.change >= 0 ? '+' : ''}${s.change.toFixed(1)}` }}</span>

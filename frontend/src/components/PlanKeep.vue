@@ -37,7 +37,7 @@ async function copy(): Promise<void> {
       <button type="button" class="plain-button" @click="copy">Start another from this</button>
     </div>
     <form class="row" @submit.prevent="keep(name)">
-      <el-input v-model="name" class="name" maxlength="60" placeholder="Name of a favourite" aria-label="Name of a favourite" />
+      <el-input v-model="name" class="name" maxlength="60" placeholder="Favourite name" aria-label="Name of a favourite" />
       <button class="plain-button" :disabled="!name || name === plan.name">Keep</button>
       <button v-if="plan.name" type="button" class="plain-button" @click="keep('')">Let go</button>
     </form>

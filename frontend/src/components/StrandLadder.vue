@@ -22,7 +22,7 @@ const source = computed(() => {
 </script>
 
 <template>
-  <button type="button" class="ladder" :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0)} of ${top}, ${nearest?.words}. Change.`" @click="$emit('pick')">
+  <button type="button" class="ladder" :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${nearest?.words}. Change.`" @click="$emit('pick')">
     <span class="name">{{ ladder.name }} <span class="soft small">{{ source }}</span></span>
     <svg viewBox="0 0 300 26" preserveAspectRatio="xMinYMid" class="rail" aria-hidden="true">
       <line x1="12" x2="288" y1="13" y2="13" class="base" />
@@ -33,7 +33,7 @@ const source = computed(() => {
         <circle :cx="across(at.mean)" cy="13" r="7" class="here" />
       </template>
     </svg>
-    <span class="words small"><strong>{{ rungWords(at?.mean ?? 0) }}</strong> {{ nearest?.words }}</span>
+    <span class="words small"><strong>{{ rungWords(at?.mean ?? 0, top) }}</strong> {{ nearest?.words }}</span>
   </button>
 </template>
 

@@ -16,18 +16,17 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
   const words = (rung: number): string => {
     const found = ladder.rungs[rung - 1]
     if (!found) return ''
-    const short = found.words.length > 30 ? `${found.words.slice(0, 28).trimEnd()}…` : found.words
-    return `${rung}  ${short}`
+    return `${rung}  ${found.words}`
   }
   const band = (sign: number) => strand.points.map((p) => [day(p.on), sign < 0 ? p.mean - p.sd : 2 * p.sd])
   return {
     animation: false,
     aria: { enabled: true },
     textStyle: { fontFamily: FONT },
-    grid: { left: 226, right: 24, top: 14, bottom: 34 },
+    grid: { left: 250, right: 24, top: 14, bottom: 34 },
     tooltip: { trigger: 'item', renderMode: 'richText', backgroundColor: colour('sheet'), borderColor: colour('line-strong'), textStyle: { color: colour('ink'), fontFamily: FONT } },
     xAxis: { type: 'time', axisLabel: { ...text, formatter: (v: number) => dayWords(new Date(v).toISOString()), hideOverlap: true }, axisLine: { lineStyle: { color: colour('line-strong') } } },
-    yAxis: { type: 'value', min: low, max: high, interval: 1, axisLabel: { ...text, formatter: words }, splitLine: { lineStyle: { color: colour('line') } } },
+    yAxis: { type: 'value', min: low, max: high, interval: 1, axisLabel: { ...text, formatter: words, width: 236, overflow: 'break', lineHeight: 15 }, splitLine: { lineStyle: { color: colour('line') } } },
     series: [
       { type: 'line', data: band(-1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, silent: true },
       { type: 'line', data: band(1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, areaStyle: { color: colour('water'), opacity: 0.18 }, silent: true, stackStrategy: 'all' },
@@ -67,7 +66,7 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
         lineStyle: { color: colour('water'), width: 3 },
         itemStyle: { color: colour('water') },
         tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
-        markLine: wanted ? { silent: true, symbol: 'none', lineStyle: { color: colour('caution'), width: 2 }, label: { formatter: 'a wanted task leans on this', position: 'insideEndTop', ...text }, data: [{ yAxis: wanted }] } : undefined,
+        markLine: wanted ? { silent: true, symbol: 'none', lineStyle: { color: colour('caution'), width: 2 }, label: { formatter: 'a wanted task leans on this', position: 'insideStartTop', ...text }, data: [{ yAxis: wanted }] } : undefined,
       },
     ],
   }

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
 import { answers, byUse, type Reach } from './library'
 import { measureWords } from './sizes'
-import { ageWords, chanceWords, daysAgo, handWords, minutesWords } from './words'
+import { ageWords, chanceWords, daysAgo, handWords, minutesWords, rungWords } from './words'
 
 describe('words', () => {
   it('says a chance as so many of ten, and never promises ten', () => {
@@ -22,7 +22,16 @@ describe('words', () => {
   it('keeps units with numbers', () => {
     expect(minutesWords(35)).toBe('35 min')
     expect(minutesWords(34.5)).toBe('34.5 min')
+    expect(rungWords(4.26, 5)).toBe('4.3')
     expect(handWords('not_settled')).toBe('hand not settled')
+  })
+})
+
+describe('rungs off the ladder', () => {
+  it('says under and over instead of a rung there is none of', () => {
+    expect(rungWords(0.2)).toBe('under 1')
+    expect(rungWords(6.1, 5)).toBe('over 5')
+    expect(rungWords(5.4, 5)).toBe('5.4')
   })
 })
 

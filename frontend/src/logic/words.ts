@@ -35,9 +35,10 @@ export function chanceWords(chance: number): string {
   return `${Math.min(10, Math.round(tenths))} of 10`
 }
 
-/** A rung with one decimal; what lies under the ladder is said so, not as a negative number. */
-export function rungWords(rung: number): string {
-  return rung < 0.45 ? 'under 1' : rung.toFixed(1)
+/** A rung with one decimal; what lies under the ladder, or over its top rung, is said so, not as a rung there is none of. */
+export function rungWords(rung: number, top = Infinity): string {
+  if (rung < 0.45) return 'under 1'
+  return rung >= top + 0.45 ? `over ${top}` : rung.toFixed(1)
 }
 
 export function handWords(hand: string): string {

@@ -8,6 +8,7 @@ import ProblemNote from '@/components/ProblemNote.vue'
 import TargetPicker from '@/components/TargetPicker.vue'
 import TargetSign from '@/components/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
+import { useAims } from '@/composables/useAims'
 import { useDoing } from '@/composables/useDoing'
 import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
@@ -22,7 +23,8 @@ const { data: plans } = useQuery({
 })
 const places = usePlaces(() => child)
 
-const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [...child.suggested_targets], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
+const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
+const { aims } = useAims(() => child.id, wish)
 watch(() => wish.shape, (shape) => {
   if (shape === 'alone') wish.supervision = 'box'
   else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
@@ -46,6 +48,7 @@ async function plan(): Promise<void> {
       <fieldset>
         <legend>Work on one or two</legend>
         <TargetPicker v-model="wish.targets" />
+        <p v-for="a in aims?.filter((x) => wish.targets.includes(x.target))" :key="a.target" class="row small soft aim"><TargetSign :target="a.target" :size="16" />{{ a.words }}</p>
       </fieldset>
       <fieldset>
         <legend>Shape <span class="soft small light">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</span></legend>

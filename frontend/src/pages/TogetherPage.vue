@@ -39,10 +39,10 @@ async function run(): Promise<void> {
     <h1>Children together</h1>
     <form class="sheet stack" novalidate @submit.prevent="plan">
       <ChildPicker v-model="ask.children" />
+      <TargetPicker v-model="ask.targets" />
       <div class="row">
         <el-select :model-value="ask.home_id || places[0]?.id" class="place" aria-label="With things from" @update:model-value="(id: number) => (ask.home_id = id)"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
         <el-input-number v-model="ask.minutes" :min="10" :max="90" :step="5" aria-label="Minutes" /> <span class="soft">minutes</span>
-        <TargetPicker v-model="ask.targets" plain />
         <button class="plain-button main go" :disabled="busy || ask.children.length < 2">{{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}</button>
       </div>
     </form>

@@ -4,8 +4,10 @@ import { computed, reactive, ref } from 'vue'
 import { api, told } from '@/api/client'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetPicker from '@/components/TargetPicker.vue'
+import TargetSign from '@/components/TargetSign.vue'
 import WeekTable from '@/components/WeekTable.vue'
 import type { Child } from '@/composables/useChild'
+import { useAims } from '@/composables/useAims'
 import { useDoing } from '@/composables/useDoing'
 import { nextMonday } from '@/logic/days'
 import { dayWords } from '@/logic/words'
@@ -13,7 +15,8 @@ import { dayWords } from '@/logic/words'
 const { child } = defineProps<{ child: Child }>()
 const queries = useQueryClient()
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
-const ask = reactive({ free: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [...child.suggested_targets], starts_on: nextMonday(new Date()) })
+const ask = reactive({ free: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [] as string[], starts_on: nextMonday(new Date()) })
+const { aims } = useAims(() => child.id, ask)
 const chosen = ref('')
 const { busy, error, doing } = useDoing()
 const { data: weeks } = useQuery({ queryKey: ['weeks', () => child.id], queryFn: () => told(api.GET('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } } })) })
@@ -54,6 +57,7 @@ async function plan(): Promise<void> {
       </fieldset>
       <button class="plain-button main go" :disabled="busy || !ask.targets.length">{{ busy ? 'Planning…' : 'Plan the week' }}</button>
     </form>
+    <p v-for="a in aims?.filter((x) => !week && ask.targets.includes(x.target))" :key="a.target" class="row small soft"><TargetSign :target="a.target" :size="16" />{{ a.words }}</p>
     <ProblemNote :error="error" />
     <WeekTable v-if="week" :week="week" />
     <p v-if="weeks && weeks.length > 1" class="row">
