@@ -41,13 +41,22 @@ def rungs_short(strand: str, child: Child, estimates: Mapping[str, Estimate]) ->
     return (found[0].rungs, WANTED_TASKS[found[0].task].name) if found else (0.0, "")
 
 
+def nothing_missing(request: SessionRequest) -> bool:
+    """Whether no wanted task is short of anything in the chosen targets: then every strand of theirs counts in full."""
+    short = shortfalls(request.child.wanted, request.estimates)
+    return not any(s.rungs > 0 and STRANDS[s.strand].target in request.targets for s in short)
+
+
 def strand_weight(strand: str, request: SessionRequest) -> Reason:
     """How much the strand holds back what the family wants, and whether it is a chosen target."""
     ladder = STRANDS[strand]
     base = 1.0 if ladder.target in request.targets else OFF_TARGET
     gap, task = rungs_short(strand, request.child, request.estimates)
-    held = min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
-    words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
+    if nothing_missing(request):
+        held, words = 1.0, f"Trains {ladder.name.lower()}; nothing is missing for a wanted task"
+    else:
+        held = min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
+        words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
     if base < 1:
         words += " (not one of today's targets)"
     return Reason("wanted", base * (NOT_HELD_BACK + (1 - NOT_HELD_BACK) * held), words)

@@ -16,6 +16,7 @@ from core.planner import SessionRequest, block_of, plan_session, totals
 from core.planner.candidates import aims, all_candidates, minutes_of, too_demanding, undominated
 from core.planner.worth import freshness, liking, rungs_short, strand_weight, zone_fit
 from core.together import assess_together
+from core.skills import STRANDS
 from core.variants import Variant, asked_of, set_count, tags_of, variants_of
 from testing.core_builders import everything, full_house, made_up_request, request_for
 
@@ -53,13 +54,20 @@ class WeightTest(TestCase):
 
     def test_a_missing_rung_weighs_most(self) -> None:
         short = strand_weight("object_grasp", self.request(object_grasp=3.0))
-        met = strand_weight("object_grasp", self.request(object_grasp=7.0))
+        met = strand_weight("tool_grasp", self.request(object_grasp=3.0))
         self.assertEqual(short.factor, 1.0)
         self.assertEqual(met.factor, 0.6)
         self.assertIn("3.0 rungs short of “Do own buttons”", short.words)
 
+    def test_where_nothing_is_missing_every_strand_of_the_targets_counts_in_full(self) -> None:
+        managed = self.request(**dict.fromkeys(STRANDS, 9.0))
+        for strand in ("object_grasp", "tool_grasp"):
+            self.assertEqual(strand_weight(strand, managed).factor, 1.0)
+        self.assertEqual(strand_weight("push", managed).factor, 0.5)
+        self.assertIn("nothing is missing", strand_weight("tool_grasp", managed).words)
+
     def test_off_target_counts_half_and_says_so(self) -> None:
-        reason = strand_weight("push", self.request())
+        reason = strand_weight("push", self.request(object_grasp=3.0))
         self.assertAlmostEqual(reason.factor, 0.3)
         self.assertIn("not one of today's targets", reason.words)
 

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, told, type Schemas } from '@/api/client'
+import AimReasons from '@/components/AimReasons.vue'
 import LeftOutList from '@/components/LeftOutList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetPicker from '@/components/TargetPicker.vue'
@@ -48,7 +49,7 @@ async function plan(): Promise<void> {
       <fieldset>
         <legend>Work on one or two</legend>
         <TargetPicker v-model="wish.targets" />
-        <p v-for="a in aims?.filter((x) => wish.targets.includes(x.target))" :key="a.target" class="row small soft aim"><TargetSign :target="a.target" :size="16" />{{ a.words }}</p>
+        <AimReasons :aims="aims?.filter((x) => wish.targets.includes(x.target)) ?? []" />
       </fieldset>
       <fieldset>
         <legend>Shape <span class="soft small light">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</span></legend>
@@ -73,7 +74,7 @@ async function plan(): Promise<void> {
       <fieldset>
         <legend>With things from, in which order</legend>
         <div class="row">
-          <el-select v-model="wish.home_id" class="place" aria-label="Cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+          <el-select v-if="places.length" v-model="wish.home_id" class="place" aria-label="Cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
           <el-select v-model="wish.order" class="order" aria-label="Order of work"><el-option v-for="o in words?.orders" :key="o.id" :value="o.id" :label="o.name" /></el-select>
         </div>
       </fieldset>

@@ -23,7 +23,7 @@ watch(blocks, (row) => (at.value = Math.min(at.value, Math.max(row.length - 1, 0
 
 const atWork = computed(() => blocks.value.reduce((sum, b) => sum + b.minutes, 0))
 const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
-const proof = computed(() => ({ optimal: 'Proven best for this house', feasible: `Best found; nothing beats ${plan.value?.bound?.toFixed(1)} min`, given: 'Arranged by hand' })[plan.value?.status ?? ''] ?? '')
+const proof = computed(() => ({ optimal: 'Proven best', feasible: `Best found; nothing beats ${plan.value?.bound?.toFixed(1)} min`, given: 'Arranged by hand' })[plan.value?.status ?? ''] ?? '')
 
 async function move(from: number, by: number): Promise<void> {
   const to = from + by
@@ -61,7 +61,7 @@ async function run(): Promise<void> {
         <h1>{{ plan.name || 'Session plan' }}</h1>
       </div>
       <p class="totals" aria-live="polite">
-        <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}, {{ minutesWords(plan.minutes! - atWork) }} of it setting up</span>
+        <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}, {{ plan.minutes! - atWork }} setting up</span>
         <span><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span>
         <span><strong>{{ plan.tiring_minutes }} min</strong> tiring</span>
         <span class="soft small">{{ proof }}</span>

@@ -2,9 +2,9 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { api, told } from '@/api/client'
+import AimReasons from '@/components/AimReasons.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import TargetPicker from '@/components/TargetPicker.vue'
-import TargetSign from '@/components/TargetSign.vue'
 import WeekTable from '@/components/WeekTable.vue'
 import type { Child } from '@/composables/useChild'
 import { useAims } from '@/composables/useAims'
@@ -57,7 +57,7 @@ async function plan(): Promise<void> {
       </fieldset>
       <button class="plain-button main go" :disabled="busy || !ask.targets.length">{{ busy ? 'Planning…' : 'Plan the week' }}</button>
     </form>
-    <p v-for="a in aims?.filter((x) => !week && ask.targets.includes(x.target))" :key="a.target" class="row small soft"><TargetSign :target="a.target" :size="16" />{{ a.words }}</p>
+    <AimReasons v-if="!week" :aims="aims?.filter((x) => ask.targets.includes(x.target)) ?? []" />
     <ProblemNote :error="error" />
     <WeekTable v-if="week" :week="week" />
     <p v-if="weeks && weeks.length > 1" class="row">
