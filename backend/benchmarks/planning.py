@@ -72,7 +72,7 @@ def _default_parameters():  # type: ignore[no-untyped-def]
 def expansion(say) -> None:  # type: ignore[no-untyped-def]
     """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
     from core.library import FAMILIES
-    from core.variants import asked_of, set_count, variants_of
+    from core.variants import asked_of, roles_of, set_count, variants_of
     from testing.core_builders import full_house
 
     house = full_house()
@@ -84,7 +84,7 @@ def expansion(say) -> None:  # type: ignore[no-untyped-def]
     for f in FAMILIES.values():
         for v in variants_of(f):
             count = set_count(f, v.grade, house.child.counting_months)
-            for role in f.roles:
+            for role in roles_of(f, v.grade):
                 extra = asked_of(f, v.grade, role.id)
                 [
                     s

@@ -19,7 +19,7 @@ from core.made import MAKINGS
 from core.materials import Material, Need, Role, Stock
 from core.quantities import cutting
 from core.together import assess_together
-from core.variants import Variant, asked_of, set_count, tags_of, variants_of
+from core.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
 
 
 @dataclass(frozen=True)
@@ -164,29 +164,29 @@ class House:
 
         any_company -- leave that last rule out, to find out whether it is what stops a variant
         """
-        masks = []
-        for role in f.roles:
+        masks, roles = [], roles_of(f, grade)
+        for role in roles:
             mask = self._mask(role, asked_of(f, grade, role.id)) & self._usable & self._enough(role.least(count))
             if not mask:
                 return None
             masks.append(mask)
-        return self._filled(f, masks, [], None if any_company else grade)
+        return self._filled(f, roles, masks, [], None if any_company else grade)
 
     def _filled(
-        self, f: Family, masks: list[int], taken: list[int], grade: tuple[int, ...] | None
+        self, f: Family, roles: tuple[Role, ...], masks: list[int], taken: list[int], grade: tuple[int, ...] | None
     ) -> list[tuple[Role, int]] | None:
         if len(taken) == len(masks):
             barred = grade is not None and self._together(f, grade, tuple(taken)).status == "barred"
-            return None if barred else list(zip(f.roles, taken, strict=True))
+            return None if barred else list(zip(roles, taken, strict=True))
         for at in _bits(masks[len(taken)]):
-            if at not in taken and (not f.clearances or self._clears(f, [*taken, at])):
-                filled = self._filled(f, masks, [*taken, at], grade)
+            if at not in taken and (not f.clearances or self._clears(f, roles, [*taken, at])):
+                filled = self._filled(f, roles, masks, [*taken, at], grade)
                 if filled is not None:
                     return filled
         return None
 
-    def _clears(self, f: Family, taken: list[int]) -> bool:
-        by_role = {role.id: self.things[at] for role, at in zip(f.roles, taken, strict=False)}
+    def _clears(self, f: Family, roles: tuple[Role, ...], taken: list[int]) -> bool:
+        by_role = {role.id: self.things[at] for role, at in zip(roles, taken, strict=False)}
         return all(
             clears(c, by_role[c.outer], by_role[c.inner]) for c in f.clearances if c.outer in by_role and c.inner in by_role
         )
@@ -241,7 +241,7 @@ class House:
             hit = steps.hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
         count = set_count(f, variant.grade, self.child.counting_months)
-        for role in f.roles:
+        for role in roles_of(f, variant.grade):
             found = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
             if found is not None:
                 return found
@@ -260,7 +260,8 @@ class House:
         """How many roles of a variant nothing here can fill in the number wanted."""
         f = FAMILIES[variant.family]
         count = set_count(f, variant.grade, self.child.counting_months)
-        masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in f.roles)
+        roles = roles_of(f, variant.grade)
+        masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles)
         return sum(not mask for mask in masks)
 
     def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:

@@ -12,7 +12,7 @@ from core.house import House, Quantity, fillers
 from core.library import FAMILIES
 from core.library.declare import Family
 from core.materials import Material
-from core.variants import Variant, variants_of
+from core.variants import Variant, roles_of, variants_of
 
 CAN_ADD = ("missing", "short")
 
@@ -101,7 +101,7 @@ def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Mate
     for family in FAMILIES.values():
         easiest = (0,) * len(family.axes)
         if house.verdict_on_steps(family, easiest).status != "barred":
-            found[family.id] = [[m for m in fillers(role) if usable(m)] for role in family.roles]
+            found[family.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(family, easiest)]
     return found
 
 

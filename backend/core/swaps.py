@@ -7,7 +7,7 @@ from core.hazards import Hit
 from core.house import House
 from core.library.declare import Family
 from core.materials import Material, Role
-from core.variants import Variant, asked_of, checked_variant, set_count, variants_of
+from core.variants import Variant, asked_of, checked_variant, roles_of, set_count, variants_of
 
 
 @dataclass(frozen=True)
@@ -98,6 +98,7 @@ def _nearest_grade(variant: Variant, family: Family, role: Role, thing: Material
     same_elsewhere = (
         v for v in variants_of(family)
         if all(v.grade[i] == variant.grade[i] for i in range(len(v.grade)) if i not in touching)
+        and role in roles_of(family, v.grade)
         and role.filled_by(thing, asked_of(family, v.grade, role.id))
     )  # fmt: skip
     return min(same_elsewhere, key=distance, default=None)

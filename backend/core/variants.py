@@ -10,7 +10,7 @@ from itertools import product
 from core.asked import NotThere
 from core.library import family
 from core.library.declare import Family
-from core.materials import Need
+from core.materials import Need, Role
 
 
 @dataclass(frozen=True)
@@ -53,6 +53,14 @@ def set_count(f: Family, grade: tuple[int, ...], age_months: float) -> int:
 @cache
 def _count_said(f: Family, grade: tuple[int, ...]) -> int | None:
     return next((c for a, at in zip(f.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
+
+
+@cache
+def roles_of(f: Family, grade: tuple[int, ...]) -> tuple[Role, ...]:
+    """The roles that are filled at this grade: those of every grade, and those that a chosen step brings to the table."""
+    by_step = {role for a in f.axes for s in a.steps for role in s.uses}
+    brought = {role for a, at in zip(f.axes, grade, strict=True) for role in a.steps[at].uses}
+    return tuple(r for r in f.roles if r.id not in by_step or r.id in brought)
 
 
 @cache

@@ -60,10 +60,10 @@ FAMILIES = (
     checked(Family(
         id="fill_the_lock", name="Fill the lock", group="wring and pour",
         trains={"hold_and_act": 2.6, "hold": 1.6}, demands={}, tags=("wet_floor",),
-        roles=(Role("jug", "thing to pour from", "cup", fixed=2), Role("stuff", "thing to pour", "pour")),
+        roles=(Role("jug", "thing to pour from", "cup"), Role("stuff", "thing to pour", "pour"), Role("into", "pot to pour into", "container")),
         axes=(
             axis("stuff", "Pour", step("big dry pieces", stuff=among("wet", "dry", False)), step("rice or water to a line", 0.7)),
-            axis("into", "Into", step("wide bowl"), step("cup", 0.6), step("narrow neck, without a drop beside", 1.4)),
+            axis("into", "Into", step("wide bowl", into=at_least("opening_mm", 80, "8 cm or wider")), step("cup", 0.6, into=between("opening_mm", 45, 79.99, "4.5 to 8 cm")), step("narrow neck, without a drop beside", 1.4, into=at_most("opening_mm", 44.99, "under 4.5 cm"))),
         ),
         parts=("opener", "main", "daily"), minutes=(2, 6), counts=(3, 4, 6), unit="poured to the line",
         setup="Tray under everything; the {helper} hand holds the cup.",

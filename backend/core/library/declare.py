@@ -27,7 +27,7 @@ class Step:
     words  -- the grade in the therapist's words
     rungs  -- how much harder than the axis's first step, in rungs, for every strand trained
     needs  -- what it asks of the thing in a role, beside the role's own needs
-    uses   -- roles that only this step brings to the table
+    uses   -- roles that only steps naming them bring to the table: filled, counted and judged at those grades alone
     tags   -- hazard tags of hazards.STEP_TAGS
     count  -- how many tries a set has at this step, where the step decides it
     """

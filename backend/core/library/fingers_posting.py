@@ -1,18 +1,19 @@
 """Posting, pressing, popping, stickers and sorting."""
 
 from core.library.declare import Clearance, Family, axis, checked, cues, step
+from core.library.extras import TUCK
 from core.materials import Role, among, at_least, at_most, between
 
 FAMILIES = (
     checked(Family(
         id="letter_box", name="Letter box", group="posting",
         trains={"object_grasp": 3.2}, demands={},
-        roles=(Role("item", "things to post", "item", needs=(among("sharp", "not sharp", False),), fixed=0, per_count=1, share=0.4), Role("box", "pot with an opening", "slot_lid")),
+        roles=(Role("item", "things to post", "item", needs=(among("sharp", "not sharp", False),), fixed=0, per_count=1, share=0.4), Role("box", "pot with an opening", "slot_lid"), TUCK),
         clearances=(Clearance("box", "opening_mm", "item", "thin_mm", 1, "the opening wider than the thing"),),
         axes=(
             axis("opening", "Opening", step("wide", box=at_least("opening_mm", 35, "35 mm or wider")), step("a hole", 0.7, box=between("opening_mm", 15, 34.99, "15 to 35 mm")), step("a narrow slot or pinhole", 1.4, box=at_most("opening_mm", 14.99, "under 15 mm"))),
             axis("item", "Thing", step("big, 28 mm or more", item=at_least("size_mm", 28, "28 mm or more")), step("middling, 14 to 28 mm", 0.6, item=between("size_mm", 14, 27.99, "14 to 28 mm")), step("small, under 14 mm", 1.3, item=at_most("size_mm", 13.99, "under 14 mm"))),
-            axis("tuck", "Last two fingers", step("free"), step("keep a pom-pom tucked", 1.6)),
+            axis("tuck", "Last two fingers", step("free"), step("keep a pom-pom tucked", 1.6, uses="tuck")),
         ),
         parts=("opener", "main", "stretch"), minutes=(3, 7), counts=(6, 10, 20), unit="posted",
         setup="Things on the {helper} side, pot on the {skill} side.",
@@ -22,9 +23,9 @@ FAMILIES = (
     checked(Family(
         id="rain_pop", name="Rain pop", group="press and pop",
         trains={"finger_isolation": 1.6}, demands={}, tags=("resistance",),
-        roles=(Role("bubble", "thing to pop or press", "bubble"),),
+        roles=(Role("bubble", "thing to pop or press", "bubble"), TUCK),
         axes=(
-            axis("finger", "Finger", step("any finger"), step("index, others folded", 0.8), step("each finger in turn with the thumb", 2.0), step("one finger, the others hold a pom-pom", 3.0)),
+            axis("finger", "Finger", step("any finger"), step("index, others folded", 0.8), step("each finger in turn with the thumb", 2.0), step("one finger, the others hold a pom-pom", 3.0, uses="tuck")),
             axis("pattern", "Pattern", step("anywhere"), step("along a row", 0.3), step("marked ones only", 0.6)),
         ),
         parts=("opener", "warm-up", "main"), minutes=(2, 5), counts=(8, 12, 20), unit="popped",

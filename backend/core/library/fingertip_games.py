@@ -1,6 +1,7 @@
 """Flicking, pointing, pinning, turning and telling the fingers apart."""
 
 from core.library.declare import Clearance, Family, axis, checked, cues, step
+from core.library.extras import GATE, KEEP
 from core.materials import Role, among, at_least, at_most, between
 
 SMALL = (among("sharp", "not sharp", False), at_most("longest_mm", 45, "up to 45 mm long"))
@@ -9,10 +10,10 @@ FAMILIES = (
     checked(Family(
         id="puck_flick", name="Puck flick", group="flick and point",
         trains={"finger_isolation": 2.8}, demands={},
-        roles=(Role("puck", "flat things to flick", "item", needs=(at_most("thin_mm", 17, "flat, up to 17 mm"), between("size_mm", 15, 45, "15 to 45 mm"), among("soft", "firm", False)), fixed=0, per_count=1, share=0.25),),
+        roles=(Role("puck", "flat things to flick", "item", needs=(at_most("thin_mm", 17, "flat, up to 17 mm"), between("size_mm", 15, 45, "15 to 45 mm"), among("soft", "firm", False)), fixed=0, per_count=1, share=0.25), GATE),
         axes=(
             axis("finger", "Finger", step("index pushes"), step("index flicks from the thumb", 0.8), step("each finger in turn", 1.8)),
-            axis("goal", "Goal", step("over the edge"), step("between two pots", 0.5), step("onto a mark", 1.1)),
+            axis("goal", "Goal", step("over the edge"), step("between two pots", 0.5, uses="gate"), step("onto a mark", 1.1)),
         ),
         parts=("opener", "warm-up", "main"), minutes=(2, 6), counts=(5, 8, 12), unit="in the goal",
         setup="Goal on the far side, three finger-widths apart from the puck.",
@@ -49,10 +50,10 @@ FAMILIES = (
     checked(Family(
         id="spin_the_mast", name="Spin the mast", group="pencil and stick moves",
         trains={"simple_rotation": 2.2}, demands={"tool_grasp": 2},
-        roles=(Role("stick", "stick or pencil", "stick", needs=(among("sharp", "not sharp", False), at_least("longest_mm", 60, "6 cm or longer"))),),
+        roles=(Role("stick", "stick or pencil", "stick", needs=(among("sharp", "not sharp", False), at_least("longest_mm", 60, "6 cm or longer"))), KEEP),
         axes=(
             axis("stick", "Stick", step("thick, 13 mm or more", stick=at_least("size_mm", 13, "13 mm or thicker")), step("pencil-thick", 0.6, stick=between("size_mm", 7, 12.99, "7 to 13 mm")), step("thin", 1.2, stick=at_most("size_mm", 6.99, "under 7 mm"))),
-            axis("turns", "Turns", step("half a turn"), step("five whole turns", 0.7), step("both ways, elbow still", 1.3), step("a small thing kept in the palm", 2.2)),
+            axis("turns", "Turns", step("half a turn"), step("five whole turns", 0.7), step("both ways, elbow still", 1.3), step("a small thing kept in the palm", 2.2, uses="keep")),
         ),
         parts=("opener", "warm-up", "main", "stretch"), minutes=(2, 5), counts=(4, 6, 8), unit="spins",
         setup="Stick upright between the pads, elbow on the table.",

@@ -1,6 +1,7 @@
 """The first rungs: whole-hand grasps, both hands to the middle, first tools and first turns."""
 
 from core.library.declare import Family, axis, checked, cues, step
+from core.library.extras import GATE, TUCK
 from core.materials import Role, among, at_least, at_most, between
 
 BIG_ITEMS = (
@@ -79,9 +80,9 @@ FAMILIES = (
     checked(Family(
         id="roll_to_me", name="Roll to me", group="two hands meet",
         trains={"midline": 0.9, "together": 0.9}, demands={},
-        roles=(Role("ball", "big soft ball or sock roll", "bag", needs=(at_least("size_mm", 55, "55 mm or more"), among("soft", "soft", True))), Role("floor", "clear floor", "floor")),
+        roles=(Role("ball", "big soft ball or sock roll", "bag", needs=(at_least("size_mm", 55, "55 mm or more"), among("soft", "soft", True))), Role("floor", "clear floor", "floor"), GATE),
         axes=(
-            axis("way", "Way", step("stop it with two hands"), step("stop it and push it back", 0.6), step("through a gate", 1.2), step("from one side, back to the other", 1.8)),
+            axis("way", "Way", step("stop it with two hands"), step("stop it and push it back", 0.6), step("through a gate", 1.2, uses="gate"), step("from one side, back to the other", 1.8)),
             axis("distance", "Distance", step("legs touching"), step("1 m", 0.3), step("2 m", 0.7)),
         ),
         parts=("opener", "warm-up", "main"), minutes=(2, 5), counts=(4, 6, 10), unit="stopped with two hands", posture="sitting on the floor, legs apart",
@@ -131,9 +132,9 @@ FAMILIES = (
     checked(Family(
         id="poke_the_holes", name="Poke the holes", group="first fingers",
         trains={"finger_isolation": 1.0}, demands={},
-        roles=(Role("item", "soft things to poke through", "item", needs=(among("soft", "soft", True), at_most("size_mm", 42, "up to 42 mm")), fixed=0, per_count=1, share=0.4), Role("pot", "pot with a hole", "slot_lid", needs=(at_least("opening_mm", 15, "15 mm or wider"),))),
+        roles=(Role("item", "soft things to poke through", "item", needs=(among("soft", "soft", True), at_most("size_mm", 42, "up to 42 mm")), fixed=0, per_count=1, share=0.4), Role("pot", "pot with a hole", "slot_lid", needs=(at_least("opening_mm", 15, "15 mm or wider"),)), TUCK),
         axes=(
-            axis("way", "Way", step("any finger helps"), step("index pokes, others follow", 0.5), step("index alone, others folded", 1.2), step("index pokes while the others hold a pom-pom", 3.4)),
+            axis("way", "Way", step("any finger helps"), step("index pokes, others follow", 0.5), step("index alone, others folded", 1.2), step("index pokes while the others hold a pom-pom", 3.4, uses="tuck")),
             axis("fit", "Hole", step("loose"), step("tight: it takes a push", 0.8)),
         ),
         parts=("opener", "main"), minutes=(2, 6), counts=(4, 6, 10), unit="poked through",

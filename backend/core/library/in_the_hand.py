@@ -1,6 +1,7 @@
 """Picking up and storing, bringing back, shifting, rolling and turning over: work inside one hand."""
 
 from core.library.declare import Family, axis, checked, cues, step
+from core.library.extras import CLOTH, KEEP, TUCK
 from core.materials import Role, among, at_least, at_most, between
 
 SIZE = axis(
@@ -15,10 +16,10 @@ FAMILIES = (
     checked(Family(
         id="squirrel_store", name="Squirrel store", group="pick up and store",
         trains={"to_palm": 1.0}, demands={"object_grasp": 5},
-        roles=(Role("item", "things to store", "item", needs=FREE, fixed=0, per_count=1, share=0.5), Role("pot", "pot", "container")),
+        roles=(Role("item", "things to store", "item", needs=FREE, fixed=0, per_count=1, share=0.5), Role("pot", "pot", "container"), CLOTH),
         axes=(
             SIZE,
-            axis("from", "Picked up from", step("an adult's palm"), step("a cloth or non-slip mat", 0.3), step("the bare table", 0.7)),
+            axis("from", "Picked up from", step("an adult's palm"), step("a cloth or non-slip mat", uses="under", rungs=0.3), step("the bare table", 0.7)),
             axis("store", "Kept in the palm", step("1 at a time"), step("2", 0.8), step("3", 1.4), step("5", 2.2), step("10", 3.2)),
         ),
         parts=("main", "stretch", "tidy"), minutes=(3, 8), counts=(6, 8, 10), unit="stored",
@@ -43,10 +44,10 @@ FAMILIES = (
     checked(Family(
         id="ladder_walk", name="Ladder walk", group="pencil and stick moves",
         trains={"shift": 1.4}, demands={"tool_grasp": 2},
-        roles=(Role("stick", "stick or pencil", "stick", needs=(among("sharp", "not sharp", False), at_least("longest_mm", 90, "9 cm or longer"))),),
+        roles=(Role("stick", "stick or pencil", "stick", needs=(among("sharp", "not sharp", False), at_least("longest_mm", 90, "9 cm or longer"))), TUCK),
         axes=(
             axis("stick", "Stick", step("thick, 13 mm or more", stick=at_least("size_mm", 13, "13 mm or thicker")), step("pencil-thick, 7 to 13 mm", 0.7, stick=between("size_mm", 7, 12.99, "7 to 13 mm")), step("thin", 1.4, stick=at_most("size_mm", 6.99, "under 7 mm"))),
-            axis("walk", "Walk", step("up only"), step("up and back", 0.6), step("up and back 10 times", 1.2), step("with a pom-pom tucked under the last two fingers", 2.0)),
+            axis("walk", "Walk", step("up only"), step("up and back", 0.6), step("up and back 10 times", 1.2), step("with a pom-pom tucked under the last two fingers", 2.0, uses="tuck")),
         ),
         parts=("opener", "warm-up", "main", "stretch"), minutes=(2, 5), counts=(4, 6, 10), unit="walks",
         setup="Stick upright in the {skill} hand, elbow on the table.",
@@ -69,10 +70,10 @@ FAMILIES = (
     checked(Family(
         id="harbour_bolts", name="Harbour bolts", group="lids, nuts and bolts",
         trains={"simple_rotation": 3.0, "hold_and_act": 3.0}, demands={"object_grasp": 5},
-        roles=(Role("bolt", "nuts and bolts", "bolt", needs=(at_most("opening_mm", 60, "nut and thread"),), fixed=0, per_count=0.5, share=0.34),),
+        roles=(Role("bolt", "nuts and bolts", "bolt", needs=(at_most("opening_mm", 60, "nut and thread"),), fixed=0, per_count=0.5, share=0.34), KEEP),
         axes=(
             axis("bolt", "Bolt", step("big", bolt=at_least("opening_mm", 15, "15 mm or more")), step("small", 0.9, bolt=at_most("opening_mm", 14.99, "under 15 mm"))),
-            axis("way", "Way", step("off"), step("on", 0.5), step("on, with a small thing kept in the palm", 1.6)),
+            axis("way", "Way", step("off"), step("on", 0.5), step("on, with a small thing kept in the palm", 1.6, uses="keep")),
         ),
         parts=("main", "stretch"), minutes=(3, 8), counts=(3, 5, 8), unit="turned right off or on",
         setup="Bolt upright in the {helper} hand; only the {skill} fingers turn.",
@@ -95,10 +96,10 @@ FAMILIES = (
     checked(Family(
         id="about_turn", name="About turn", group="pencil and stick moves",
         trains={"complex_rotation": 0.8}, demands={"simple_rotation": 3, "to_palm": 2},
-        roles=(Role("stick", "thing to turn over", "item", needs=(among("sharp", "not sharp", False), between("longest_mm", 30, 200, "3 to 20 cm long"), at_most("size_mm", 24, "up to 24 mm thick"))),),
+        roles=(Role("stick", "thing to turn over", "item", needs=(among("sharp", "not sharp", False), between("longest_mm", 30, 200, "3 to 20 cm long"), at_most("size_mm", 24, "up to 24 mm thick"))), KEEP),
         axes=(
             axis("stick", "Thing", step("short and thick", stick=(between("longest_mm", 30, 80, "3 to 8 cm"), at_least("size_mm", 10, "10 mm or thicker"))), step("short and thin", 0.8, stick=(between("longest_mm", 30, 80, "3 to 8 cm"), at_most("size_mm", 9.99, "under 10 mm"))), step("as long as a pencil", 1.6, stick=at_least("longest_mm", 100, "10 cm or longer"))),
-            axis("help", "Table", step("touching the table is fine"), step("free of the table", 0.9), step("5 times without a slip", 1.7), step("with a small thing kept in the palm", 2.4)),
+            axis("help", "Table", step("touching the table is fine"), step("free of the table", 0.9), step("5 times without a slip", 1.7), step("with a small thing kept in the palm", 2.4, uses="keep")),
         ),
         parts=("main", "stretch"), minutes=(2, 5), counts=(4, 6, 8), unit="turned",
         setup="One thing in the {skill} hand, the {helper} hand in the lap.",

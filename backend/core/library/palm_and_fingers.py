@@ -1,6 +1,7 @@
 """More of the work inside one hand: both ends of storing, bringing back, shifting and turning over."""
 
 from core.library.declare import Family, axis, checked, cues, step
+from core.library.extras import CLOTH, TUCK
 from core.library.in_the_hand import FREE
 from core.materials import Role, among, at_least, at_most, between
 
@@ -23,11 +24,11 @@ FAMILIES = (
     checked(Family(
         id="coin_hoard", name="Coin hoard", group="pick up and store",
         trains={"to_palm": 3.2}, demands={"object_grasp": 5},
-        roles=(Role("coin", "flat tokens", "item", needs=(*FREE, at_most("thin_mm", 8, "flat")), fixed=0, per_count=1, share=0.5),),
+        roles=(Role("coin", "flat tokens", "item", needs=(*FREE, at_most("thin_mm", 8, "flat")), fixed=0, per_count=1, share=0.5), CLOTH),
         axes=(
             axis("coin", "Token", step("25 mm or more", coin=at_least("size_mm", 25, "25 mm or more")), step("under 25 mm", 0.5, coin=at_most("size_mm", 24.99, "under 25 mm"))),
             axis("store", "Kept in the palm", step("4"), step("6", 0.7), step("10", 1.5)),
-            axis("from", "Picked up from", step("a folded cloth"), step("the bare table", 0.4)),
+            axis("from", "Picked up from", step("a folded cloth", uses="under"), step("the bare table", 0.4)),
         ),
         parts=("main", "stretch", "tidy"), minutes=(3, 7), counts=(6, 8, 10), unit="hoarded",
         setup="Tokens in a row from the {helper} side to the {skill} side. One hand only.",
@@ -63,10 +64,10 @@ FAMILIES = (
     checked(Family(
         id="fan_and_tuck", name="Peacock fan", group="cards and pages",
         trains={"shift": 2.8}, demands={"object_grasp": 5},
-        roles=(Role("card", "cards", "card", needs=(between("longest_mm", 60, 210, "6 to 21 cm"),), fixed=0, per_count=0.5, share=0.5),),
+        roles=(Role("card", "cards", "card", needs=(between("longest_mm", 60, 210, "6 to 21 cm"),), fixed=0, per_count=0.5, share=0.5), TUCK),
         axes=(
             axis("fan", "Fan", step("three cards, thumb spreads"), step("five cards", 0.6), step("five cards, close again", 1.1), step("seven cards, take out a called one", 1.6)),
-            axis("tuck", "Last two fingers", step("free"), step(TUCKED, 0.9)),
+            axis("tuck", "Last two fingers", step("free"), step(TUCKED, 0.9, uses="tuck")),
         ),
         parts=("main", "stretch"), minutes=(2, 6), counts=(3, 4, 6), unit="fans",
         setup="Cards squared in the {skill} hand; the {helper} hand waits.",
@@ -76,10 +77,10 @@ FAMILIES = (
     checked(Family(
         id="mast_climb", name="Mast climb", group="pencil and stick moves",
         trains={"shift": 2.6}, demands={"tool_grasp": 3},
-        roles=(Role("pen", "pencil or marker", "pen", needs=(at_least("longest_mm", 100, "10 cm or longer"), at_most("size_mm", 16, "up to 16 mm thick"))),),
+        roles=(Role("pen", "pencil or marker", "pen", needs=(at_least("longest_mm", 100, "10 cm or longer"), at_most("size_mm", 16, "up to 16 mm thick"))), TUCK),
         axes=(
             axis("climb", "Climb", step("from the middle to the tip"), step("from end to tip", 0.5), step("from end to tip and back, 5 times", 1.0), step("from end to tip and back, 10 times", 1.5)),
-            axis("tuck", "Last two fingers", step("free"), step(TUCKED, 0.9)),
+            axis("tuck", "Last two fingers", step("free"), step(TUCKED, 0.9, uses="tuck")),
         ),
         parts=("warm-up", "main", "stretch"), minutes=(2, 5), counts=(3, 5, 6), unit="climbs",
         setup="Pencil in writing hold in the {skill} hand, tip down, then climb to the writing spot.",
@@ -102,10 +103,10 @@ FAMILIES = (
     checked(Family(
         id="pencil_somersault", name="Pencil somersault", group="pencil and stick moves",
         trains={"complex_rotation": 2.6}, demands={"shift": 2, "tool_grasp": 3},
-        roles=(Role("pen", "pencil with two ends", "stick", needs=(among("sharp", "not sharp", False), at_least("longest_mm", 100, "10 cm or longer"), at_most("size_mm", 16, "up to 16 mm thick"))),),
+        roles=(Role("pen", "pencil with two ends", "stick", needs=(among("sharp", "not sharp", False), at_least("longest_mm", 100, "10 cm or longer"), at_most("size_mm", 16, "up to 16 mm thick"))), TUCK),
         axes=(
             axis("flip", "Flip", step("write, flip, rub out"), step("5 flips, no slip", 0.8), step("10 flips, no slip", 1.4)),
-            axis("tuck", "Last two fingers", step("free"), step(TUCKED, 1.0)),
+            axis("tuck", "Last two fingers", step("free"), step(TUCKED, 1.0, uses="tuck")),
         ),
         parts=("main", "stretch"), minutes=(2, 5), counts=(3, 5, 6), unit="somersaults",
         setup="Pencil in writing hold, the {helper} hand on the paper.",
@@ -115,10 +116,10 @@ FAMILIES = (
     checked(Family(
         id="baton_change", name="Baton change", group="turn over",
         trains={"complex_rotation": 3.0}, demands={"simple_rotation": 3},
-        roles=(Role("baton", "short stick, ends in two colours", "item", needs=(among("sharp", "not sharp", False), between("longest_mm", 38, 130, "4 to 13 cm long"), at_most("size_mm", 24, "up to 24 mm thick"))), Role("small", "small thing to keep", "item", needs=(at_most("longest_mm", 25, "up to 25 mm"),))),
+        roles=(Role("baton", "short stick, ends in two colours", "item", needs=(among("sharp", "not sharp", False), between("longest_mm", 38, 130, "4 to 13 cm long"), at_most("size_mm", 24, "up to 24 mm thick"))), Role("small", "small things to keep", "item", needs=(at_most("longest_mm", 25, "up to 25 mm"), among("sharp", "not sharp", False)), fixed=2, share=0.5)),
         axes=(
             axis("turn", "Turn", step("end over end once"), step("there and back", 0.6), step("there and back, eyes on you", 1.1)),
-            axis("palm", "In the palm", step("nothing"), step("one thing stays", 0.9), step("two things stay", 1.5)),
+            axis("palm", "In the palm", step("nothing"), step("one thing stays", 0.9, uses="small"), step("two things stay", 1.5, uses="small")),
         ),
         parts=("main", "stretch"), minutes=(2, 5), counts=(3, 4, 6), unit="changed over",
         setup="Baton in the {skill} hand, red end up. The {helper} hand in the lap.",

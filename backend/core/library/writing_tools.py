@@ -71,10 +71,10 @@ FAMILIES = (
     checked(Family(
         id="low_deck_letters", name="Low deck letters", group="writing aids",
         trains={"writing": 4.4}, demands={"tool_grasp": 3},
-        roles=(PEN, PAPER, Role("marker", "highlighter", "pen", needs=(at_least("size_mm", 14, "broad tip"),))),
+        roles=(PEN, PAPER, Role("marker", "highlighter", "pen", needs=(at_least("size_mm", 14, "broad tip"),)), Role("space", "a stick for the space between words", "stick", needs=(among("sharp", "not sharp", False),))),
         axes=(
             axis("line", "Line", step("highlighted lower half, 15 mm"), step("highlighted lower half, 10 mm", 0.6), step("plain line", 1.3)),
-            axis("words", "Words", step("one letter"), step("own name", 0.9), step("two words, a stick between them", 1.7), step("a line of words", 2.4)),
+            axis("words", "Words", step("one letter"), step("own name", 0.9), step("two words, a stick between them", 1.7, uses="space"), step("a line of words", 2.4)),
         ),
         parts=("main", "daily"), minutes=(4, 9), counts=(2, 3, 4), unit="lines sitting on the deck",
         setup="Paper tilted for a {skill}-hander. Colour the lower half of each line first.",

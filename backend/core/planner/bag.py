@@ -12,7 +12,7 @@ from core.library import FAMILIES
 from core.materials import Role, Stock
 from core.planner.model import run
 from core.together import assess_together
-from core.variants import Variant, asked_of, checked_variant, set_count, tags_of
+from core.variants import Variant, asked_of, checked_variant, roles_of, set_count, tags_of
 
 LINE = 1000  # one more thing to carry weighs more than any number of pieces of it
 
@@ -107,7 +107,7 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
         for place, (variant, sets) in enumerate(visit.planned):
             family = checked_variant(variant)
             count = set_count(family, variant.grade, visit.child.counting_months)
-            for role in family.roles:
+            for role in roles_of(family, variant.grade):
                 wants_role = _want(at, place, variant, role, count, sets, houses)
                 wants += [wants_role] if wants_role.options else []
                 if not wants_role.options:

@@ -28,6 +28,26 @@ class LibraryTest(TestCase):
             for role in f.roles:
                 self.assertGreaterEqual(len(fillers(role)), 2, (f.id, role.id))
 
+    def test_a_thing_only_one_step_wants_is_counted_and_judged_at_that_grade_alone(self) -> None:
+        """A pom-pom tucked under the last two fingers is a small part like any other."""
+        free, tucked = Variant("fan_and_tuck", (0, 0)), Variant("fan_and_tuck", (0, 1))
+        cards_alone = stock_of({"playing_cards": 52})
+        with_pompoms = stock_of({"playing_cards": 52, "pompom_small": 20})
+        older, mouths = Child(84, hand="right"), Child(84, hand="right", mouthing="often")
+        self.assertEqual({q.role for q in House(with_pompoms, older, CLINIC).offer(free).quantities}, {"card"})
+        self.assertEqual({q.role for q in House(with_pompoms, older, CLINIC).offer(tucked).quantities}, {"card", "tuck"})
+        self.assertIn("small_part", {h.rule for h in House(with_pompoms, older, CLINIC).offer(tucked).verdict.hits})
+        self.assertIsNone(House(cards_alone, older, CLINIC).offer(tucked))
+        self.assertEqual(House(cards_alone, older, CLINIC).lack(tucked).kind, "missing")
+        self.assertIsNotNone(House(with_pompoms, mouths, CLINIC).offer(free))
+        self.assertEqual(House(with_pompoms, mouths, CLINIC).lack(tucked).rule, "small_part")
+
+    def test_a_step_that_speaks_of_a_thing_brings_it(self) -> None:
+        for f in FAMILIES.values():
+            for s in (s for a in f.axes for s in a.steps):
+                if "pom-pom" in s.words or "small thing kept" in s.words:
+                    self.assertTrue(s.uses, (f.id, s.words))
+
     def test_every_rung_of_every_strand_is_trained_by_three_families(self) -> None:
         """A grade trains a rung when it asks for it to within half a rung; project definition."""
         asked: dict[tuple[str, int], set[str]] = {}
