@@ -62,9 +62,11 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
 
 @lru_cache(maxsize=8192)
 def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]:
-    """The chosen step of each axis, in words; with a child, sides and ways said for that child."""
+    """The chosen step of each axis, in words; with a child, sides and ways said for that child. A bare number says of what."""
     f = checked_variant(variant)
-    return tuple(for_child(axis.steps[at].words, child) for axis, at in zip(f.axes, variant.grade, strict=True))
+    chosen = ((axis, axis.steps[at].words) for axis, at in zip(f.axes, variant.grade, strict=True))
+    said = (w if any(c.isalpha() for c in w) else f"{axis.words[0].lower()}{axis.words[1:]}: {w}" for axis, w in chosen)
+    return tuple(for_child(words, child) for words in said)
 
 
 def asks_other_hand(variant: Variant) -> bool:

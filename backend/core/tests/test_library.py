@@ -4,7 +4,7 @@ from dataclasses import replace
 from unittest import TestCase
 
 from core.child import Child
-from core.grading import dials, difficulty, equals, neighbours
+from core.grading import dials, difficulty, equals, grade_words, neighbours
 from core.house import House, fillers, stock_of
 from core.library import FAMILIES
 from core.library.declare import DeclarationError, axis, checked, step
@@ -41,6 +41,10 @@ class LibraryTest(TestCase):
         self.assertEqual(House(cards_alone, older, CLINIC).lack(tucked).kind, "missing")
         self.assertIsNotNone(House(with_pompoms, mouths, CLINIC).offer(free))
         self.assertEqual(House(with_pompoms, mouths, CLINIC).lack(tucked).rule, "small_part")
+
+    def test_a_bare_number_says_of_what(self) -> None:
+        self.assertEqual(grade_words(Variant("harbour_wall", (0, 1)))[1], "in a row: 6")
+        self.assertEqual(grade_words(Variant("fan_and_tuck", (0, 0)))[1], "free")
 
     def test_a_step_that_speaks_of_a_thing_brings_it(self) -> None:
         for f in FAMILIES.values():

@@ -22,19 +22,33 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <section class="notice barred stack" role="alert">
-    <p><strong>{{ run.child_name }} mouthed a thing.</strong> Take it away; count what is left on the table.</p>
-    <template v-if="here.length">
+  <section class="notice barred ask" role="alert">
+    <div>
+      <p><strong>{{ run.child_name }} mouthed a thing.</strong> Take it away; count what is left on the table.</p>
       <p v-for="line in here" :key="line"><strong>Barred now.</strong> {{ line }}</p>
-      <button type="button" class="plain-button tall" @click="emit('skip')">Leave this activity out</button>
-    </template>
-    <p v-else>Nothing else in this activity is barred by it.</p>
-    <p v-if="later.length">Not today any more: {{ later.join(', ') }}.</p>
-    <p class="row"><span>Does {{ run.child_name }} mouth things these days?</span><button v-if="!kept" type="button" class="plain-button tall" @click="keep">Yes, keep it in the profile</button><span v-else role="status">{{ kept }}</span></p>
+      <p><template v-if="!here.length">Nothing else in this activity is barred by it. </template><template v-if="later.length">Not today any more: {{ later.join(', ') }}.</template></p>
+      <p v-if="kept" role="status">{{ kept }}</p>
+    </div>
+    <div class="answers">
+      <button v-if="here.length" type="button" class="plain-button tall" @click="emit('skip')">Leave this activity out</button>
+      <button v-if="!kept" type="button" class="plain-button tall" @click="keep">Yes, keep it in the profile</button>
+      <span v-if="!kept" class="small">Does {{ run.child_name }} mouth things these days?</span>
+    </div>
   </section>
 </template>
 
 <style scoped>
+.ask {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: var(--gap-3);
+  align-items: start;
+  padding-block: 8px;
+}
+.answers {
+  display: grid;
+  gap: 4px;
+}
 .tall {
   min-height: 56px;
 }

@@ -192,10 +192,14 @@ header {
   padding: 8px 14px;
 }
 .today {
+  flex-wrap: nowrap;
   background: var(--caution-soft);
   border-radius: var(--round);
   padding: 4px 14px;
   justify-content: space-between;
+}
+.today button {
+  flex: none;
 }
 .say.rest {
   background: var(--caution-soft);
