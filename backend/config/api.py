@@ -21,6 +21,7 @@ from core.materials import MeasureError
 from core.planner import RequestError
 from core.scoring import EventError
 from cupboard.api import router as cupboard
+from cupboard.letters_api import router as letters
 from cupboard.making_api import router as making
 from planning.api import router as planning
 from planning.bag_api import router as bag
@@ -49,6 +50,7 @@ for _router in (
     words,
     caseload,
     cupboard,
+    letters,
     making,
     planning,
     library,

@@ -63,7 +63,7 @@ FORMS: Mapping[str, tuple[tuple[tuple[str, str], ...], ...]] = MappingProxyType(
         "D": (_form((LONG, "upright, left"), (LARGE, "bow, right")),),
         "E": (_form((LONG, "upright, left"), (SHORT, "across the top"), (SHORT, "across the middle"), (SHORT, "across the bottom")),),
         "F": (_form((LONG, "upright, left"), (SHORT, "across the top"), (SHORT, "across the middle")),),
-        "G": (_form((LARGE, "open to the right"), (SHORT, "in from the right, at the middle")),),
+        "G": (_form((LARGE, "open to the right"), (SHORT, "up from the lower end")),),
         "H": (_form((LONG, "upright, left"), (LONG, "upright, right"), (SHORT, "across the middle")),),
         "I": (_form((LONG, "upright")),),
         "J": (_form((LONG, "upright, right"), (SMALL, "hook, bottom left")),),
@@ -84,7 +84,7 @@ FORMS: Mapping[str, tuple[tuple[tuple[str, str], ...], ...]] = MappingProxyType(
         "V": (_form((LONG, "slant down, left"), (LONG, "slant up, right")),),
         "W": (
             _form((LONG, "slant down"), (LONG, "slant up"), (LONG, "slant down again"), (LONG, "slant up again")),
-            _form((LONG, "slant down"), (SHORT, "short slant up"), (SHORT, "short slant down"), (LONG, "slant up")),
+            _form((LONG, "slant down"), (SHORT, "short slant up"), (SHORT, "short slant down"), (LONG, "last slant up")),
         ),
         "X": (_form((LONG, "slant down"), (LONG, "slant across")),),
         "Y": (_form((SHORT, "slant down, left"), (SHORT, "slant down, right"), (SHORT, "upright, below")),),

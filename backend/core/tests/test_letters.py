@@ -3,12 +3,14 @@
 import random
 import string
 from collections import Counter
+from math import cos, hypot, pi, sin
 from unittest import TestCase
 
 import numpy as np
 from scipy.optimize import Bounds, LinearConstraint, milp
 
-from core.letters import FORMS, LARGE, LONG, PIECES, SHORT, SMALL, USUAL_KIT, LetterError, build, pieces_for
+from core.letter_strokes import Stroke, stroke_of, width_of
+from core.letters import FORMS, LARGE, LONG, PIECES, SHORT, SMALL, USUAL_KIT, LetterError, Placement, build, pieces_for
 
 
 def can_be_built(kit: dict[str, int], text: str) -> bool:
@@ -99,3 +101,51 @@ class LettersTest(TestCase):
         for text, said in (("", "write a letter"), ("Zoë", "capitals A to Z"), ("A" * 17, "Use up to 16")):
             with self.assertRaisesRegex(LetterError, said):
                 build(USUAL_KIT, text)
+
+
+class StrokeTest(TestCase):
+    """Drawn letters are made of the pieces they name: a long straight twice a short one, arcs half circles."""
+
+    KIT = dict.fromkeys(PIECES, 99)
+
+    def test_every_piece_of_every_form_lies_somewhere_and_has_its_own_size(self) -> None:
+        for letter, forms in FORMS.items():
+            for form in forms:
+                for piece, where in form:
+                    stroke = stroke_of(Placement(0, letter, piece, where))
+                    across = hypot(stroke.x2 - stroke.x1, stroke.y2 - stroke.y1)
+                    wanted = 100 if piece in (LONG, LARGE) else 50
+                    self.assertAlmostEqual(across, wanted, delta=0.13 * wanted, msg=f"{letter}: {where}")
+                    self.assertEqual(stroke.radius, wanted / 2 if piece in (LARGE, SMALL) else 0, f"{letter}: {where}")
+
+    def test_two_halves_lie_where_the_long_one_would(self) -> None:
+        built = build(USUAL_KIT, "N")
+        halves = [stroke_of(p) for p in built.placements if p.instead_of]
+        self.assertEqual((halves[0].x2, halves[0].y2), (halves[1].x1, halves[1].y1))
+        self.assertEqual((halves[0].y1, halves[1].y2), (0, 100))
+
+    def test_pieces_of_a_letter_hang_together(self) -> None:
+        """Every piece touches another one: shares an end with it or ends on it. Straight ones are sampled, arcs by their ends."""
+        for letter in FORMS:
+            strokes = [stroke_of(p) for p in build(self.KIT, letter).placements]
+            for one in strokes if len(strokes) > 1 else ():
+                near = min(_apart(one, other) for other in strokes if other is not one)
+                self.assertLess(near, 12, letter)
+
+    def test_a_letters_width_holds_its_bows(self) -> None:
+        self.assertEqual(width_of([stroke_of(p) for p in build(self.KIT, "D").placements]), 50)
+        self.assertEqual(width_of([stroke_of(p) for p in build(self.KIT, "C").placements]), 50)
+        self.assertEqual(width_of([stroke_of(p) for p in build(self.KIT, "O").placements]), 100)
+
+
+def _apart(one: Stroke, other: Stroke) -> float:
+    return min(hypot(a - c, b - d) for a, b in _along(one) for c, d in _along(other))
+
+
+def _along(s: Stroke) -> list[tuple[float, float]]:
+    if not s.radius:
+        return [(s.x1 + (s.x2 - s.x1) * t / 20, s.y1 + (s.y2 - s.y1) * t / 20) for t in range(21)]
+    middle, turn = complex(s.x1 + s.x2, s.y1 + s.y2) / 2, 1 if s.clockwise else -1
+    start = complex(s.x1, s.y1) - middle
+    points = [middle + start * complex(cos(turn * pi * t / 20), sin(turn * pi * t / 20)) for t in range(21)]
+    return [(p.real, p.imag) for p in points]

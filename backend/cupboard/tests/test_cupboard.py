@@ -89,6 +89,41 @@ class MakingTest(TestCase):
         self.assertEqual(status, 404)
 
 
+class LettersTest(TestCase):
+    def setUp(self) -> None:
+        self.api = Api(make_member())
+
+    def test_a_name_is_drawn_in_writing_order_or_what_is_short_is_said(self) -> None:
+        _, out = self.api("post", "/letters", {"text": "Lo"})
+        self.assertEqual([letter["letter"] for letter in out["letters"]], ["L", "O"])
+        self.assertEqual([s["number"] for letter in out["letters"] for s in letter["strokes"]], [1, 2, 3, 4])
+        self.assertEqual(
+            out["cut"], [{"piece": p, "count": n} for p, n in (("long straight", 1), ("short straight", 1), ("large arc", 2))]
+        )
+        _, short = self.api("post", "/letters", {"text": "OOO"})
+        self.assertEqual(
+            ([x["letter"] for x in short["letters"]], short["short"]), (["O"] * 3, [{"piece": "large arc", "count": 4}])
+        )
+
+    def test_a_swap_is_shown_with_what_it_stands_in_for(self) -> None:
+        _, out = self.api(
+            "post",
+            "/letters",
+            {"text": "N", "kit": [{"piece": "long straight", "count": 2}, {"piece": "short straight", "count": 2}]},
+        )
+        self.assertEqual({s["instead_of"] for s in out["letters"][0]["strokes"]}, {"", "long straight"})
+        self.assertEqual(len(out["swaps"]), 1)
+
+    def test_what_is_no_letter_and_no_piece_is_refused_at_its_field(self) -> None:
+        for field, body in (
+            ("text", {"text": "7"}),
+            ("text", {"text": ""}),
+            ("kit", {"text": "A", "kit": [{"piece": "ring", "count": 1}]}),
+        ):
+            status, problem = self.api("post", "/letters", body)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
+
+
 class MeasuringTest(TestCase):
     def setUp(self) -> None:
         self.api = Api(make_member())

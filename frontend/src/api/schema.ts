@@ -260,6 +260,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Lay Letters
+         * @description What a kit of straights and arcs builds at once, in writing order.
+         */
+        post: operations["cupboard_letters_api_lay_letters"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/homes/{home_id}/makings": {
         parameters: {
             query?: never;
@@ -1742,6 +1762,83 @@ export interface components {
             };
             /** Version */
             version: number;
+        };
+        /**
+         * LetterOut
+         * @description One letter of the text, as wide as its pieces reach.
+         */
+        LetterOut: {
+            /** Letter */
+            letter: string;
+            /** Width */
+            width: number;
+            /** Strokes */
+            strokes: components["schemas"]["StrokeOut"][];
+        };
+        /**
+         * LettersOut
+         * @description The text as laid; where the kit is short, as it would lie with what is to cut. cut: for every letter in full.
+         */
+        LettersOut: {
+            /** Letters */
+            letters: components["schemas"]["LetterOut"][];
+            /** Swaps */
+            swaps: string[];
+            /** Short */
+            short: components["schemas"]["PieceCount"][];
+            /** Cut */
+            cut: components["schemas"]["PieceCount"][];
+            /** Usual */
+            usual: components["schemas"]["PieceCount"][];
+        };
+        /**
+         * PieceCount
+         * @description A piece of the kit and how many.
+         */
+        PieceCount: {
+            /** Piece */
+            piece: string;
+            /** Count */
+            count: number;
+        };
+        /**
+         * StrokeOut
+         * @description A piece as it lies: ends in hundredths of a letter's height, y down; radius 0 is straight, else half a circle. number: its turn in writing order.
+         */
+        StrokeOut: {
+            /** Number */
+            number: number;
+            /** Piece */
+            piece: string;
+            /** Where */
+            where: string;
+            /** Instead Of */
+            instead_of: string;
+            /** X1 */
+            x1: number;
+            /** Y1 */
+            y1: number;
+            /** X2 */
+            x2: number;
+            /** Y2 */
+            y2: number;
+            /** Radius */
+            radius: number;
+            /** Clockwise */
+            clockwise: boolean;
+        };
+        /**
+         * LettersIn
+         * @description A text to lay, and the kit; an empty kit is the usual one.
+         */
+        LettersIn: {
+            /** Text */
+            text: string;
+            /**
+             * Kit
+             * @default []
+             */
+            kit: components["schemas"]["PieceCount"][];
         };
         /**
          * MakingOut
@@ -4328,6 +4425,48 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cupboard_letters_api_lay_letters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LettersIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LettersOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
 import CupboardAdd from '@/components/CupboardAdd.vue'
 import CupboardLine from '@/components/CupboardLine.vue'
+import LetterKit from '@/components/LetterKit.vue'
 import MakeAtHome from '@/components/MakeAtHome.vue'
 import OverrideForm from '@/components/OverrideForm.vue'
 import StarterList from '@/components/StarterList.vue'
@@ -47,6 +48,7 @@ function refresh(): void {
     </div>
     <ProblemNote :error="error" />
     <MakeAtHome :home-id="chosen" :child-id="child.id" />
+    <LetterKit :name="child.first_name" />
     <section v-for="group in groups" :key="group.id">
       <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }}</h3>
       <div v-for="b in group.because" :key="b.reason" class="because">
