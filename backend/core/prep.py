@@ -8,6 +8,7 @@ from core.grading import neighbours
 from core.hazards import Hit
 from core.house import House
 from core.layout import Stands, lay_out
+from core.letters import LetterError, pieces_for
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.marks import MARKS
@@ -74,16 +75,17 @@ def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
     return tuple(sorted(lines.values(), key=lambda line: line.name))
 
 
-def prep_sheet(blocks: Sequence[Block], house: House, overrides: Mapping[str, str]) -> PrepSheet:
+def prep_sheet(blocks: Sequence[Block], house: House, overrides: Mapping[str, str], name: str = "") -> PrepSheet:
     """Return the sheet for a row of blocks in one house.
 
     overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
+    name      -- the child's, for the letters to cut where letters are built
     """
     hand = house.child.hand
     ruled = {h.rule for b in blocks for h in b.verdict.hits}
     return PrepSheet(
         kit_of(blocks),
-        tuple(f"{b.name}: {q.words}: {q.cut}" for b in blocks for q in b.quantities if q.cut),
+        (*(f"{b.name}: {q.words}: {q.cut}" for b in blocks for q in b.quantities if q.cut), *_letters(blocks, name)),
         tuple(f"{b.name}: {_tied(b)}" for b in blocks if _tied(b)),
         tuple(_prepared(b, house, hand) for b in blocks),
         tuple(
@@ -92,6 +94,17 @@ def prep_sheet(blocks: Sequence[Block], house: House, overrides: Mapping[str, st
             if rule in ruled
         ),
     )
+
+
+def _letters(blocks: Sequence[Block], name: str) -> tuple[str, ...]:
+    """What to cut for the child's name where an activity builds letters; nothing for a name with other signs than A to Z."""
+    built = [b for b in blocks if any(q.material == "letter_pieces" for q in b.quantities)]
+    try:
+        pieces = pieces_for(name) if built else {}
+    except LetterError:
+        return ()
+    said = ", ".join(f"{n} {piece}{'s' if n > 1 else ''}" for piece, n in pieces.items())
+    return tuple(f"{b.name}: for {name.upper()}, {said}" for b in built)
 
 
 def _tied(block: Block) -> str:

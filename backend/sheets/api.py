@@ -62,7 +62,7 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
     bench = workbench_of(plan, timezone.localdate())
     made = (block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked) for b in plan.blocks.all())
     blocks = shared_out([b for b in made if b])
-    sheet = prep_sheet(blocks, bench.house, plan.child.overrides)
+    sheet = prep_sheet(blocks, bench.house, plan.child.overrides, plan.child.first_name)
     themes = {t for b in blocks for t in FAMILIES[b.variant.family].themes} & set(plan.child.likes)
     return {
         "child": plan.child.first_name, "home": plan.home.name, "minutes": plan.minutes, "adult": ADULTS[plan.supervision],
@@ -87,7 +87,7 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
     request, house = home_bench(week.child, week.targets, timezone.localdate())
     shown = week_out(week)
     blocks = _once_each(week.days, request, house)
-    sheet = prep_sheet(blocks, house, week.child.overrides)
+    sheet = prep_sheet(blocks, house, week.child.overrides, week.child.first_name)
     return {
         "child": week.child.first_name, "starts_on": week.starts_on, "days": shown.days, "used_up": ", ".join(shown.used_up),
         "rows": [_row(p, "", week.child.hand) for p in sheet.blocks],

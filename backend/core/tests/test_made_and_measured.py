@@ -6,6 +6,7 @@ import pint
 from hypothesis import given
 from hypothesis import strategies as st
 
+from core.ability import start
 from core.child import Child, Setting
 from core.house import House, stock_of
 from core.library import FAMILIES
@@ -13,7 +14,10 @@ from core.library.things import MATERIALS
 from core.made import MAKINGS, makeable, verdict
 from core.materials import many_of, one_of
 from core.measuring import NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
+from core.planner import SessionRequest, block_of
+from core.prep import prep_sheet
 from core.quantities import cutting, halved, iso_a, shared
+from core.skills import STRANDS
 from core.swaps import swaps
 from core.variants import Variant, variants_of
 from testing.core_builders import CLINIC, everything, full_house
@@ -189,3 +193,17 @@ class SwapTest(TestCase):
     def test_a_role_that_is_not_there_is_refused(self) -> None:
         with self.assertRaisesRegex(ValueError, "has no role"):
             swaps(Variant("nest_basket", (0, 0)), "spoon", full_house())
+
+
+class LettersToCutTest(TestCase):
+    def test_a_session_that_builds_letters_says_what_to_cut_for_the_childs_name(self) -> None:
+        house = House(stock_of({"letter_pieces": 20}), Child(72, hand="right"), CLINIC)
+        request = SessionRequest(
+            house.child, house.setting, house.stock, {s: start(house.child, s) for s in STRANDS}, 30, ("grasp",)
+        )
+        block = block_of(request, house, "daily", Variant("name_planks", (0, 0)), 5)
+        assert block is not None
+        self.assertEqual(
+            prep_sheet([block], house, {}, "Tim").cut[-1], f"{block.name}: for TIM, 6 long straights, 1 short straight"
+        )
+        self.assertEqual(prep_sheet([block], house, {}, "Zoë").cut, prep_sheet([block], house, {}).cut)

@@ -9,11 +9,14 @@ import LeftOutList from '@/components/LeftOutList.vue'
 import PlanKeep from '@/components/PlanKeep.vue'
 import PlanStrip from '@/components/PlanStrip.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
+import TargetSign from '@/components/TargetSign.vue'
 import { stretched, useBench } from '@/composables/useBench'
+import { useWords } from '@/composables/useWords'
 import { minutesWords } from '@/logic/words'
 
 const { planId } = defineProps<{ planId: string }>()
 const router = useRouter()
+const words = useWords()
 const { plan, failed, error, busy, arrange, alter, again, undo, redo, canUndo, canRedo, named } = useBench(() => planId)
 const at = ref(0)
 const starting = ref<Error | null>(null)
@@ -22,6 +25,12 @@ const block = computed(() => blocks.value[at.value])
 watch(blocks, (row) => (at.value = Math.min(at.value, Math.max(row.length - 1, 0))))
 
 const atWork = computed(() => blocks.value.reduce((sum, b) => sum + b.minutes, 0))
+/** Minutes at work for each target, the most first. */
+const covered = computed(() => {
+  const sums: Record<string, number> = {}
+  for (const b of blocks.value) sums[b.target] = (sums[b.target] ?? 0) + b.minutes
+  return Object.entries(sums).sort((a, b) => b[1] - a[1])
+})
 const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
 const proof = computed(() => ({ optimal: 'Proven best', feasible: `Best found; nothing beats ${plan.value?.bound?.toFixed(1)} min`, given: 'Arranged by hand' })[plan.value?.status ?? ''] ?? '')
 
@@ -64,6 +73,7 @@ async function run(): Promise<void> {
         <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}, {{ plan.minutes! - atWork }} setting up</span>
         <span><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span>
         <span><strong>{{ plan.tiring_minutes }} min</strong> tiring</span>
+        <span v-for="[target, minutes] in covered" :key="target" class="covered" :title="words?.targets.find((t) => t.id === target)?.name"><TargetSign :target="target" :size="18" /> {{ minutes }} min</span>
         <span class="soft small">{{ proof }}</span>
       </p>
       <div class="row right">
@@ -100,9 +110,11 @@ async function run(): Promise<void> {
 
 <style scoped>
 .head {
-  gap: var(--gap-4);
+  gap: 4px var(--gap-4);
 }
 .totals {
+  order: 3;
+  flex-basis: 100%;
   display: flex;
   flex-wrap: wrap;
   gap: 0 var(--gap-3);
@@ -110,6 +122,11 @@ async function run(): Promise<void> {
 }
 .totals strong {
   font-size: var(--step-2);
+}
+.covered {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
 }
 .totals .over {
   color: var(--barred);
