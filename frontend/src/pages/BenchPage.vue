@@ -118,7 +118,7 @@ async function run(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   gap: 0 var(--gap-3);
-  align-items: baseline;
+  align-items: center;
 }
 .totals strong {
   font-size: var(--step-2);
