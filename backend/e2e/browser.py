@@ -91,7 +91,7 @@ class BrowserTest(StaticLiveServerTestCase):
         """A page nobody is signed in on."""
         page = self.browser.new_context(base_url=self.live_server_url, viewport={"width": 1280, "height": 800}).new_page()
         page.add_init_script(WATCH_POLICY)
-        page.set_default_timeout(12_000)
+        page.set_default_timeout(30_000)
         return page
 
     def sign_in(self, page: Page | None = None) -> None:

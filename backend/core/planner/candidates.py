@@ -86,9 +86,9 @@ def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float
 
 
 def candidate(offer: Offer, part: str, request: SessionRequest) -> Candidate | None:
-    """Return the offer in a part, aimed at the strand where its minutes are worth most; None if it has none."""
+    """Return the offer in a part, aimed at the strand where its minutes are worth most, however little; None if it has none."""
     family = FAMILIES[offer.variant.family]
-    return next(iter(_Weigher(request, family, [offer]).rated(part).candidates()), None)
+    return next(iter(_Weigher(request, family, [offer]).rated(part).candidates(least_quality=0)), None)
 
 
 def all_candidates(house: House, request: SessionRequest) -> list[Candidate]:
@@ -151,11 +151,11 @@ class _Rated:
     at: NDArray[np.int_]
     fit: Floats
 
-    def candidates(self, least_fit: float = 0.0) -> Iterator[Candidate]:
-        """Those worth anything and near enough to their band."""
+    def candidates(self, least_fit: float = 0.0, least_quality: int = 1) -> Iterator[Candidate]:
+        """Those worth enough and near enough to their band."""
         w = self.weigher
         least, most = minutes_of(w.family, self.part, w.request)
-        for i in np.flatnonzero((self.quality > 0) & (self.fit >= least_fit)).tolist():
+        for i in np.flatnonzero((self.quality >= least_quality) & (self.fit >= least_fit)).tolist():
             strand = self.strands[self.at[i]]
             rungs, chances, weight = w.told(strand)
             yield Candidate(

@@ -192,6 +192,15 @@ class BlockTest(TestCase):
         block = block_of(request_for(left, everything()), full_house(left), "main", Variant("crane_pick", (1, 1, 0)), 5)
         self.assertIn("Loads in a bowl on the right side, pot on the left side", block.setup)
 
+    def test_a_hand_may_choose_what_is_worth_next_to_nothing(self) -> None:
+        """A grade ten rungs too hard is still a block with its forecast, though the planner would never choose it."""
+        request = request_for(FIVE, everything())
+        far = replace(request, estimates={**request.estimates, "shift": Estimate(-8.0, 0.3)})
+        block = block_of(far, full_house(FIVE), "main", Variant("deal_a_hand", (2, 2)), 4)
+        assert block is not None
+        self.assertLess(block.expected, 0.01)
+        self.assertEqual(block.well_spent, 0)
+
     def test_totals_count_each_thing_once(self) -> None:
         request, house = request_for(FIVE, everything()), full_house(FIVE)
         one = block_of(request, house, "main", Variant("ladder_walk", (1, 0)), 4)

@@ -36,7 +36,7 @@ const counted = (pieces: Schemas['PieceCount'][]): string => pieces.map((p) => `
 
 <template>
   <section class="sheet stack">
-    <h3><button type="button" class="title" :aria-expanded="shown" @click="shown = !shown">Letters from straight and arc pieces <span class="soft">what this kit builds, what to cut</span></button></h3>
+    <h3><button type="button" class="opens big" :aria-expanded="shown" @click="shown = !shown">Letters from straight and arc pieces <span class="soft">what this kit builds, what to cut</span></button></h3>
     <template v-if="shown">
       <div class="row">
         <el-input v-model="text" class="text" maxlength="20" aria-label="Letters to build" />
@@ -59,17 +59,6 @@ const counted = (pieces: Schemas['PieceCount'][]): string => pieces.map((p) => `
 </template>
 
 <style scoped>
-.title {
-  border: 0;
-  background: none;
-  color: var(--ink);
-  text-align: left;
-  min-height: var(--touch);
-  width: 100%;
-  font-size: var(--step-2);
-  font-weight: 700;
-  cursor: pointer;
-}
 .text {
   width: 220px;
 }

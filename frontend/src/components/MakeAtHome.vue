@@ -30,11 +30,11 @@ async function made(m: Schemas['MakingOut']): Promise<void> {
 
 <template>
   <section v-if="fine.length" class="sheet stack">
-    <h3><button type="button" class="name title" :aria-expanded="shown" @click="shown = !shown">Make from what is here <span class="soft">{{ fine.length }} things</span></button></h3>
+    <h3><button type="button" class="opens big" :aria-expanded="shown" @click="shown = !shown">Make from what is here <span class="soft">{{ fine.length }} things</span></button></h3>
     <ProblemNote :error="error" />
     <ul v-if="shown">
       <li v-for="m in fine" :key="m.material">
-        <button type="button" class="name" :aria-expanded="open === m.material" @click="open = open === m.material ? '' : m.material"><strong>{{ m.name }}</strong> <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span></button>
+        <button type="button" class="opens" :aria-expanded="open === m.material" @click="open = open === m.material ? '' : m.material"><strong>{{ m.name }}</strong> <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span></button>
         <div v-if="open === m.material" class="stack how">
           <p><span class="soft small">From</span> {{ m.parts.map((p) => (p.here.length ? `${p.words} (${p.here[0]?.toLowerCase()})` : p.words)).join(', ') }}</p>
           <p v-if="m.tools.length"><span class="soft small">With</span> {{ m.tools.join(', ') }}</p>
@@ -59,19 +59,6 @@ ul {
 li {
   break-inside: avoid;
   border-top: 1px solid var(--line);
-}
-.name {
-  border: 0;
-  background: none;
-  color: var(--ink);
-  text-align: left;
-  min-height: var(--touch);
-  width: 100%;
-  cursor: pointer;
-}
-.title {
-  font-size: var(--step-2);
-  font-weight: 700;
 }
 .how {
   padding-bottom: var(--gap-3);

@@ -2,15 +2,28 @@ import { useQuery } from '@tanstack/vue-query'
 import { watch, type Ref } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 
+export interface Aims {
+  aims: Ref<Schemas['AimOut'][] | undefined>
+  /** Resolves once the targets are ticked: a hand may be quicker than the answer. */
+  ticked: () => Promise<void>
+}
+
 /** The one or two targets to work on next, each with why; they fill `chosen` where no hand has chosen yet. */
-export function useAims(childId: () => number, chosen: { targets: string[] }): { aims: Ref<Schemas['AimOut'][] | undefined> } {
-  const { data: aims } = useQuery({
+export function useAims(childId: () => number, chosen: { targets: string[] }): Aims {
+  const query = useQuery({
     queryKey: ['aims', childId],
     queryFn: () => told(api.GET('/api/children/{child_id}/aims', { params: { path: { child_id: childId() } } })),
     staleTime: 0,
   })
-  watch(aims, (found) => {
-    if (found && !chosen.targets.length) chosen.targets = found.map((a) => a.target)
-  }, { immediate: true })
-  return { aims }
+  function tick(): void {
+    if (query.data.value && !chosen.targets.length) chosen.targets = query.data.value.map((a) => a.target)
+  }
+  watch(query.data, tick, { immediate: true })
+  return {
+    aims: query.data,
+    ticked: async () => {
+      if (!query.data.value) await query.suspense()
+      tick()
+    },
+  }
 }

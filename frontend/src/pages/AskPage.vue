@@ -25,7 +25,7 @@ const { data: plans } = useQuery({
 const places = usePlaces(() => child)
 
 const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
-const { aims } = useAims(() => child.id, wish)
+const { aims, ticked } = useAims(() => child.id, wish)
 watch(() => wish.shape, (shape) => {
   if (shape === 'alone') wish.supervision = 'box'
   else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
@@ -35,6 +35,7 @@ const answer = ref<Schemas['PlanOut'] | null>(null)
 const { busy, error, doing } = useDoing()
 
 async function plan(): Promise<void> {
+  await ticked()
   answer.value = null
   const made = await doing(() => told(api.POST('/api/children/{child_id}/plans', { params: { path: { child_id: child.id } }, body: wish })))
   if (made?.id) await router.push({ name: 'bench', params: { planId: made.id } })
@@ -83,7 +84,7 @@ async function plan(): Promise<void> {
         <p><strong>No plan, because {{ answer.reason }}.</strong></p>
         <p>The shortest fix: {{ answer.fix }}</p>
       </div>
-      <button class="plain-button main go" :disabled="busy || !wish.targets.length">{{ busy ? 'Planning…' : 'Plan it' }}</button>
+      <button class="plain-button main go" :disabled="busy || Boolean(aims && !wish.targets.length)">{{ busy ? 'Planning…' : 'Plan it' }}</button>
       <LeftOutList v-if="answer" :items="answer.left_out ?? []" />
     </form>
     <aside v-if="plans?.length" class="sheet stack">

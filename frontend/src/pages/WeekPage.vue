@@ -16,7 +16,7 @@ const { child } = defineProps<{ child: Child }>()
 const queries = useQueryClient()
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const ask = reactive({ free: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [] as string[], starts_on: nextMonday(new Date()) })
-const { aims } = useAims(() => child.id, ask)
+const { aims, ticked } = useAims(() => child.id, ask)
 const chosen = ref('')
 const { busy, error, doing } = useDoing()
 const { data: weeks } = useQuery({ queryKey: ['weeks', () => child.id], queryFn: () => told(api.GET('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } } })) })
@@ -28,6 +28,7 @@ const { data: week } = useQuery({
 })
 
 async function plan(): Promise<void> {
+  await ticked()
   const made = await doing(() => told(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask })))
   if (!made) return
   queries.setQueryData(['week', made.id], made)
@@ -55,7 +56,7 @@ async function plan(): Promise<void> {
         <legend>From Monday</legend>
         <el-date-picker v-model="ask.starts_on" value-format="YYYY-MM-DD" format="D MMM" :clearable="false" aria-label="From Monday" />
       </fieldset>
-      <button class="plain-button main go" :disabled="busy || !ask.targets.length">{{ busy ? 'Planning…' : 'Plan the week' }}</button>
+      <button class="plain-button main go" :disabled="busy || Boolean(aims && !ask.targets.length)">{{ busy ? 'Planning…' : 'Plan the week' }}</button>
     </form>
     <AimReasons v-if="!week" :aims="aims?.filter((x) => ask.targets.includes(x.target)) ?? []" />
     <ProblemNote :error="error" />
