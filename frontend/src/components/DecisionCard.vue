@@ -14,6 +14,7 @@ const others = computed(() => (words.value?.steps ?? []).filter((s) => s.id !== 
 const why = ref('')
 const error = ref<Error | null>(null)
 const signs: Record<string, string> = { up: '▲', down: '▼', hold: '■', fade: '◐', swap: '⇋', change: '⇄', lower: '⇣', recheck: '?' }
+const top = computed(() => words.value?.strands.find((s) => s.id === decision.strand)?.rungs.length)
 const moved = computed(() => decision.mean_after - decision.mean_before)
 
 const stepName = (id: string): string => (words.value?.steps.find((s) => s.id === id)?.name ?? id).toLowerCase()
@@ -36,7 +37,7 @@ async function answer(said: string): Promise<void> {
       <span class="tag" :class="decision.kind" aria-hidden="true">{{ signs[decision.kind] }}</span>
       <div class="grow">
         <strong>{{ decision.words }}</strong>
-        <p class="soft">{{ decision.strand_name }}: rung {{ rungWords(decision.mean_before) }} → <strong>{{ rungWords(decision.mean_after) }}</strong> ({{ moved >= 0 ? '+' : '' }}{{ moved.toFixed(2) }}, give or take {{ decision.sd_after.toFixed(1) }})</p>
+        <p class="soft">{{ decision.strand_name }}: rung {{ rungWords(decision.mean_before, top) }} → <strong>{{ rungWords(decision.mean_after, top) }}</strong> ({{ moved >= 0 ? '+' : '' }}{{ moved.toFixed(2) }}, give or take {{ decision.sd_after.toFixed(1) }})</p>
       </div>
       <span v-if="decision.answer" class="tag" :class="decision.answer === 'accepted' ? 'ready' : 'caution'">{{ decision.answer }}{{ decision.answer_kind ? ` to ${stepName(decision.answer_kind)}` : '' }}{{ decision.answer_why ? `: ${decision.answer_why}` : '' }}</span>
     </header>
