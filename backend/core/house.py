@@ -101,6 +101,7 @@ class House:
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
         self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
+        self._fills: dict[tuple[Family, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None] = {}
         self._quantities: dict[tuple[Role, int, int], Quantity] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
@@ -170,7 +171,12 @@ class House:
             if not mask:
                 return None
             masks.append(mask)
-        return self._filled(f, roles, masks, [], None if any_company else grade)
+        if any_company:
+            return self._filled(f, roles, masks, [], None)
+        key = (f, roles, tuple(masks), tags_of(f, grade))  # grades that ask the same of every thing are filled alike
+        if key not in self._fills:
+            self._fills[key] = self._filled(f, roles, masks, [], grade)
+        return self._fills[key]
 
     def _filled(
         self, f: Family, roles: tuple[Role, ...], masks: list[int], taken: list[int], grade: tuple[int, ...] | None

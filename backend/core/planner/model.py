@@ -113,7 +113,7 @@ def build(
     time = sum(spend) * STEP + set_up
     _hang(model.add(time <= limits.minutes * STEP), hold("minutes"))
     if hold is always:
-        whole_minutes(model, sum(spend), set_up, limits.minutes * STEP, _amounts(listed, limits), "set up")
+        whole_minutes(model, sum(spend), set_up, limits.minutes * STEP, _amounts(listed, fixed, limits), "set up")
     tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes), hold("tiring"))
     _lasting(model, listed, take)
@@ -226,21 +226,21 @@ def whole_minutes(model: Model, work: Any, set_up: Any, total: int, amounts: Ite
     model.add(work <= sum(max(0, total - a) // STEP * t for a, t in takes_up.items()))
 
 
-def _amounts(listed: Listed, limits: Limits) -> range:
+def _amounts(listed: Listed, fixed: Mapping[int, int], limits: Limits) -> range:
     """The steps that setting up can take in a session with every part that has to be there."""
-    least, work = _least(listed, limits)
+    least, work = _least(listed, fixed, limits)
     return range(least, max(least, (limits.minutes - work) * STEP) + 1)
 
 
-def _least(listed: Listed, limits: Limits) -> tuple[int, int]:
+def _least(listed: Listed, fixed: Mapping[int, int], limits: Limits) -> tuple[int, int]:
     """The least steps of setting up and the least minutes of work of any session with every part that has to be there."""
     wanted = dict.fromkeys(limits.must, 1) | {"main": limits.least_main}
     set_up = work = 0
     for part, count in wanted.items():
-        there = [c for c in listed if c.part == part]
+        there = [(c, fixed.get(i, c.least)) for i, c in enumerate(listed) if c.part == part]  # a hand may lock a block shorter
         count = min(count, len(there))
-        set_up += count * min((_own_steps(c) for c in there), default=0)
-        work += count * min((c.least for c in there), default=0)
+        set_up += count * min((_own_steps(c) for c, _ in there), default=0)
+        work += count * min((minutes for _, minutes in there), default=0)
     return set_up, work
 
 

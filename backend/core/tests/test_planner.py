@@ -111,6 +111,23 @@ class OptimumTest(TestCase):
         self.assertEqual((all_of_them.status, kept.status), ("optimal", "optimal"))
         self.assertAlmostEqual(all_of_them.well_spent, kept.well_spent, places=6)
 
+    def test_saying_the_whole_minutes_changes_no_optimum(self) -> None:
+        """Also where a hand locked a block shorter than it usually is."""
+        for seed in (3, 5, 9, 12):
+            request = replace(made_up_request(seed), minutes=14)
+            house = House(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(house, request))[::3]
+            main = next((i for i, c in enumerate(found) if c.part == "main"), None)
+            if main is None:
+                continue
+            limits = Limits(14, 7, tuple({c.part for c in found} & {"opener", "tidy"}), 1, ())
+            for fixed in ({}, {main: 1}):
+                said = solve(found, fixed, limits)
+                with patch("core.planner.model.whole_minutes"):
+                    unsaid = solve(found, fixed, limits)
+                self.assertEqual((said.status, unsaid.status), ("optimal", "optimal"), seed)
+                self.assertAlmostEqual(said.well_spent, unsaid.well_spent, places=6, msg=f"seed {seed}, {fixed}")
+
     def test_the_same_request_gives_the_same_plan(self) -> None:
         request = request_for(FIVE, everything(), targets=("grasp", "scissors"))
         self.assertEqual(plan_session(request), plan_session(request))
