@@ -27,7 +27,7 @@ ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 
 @dataclass(frozen=True)
 class Candidate:
-    """One offer in one part. quality is the worth of a minute, 0 to QUALITY; fit that of its forecast alone, 0 to 1."""
+    """One offer in one part. quality is the worth of a minute, 0 to QUALITY."""
 
     family: Family
     part: str
@@ -35,7 +35,6 @@ class Candidate:
     strand: str
     rung: float
     expected: float
-    fit: float
     quality: int
     zone: Zone
     terms: tuple[Reason, ...]
@@ -159,7 +158,7 @@ class _Rated:
             strand = self.strands[self.at[i]]
             rungs, chances, weight = w.told(strand)
             yield Candidate(
-                w.family, self.part, w.offers[i], strand, float(rungs[i]), float(chances[i]), float(self.fit[i]),
+                w.family, self.part, w.offers[i], strand, float(rungs[i]), float(chances[i]),
                 int(self.quality[i]), self.zone, (weight, *w.shared), least, most,
             )  # fmt: skip
 

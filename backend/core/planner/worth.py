@@ -52,11 +52,11 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
     ladder = STRANDS[strand]
     base = 1.0 if ladder.target in request.targets else OFF_TARGET
     gap, task = rungs_short(strand, request.child, request.estimates)
-    if nothing_missing(request):
-        held, words = 1.0, f"Trains {ladder.name.lower()}; nothing is missing for a wanted task"
-    else:
-        held = min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
-        words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
+    managed = nothing_missing(request)
+    held = 1.0 if managed else min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
+    words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
+    if managed and gap <= 0:
+        words += "; nothing in today's targets is missing for a wanted task"
     if base < 1:
         words += " (not one of today's targets)"
     return Reason("wanted", base * (NOT_HELD_BACK + (1 - NOT_HELD_BACK) * held), words)

@@ -125,7 +125,7 @@ class StrokeTest(TestCase):
         self.assertEqual((halves[0].y1, halves[1].y2), (0, 100))
 
     def test_pieces_of_a_letter_hang_together(self) -> None:
-        """Every piece touches another one: shares an end with it or ends on it. Straight ones are sampled, arcs by their ends."""
+        """Every piece touches another one: shares an end with it or ends on it, by points along both."""
         for letter in FORMS:
             strokes = [stroke_of(p) for p in build(self.KIT, letter).placements]
             for one in strokes if len(strokes) > 1 else ():

@@ -8,8 +8,9 @@ from core.child import Setting
 from core.house import House, stock_of
 from core.planner import GroupRequest, Visit, WeekRequest, bag, group, week
 from core.planner.candidates import QUALITY, all_candidates, undominated
-from core.planner.model import Limits, build, solve
+from core.planner.model import Limits, build, run, solve
 from core.planner.relaxed import LIMITS_ORDER, smallest
+from core.planner.session import limits_of
 from testing.as_milp import best_by_highs
 from testing.core_builders import CLINIC, everything, made_up_request
 
@@ -30,6 +31,19 @@ def caught(module, call):  # type: ignore[no-untyped-def]
 
 
 class OtherSolverTest(TestCase):
+    def test_full_sessions_of_full_houses(self) -> None:
+        """As they are planned, with every part and target that has to be there; large bounds once misled the reading of these."""
+        for seed in (205, 208):
+            request = made_up_request(seed)
+            house = House(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(house, request))
+            built = build(found, {}, limits_of(found, request))
+            built.model.maximize(built.worth)
+            with patch("core.planner.model.WORK_ALLOWED", 10.0):
+                solver, status = run(built.model)
+            self.assertEqual(status, "optimal", seed)
+            self.assertAlmostEqual(best_by_highs(built.model), solver.objective_value, places=2, msg=f"seed {seed}")
+
     def test_sessions(self) -> None:
         tried = 0
         for seed in range(400, 412):

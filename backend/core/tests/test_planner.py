@@ -113,6 +113,7 @@ class OptimumTest(TestCase):
 
     def test_saying_the_whole_minutes_changes_no_optimum(self) -> None:
         """Also where a hand locked a block shorter than it usually is."""
+        tried = 0
         for seed in (3, 5, 9, 12):
             request = replace(made_up_request(seed), minutes=14)
             house = House(request.stock, request.child, request.setting)
@@ -127,6 +128,8 @@ class OptimumTest(TestCase):
                     unsaid = solve(found, fixed, limits)
                 self.assertEqual((said.status, unsaid.status), ("optimal", "optimal"), seed)
                 self.assertAlmostEqual(said.well_spent, unsaid.well_spent, places=6, msg=f"seed {seed}, {fixed}")
+                tried += 1
+        self.assertGreaterEqual(tried, 4)
 
     def test_the_same_request_gives_the_same_plan(self) -> None:
         request = request_for(FIVE, everything(), targets=("grasp", "scissors"))

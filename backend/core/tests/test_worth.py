@@ -66,7 +66,9 @@ class WeightTest(TestCase):
         for strand in ("object_grasp", "tool_grasp"):
             self.assertEqual(strand_weight(strand, managed).factor, 1.0)
         self.assertEqual(strand_weight("push", managed).factor, 0.5)
-        self.assertIn("nothing is missing", strand_weight("tool_grasp", managed).words)
+        self.assertIn("nothing in today's targets is missing", strand_weight("tool_grasp", managed).words)
+        short_elsewhere = replace(managed, estimates={**managed.estimates, "pinch": Estimate(0.5, 0.4)})
+        self.assertIn("1.5 rungs short", strand_weight("pinch", short_elsewhere).words)
 
     def test_off_target_counts_half_and_says_so(self) -> None:
         reason = strand_weight("push", self.request(object_grasp=3.0))

@@ -49,7 +49,6 @@ class PlanTest(TestCase):
         Plan.objects.filter(pk=plan["id"]).update(used_on=TODAY)
         status, aims = self.api("get", f"/children/{self.child.pk}/aims")
         self.assertEqual(status, 200)
-        self.assertTrue({a["target"] for a in aims} <= {"scissors", "strength", "grasp", "in_hand", "bilateral"})
         held = [a["target"] for a in aims if "short" in a["words"]]
         self.assertEqual([a["target"] for a in aims], [*held, *(t for t in ("scissors", "strength") if t not in held)][:2])
         self.assertEqual(Api(make_member())("get", f"/children/{self.child.pk}/aims")[0], 404)

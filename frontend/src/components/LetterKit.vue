@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, reactive, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 import { strokeMiddle, strokePath } from '@/logic/strokes'
 import ProblemNote from './ProblemNote.vue'
 
 /** Letters laid from straight and arc pieces: what this kit builds at once, drawn and numbered in writing order, and what to cut. */
 const { name } = defineProps<{ name: string }>()
-const PIECES = ['long straight', 'short straight', 'large arc', 'small arc']
 const GAP = 30 // hundredths of a letter's height between letters
 const shown = ref(false)
 const text = ref(name.toUpperCase())
-const kit = reactive<Record<string, number>>({ 'long straight': 2, 'short straight': 4, 'large arc': 2, 'small arc': 2 })
-const asked = computed(() => ({ text: text.value, kit: PIECES.map((piece) => ({ piece, count: kit[piece] ?? 0 })) }))
+const kit = ref<Schemas['PieceCount'][]>([]) // none: the usual one, which the answer names
+const asked = computed(() => ({ text: text.value, kit: kit.value.map((p) => ({ ...p, count: p.count ?? 0 })) }))
 const settled = refDebounced(asked, 250)
 const { data, error } = useQuery({
   queryKey: ['letters', settled],
@@ -21,6 +20,9 @@ const { data, error } = useQuery({
   enabled: () => shown.value,
   placeholderData: keepPreviousData,
   retry: false,
+})
+watch(data, (found) => {
+  if (found && !kit.value.length) kit.value = found.usual.map((p) => ({ ...p }))
 })
 const placed = computed(() => {
   let x = 0
@@ -40,7 +42,7 @@ const counted = (pieces: Schemas['PieceCount'][]): string => pieces.map((p) => `
     <template v-if="shown">
       <div class="row">
         <el-input v-model="text" class="text" maxlength="20" aria-label="Letters to build" />
-        <label v-for="p in PIECES" :key="p" class="row small">{{ p }}s <el-input-number v-model="kit[p]" :min="0" :max="99" :controls="false" class="count" :aria-label="`${p}s in the kit`" /></label>
+        <label v-for="p in kit" :key="p.piece" class="row small">{{ p.piece }}s <el-input-number v-model="p.count" :min="0" :max="99" :controls="false" class="count" :aria-label="`${p.piece}s in the kit`" /></label>
       </div>
       <ProblemNote :error="error" />
       <template v-if="data && !error">

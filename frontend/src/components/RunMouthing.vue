@@ -26,7 +26,7 @@ async function keep(): Promise<void> {
     <div>
       <p><strong>{{ run.child_name }} mouthed a thing.</strong> Take it away; count what is left on the table.</p>
       <p v-for="line in here" :key="line"><strong>Barred now.</strong> {{ line }}</p>
-      <p><template v-if="!here.length">Nothing else in this activity is barred by it. </template><template v-if="later.length">Not today any more: {{ later.join(', ') }}.</template></p>
+      <p v-if="!here.length || later.length"><template v-if="!here.length">Nothing else in this activity is barred by it. </template><template v-if="later.length">Not today any more: {{ later.join(', ') }}.</template></p>
       <p v-if="kept" role="status">{{ kept }}</p>
     </div>
     <div class="answers">

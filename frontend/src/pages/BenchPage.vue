@@ -25,6 +25,7 @@ const block = computed(() => blocks.value[at.value])
 watch(blocks, (row) => (at.value = Math.min(at.value, Math.max(row.length - 1, 0))))
 
 const atWork = computed(() => blocks.value.reduce((sum, b) => sum + b.minutes, 0))
+const targetName = (id: string): string => words.value?.targets.find((t) => t.id === id)?.name ?? ''
 /** Minutes at work for each target, the most first. */
 const covered = computed(() => {
   const sums: Record<string, number> = {}
@@ -70,10 +71,10 @@ async function run(): Promise<void> {
         <h1>{{ plan.name || 'Session plan' }}</h1>
       </div>
       <p class="totals" aria-live="polite">
-        <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}, {{ plan.minutes! - atWork }} setting up</span>
+        <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}, {{ minutesWords(plan.minutes! - atWork) }} setting up</span>
         <span><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span>
         <span><strong>{{ plan.tiring_minutes }} min</strong> tiring</span>
-        <span v-for="[target, minutes] in covered" :key="target" class="covered" :title="words?.targets.find((t) => t.id === target)?.name"><TargetSign :target="target" :size="18" /> {{ minutes }} min</span>
+        <span v-for="[target, minutes] in covered" :key="target" class="covered" role="img" :title="targetName(target)" :aria-label="`${targetName(target)}: ${minutes} min`"><TargetSign :target="target" :size="18" /> {{ minutes }} min</span>
         <span class="soft small">{{ proof }}</span>
       </p>
       <div class="row right">
