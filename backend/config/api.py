@@ -17,9 +17,9 @@ from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
 from config.words import router as words
 from core.asked import NotThere
+from core.events import EventError
 from core.materials import MeasureError
 from core.planner import RequestError
-from core.scoring import EventError
 from cupboard.api import router as cupboard
 from cupboard.letters_api import router as letters
 from cupboard.making_api import router as making

@@ -1,6 +1,6 @@
 """Plays the demo's histories: made-up children run their plans, tap by tap, through the real actions."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from contextlib import contextmanager
 from datetime import UTC, date, datetime, time, timedelta
 from typing import Any
@@ -13,9 +13,9 @@ from caseload.actions import add_child, set_rung
 from caseload.models import Child, Home, StrandEstimate
 from clinic.models import Member
 from config.demo import DemoChild
+from core.events import HANDS
 from core.library import FAMILIES
 from core.policies import DEFAULTS
-from core.scoring import HANDS, Event
 from core.simulate import Child as MadeUp
 from core.skills import STRANDS
 from planning.actions import Impossible, make_plan
@@ -100,8 +100,8 @@ def _session(
 
 def _taps(
     run: Run, child: Child, demo: DemoChild, week: float, truth: dict[str, MadeUp], random: np.random.Generator
-) -> Iterator[Event]:
-    """What would be tapped in one session, second by second."""
+) -> Iterator[dict[str, Any]]:
+    """What would be tapped in one session, second by second: least help first, so help comes after a failed try."""
     at = datetime.combine(run.on, time(14, 5), tzinfo=UTC)
     for block in run.blocks:
         made_up = truth[block["strand"]]
@@ -110,19 +110,29 @@ def _taps(
         for _ in range(min(block["sets"], 2)):
             misses = 0
             for _ in range(block["count"]):
-                support = "spoken" if misses >= 2 or (demo.helped and random.random() < 0.75) else "alone"
-                won = bool(random.random() < made_up.true_chance(week, block["family"], block["rung"] + harder, support))
+                helps = misses >= 2 or (demo.helped and random.random() < 0.75)
+                chances = [made_up.true_chance(week, block["family"], block["rung"] + harder, s) for s in ("alone", "spoken")]
+                luck = float(random.random())
+                support = "spoken" if chances[0] <= luck < chances[1] and helps else "alone"
+                won = luck < chances[helps]
                 misses = 0 if won else misses + 1
                 at += timedelta(seconds=float(random.uniform(5, 14)))
-                value = {"outcome": "success" if won else "miss", "support": support, "grade": block["grade"], "hand": hand}
-                yield Event(str(_id(random)), block["id"], "try", at, value)
+                yield _event(block, "try", at, random, {
+                    "outcome": "success" if won else "miss", "support": support, "grade": block["grade"], "hand": hand, "help_first": False,
+                })  # fmt: skip
                 if not won and random.random() < 0.2 and block["watch"]:
                     mark = block["watch"][int(random.integers(len(block["watch"])))]["id"]
-                    yield Event(str(_id(random)), block["id"], "mark", at, {"mark": mark})
+                    yield _event(block, "mark", at, random, {"mark": mark})
             for kind, value in _read_off(block, made_up.true_chance(week, block["family"], block["rung"] + harder), random):
-                yield Event(str(_id(random)), block["id"], kind, at, value)
+                yield _event(block, kind, at, random, value)
             at += timedelta(seconds=40)
         at += timedelta(seconds=90)
+
+
+def _event(
+    block: dict[str, Any], kind: str, at: datetime, random: np.random.Generator, value: Mapping[str, object]
+) -> dict[str, Any]:
+    return {"id": str(_id(random)), "block": block["id"], "kind": kind, "at": at, "value": value}
 
 
 def _read_off(block: dict[str, Any], skill: float, random: np.random.Generator) -> Iterator[tuple[str, dict[str, object]]]:

@@ -116,7 +116,7 @@ def _taken(measure: str, sets: list[SetResult]) -> float | None:
 
 def _alone(sets: list[SetResult]) -> float | None:
     won = sum(s.successes for s in sets)
-    return 100 * sum(s.successes for s in sets if s.support == "alone") / won if won else None
+    return 100 * sum(s.alone_successes for s in sets) / won if won else None
 
 
 def _drops(sets: list[SetResult]) -> float | None:

@@ -59,14 +59,23 @@ def _how(sets: Sequence[SetResult]) -> str:
     for support in SUPPORTS:
         mine = [s for s in sets if s.support == support]
         if mine:
-            words = "alone" if support == "alone" else f"with {SUPPORTS[support].words}"
-            parts.append(f"{sum(s.successes for s in mine)} of {sum(s.tries for s in mine)} {words}")
+            parts.append(_counted(support, mine, sets))
     drops, hold = sum(s.drops for s in sets), max(s.best_hold_seconds for s in sets)
     parts += [f"{drops} dropped"] if drops else []
     parts += [f"longest hold {hold:.0f} s"] if hold else []
     read = {m for s in sets for m in s.measures}
     parts += [_measured(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures])) for m in MEASURED if m in read]
     return ", ".join(parts)
+
+
+def _counted(support: str, mine: Sequence[SetResult], sets: Sequence[SetResult]) -> str:
+    won = sum(s.successes for s in mine)
+    if support == "alone":
+        return f"{won} of {sum(s.alone_tries for s in sets)} alone"
+    words = f"with {SUPPORTS[support].words}"
+    if all(s.failed_alone for s in mine):
+        return f"{won} more {words}"
+    return f"{won} of {sum(s.tries for s in mine)} {words}"
 
 
 def _measured(measure: Measured, value: float) -> str:

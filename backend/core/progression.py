@@ -37,6 +37,7 @@ class Policy:
     stall_sessions: int = 4
     stall_rungs: float = 0.25
     stale_days: int = STALE_DAYS
+    fade_tries: int = 6
     fade_first: bool = True
     same_level: float = 0.35
     preferred: str = ""
@@ -131,7 +132,7 @@ class _Facts:
         self.level = max(s.difficulty[policy.strand] for s in self.today_sets)
         recent = [s for s in sets if (self.last_day - s.on).days <= policy.stale_days]
         self.here = [s for s in recent if s.difficulty[policy.strand] >= self.level - policy.same_level]
-        self.alone = [s for s in self.here if s.support == "alone"]
+        self.alone = [s for s in self.here if s.alone_tries]
         self.helped = [s for s in self.here if s.support != "alone" and SUPPORTS[s.support].informative]
         self.sets = sets
 
@@ -140,9 +141,15 @@ class _Facts:
         tries, won = sum(s.tries for s in sets), sum(s.successes for s in sets)
         return won, tries, won / tries if tries else 0.0
 
+    @staticmethod
+    def share_alone(sets: Sequence[SetResult]) -> tuple[int, int, float]:
+        """Successes, tries and their share without help: a try that came right with help after failing is a failure here."""
+        tries, won = sum(s.alone_tries for s in sets), sum(s.alone_successes for s in sets)
+        return won, tries, won / tries if tries else 0.0
+
 
 def _alone_evidence(facts: _Facts) -> tuple[Evidence, ...]:
-    won, tries, share = facts.share(facts.alone)
+    won, tries, share = facts.share_alone(facts.alone)
     days = len({s.on for s in facts.alone})
     return (
         Evidence("alone", share, "share of tries", f"{won} of {tries} alone at this grade or harder"),
@@ -170,7 +177,7 @@ def _too_hard(facts: _Facts, policy: Policy) -> Decision | None:
 
 
 def _ready(facts: _Facts, policy: Policy) -> Decision | None:
-    _, tries, share = facts.share(facts.alone)
+    _, tries, share = facts.share_alone(facts.alone)
     days = len({s.on for s in facts.alone})
     row = max((s.longest_row for s in facts.alone), default=0)
     up = share >= policy.ready_share and tries >= policy.ready_tries and days >= policy.ready_days and row >= policy.row_wanted
@@ -190,8 +197,8 @@ def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
         return None
     mine = [s for s in facts.alone if s.hand == policy.preferred]
     others = [s for s in facts.alone if s.hand == OTHER_HAND[policy.preferred]]
-    won, tries, share = facts.share(mine)
-    other_won, other_tries, other_share = facts.share(others)
+    won, tries, share = facts.share_alone(mine)
+    other_won, other_tries, other_share = facts.share_alone(others)
     if tries < policy.ready_tries or share < policy.ready_share or len({s.on for s in mine}) < policy.ready_days:
         return None
     if other_tries >= policy.ready_tries and other_share >= policy.ready_share:
@@ -206,9 +213,12 @@ def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
 
 def _fade(facts: _Facts, policy: Policy) -> Decision | None:
     today = [s for s in facts.helped if s.on == facts.last_day]
-    won, tries, share = facts.share(today)
-    alone_today = sum(s.tries for s in facts.alone if s.on == facts.last_day)
-    if tries < 6 or share < policy.ready_share or tries <= alone_today:
+    unhelped = [s for s in facts.here if s.on == facts.last_day and s.support == "alone"]
+    won, tries, _ = facts.share(today)
+    # help that comes after a failed try did not come, or did not do, where the try stayed a failure
+    still_failed = sum(s.tries - s.successes for s in unhelped if not s.help_first) if any(s.failed_alone for s in today) else 0
+    share = won / (tries + still_failed) if tries else 0.0
+    if tries < policy.fade_tries or share < policy.ready_share or tries <= sum(s.tries for s in unhelped) - still_failed:
         return None
     most = max((s.support for s in today), key=LEVELS.index)
     less = less_help(most) or "alone"
@@ -247,7 +257,7 @@ def _stalled(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision | No
 
 
 def _hold(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision:
-    won, tries, _ = facts.share(facts.alone)
+    won, tries, _ = facts.share_alone(facts.alone)
     wanting = []
     if tries < policy.ready_tries:
         wanting.append(f"{policy.ready_tries - tries} more tries alone")

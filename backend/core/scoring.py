@@ -11,51 +11,12 @@ from datetime import date, datetime
 from types import MappingProxyType
 
 from core.ability import SetEvidence
+from core.child import PromptPolicy
+from core.events import HANDS, Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
 from core.grading import difficulty
-from core.library import family
-from core.marks import MARKS
-from core.measured import MEASURED, folded
+from core.measured import folded
 from core.support import SUPPORTS
 from core.variants import Variant
-
-KINDS = (
-    "try",
-    "drop",
-    "hold",
-    "mark",
-    "support",
-    "grade",
-    "pause",
-    "resume",
-    "note",
-    "undo",
-    "begin",
-    "end",
-    "skip",
-    "hand",
-    "measure",
-)
-HANDS = ("right", "left")
-PLAUSIBLE_HOLD_SECONDS = 600.0  # s: longer is a forgotten timer
-
-
-class EventError(ValueError):
-    """An event that can't be counted: says which field, what is wrong and what to send instead."""
-
-    def __init__(self, field: str, message: str) -> None:
-        super().__init__(message)
-        self.field = field
-
-
-@dataclass(frozen=True)
-class Event:
-    """One thing tapped at the table. id is made on the tablet; at is the tablet's clock."""
-
-    id: str
-    block: str
-    kind: str
-    at: datetime
-    value: Mapping[str, object] = field(default_factory=lambda: MappingProxyType({}))
 
 
 @dataclass(frozen=True)
@@ -63,6 +24,7 @@ class SetResult:
     """What one child did in one block at one grade with one kind of help and one hand, on one day.
 
     hold_seconds -- seconds under tension: all holds together; best_hold_seconds -- the longest of them
+    help_first   -- help was on from the start; otherwise it came after the child had failed alone
     measures     -- what was read off by hand, by id of core.measured, in its unit
     """
 
@@ -82,129 +44,113 @@ class SetResult:
     marks: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
     first_two_missed: bool = False
     longest_row: int = 0
+    help_first: bool = False
 
     @property
     def difficulty(self) -> Mapping[str, float]:
         """The rung asked, by strand."""
         return difficulty(Variant(self.family, self.grade))
 
+    @property
+    def failed_alone(self) -> bool:
+        """Whether every try of the set was first failed alone: help came after, and a success with it is not one alone."""
+        return self.support != "alone" and not self.help_first and SUPPORTS[self.support].informative
+
+    @property
+    def alone_tries(self) -> int:
+        """How many tries tell what the child does alone."""
+        return self.tries if self.support == "alone" or self.failed_alone else 0
+
+    @property
+    def alone_successes(self) -> int:
+        """How many of them succeeded."""
+        return self.successes if self.support == "alone" else 0
+
     def evidence(self, strand: str, preferred: str = "") -> SetEvidence:
         """The set as evidence for one strand it trains.
 
         preferred -- the child's settled hand: work with the other one counts with an offset of its own, as another activity would
+        Help that came after a failed try leaves a failure alone; help from the start lifts the chance.
         """
         other = preferred in HANDS and self.hand in HANDS and self.hand != preferred
-        return SetEvidence(
-            f"{self.family}/{self.hand}" if other else self.family,
-            self.difficulty[strand],
-            self.tries,
-            self.successes,
-            self.support,
-        )
+        name = f"{self.family}/{self.hand}" if other else self.family
+        if self.failed_alone:
+            return SetEvidence(name, self.difficulty[strand], self.tries, 0, "alone")
+        return SetEvidence(name, self.difficulty[strand], self.tries, self.successes, self.support)
 
 
-def checked_event(event: Event, blocks: Mapping[str, str]) -> Event:
-    """Return the event unchanged. Raises EventError when it can't be counted.
+@dataclass(frozen=True)
+class _Key:
+    """What the tries of one set share."""
 
-    blocks -- the run's blocks: block id to family id
-    """
-    if event.kind not in KINDS:
-        raise EventError("kind", f"{event.kind!r} is not an event. Use one of {', '.join(KINDS)}.")
-    if event.block not in blocks:
-        raise EventError("block", f"block {event.block!r} is not part of this run. Reload the run.")
-    value = event.value
-    if event.kind == "try":
-        if value.get("outcome") not in ("success", "miss"):
-            raise EventError("outcome", f"outcome {value.get('outcome')!r} is neither success nor miss. Send one of these.")
-        if value.get("support") not in SUPPORTS:
-            raise EventError(
-                "support", f"support {value.get('support')!r} is not on the ladder. Use one of {', '.join(SUPPORTS)}."
-            )
-        _check_grade(value.get("grade"), blocks[event.block])
-        _check_hand(value.get("hand"), ("", None, *HANDS))
-    if event.kind == "hand":
-        _check_hand(value.get("hand"), HANDS)
-    if event.kind == "measure":
-        _check_measure(value)
-    if event.kind == "grade":
-        _check_grade(value.get("grade"), blocks[event.block])
-    if event.kind == "mark" and value.get("mark") not in MARKS:
-        raise EventError("mark", f"mark {value.get('mark')!r} is not known. Use one of {', '.join(MARKS)}.")
-    if event.kind == "hold" and not 0 < _number(value.get("seconds")) <= PLAUSIBLE_HOLD_SECONDS:
-        raise EventError("seconds", f"a hold of {value.get('seconds')!r} s is not possible. Send more than 0 and up to 600.")
-    if event.kind == "undo" and not isinstance(value.get("event"), str):
-        raise EventError("event", "an undo names the event it takes back. Send its id.")
-    return event
+    block: str
+    grade: tuple[int, ...]
+    support: str
+    hand: str
+    help_first: bool
 
 
-def _number(value: object) -> float:
-    return float(value) if isinstance(value, int | float) and not isinstance(value, bool) else -1.0
-
-
-def _check_hand(hand: object, known: tuple[str | None, ...]) -> None:
-    if hand not in known:
-        raise EventError("hand", f"hand {hand!r} is neither right nor left. Send one of these.")
-
-
-def _check_measure(value: Mapping[str, object]) -> None:
-    measured = MEASURED.get(str(value.get("measure")))
-    if measured is None:
-        raise EventError("measure", f"measure {value.get('measure')!r} is not known. Use one of {', '.join(MEASURED)}.")
-    try:
-        measured.checked(value.get("value"))
-    except ValueError as no:
-        raise EventError("value", str(no)) from no
-
-
-def _check_grade(grade: object, family_id: str) -> None:
-    axes = family(family_id).axes
-    steps = list(grade) if isinstance(grade, list | tuple) else []
-    if len(steps) != len(axes) or not all(isinstance(g, int) and 0 <= g < len(a.steps) for g, a in zip(steps, axes, strict=True)):  # type: ignore[arg-type]
-        raise EventError(
-            "grade", f"grade {grade!r} does not exist for this activity. Send one step for each of its {len(axes)} axes."
-        )
-
-
-def fold(events: Iterable[Event], blocks: Mapping[str, str], on: date) -> tuple[SetResult, ...]:
+def fold(
+    events: Iterable[Event], blocks: Mapping[str, str], on: date, prompting: PromptPolicy = "least_first"
+) -> tuple[SetResult, ...]:
     """Return the sets of a run, in the order their first try was made.
 
-    events -- in any order, repeats allowed
-    blocks -- block id to family id
-    on     -- the day the run is kept under (the server's, not the tablet's)
+    events    -- in any order, repeats allowed
+    blocks    -- block id to family id
+    on        -- the day the run is kept under (the server's, not the tablet's)
+    prompting -- the child's prompt policy, by which tries from before events said when help came are read
     """
     kept = _kept(events)
-    groups: dict[tuple[str, tuple[int, ...], str, str], list[Event]] = {}
+    keys = _keys(kept, prompting)
+    groups: dict[_Key, list[TryEvent]] = {}
     for event in kept:
-        if event.kind == "try":
-            groups.setdefault(_set_key(event), []).append(event)
-    extras = _Extras(kept)
+        if isinstance(event, TryEvent):
+            groups.setdefault(keys[event.id], []).append(event)
+    extras = _Extras(kept, keys)
     return tuple(_set(key, tries, blocks, on, extras) for key, tries in groups.items())
 
 
 def _kept(events: Iterable[Event]) -> list[Event]:
     once = {e.id: e for e in sorted(events, key=lambda e: (e.at, e.id))}
-    taken_back = {e.value["event"] for e in once.values() if e.kind == "undo"}
-    return [e for e in once.values() if e.id not in taken_back and e.kind != "undo"]
+    taken_back = {e.value.event for e in once.values() if isinstance(e, UndoEvent)}
+    return [e for e in once.values() if e.id not in taken_back and not isinstance(e, UndoEvent)]
 
 
-def _set_key(event: Event) -> tuple[str, tuple[int, ...], str, str]:
-    v = event.value
-    return event.block, tuple(v["grade"]), str(v["support"]), str(v.get("hand", ""))  # type: ignore[arg-type]
+def _keys(kept: list[Event], prompting: PromptPolicy) -> dict[str, _Key]:
+    """The set each try belongs to, by event id.
+
+    Tries from before `help_first` was kept were all sent as missed alone: under most help first, a miss in a block
+    that is worked with help is a miss with the help last used there.
+    """
+    help_in: dict[str, str] = {}
+    keys = {}
+    for e in kept:
+        if not isinstance(e, TryEvent):
+            continue
+        v, support = e.value, e.value.support
+        help_first = v.help_first if v.help_first is not None else prompting == "most_first"
+        if v.help_first is None and help_first:
+            if v.outcome == "miss":
+                support = help_in.get(e.block, support)
+            else:
+                help_in[e.block] = support
+        keys[e.id] = _Key(e.block, v.grade, support, v.hand or "", help_first)
+    return keys
 
 
 class _Extras:
     """Drops, holds, marks and measures of each block; they belong to the set being tried when they were tapped."""
 
-    def __init__(self, kept: list[Event]) -> None:
-        self.by_set: dict[tuple[str, tuple[int, ...], str, str], list[Event]] = {}
-        last: dict[str, tuple[str, tuple[int, ...], str, str]] = {}
-        first: dict[str, tuple[str, tuple[int, ...], str, str]] = {}
+    def __init__(self, kept: list[Event], keys: Mapping[str, _Key]) -> None:
+        self.by_set: dict[_Key, list[Event]] = {}
+        last: dict[str, _Key] = {}
+        first: dict[str, _Key] = {}
         for e in kept:
-            if e.kind == "try":
-                first.setdefault(e.block, _set_key(e))
+            if isinstance(e, TryEvent):
+                first.setdefault(e.block, keys[e.id])
         for e in kept:
-            if e.kind == "try":
-                last[e.block] = _set_key(e)
+            if isinstance(e, TryEvent):
+                last[e.block] = keys[e.id]
             elif e.kind in ("drop", "hold", "mark", "measure") and e.block in first:
                 self.by_set.setdefault(last.get(e.block) or first[e.block], []).append(e)
         self.pauses = [e for e in kept if e.kind in ("pause", "resume")]
@@ -221,30 +167,39 @@ class _Extras:
         return total
 
 
-def _set(
-    key: tuple[str, tuple[int, ...], str, str], tries: list[Event], blocks: Mapping[str, str], on: date, extras: _Extras
-) -> SetResult:
-    block, grade, support, hand = key
-    won = [e.value["outcome"] == "success" for e in tries]
+def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, extras: _Extras) -> SetResult:
+    won = [e.value.outcome == "success" for e in tries]
     others = extras.by_set.get(key, [])
-    holds = [_number(e.value["seconds"]) for e in others if e.kind == "hold"]
+    holds = [e.value.seconds for e in others if isinstance(e, HoldEvent)]
     start, end = tries[0].at, tries[-1].at
-    seconds = max(0.0, (end - start).total_seconds() - extras.paused_seconds(block, start, end))
+    seconds = max(0.0, (end - start).total_seconds() - extras.paused_seconds(key.block, start, end))
     return SetResult(
-        on, block, blocks[block], grade, support, hand, len(won), sum(won),
-        drops=sum(e.kind == "drop" for e in others), seconds=seconds,
-        best_hold_seconds=max(holds, default=0.0), hold_seconds=sum(holds), measures=_measures(others),
-        marks=MappingProxyType(dict(Counter(str(e.value["mark"]) for e in others if e.kind == "mark"))),
-        first_two_missed=len(won) >= 2 and not any(won[:2]), longest_row=_longest_row(won),
-    )  # fmt: skip
+        on=on,
+        block=key.block,
+        family=blocks[key.block],
+        grade=key.grade,
+        support=key.support,
+        hand=key.hand,
+        tries=len(won),
+        successes=sum(won),
+        drops=sum(isinstance(e, PlainEvent) and e.kind == "drop" for e in others),
+        seconds=seconds,
+        best_hold_seconds=max(holds, default=0.0),
+        hold_seconds=sum(holds),
+        measures=_measures(others),
+        marks=MappingProxyType(dict(Counter(e.value.mark for e in others if isinstance(e, MarkEvent)))),
+        first_two_missed=len(won) >= 2 and not any(won[:2]),
+        longest_row=_longest_row(won),
+        help_first=key.help_first,
+    )
 
 
 def _measures(others: list[Event]) -> Mapping[str, float]:
-    read: dict[str, list[float]] = {}
+    readings: dict[str, list[float]] = {}
     for e in others:
-        if e.kind == "measure":
-            read.setdefault(str(e.value["measure"]), []).append(_number(e.value["value"]))
-    return MappingProxyType({m: folded(m, values) for m, values in read.items()})
+        if isinstance(e, MeasureEvent):
+            readings.setdefault(e.value.measure, []).append(e.value.value)
+    return MappingProxyType({m: folded(m, values) for m, values in readings.items()})
 
 
 def _longest_row(won: list[bool]) -> int:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import date
 from math import hypot, log
 
-from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG
+from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, SetEvidence
 from core.scoring import SetResult
 from core.skills import Strand
 from core.support import SUPPORTS
@@ -69,16 +69,26 @@ def day_levels(strand: str, sets: Sequence[SetResult]) -> tuple[Level, ...]:
     """
     found = []
     for on in sorted({s.on for s in sets}):
-        told = [s for s in sets if s.on == on and s.tries and SUPPORTS[s.support].informative]
-        if told:
-            rungs = sum(s.tries * _read_back(strand, s) for s in told) / sum(s.tries for s in told)
-            found.append(Level(on, rungs))
+        rungs = [_read_back(same) for same in _same_work(strand, [s for s in sets if s.on == on])]
+        if rungs:
+            found.append(Level(on, sum(tries * rung for tries, rung in rungs) / sum(tries for tries, _ in rungs)))
     return tuple(found)
 
 
-def _read_back(strand: str, s: SetResult) -> float:
-    odds = log((s.successes + 0.5) / (s.tries - s.successes + 0.5))
-    return s.difficulty[strand] - SUPPORTS[s.support].lift + (odds - AT_RUNG) / LOG_ODDS_PER_RUNG
+def _same_work(strand: str, sets: Sequence[SetResult]) -> list[list[SetEvidence]]:
+    """The sets that say something, those of one grade and one lift of help together."""
+    groups: dict[tuple[str, float, str], list[SetEvidence]] = {}
+    for s in sets:
+        e = s.evidence(strand)
+        if e.tries and SUPPORTS[e.support].informative:
+            groups.setdefault((e.family, e.difficulty, e.support), []).append(e)
+    return list(groups.values())
+
+
+def _read_back(same: Sequence[SetEvidence]) -> tuple[int, float]:
+    tries, won = sum(e.tries for e in same), sum(e.successes for e in same)
+    odds = log((won + 0.5) / (tries - won + 0.5))
+    return tries, same[0].difficulty - SUPPORTS[same[0].support].lift + (odds - AT_RUNG) / LOG_ODDS_PER_RUNG
 
 
 def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, ...]:

@@ -52,6 +52,13 @@ def _take_in(run: Run, strand: str) -> None:
         propose(run, strand, stood, now)
 
 
+def replay(child: Child) -> None:
+    """Work out every estimate of a child again from its start through every set on record."""
+    for row in StrandEstimate.objects.select_for_update().filter(child=child):
+        if history(child, row.strand):
+            stored(row, _replayed(child, row)).save()
+
+
 def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> Estimate:
     """The estimate from its start through every day's sets; with `before`, as it stood going into that day."""
     estimate = ability.from_plain(row.start_state)

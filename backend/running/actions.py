@@ -1,6 +1,6 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, replace
 from datetime import date
 from typing import Any
@@ -11,13 +11,13 @@ from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import hazards
+from core.events import Event, EventError, read_event
 from core.grading import grade_words, neighbours
 from core.library import FAMILIES
 from core.measured import MEASURED
 from core.measures import measures
 from core.planner import Block, block_of, shared_out
 from core.progression import next_hand
-from core.scoring import Event, EventError, checked_event
 from core.suggestions import REST, table
 from core.variants import Variant
 from planning.models import Plan, PlanBlock
@@ -153,19 +153,27 @@ def _grades(bench: Workbench, here: Variant) -> list[dict[str, Any]]:
 
 
 @acting("run.tap")
-def keep_events(member: Member, run: Run, events: Sequence[Event]) -> Done[list[Refused]]:
+def keep_events(member: Member, run: Run, events: Sequence[Mapping[str, Any]]) -> Done[list[Refused]]:
     """Keep what was tapped, each event once however often it comes. Hands back those that were refused."""
     if Run.objects.select_for_update().values_list("frozen", flat=True).get(pk=run.pk):
         raise FieldError(
             "run", str(run.pk), "The note of this run is signed; nothing more is counted.", "Add an amendment to the note."
         )
-    blocks, good, refused = families_of(run), [], []
-    for event in events:
+    blocks = families_of(run)
+    good: list[Event] = []
+    refused = []
+    for plain in events:
         try:
-            good.append(checked_event(event, blocks))
-        except EventError as no:
-            refused.append(Refused(event.id, no.field, str(no)))
-    rows = [RunEvent(pk=e.id, run=run, block=e.block, kind=e.kind, at=e.at, value=dict(e.value)) for e in good]
+            good.append(read_event({**plain, "id": str(plain["id"])}, blocks))
+        except EventError as error:
+            refused.append(Refused(str(plain["id"]), error.field, str(error)))
+    taken = set(RunEvent.objects.filter(pk__in=[e.id for e in good]).exclude(run=run).values_list("pk", flat=True))
+    refused += [Refused(str(pk), "id", "another run has a tap of this id. Reload the run.") for pk in taken]
+    rows = [
+        RunEvent(pk=e.id, run=run, block=e.block, kind=e.kind, at=e.at, value=e.value.model_dump(mode="json"))
+        for e in good
+        if UUID(e.id) not in taken
+    ]
     RunEvent.objects.bulk_create(rows, ignore_conflicts=True)
     return Done(refused, run, run.child_id, {"sent": len(events), "refused": len(refused)})
 
@@ -178,6 +186,7 @@ def fold_run(run: Run) -> list[SetRecord]:
         SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, part=parts[s.block], family=s.family, grade=list(s.grade),
                   strand=strands[s.block], difficulty=s.difficulty[strands[s.block]], support=s.support, hand=s.hand,
                   tries=s.tries, successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
-                  hold_seconds=s.hold_seconds, measures=dict(s.measures), marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row)
+                  hold_seconds=s.hold_seconds, measures=dict(s.measures), marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row,
+                  help_first=s.help_first)
         for s in folded(run)
     )  # fmt: skip

@@ -7,13 +7,15 @@ from uuid import UUID
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
-from pydantic import Field
+from pydantic import GetJsonSchemaHandler
+from pydantic.json_schema import JsonSchemaValue
+from pydantic_core import CoreSchema
 
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.scoring import Event
+from core.events import EVENT, Event
 from planning.queries import group_for, plan_for
 from planning.schemas import BlockOut
 from running import actions, queries
@@ -94,17 +96,18 @@ class RunBlockOut(BlockOut):
 
 
 class EventIn(Schema):
-    """One tap."""
+    """One tap as it comes in: read one by one, so that one that can't be counted keeps no other from being kept."""
 
     id: UUID
-    block: str = Field(max_length=8)
-    kind: str = Field(max_length=10)
-    at: datetime
-    value: dict[str, Any] = {}
+    kind: str = ""
+    block: Any = None
+    at: Any = None
+    value: Any = None
 
-
-class EventOut(EventIn):
-    """One tap, as kept."""
+    @classmethod
+    def __get_pydantic_json_schema__(cls, core_schema: CoreSchema, handler: GetJsonSchemaHandler) -> JsonSchemaValue:
+        """Documented as what it has to be: one of the events of the core."""
+        return handler(EVENT.core_schema)
 
 
 class RunOut(Schema):
@@ -117,10 +120,11 @@ class RunOut(Schema):
     child_name: str
     hand: str
     speed: str
+    help_first: bool
     on: date
     ended_at: datetime | None
     blocks: list[RunBlockOut]
-    events: list[EventOut]
+    events: list[Event]
 
 
 class AdviceOut(Schema):
@@ -176,8 +180,7 @@ def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> Kept
     """Keep a batch of taps, in any order, however often it is sent."""
     who = member(request)
     run = queries.run_to_tap(who, run_id)
-    events = [Event(str(e.id), e.block, e.kind, e.at, e.value) for e in body]
-    refused = actions.keep_events(who, run, events)
+    refused = actions.keep_events(who, run, [e.model_dump(exclude_none=True) for e in body])
     gone = {r.id for r in refused}
     return KeptOut(kept=[e.id for e in body if str(e.id) not in gone],
                    refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused], total=run.events.count())  # fmt: skip
@@ -192,8 +195,7 @@ def read_today(request: HttpRequest, run_id: UUID) -> list[AdviceOut]:
 
 def run_out(run: Run) -> RunOut:
     """A run as the API shows it."""
-    events = [EventOut(id=e.pk, block=e.block, kind=e.kind, at=e.at, value=e.value) for e in run.events.order_by("at", "pk")]
     return RunOut(
         id=run.pk, plan_id=run.plan_id, group_id=run.group_id, speed=run.child.speed_policy, child_id=run.child_id, child_name=run.child.first_name, hand=run.child.hand,
-        on=run.on, ended_at=run.ended_at, blocks=[RunBlockOut(**b) for b in run.blocks], events=events,
+        on=run.on, ended_at=run.ended_at, blocks=[RunBlockOut(**b) for b in run.blocks], events=queries.events_of(run), help_first=run.child.prompt_policy == "most_first",
     )  # fmt: skip

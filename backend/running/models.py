@@ -70,6 +70,7 @@ class SetRecord(models.Model):
     marks = models.JSONField(default=dict)
     first_two_missed = models.BooleanField(default=False)
     longest_row = models.PositiveSmallIntegerField(default=0)
+    help_first = models.BooleanField(default=False)
 
     class Meta:
         indexes = [models.Index(fields=["child", "strand", "on"])]

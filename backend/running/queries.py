@@ -12,7 +12,8 @@ from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
-from core.scoring import Event, SetResult, fold
+from core.events import Event, EventError, read_event
+from core.scoring import SetResult, fold
 from running.models import Run, SetRecord
 
 WORKING_PARTS = ("main", "stretch", "daily")  # a sure win at the start says nothing about readiness
@@ -54,8 +55,18 @@ def strands_of(run: Run) -> dict[str, str]:
 
 def folded(run: Run) -> tuple[SetResult, ...]:
     """The run's log as sets."""
-    events = [Event(str(e.pk), e.block, e.kind, e.at, e.value) for e in run.events.all()]
-    return fold(events, families_of(run), run.on)
+    return fold(events_of(run), families_of(run), run.on, run.child.prompt_policy)
+
+
+def events_of(run: Run) -> list[Event]:
+    """The run's log as the rules read it, in the order it was tapped; a row no rule can read any more is passed over."""
+    blocks, events = families_of(run), []
+    for e in run.events.order_by("at", "pk"):
+        try:
+            events.append(read_event({"id": str(e.pk), "block": e.block, "kind": e.kind, "at": e.at, "value": e.value}, blocks))
+        except EventError:
+            continue
+    return events
 
 
 SET_FIELDS = tuple(f.name for f in fields(SetResult))

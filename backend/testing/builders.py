@@ -13,7 +13,6 @@ from caseload.actions import add_child
 from caseload.models import Child, Home
 from clinic.models import Clinic, Member
 from core.policies import DEFAULTS
-from core.scoring import Event
 from cupboard.models import StockItem
 from planning.actions import make_plan
 from planning.models import Plan
@@ -70,13 +69,13 @@ def run_for_child(member: Member, child: Child, on: date = TODAY) -> Run:
     return start_run(member, plan_for_child(member, child), uuid4(), on)
 
 
-def tries(run: Run, block: int, outcomes: str, support: str = "alone", second: int = 0) -> list[Event]:
+def tries(run: Run, block: int, outcomes: str, support: str = "alone", second: int = 0) -> list[dict[str, Any]]:
     """Events for one block: '1' a success, '0' a miss."""
     shown = run.blocks[block]
     start = datetime(2026, 3, 2, 9, 0, tzinfo=UTC) + timedelta(seconds=second)
     return [
-        Event(str(uuid4()), shown["id"], "try", start + timedelta(seconds=5 * i),
-              {"outcome": "success" if o == "1" else "miss", "support": support, "grade": shown["grade"], "hand": "right"})
+        {"id": str(uuid4()), "block": shown["id"], "kind": "try", "at": start + timedelta(seconds=5 * i),
+         "value": {"outcome": "success" if o == "1" else "miss", "support": support, "grade": shown["grade"], "hand": "right"}}
         for i, o in enumerate(outcomes)
     ]  # fmt: skip
 

@@ -77,7 +77,10 @@ class MeasuresTest(TestCase):
 
 class NoteTest(TestCase):
     def told(self, **changes: object) -> Told:
-        sets = [set_of(MONDAY, 8, 7), set_of(MONDAY, 4, 3, "spoken", drops=2, marks=MappingProxyType({"helper_idle": 2}))]
+        sets = [
+            set_of(MONDAY, 8, 7),
+            set_of(MONDAY, 4, 3, "spoken", help_first=True, drops=2, marks=MappingProxyType({"helper_idle": 2})),
+        ]
         step = Step("hold_and_act", "One step harder", "15 of 16 alone")
         return replace(Told("Wyn", MONDAY, sets, ["Wash day"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes)  # type: ignore[arg-type]
 
@@ -88,6 +91,10 @@ class NoteTest(TestCase):
             "Seen: helper hand idle (2 ×).", "One hand steadies, one works 2.1 to 2.4", "one step harder, 15 of 16 alone (proposed)",
         ):  # fmt: skip
             self.assertIn(words, text)
+
+    def test_help_that_came_after_counts_among_the_tries_alone(self) -> None:
+        text = draft(self.told(sets=[set_of(MONDAY, 8, 7), set_of(MONDAY, 4, 4, "spoken")]))
+        self.assertIn("7 of 12 alone, 4 more with spoken cue.", text)
 
     def test_an_answer_is_said_as_it_was_given(self) -> None:
         declined = Step("hold_and_act", "One step harder", "15 of 16 alone", "declined")

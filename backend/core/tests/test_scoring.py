@@ -8,8 +8,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.ability import Estimate
+from core.events import Event, EventError, read_event
 from core.progression import decide, next_hand, policy_for
-from core.scoring import Event, EventError, checked_event, fold
+from core.scoring import fold
 from core.skills import STRANDS
 from core.suggestions import REST, table
 from core.summary import Level, Point, day_levels, grade_changes, movement
@@ -21,10 +22,17 @@ START = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
 DAY = date(2026, 3, 2)
 
 
-def tap(number: int, kind: str = "try", second: int | None = None, **value: object) -> Event:
+def plain(number: int, kind: str = "try", second: int | None = None, block: str = "b0", **value: object) -> dict[str, object]:
+    """A tap as it comes in."""
     if kind == "try":
         value = {"outcome": "success", "support": "alone", "grade": [1, 1, 0], "hand": "right", **value}
-    return Event(f"e{number}", "b0", kind, START + timedelta(seconds=number if second is None else second), value)
+    at = START + timedelta(seconds=number if second is None else second)
+    return {"id": f"e{number}", "block": block, "kind": kind, "at": at, "value": value}
+
+
+def tap(number: int, kind: str = "try", second: int | None = None, **value: object) -> Event:
+    """A tap as it is counted."""
+    return read_event(plain(number, kind, second, **value), BLOCKS)
 
 
 LOG = [
@@ -60,18 +68,72 @@ class FoldTest(TestCase):
 
     def test_events_that_can_not_be_counted_are_refused_at_the_field(self) -> None:
         for field, event in (
-            ("kind", tap(0, "jump")),
-            ("outcome", tap(0, outcome="maybe")),
-            ("support", tap(0, support="magic")),
-            ("grade", tap(0, grade=[99, 0, 0])),
-            ("mark", tap(0, "mark", mark="none")),
-            ("seconds", tap(0, "hold", seconds=-2)),
-            ("event", tap(0, "undo")),
-            ("block", Event("e", "b9", "drop", START, {})),
+            ("kind", plain(0, "jump")),
+            ("outcome", plain(0, outcome="maybe")),
+            ("support", plain(0, support="magic")),
+            ("support", plain(0, support=[])),
+            ("grade", plain(0, grade=[99, 0, 0])),
+            ("mark", plain(0, "mark", mark="none")),
+            ("mark", plain(0, "mark", mark={})),
+            ("seconds", plain(0, "hold", seconds=-2)),
+            ("seconds", plain(0, "hold", seconds=float("nan"))),
+            ("event", plain(0, "undo")),
+            ("text", plain(0, "note", text="half an emoji \ud83d")),
+            ("text", plain(0, "note", text="nothing \0 here")),
+            ("block", plain(0, "drop", block="b9")),
+            ("block", plain(0, "drop", block="b" * 9)),
+            ("at", {**plain(0, "drop"), "at": datetime.fromisoformat("0001-01-01T00:00:00+14:00")}),
+            ("at", {**plain(0, "drop"), "at": datetime.fromisoformat("9999-12-31T23:59:59-14:00")}),
+            ("at", {**plain(0, "drop"), "at": "yesterday"}),
         ):
-            with self.assertRaises(EventError) as no:
-                checked_event(event, BLOCKS)
+            with self.subTest(field=field, event=event), self.assertRaises(EventError) as no:
+                read_event(event, BLOCKS)
             self.assertEqual(no.exception.field, field)
+
+
+class HelpTest(TestCase):
+    """What a tap of help or of "not yet" says of what the child does alone."""
+
+    STRAND = "hold_and_act"
+
+    def helped(self, help_first: bool | None, miss_support: str = "alone") -> list[Event]:
+        more = {} if help_first is None else {"help_first": help_first}
+        won = [tap(i, support="spoken", **more) for i in range(6)]
+        return [*won, *(tap(i, outcome="miss", support=miss_support, **more) for i in range(6, 9))]
+
+    def test_help_after_a_failed_try_leaves_a_failure_alone(self) -> None:
+        sets = fold(self.helped(False), BLOCKS, DAY)
+        evidence = [s.evidence(self.STRAND) for s in sets]
+        self.assertEqual([(e.support, e.tries, e.successes) for e in evidence], [("alone", 6, 0), ("alone", 3, 0)])
+        self.assertEqual([(s.alone_tries, s.alone_successes) for s in sets], [(6, 0), (3, 0)])
+
+    def test_help_from_the_start_stays_on_what_is_missed(self) -> None:
+        sets = fold(self.helped(True, "spoken"), BLOCKS, DAY)
+        self.assertEqual([(s.support, s.tries, s.successes, s.alone_tries) for s in sets], [("spoken", 9, 6, 0)])
+        self.assertEqual(sets[0].evidence(self.STRAND).support, "spoken")
+
+    def test_runs_from_before_are_read_by_the_childs_policy(self) -> None:
+        least = fold(self.helped(None), BLOCKS, DAY, "least_first")
+        most = fold(self.helped(None), BLOCKS, DAY, "most_first")
+        self.assertEqual([s.alone_tries for s in least], [6, 3])
+        self.assertEqual([(s.support, s.tries, s.successes) for s in most], [("spoken", 9, 6)])
+
+    def test_hand_over_hand_says_nothing(self) -> None:
+        done = fold([tap(0, support="hand_over_hand", help_first=False)], BLOCKS, DAY)[0]
+        self.assertEqual((done.alone_tries, done.evidence(self.STRAND).support), (0, "hand_over_hand"))
+
+    def test_help_is_faded_only_where_it_mostly_does(self) -> None:
+        for misses, kind in ((1, "fade"), (5, "hold")):
+            sets = [set_of(DAY, 6, 6, "spoken"), set_of(DAY, misses, 0)]
+            self.assertEqual(decide(sets, Estimate(4, 0.5), policy_for(self.STRAND, DAY)).kind, kind, misses)
+
+    def test_tries_that_needed_help_count_against_readiness(self) -> None:
+        days = [DAY, DAY + timedelta(days=7)]
+        alone = [set_of(day, 8, 8) for day in days]
+        helped = [set_of(day, 5, 5, "spoken") for day in days]
+        policy = policy_for(self.STRAND, days[1])
+        self.assertEqual(decide(alone, Estimate(4, 0.5), policy).kind, "up")
+        self.assertNotEqual(decide([*alone, *helped], Estimate(4, 0.5), policy).kind, "up")
 
 
 class MeasuredTest(TestCase):
@@ -96,14 +158,14 @@ class MeasuredTest(TestCase):
             ("value", {"measure": "tokens", "value": True}),
         ):
             with self.assertRaises(EventError) as no:
-                checked_event(tap(0, "measure", **value), BLOCKS)
+                read_event(plain(0, "measure", **value), BLOCKS)
             self.assertEqual(no.exception.field, field)
 
     def test_a_hand_is_right_or_left(self) -> None:
-        checked_event(tap(0, "hand", hand="left"), BLOCKS)
-        for event in (tap(0, "hand", hand="both"), tap(0, hand="foot")):
+        read_event(plain(0, "hand", hand="left"), BLOCKS)
+        for event in (plain(0, "hand", hand="both"), plain(0, hand="foot")):
             with self.assertRaises(EventError) as no:
-                checked_event(event, BLOCKS)
+                read_event(event, BLOCKS)
             self.assertEqual(no.exception.field, "hand")
 
     def test_the_other_hand_is_evidence_with_an_offset_of_its_own(self) -> None:
@@ -151,7 +213,7 @@ class DecideTest(TestCase):
         self.assertIn("shown once", self.decide(*sets).words)
 
     def test_policy_may_put_harder_before_less_help(self) -> None:
-        sets = (set_of(DAY - timedelta(7), 10, 9), set_of(DAY, 4, 4), set_of(DAY, 8, 8, "touch"))
+        sets = (set_of(DAY - timedelta(7), 10, 9), set_of(DAY, 4, 4), set_of(DAY, 8, 8, "touch", help_first=True))
         self.assertEqual(self.decide(*sets, fade_first=False).kind, "up")
 
     def test_help_alone_never_goes_up(self) -> None:
@@ -253,8 +315,10 @@ class MovementTest(TestCase):
         self.assertAlmostEqual(day_levels("hold_and_act", [many])[0].rung, asked, places=3)
         half = set_of(DAY, 10_000, 5_000)  # 5 in 10: one rung below it
         self.assertAlmostEqual(day_levels("hold_and_act", [half])[0].rung, asked - 1, places=3)
-        helped = set_of(DAY, 10_000, 8_000, "spoken")
+        helped = set_of(DAY, 10_000, 8_000, "spoken", help_first=True)
         self.assertAlmostEqual(day_levels("hold_and_act", [helped])[0].rung, asked - 0.5, places=3)
+        came_after = [set_of(DAY, 5_000, 5_000), set_of(DAY, 5_000, 5_000, "spoken")]  # half of them only with help
+        self.assertAlmostEqual(day_levels("hold_and_act", came_after)[0].rung, asked - 1, places=3)
         self.assertEqual(day_levels("hold_and_act", [set_of(DAY, 5, 5, "hand_over_hand")]), ())
 
     def test_non_overlap_counts_every_pair_of_an_early_and_a_later_day(self) -> None:

@@ -3,13 +3,14 @@ import { computed, ref, watch } from 'vue'
 import SetBeads from '@/components/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
 import { useWords } from '@/composables/useWords'
-import { gradeNow, handNow, isPaused, restDue, suggestion, tallyOf } from '@/logic/tally'
+import { gradeNow, handNow, helpChoices, isPaused, restDue, suggestion, supportOfMiss, tallyOf } from '@/logic/tally'
 
 /** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
 const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
 const words = useWords()
 const { run, events, tap, undo } = table
 const help = ref('spoken')
+const helpFirst = computed(() => run.value?.help_first ?? false)
 const at = ref(together) // a child may be at the other activity of a turn, or further on
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
@@ -22,7 +23,7 @@ watch(at, () => (help.value = 'spoken'))
 
 function attempt(outcome: 'success' | 'miss', support: string): void {
   if (!block.value || isPaused(events.value, block.value.id)) return
-  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value, run.value?.hand) })
+  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value, run.value?.hand), help_first: helpFirst.value })
 }
 function turn(by: number): void {
   const to = block.value?.grades[place.value + by]
@@ -39,10 +40,10 @@ function turn(by: number): void {
     <p class="say" role="status">{{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}</p>
     <button type="button" class="alone" @click="attempt('success', 'alone')">On their own</button>
     <div class="pair">
-      <button type="button" class="helped" @click="attempt('success', help)">With help</button>
-      <button type="button" class="missed" @click="attempt('miss', 'alone')">Not yet</button>
+      <button type="button" class="helped" :disabled="help === 'alone'" @click="attempt('success', help)">With help</button>
+      <button type="button" class="missed" @click="attempt('miss', supportOfMiss(helpFirst, help))">Not yet</button>
     </div>
-    <label class="small help">Help <select v-model="help" :aria-label="`Which help for ${run.child_name}`"><option v-for="s in words?.supports.filter((x) => x.id !== 'alone')" :key="s.id" :value="s.id">{{ s.name }}</option></select></label>
+    <label class="small help">Help <select v-model="help" :aria-label="`Which help for ${run.child_name}`"><option v-for="s in helpChoices(words?.supports, helpFirst)" :key="s.id" :value="s.id">{{ s.name }}</option></select></label>
     <div class="three">
       <button type="button" class="plain-button" :disabled="place < 1" @click="turn(-1)">Easier</button>
       <button type="button" class="plain-button" @click="undo(block.id)">Undo</button>

@@ -1,7 +1,7 @@
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { api, Refused, told, type Schemas } from '@/api/client'
 import { keepRun, keepTap, keptRun, markSent, noteTap, tapsOf, unsentTaps } from '@/logic/tapStore'
-import { type RunEvent, standing } from '@/logic/tally'
+import { type Kind, type RunEvent, standing, type ValueOf } from '@/logic/tally'
 
 const RETRY_MS = 3000
 const BATCH = 200
@@ -17,7 +17,7 @@ export interface RunAtTable {
   joined: Ref<string>
   signedOut: Ref<boolean>
   error: ShallowRef<Error | null>
-  tap: (block: string, kind: string, value?: Record<string, unknown>) => void
+  tap: <K extends Kind>(block: string, kind: K, value?: ValueOf<K>) => void
   undo: (block: string) => void
   flush: () => Promise<boolean>
 }
@@ -65,8 +65,8 @@ export function useRun(runId: string): RunAtTable {
     join(asTapped(now.events as RunEvent[]), 'Another tablet counts on this run too: its taps were joined with yours.')
   }
 
-  function tap(block: string, kind: string, value: Record<string, unknown> = {}): void {
-    const event: RunEvent = { id: crypto.randomUUID(), block, kind, at: new Date().toISOString(), value }
+  function tap<K extends Kind>(block: string, kind: K, value?: ValueOf<K>): void {
+    const event = { id: crypto.randomUUID(), block, kind, at: new Date().toISOString(), value: value ?? {} } as RunEvent
     noteTap(runId, event)
     events.value.push(event)
     unsent.value += 1

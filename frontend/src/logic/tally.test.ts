@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { clockWords, durationWords, gradeNow, handNow, isPaused, paceNow, restDue, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, standing, suggestion, tallyOf, whereLeft } from './tally'
+import { clockWords, durationWords, gradeNow, handNow, isPaused, paceNow, restDue, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, standing, suggestion, supportOfMiss, helpChoices, tallyOf, whereLeft } from './tally'
 
 const START = Date.parse('2026-03-02T09:00:00Z')
 let number = 0
 
 function event(kind: string, value: Record<string, unknown> = {}, second = number): RunEvent {
   number += 1
-  return { id: `e${number}`, block: 'b0', kind, at: new Date(START + second * 1000).toISOString(), value }
+  return { id: `e${number}`, block: 'b0', kind, at: new Date(START + second * 1000).toISOString(), value } as RunEvent
 }
 const attempt = (outcome: string, support = 'alone', grade = [1, 0]): RunEvent => event('try', { outcome, support, grade })
 
@@ -141,5 +141,18 @@ describe('the set under way', () => {
   it('sums holds and keeps the last reading of each measure', () => {
     const events = [event('hold', { seconds: 3 }), event('hold', { seconds: 4.5 }), event('measure', { measure: 'tokens', value: 3 }), event('measure', { measure: 'tokens', value: 5 })]
     expect(tallyOf(events, 'b0')).toMatchObject({ bestHold: 4.5, holdSum: 7.5, read: { tokens: 5 } })
+  })
+})
+
+describe('what a tap is recorded as', () => {
+  const supports = [{ id: 'alone' }, { id: 'spoken' }]
+
+  it('is a failure alone where help comes after, and one with its help where help comes first', () => {
+    expect([supportOfMiss(false, 'spoken'), supportOfMiss(true, 'spoken')]).toEqual(['alone', 'spoken'])
+  })
+
+  it('offers working alone among the levels of help only where help comes first', () => {
+    expect(helpChoices(supports, false)).toEqual([{ id: 'spoken' }])
+    expect(helpChoices(supports, true)).toEqual(supports)
   })
 })

@@ -1,6 +1,15 @@
 import type { Schemas } from '@/api/client'
 
 export type RunEvent = Schemas['EventIn']
+export type Kind = RunEvent['kind']
+/** An event that may be of this kind, and what it carries. */
+export type EventOf<K extends Kind, E extends RunEvent = RunEvent> = E extends { kind: infer EK } ? (K extends EK ? E : never) : never
+export type ValueOf<K extends Kind> = NonNullable<EventOf<K>['value']>
+
+/** Whether an event is of one kind; what it carries is known then. */
+export function isA<K extends Kind>(kind: K): (e: RunEvent) => e is EventOf<K> {
+  return (e): e is EventOf<K> => e.kind === kind
+}
 export type RunBlock = Schemas['RunBlockOut']
 
 export interface Tally {
@@ -22,7 +31,7 @@ export interface Tally {
 
 /** Events that count: none that an undo took back, no undo itself, in the order they were tapped. */
 export function standing(events: RunEvent[]): RunEvent[] {
-  const back = new Set(events.filter((e) => e.kind === 'undo').map((e) => e.value?.event))
+  const back = new Set(events.filter(isA('undo')).map((e) => e.value.event))
   return events.filter((e) => e.kind !== 'undo' && !back.has(e.id)).toSorted((a, b) => a.at.localeCompare(b.at))
 }
 
@@ -31,16 +40,16 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
   const tally: Tally = { tries: 0, alone: 0, helped: 0, missed: 0, drops: 0, marks: {}, bestHold: 0, holdSum: 0, read: {}, row: [], skipped: false }
   for (const e of mine) {
     if (e.kind === 'try') {
-      const how = e.value?.outcome !== 'success' ? 'missed' : e.value?.support === 'alone' ? 'alone' : 'helped'
+      const how = e.value.outcome !== 'success' ? 'missed' : e.value.support === 'alone' ? 'alone' : 'helped'
       tally.tries += 1
       tally[how] += 1
       tally.row.push(how)
     } else if (e.kind === 'drop') tally.drops += 1
-    else if (e.kind === 'mark') tally.marks[String(e.value?.mark)] = (tally.marks[String(e.value?.mark)] ?? 0) + 1
+    else if (e.kind === 'mark') tally.marks[e.value.mark] = (tally.marks[e.value.mark] ?? 0) + 1
     else if (e.kind === 'hold') {
-      tally.bestHold = Math.max(tally.bestHold, Number(e.value?.seconds))
-      tally.holdSum += Number(e.value?.seconds)
-    } else if (e.kind === 'measure') tally.read[String(e.value?.measure)] = Number(e.value?.value)
+      tally.bestHold = Math.max(tally.bestHold, e.value.seconds)
+      tally.holdSum += e.value.seconds
+    } else if (e.kind === 'measure') tally.read[e.value.measure] = e.value.value
     else if (e.kind === 'skip') tally.skipped = true
   }
   return tally
@@ -48,14 +57,27 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
 
 /** The grade the block stands at now: the last one chosen, else the planned one. */
 export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
-  const last = standing(events).findLast((e) => e.block === block.id && e.kind === 'grade')
-  return (last?.value?.grade as number[] | undefined) ?? block.grade
+  const last = standing(events).filter(isA('grade')).findLast((e) => e.block === block.id)
+  return last?.value.grade ?? block.grade
 }
 
 /** The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the child's, else the right. */
 export function handNow(events: RunEvent[], block: RunBlock, childs = ''): 'left' | 'right' {
-  const last = standing(events).findLast((e) => e.block === block.id && e.kind === 'hand')
-  return (last?.value?.hand ?? (block.hand || childs)) === 'left' ? 'left' : 'right'
+  const last = standing(events).filter(isA('hand')).findLast((e) => e.block === block.id)
+  return (last?.value.hand ?? (block.hand || childs)) === 'left' ? 'left' : 'right'
+}
+
+/**
+ * The help a try counts as missed with. Least help first: help comes after a failed try, so the try itself was alone.
+ * Most help first: help is on from the start, so it failed with the help it had.
+ */
+export function supportOfMiss(helpFirst: boolean, help: string): string {
+  return helpFirst ? help : 'alone'
+}
+
+/** The levels of help to choose from; where help is on from the start, working without it is a choice too. */
+export function helpChoices<T extends { id: string }>(supports: T[] | undefined, helpFirst: boolean): T[] {
+  return (supports ?? []).filter((s) => helpFirst || s.id !== 'alone')
 }
 
 /** The tries of the set that is under way, oldest first. */
@@ -94,12 +116,14 @@ export function paceNow(events: RunEvent[], block: RunBlock): number | null {
 /** What the core's table says after the tries of the current set; nothing where it says nothing. */
 export function suggestion(events: RunEvent[], block: RunBlock): Schemas['SuggestionOut'] | undefined {
   const grade = JSON.stringify(gradeNow(events, block))
-  const all = standing(events).filter((e) => e.block === block.id && e.kind === 'try' && JSON.stringify(e.value?.grade) === grade)
+  const all = standing(events)
+    .filter(isA('try'))
+    .filter((e) => e.block === block.id && JSON.stringify(e.value.grade) === grade)
   if (!all.length) return undefined
   const set = all.slice(Math.floor((all.length - 1) / block.count) * block.count)
-  const withHelp = (e: RunEvent): boolean => e.value?.support !== 'alone'
+  const withHelp = (e: EventOf<'try'>): boolean => e.value.support !== 'alone'
   const helped = set.filter(withHelp).length * 2 >= set.length
-  const won = set.filter((e) => e.value?.outcome === 'success' && (helped || !withHelp(e))).length
+  const won = set.filter((e) => e.value.outcome === 'success' && (helped || !withHelp(e))).length
   return block.says.find((s) => s.tries === set.length && s.successes === won && s.helped === helped)
 }
 
