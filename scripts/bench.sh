@@ -4,7 +4,7 @@ set -euo pipefail
 source "$(dirname "$0")/common.sh"
 source "$ROOT/scripts/install.sh"
 apt_install postgresql postgresql-client
-python_packages requirements-dev.txt
+python_packages requirements-dev.lock
 front_end
 source "$ROOT/scripts/database.sh"
 db_start bench-postgres 54529 "-c fsync=off -c shared_buffers=256MB"

@@ -4,7 +4,7 @@ set -euo pipefail
 source "$(dirname "$0")/common.sh"
 source "$ROOT/scripts/install.sh"
 export DJANGO_SETTINGS_MODULE=config.settings.test
-python_packages requirements-dev.txt
+python_packages requirements-dev.lock
 front_end
 source "$ROOT/scripts/database.sh"
 db_start test-postgres 54429 "-c fsync=off -c synchronous_commit=off -c full_page_writes=off"

@@ -37,7 +37,5 @@ secret() {
 
 manage() { (cd "$ROOT/backend" && "$PY" manage.py "$@"); }
 
-# worker_alive N: whether our own background worker N runs
-worker_alive() {
-  [ -s "$VAR/worker-$1.pid" ] && tr '\0' ' ' <"/proc/$(cat "$VAR/worker-$1.pid")/cmdline" 2>/dev/null | grep -q "procrastinate worker.*worker-$1"
-}
+# from_caller FILE: a file as seen from the folder the command was called in
+from_caller() { case $1 in /*) echo "$1" ;; *) echo "${POLLICOR_CALLED_IN:-$PWD}/$1" ;; esac }

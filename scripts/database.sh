@@ -1,5 +1,6 @@
 # A PostgreSQL of our own: under var/, on loopback, on its own port, as an ordinary user. Sourced.
-PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1 || true)
+find_postgres() { PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1 || true); }
+find_postgres
 
 # db_home NAME: where the cluster lives; kept in a file, since a server started by root runs as another
 # user and may not reach a folder under /root
@@ -55,7 +56,7 @@ db_make() {
   local home=$1 password_file
   say "making the database …"
   rm -f "$VAR/postgres.migrated"
-  mkdir -p "$home"
+  mkdir -p "$home" "$VAR/log"
   [ "$(id -u)" = 0 ] && chown postgres:postgres "$home"
   chmod 700 "$home"
   password_file=$(mktemp)
@@ -66,10 +67,11 @@ db_make() {
   rm -f "$password_file"
 }
 
+psql_as_owner() { PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor "$@"; }
+
 db_create() { # db_create NAME: the database inside the cluster, where it is missing
-  PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d postgres -tAc \
-    "select 1 from pg_database where datname='$1'" | grep -q 1 ||
-    PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d postgres -qc "create database $1"
+  psql_as_owner -d postgres -tAc "select 1 from pg_database where datname='$1'" | grep -q 1 ||
+    psql_as_owner -d postgres -qc "create database $1"
 }
 
 db_stop() {

@@ -15,16 +15,14 @@ apt_install() {
 stamp_is() { [ -f "$1" ] && [ "$(cat "$1")" = "$2" ]; }
 sum_of() { cat "$@" | sha256sum | cut -c1-32; }
 
-python_packages() { # python_packages requirements.txt|requirements-dev.txt
-  local lock=$ROOT/backend/$1 sum
-  sum=$(sum_of "$ROOT/backend/requirements-dev.txt" "$lock")
-  [ -x "$PY" ] && { stamp_is "$VENV/.stamp-$1" "$sum" || stamp_is "$VENV/.stamp-requirements-dev.txt" "$(sum_of "$ROOT/backend/requirements-dev.txt" "$ROOT/backend/requirements-dev.txt")"; } && return
+python_packages() { # python_packages requirements.lock|requirements-dev.lock: nothing is done where all of it is there
   python3 -c 'import sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null || die "needs Python 3.11 or newer: python3 is $(python3 --version 2>&1)"
-  [ -x "$PY" ] || python3 -m venv "$VENV" 2>/dev/null || { rm -rf "$VENV"; apt_install python3-venv; python3 -m venv "$VENV"; }
-  say "installing Python packages …"
-  "$VENV/bin/pip" install -q --disable-pip-version-check "uv==$UV_VERSION" 2>/dev/null
-  "$VENV/bin/uv" pip install -q --python "$PY" -r "$lock" 2>>"$VAR/log/install.log" || die "Python packages failed: see $VAR/log/install.log"
-  echo "$sum" >"$VENV/.stamp-$1"
+  if [ ! -x "$VENV/bin/uv" ]; then
+    [ -x "$PY" ] || python3 -m venv "$VENV" 2>/dev/null || { rm -rf "$VENV"; apt_install python3-venv; python3 -m venv "$VENV"; }
+    say "installing Python packages …"
+    "$VENV/bin/pip" install -q --disable-pip-version-check "uv==$UV_VERSION" 2>/dev/null
+  fi
+  "$VENV/bin/uv" pip install -q --python "$PY" --require-hashes -r "$ROOT/backend/$1" 2>>"$VAR/log/install.log" || die "Python packages failed: see $VAR/log/install.log"
 }
 
 node_is_new() { node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)' 2>/dev/null; }

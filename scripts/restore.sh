@@ -1,13 +1,19 @@
 #!/usr/bin/env bash
-# Puts a backup back, into an empty database only.
+# Puts a backup back, into an empty database only: all of it, or nothing.
 set -euo pipefail
 source "$(dirname "$0")/common.sh"
+source "$ROOT/scripts/install.sh"
 source "$ROOT/scripts/database.sh"
 [ $# = 1 ] || die "usage: ./pollicor restore FILE"
-[ -f "$1" ] || die "$1 is not there"
+file=$(from_caller "$1")
+[ -f "$file" ] || die "$file is not there"
+apt_install postgresql postgresql-client
+find_postgres
 db_start postgres 54329
 db_create pollicor
-tables=$(PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d pollicor -tAc "select count(*) from information_schema.tables where table_schema='public'")
-[ "$tables" = 0 ] || die "the database holds something already: nothing was touched. Restore into a fresh copy of Pollicor before its first start"
-PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d pollicor --no-owner "$1"
-say "restored from $1"
+tables=$(psql_as_owner -d pollicor -tAc "select count(*) from information_schema.tables where table_schema='public'")
+[ "$tables" = 0 ] || die "the database already holds data: nothing was touched. Restore into a fresh copy of Pollicor before its first start"
+PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d pollicor --no-owner \
+  --single-transaction --exit-on-error "$file" || die "$file could not be read to its end: nothing was restored"
+rm -f "$VAR/postgres.migrated"
+say "restored from $file; sign in with the passwords it was made with"

@@ -5,7 +5,7 @@ source "$(dirname "$0")/common.sh"
 source "$ROOT/scripts/install.sh"
 apt_install postgresql postgresql-client chromium fonts-dejavu-core $PDF_LIBRARIES
 [ $# -gt 0 ] || bash "$ROOT/scripts/check.sh"
-python_packages requirements-dev.txt
+python_packages requirements-dev.lock
 front_end
 [ $# -gt 0 ] || (cd "$ROOT/frontend" && node_modules/.bin/vitest run)
 source "$ROOT/scripts/database.sh"

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from datetime import date
 from typing import Any
 
-from caseload.checks import FieldError, checked_profile
+from caseload.checks import FieldError, checked_home, checked_profile
 from caseload.facts import facts_of, started
 from caseload.models import Child, EstimatePoint, Home, StrandEstimate
 from clinic.actions import Done, StaleEdit, acting
@@ -24,6 +24,13 @@ PROFILE = (
 def profile_of(child: Child) -> dict[str, Any]:
     """The editable part of a child, as plain values."""
     return {name: getattr(child, name) for name in PROFILE}
+
+
+@acting("home.add")
+def add_home(member: Member, name: str, kind: str, supervision: str) -> Done[Home]:
+    """Add a place with an empty cupboard. Raises FieldError for a name or a kind that can't be kept."""
+    home = Home.objects.create(clinic_id=member.clinic_id, **checked_home(name, kind, supervision))
+    return Done(home, home, None, {"name": home.name, "kind": home.kind})
 
 
 @acting("child.add")
@@ -72,21 +79,23 @@ def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Don
         raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", "Choose something it allows.")
     if len(reason.strip()) < 10:
         raise FieldError("reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why.")
-    child.overrides = {**child.overrides, rule: reason.strip()}
-    child.version += 1
-    child.save(update_fields=["overrides", "version"])
-    return Done(child, child, child.pk, {"rule": rule, "reason": reason.strip()})
+    now = Child.objects.select_for_update().get(pk=child.pk)
+    now.overrides = {**now.overrides, rule: reason.strip()}
+    now.version += 1
+    now.save(update_fields=["overrides", "version"])
+    return Done(now, now, now.pk, {"rule": rule, "reason": reason.strip()})
 
 
-@acting("child.edit")
+@acting("child.note_mouthing")
 def note_mouthing(member: Member, child: Child) -> Done[Child]:
     """Keep that a child was seen to mouth a thing: never becomes sometimes; what was said before is not made less."""
-    before = child.mouthing
+    now = Child.objects.select_for_update().get(pk=child.pk)
+    before = now.mouthing
     if before == "never":
-        child.mouthing = "sometimes"
-        child.version += 1
-        child.save(update_fields=["mouthing", "version"])
-    return Done(child, child, child.pk, {"mouthing": {"from": before, "to": child.mouthing}})
+        now.mouthing = "sometimes"
+        now.version += 1
+        now.save(update_fields=["mouthing", "version"])
+    return Done(now, now, now.pk, {"mouthing": {"from": before, "to": now.mouthing}})
 
 
 def keep_point(child: Child, strand: str, on: date, estimate: Estimate) -> None:

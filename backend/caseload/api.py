@@ -104,6 +104,14 @@ class Override(Schema):
     reason: str = Field(max_length=300)
 
 
+class NewHome(Schema):
+    """A new place: home, clinic or school, and how close an adult is there."""
+
+    name: str = Field(max_length=80)
+    kind: str = "home"
+    supervision: str = "arms_reach"
+
+
 class HomeOut(Schema):
     """A place with a cupboard."""
 
@@ -117,6 +125,13 @@ class HomeOut(Schema):
 def list_homes(request: HttpRequest) -> list[HomeOut]:
     """The places with a cupboard, by kind and name."""
     return [HomeOut(id=h.pk, name=h.name, kind=h.kind, supervision=h.supervision) for h in queries.homes(member(request))]
+
+
+@router.post("/homes", response={201: HomeOut, **REFUSED})
+def add_home(request: HttpRequest, body: NewHome) -> tuple[int, HomeOut]:
+    """Add a place with an empty cupboard."""
+    home = actions.add_home(member(request), body.name, body.kind, body.supervision)
+    return 201, HomeOut(id=home.pk, name=home.name, kind=home.kind, supervision=home.supervision)
 
 
 @router.get("/children/{child_id}", response={200: ChildOut, **REFUSED})

@@ -4,11 +4,12 @@ from collections.abc import Mapping
 from datetime import date
 from typing import Any
 
-from core.child import ALLERGENS, PRECAUTIONS
+from core.child import ALLERGENS, PRECAUTIONS, SUPERVISION_RANK
 from core.policies import CHOICES as POLICIES
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
+PLACES = ("home", "clinic", "school")
 LISTED: dict[str, frozenset[str] | None] = {
     "allergies": frozenset(ALLERGENS), "precautions": frozenset(PRECAUTIONS), "wanted": frozenset(WANTED_TASKS),
     "refuses": frozenset({"sticky", "wet", "gritty"}), "likes": None,
@@ -26,6 +27,16 @@ class FieldError(ValueError):
     def __init__(self, field: str, value: object, reason: str, remedy: str) -> None:
         super().__init__(f"{reason} {remedy}")
         self.field, self.value, self.reason, self.remedy = field, value, reason, remedy
+
+
+def checked_home(name: str, kind: str, supervision: str) -> dict[str, str]:
+    """Return a place's fields, its name trimmed. Raises FieldError at the first that can't be kept."""
+    if not name.strip():
+        raise FieldError("name", name, "A home needs a name.", "Write what the family or the clinic calls it.")
+    for field, value, known in (("kind", kind, PLACES), ("supervision", supervision, tuple(SUPERVISION_RANK))):
+        if value not in known:
+            raise FieldError(field, value, f"{value!r} is not a choice here.", f"Use one of {', '.join(known)}.")
+    return {"name": name.strip(), "kind": kind, "supervision": supervision}
 
 
 def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:

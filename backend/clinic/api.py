@@ -6,6 +6,8 @@ from django.middleware.csrf import get_token
 from ninja import Router
 
 from clinic.auth import member
+from clinic.models import Member
+from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
 from clinic.queries import member_of
 from clinic.schema import Schema
@@ -21,12 +23,13 @@ class SignIn(Schema):
 
 
 class Me(Schema):
-    """Who is signed in."""
+    """Who is signed in. may: every action open to this member's role."""
 
     name: str
     role: str
     clinic: str
     run_hand: str
+    may: list[str]
 
 
 @router.post("/session", auth=None, response={200: Me, 401: Problem, 429: Problem})
@@ -40,7 +43,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
             "Not signed in",
             "username",
             body.username,
-            "Name and password do not go together.",
+            "Wrong name or password.",
             "Try again, or ask the clinic's lead for a new password.",
         )
     login(request, user)
@@ -61,6 +64,12 @@ def me(request: HttpRequest) -> Me:
     return _me(member(request))
 
 
-def _me(found) -> Me:  # type: ignore[no-untyped-def]
+def _me(found: Member) -> Me:
     name = found.user.get_full_name() or found.user.get_username()
-    return Me(name=name, role=found.role, clinic=found.clinic.name, run_hand=found.run_hand)
+    return Me(
+        name=name,
+        role=found.role,
+        clinic=found.clinic.name,
+        run_hand=found.run_hand,
+        may=[action for action in POLICY if may(found, action)],
+    )

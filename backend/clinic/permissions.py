@@ -1,5 +1,6 @@
 """Who may do what. An action without a line here is open to nobody."""
 
+from dataclasses import dataclass
 from types import MappingProxyType
 
 from clinic.models import Member
@@ -7,30 +8,42 @@ from clinic.models import Member
 _ALL = frozenset({"lead", "therapist", "assistant"})
 _THERAPISTS = frozenset({"lead", "therapist"})
 
+
+@dataclass(frozen=True)
+class Policy:
+    """The roles an action is open to, and the action in words: “may not …”."""
+
+    roles: frozenset[str]
+    words: str
+
+
 POLICY = MappingProxyType(
     {
-        "caseload.read": _ALL,
-        "child.read": _ALL,
-        "child.add": _THERAPISTS,
-        "child.edit": _THERAPISTS,
-        "child.set_rung": _THERAPISTS,
-        "child.override_hazard": _THERAPISTS,
-        "cupboard.read": _ALL,
-        "cupboard.edit": _ALL,
-        "plan.read": _ALL,
-        "plan.make": _THERAPISTS,
-        "plan.edit": _THERAPISTS,
-        "run.read": _ALL,
-        "run.start": _ALL,
-        "run.tap": _ALL,
-        "run.finish": _ALL,
-        "progress.read": _ALL,
-        "decision.answer": _THERAPISTS,
-        "note.read": _ALL,
-        "note.write": _ALL,
-        "note.sign": _THERAPISTS,
-        "goal.write": _THERAPISTS,
-        "goal.score": _THERAPISTS,
+        "caseload.read": Policy(_ALL, "see the caseload"),
+        "home.add": Policy(_THERAPISTS, "add a home"),
+        "child.read": Policy(_ALL, "read a child's record"),
+        "child.add": Policy(_THERAPISTS, "add a child"),
+        "child.edit": Policy(_THERAPISTS, "change a child's profile"),
+        "child.note_mouthing": Policy(_ALL, "note that a child mouths things"),  # whoever sits at the table sees it first
+        "child.set_rung": Policy(_THERAPISTS, "set a starting rung"),
+        "child.override_hazard": Policy(_THERAPISTS, "override a hazard rule"),
+        "cupboard.read": Policy(_ALL, "see a cupboard"),
+        "cupboard.edit": Policy(_ALL, "change a cupboard"),
+        "cupboard.lift_bar": Policy(_THERAPISTS, "save a measurement that makes a barred thing allowed"),
+        "plan.read": Policy(_ALL, "read a plan"),
+        "plan.make": Policy(_THERAPISTS, "plan a session"),
+        "plan.edit": Policy(_THERAPISTS, "change a plan"),
+        "run.read": Policy(_ALL, "read a run"),
+        "run.start": Policy(_ALL, "start a run"),
+        "run.tap": Policy(_ALL, "record a run"),
+        "run.finish": Policy(_ALL, "finish a run"),
+        "progress.read": Policy(_ALL, "read a child's progress"),
+        "decision.answer": Policy(_THERAPISTS, "answer a proposed step"),
+        "note.read": Policy(_ALL, "read a note"),
+        "note.write": Policy(_ALL, "write a note"),
+        "note.sign": Policy(_THERAPISTS, "sign a note"),
+        "goal.write": Policy(_THERAPISTS, "write a goal"),
+        "goal.score": Policy(_THERAPISTS, "score a goal"),
     }
 )
 
@@ -39,13 +52,17 @@ class NotAllowed(Exception):
     """A member asked for something the policy does not give their role."""
 
     def __init__(self, action: str, role: str) -> None:
-        super().__init__(f"{action} is not open to the role “{role}”. Ask the clinic's lead.")
+        policy = POLICY.get(action)
+        super().__init__(
+            f"A clinic's {role} may not {policy.words if policy else 'do this'}. Ask a therapist or the clinic's lead."
+        )
         self.action = action
 
 
 def may(member: Member, action: str) -> bool:
     """Whether the member's role may do the action; an action without a policy: no."""
-    return member.role in POLICY.get(action, frozenset())
+    policy = POLICY.get(action)
+    return policy is not None and member.role in policy.roles
 
 
 def require(member: Member, action: str) -> None:

@@ -1,6 +1,7 @@
 """The one page of the application; its routes are the browser's."""
 
 from django.conf import settings
+from django.db import connection
 from django.http import Http404, HttpRequest, HttpResponse
 from django.shortcuts import render
 from django.views.decorators.csrf import ensure_csrf_cookie
@@ -20,3 +21,10 @@ def keeper(request: HttpRequest) -> HttpResponse:
     if not found.is_file():
         raise Http404("No build of the front end. Run ./pollicor start.")
     return HttpResponse(found.read_bytes(), content_type="text/javascript", headers={"Cache-Control": "no-cache"})
+
+
+def health(request: HttpRequest) -> HttpResponse:
+    """Answer with this server's own token once it serves and reaches its database; an error otherwise."""
+    with connection.cursor() as cursor:
+        cursor.execute("select 1")
+    return HttpResponse(settings.INSTANCE, content_type="text/plain", headers={"Cache-Control": "no-store"})

@@ -3,10 +3,11 @@
 from django.urls import path, re_path
 
 from config.api import api
-from config.page import keeper, page
+from config.page import health, keeper, page
 
 urlpatterns = [
     path("api/", api.urls),
     path("sw.js", keeper),
+    path("health", health),
     re_path(r"^(?!api/|static/).*$", page),
 ]

@@ -252,6 +252,17 @@ def _told_by(sets: list[SetEvidence], mean: float, variance: float) -> tuple[flo
     return middle, float(weight @ (levels - middle) ** 2)
 
 
+def chance_in_words(chance: float) -> str:
+    """Return a chance from 0 to 1 as tries of ten: "8 of 10", or "7 to 8 of 10" near the middle between two."""
+    tenths = chance * 10
+    if chance > 0.93:
+        return "9 to 10 of 10"
+    low = int(tenths)
+    if 0.3 < tenths - low < 0.7 and low < 9:
+        return f"{low} to {low + 1} of 10"
+    return f"{min(10, round(tenths))} of 10"
+
+
 def as_plain(estimate: Estimate) -> Mapping[str, object]:
     """The estimate as plain values that go into JSON and come back by from_plain."""
     return {

@@ -29,6 +29,9 @@ HARD_FOOD_MONTHS = 60  # months (5 years), common practice
 LONG_CORD_MM = 300  # mm, from memory
 
 
+MOUTHING_TODDLER = Child(18, mouthing="often")  # the child most at risk of a small part
+
+
 @dataclass(frozen=True)
 class Rule:
     """A hazard rule: what it looks at (a thing, a step or a combination), its source, and that source's line in docs/sources.md."""
@@ -111,6 +114,18 @@ def assess_step(tags: Iterable[str], child: Child, setting: Setting) -> Verdict:
     """
     hits = (hit for tag in tags for hit in STEP_TAGS[tag](child))
     return judged(hits, child, setting)
+
+
+def lifted_bars(before: Material, after: Material, children: Iterable[Child], setting: Setting) -> tuple[str, ...]:
+    """Return the rules that bar a thing as it was believed to be, and do not bar it as it was measured.
+
+    children -- those who use it; a toddler who mouths everything is always judged beside them
+    """
+    lifted: dict[str, None] = {}
+    for child in (MOUTHING_TODDLER, *children):
+        bars = [{h.rule for h in assess(m, child, setting).hits if h.status == "barred"} for m in (before, after)]
+        lifted |= dict.fromkeys(sorted(bars[0] - bars[1]))
+    return tuple(lifted)
 
 
 def worst(verdicts: Iterable[Verdict]) -> Verdict:

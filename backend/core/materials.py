@@ -35,6 +35,8 @@ MEASURES = MappingProxyType(
     }
 )  # fmt: skip
 
+PLAUSIBLE_TIMES = 4  # how many times larger or smaller than the usual one a thing may measure; project definition
+
 
 @dataclass(frozen=True)
 class Material:
@@ -218,6 +220,11 @@ def measured_material(material: Material, measured: Mapping[str, float]) -> Mate
             raise MeasureError(name, f"{name} is not something measured here. Use one of {', '.join(MEASURES)}.")
         if not 0 < value < 10_000:
             raise MeasureError(name, f"{value:g} {MEASURES[name]} is not possible. Measure again: more than 0, below 10,000.")
+        if name == "size_mm" and not 1 / PLAUSIBLE_TIMES <= value / material.size_mm <= PLAUSIBLE_TIMES:
+            raise MeasureError(
+                name,
+                f"{value:g} mm is far from the {material.size_mm:g} mm of a usual one. Measure across its middle side again.",
+            )
         if name != "size_mm":
             changes[name] = float(value)
     shape = _resized(material, measured["size_mm"]) if "size_mm" in measured else material.shape

@@ -5,7 +5,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from core import hazards
-from core.ability import Estimate, chance
+from core.ability import Estimate, chance, chance_in_words
 from core.child import Child, Setting
 from core.grading import difficulty
 from core.house import House, Quantity, fillers
@@ -40,6 +40,11 @@ class Reach:
     opens: int
     why_not: str
     things: tuple[str, ...]
+
+    @property
+    def expected_words(self) -> str:
+        """The chance at the nearest grade as tries of ten; empty where nothing is on offer."""
+        return "" if self.expected is None else chance_in_words(self.expected)
 
 
 def reach(family: Family, house: House, estimate: Estimate) -> Reach:

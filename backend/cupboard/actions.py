@@ -2,12 +2,18 @@
 
 from typing import Any
 
+from django.utils import timezone
+
 from caseload.checks import FieldError
+from caseload.facts import facts_of
 from caseload.models import Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
+from clinic.permissions import require
+from core.child import Setting
+from core.hazards import lifted_bars
 from core.library.things import MATERIALS
-from core.materials import measured_material
+from core.materials import Material, measured_material
 from cupboard.models import StockItem
 
 MOST = 9999
@@ -20,12 +26,15 @@ def add_item(member: Member, home: Home, material: str, count: int, measured: di
     line, new = StockItem.objects.select_for_update().get_or_create(
         home=home, material=material, defaults={"count": count, "measured": measured}
     )
+    before = MATERIALS[material] if new else measured_material(MATERIALS[material], line.measured)
+    after = measured_material(MATERIALS[material], measured if new else {**line.measured, **measured})
+    lifted = _lifted(member, home, before, after)
     if not new:
         line.count = min(line.count + count, MOST)
         line.measured = {**line.measured, **measured}
         line.version += 1
         line.save()
-    return Done(line, line, None, {"material": material, "count": line.count})
+    return Done(line, line, None, {"material": material, "count": line.count, **lifted})
 
 
 @acting("cupboard.edit")
@@ -36,9 +45,11 @@ def edit_item(member: Member, item: StockItem, count: int, measured: dict[str, f
     if now.version != version:
         raise StaleEdit(_plain(now), {"count": count, "measured": measured})
     before = _plain(now)
+    usual = MATERIALS[item.material]
+    lifted = _lifted(member, item.home, measured_material(usual, now.measured), measured_material(usual, measured))
     now.count, now.measured, now.version = count, measured, now.version + 1
     now.save()
-    return Done(now, now, None, {"before": before, "after": _plain(now)})
+    return Done(now, now, None, {"before": before, "after": _plain(now), **lifted})
 
 
 @acting("cupboard.edit")
@@ -49,12 +60,22 @@ def remove_item(member: Member, item: StockItem) -> Done[None]:
     return done
 
 
+def _lifted(member: Member, home: Home, before: Material, after: Material) -> dict[str, Any]:
+    """What the audit log keeps where a measurement lifts a bar. Raises NotAllowed for who may not do that."""
+    today = timezone.localdate()
+    children = [facts_of(c, today) for c in home.children.all()]
+    rules = lifted_bars(before, after, children, Setting(home.kind, home.supervision))  # type: ignore[arg-type]
+    if rules:
+        require(member, "cupboard.lift_bar")
+    return {"bars_lifted": list(rules)} if rules else {}
+
+
 def checked_line(material: str, count: int, measured: dict[str, float]) -> None:
     """Raise FieldError or MeasureError for a line that can't be."""
     if material not in MATERIALS:
         raise FieldError("material", material, f"{material!r} is not a known thing.", "Choose one from the list.")
     if not 0 <= count <= MOST:
-        raise FieldError("count", count, f"{count} of a thing can't be.", f"Count again: 0 to {MOST}.")
+        raise FieldError("count", count, f"{count} is not a possible number of things.", f"Count again: 0 to {MOST}.")
     measured_material(MATERIALS[material], measured)
 
 

@@ -117,8 +117,9 @@ def add_item(request: HttpRequest, home_id: int, body: NewItem, child_id: int | 
     """Put a thing in."""
     who = member(request)
     home = home_for(who, home_id)
+    child = child_for(who, child_id) if child_id else None
     item = actions.add_item(who, home, body.material, body.count, body.measured)
-    return 201, item_out(item, home, child_for(who, child_id) if child_id else None)
+    return 201, item_out(item, home, child)
 
 
 @router.put("/cupboard-items/{item_id}", response={200: ItemOut, **REFUSED})
@@ -126,8 +127,9 @@ def edit_item(request: HttpRequest, item_id: int, body: ItemEdit, child_id: int 
     """Change a line; 409 with both versions when somebody else did so meanwhile."""
     who = member(request)
     item = queries.item_for(who, item_id)
+    child = child_for(who, child_id) if child_id else None
     changed = actions.edit_item(who, item, body.count, body.measured, body.version)
-    return item_out(changed, item.home, child_for(who, child_id) if child_id else None)
+    return item_out(changed, item.home, child)
 
 
 @router.delete("/cupboard-items/{item_id}", response={204: None, **REFUSED})

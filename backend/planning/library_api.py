@@ -52,6 +52,7 @@ class ReachOut(Schema):
     easiest: list[int]
     reaches: dict[str, list[float]]
     expected: float | None
+    expected_words: str
     to_add: str
     opens: int
     why_not: str
@@ -127,5 +128,5 @@ def _shown(r: Reach, mean: float, child: Facts) -> ReachOut:
         also=[STRANDS[s].name for s in list(f.trains)[1:]], parts=list(f.parts), minutes=list(f.minutes), grades=r.grades, offered=r.offered,
         least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest, child)) if r.nearest else [], nearest=list(r.nearest.grade) if r.nearest else [],
         easiest=[0] * len(f.axes), reaches={s: [base, base + r.most - r.least] for s, base in f.trains.items()},
-        expected=r.expected, to_add=r.to_add, opens=r.opens, why_not=r.why_not, things=list(r.things), themes=list(f.themes),
+        expected=r.expected, expected_words=r.expected_words, to_add=r.to_add, opens=r.opens, why_not=r.why_not, things=list(r.things), themes=list(f.themes),
     )  # fmt: skip

@@ -107,6 +107,7 @@ class BlockOut(Schema):
     unit: str
     quantities: list[QuantityOut]
     expected: float
+    expected_words: str = ""
     tiring: bool
     setup_minutes: float
     well_spent: float
@@ -115,6 +116,8 @@ class BlockOut(Schema):
     beat: str
     setup: str
     posture: str
+    say: str = ""
+    do_first: str = ""
     cues: list[CueOut]
     watch: list[MarkOut]
     tidy: str

@@ -37,7 +37,7 @@ def block_out(block: Block) -> BlockOut:
     same = {f.name: getattr(block, f.name) for f in fields(block) if f.name in BlockOut.model_fields and f.name not in _MADE}
     strand = STRANDS[block.strand]
     return BlockOut(
-        **same, family=block.variant.family, grade=list(block.variant.grade), grade_words=list(block.grade_words),
+        **same, expected_words=block.expected_words, say=block.say, do_first=block.do_first, family=block.variant.family, grade=list(block.variant.grade), grade_words=list(block.grade_words),
         strand_name=strand.name, target=strand.target, verdict=verdict_out(block.verdict),
         quantities=[QuantityOut(**{k: getattr(q, k) for k in QuantityOut.model_fields if k != "name"}, name=q.named) for q in block.quantities],
         why=[ReasonOut(term=r.term, factor=r.factor, words=r.words) for r in block.why],

@@ -1,5 +1,6 @@
 """Work for the background: one task a child, so that several workers share a caseload."""
 
+from procrastinate import JobContext
 from procrastinate.contrib.django import app
 
 from planning.batch_actions import plan_line
@@ -11,3 +12,12 @@ def plan_child(line_id: int) -> None:
     """Make the plan of one line of a batch; a line whose child or batch is gone meanwhile wants none."""
     if BatchLine.objects.filter(pk=line_id).exists():
         plan_line(line_id)
+
+
+@app.periodic(cron="* * * * *")
+@app.task(name="retry_stalled_jobs", queueing_lock="retry_stalled_jobs", pass_context=True)
+async def retry_stalled_jobs(context: JobContext, timestamp: int) -> None:
+    """Once a minute, hand out again what a worker that was killed had taken and never finished."""
+    manager = context.app.job_manager
+    for job in await manager.get_stalled_jobs():
+        await manager.retry_job(job)

@@ -16,6 +16,7 @@ from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
+from core.ability import chance_in_words
 from core.library import FAMILIES
 from core.library.things import MATERIALS
 from core.planner import GroupPlan, block_of
@@ -110,6 +111,7 @@ class GroupChildOut(Schema):
     strand: str = ""
     strand_name: str
     expected: float
+    expected_words: str = ""
     count: int
     unit: str
 
@@ -272,7 +274,7 @@ def _group_block(b: GroupBlock) -> GroupBlockOut:
         tidy=b.family.tidy, things=[SharedOut(name=MATERIALS[t.material].named(t.wanted), wanted=t.wanted, have=t.have, own_pot=t.own_pot) for t in b.things],
         children=[
             GroupChildOut(child=n, grade=list(c.variant.grade), grade_words=list(c.grade_words), rung=c.rung, strand=c.strand, strand_name=STRANDS[c.strand].name,
-                          expected=c.expected, count=c.count, unit=c.unit)
+                          expected=c.expected, expected_words=chance_in_words(c.expected), count=c.count, unit=c.unit)
             for n, c in b.children.items()
         ],
         cautions=list(cautions),

@@ -64,7 +64,9 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
     blocks = shared_out([b for b in made if b])
     sheet = prep_sheet(blocks, bench.house, plan.child.overrides, plan.child.first_name)
     themes = {t for b in blocks for t in FAMILIES[b.variant.family].themes} & set(plan.child.likes)
+    most_first = plan.child.prompt_policy == "most_first"
     return {
+        "cue_order": "most help first, then less" if most_first else "least help first",
         "child": plan.child.first_name, "home": plan.home.name, "minutes": plan.minutes, "adult": ADULTS[plan.supervision],
         "hand": HANDS[plan.child.hand], "theme": sorted(themes)[0] if themes else "", "sheet": sheet,
         "rows": [_row(p, shape_of(plan.shape).names[p.block.part], plan.child.hand) for p in sheet.blocks],
@@ -75,9 +77,9 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
     b = p.block
     return {
         "name": b.name, "part": part, "minutes": b.minutes, "sets": b.sets, "count": b.count, "unit": b.unit, "grade": " · ".join(b.grade_words),
-        "expected": "9 to 10 of 10" if b.expected > 0.93 else f"{b.expected * 10:.0f} of 10", "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
+        "expected": b.expected_words, "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
         "posture": f"{b.posture[:1].upper()}{b.posture[1:]}", "cues": p.cues, "watch": p.watch, "easier": p.easier, "harder": p.harder,
-        "tidy": b.tidy, "cautions": p.cautions, "say": b.cues[0][1] if b.cues else "",
+        "tidy": b.tidy, "cautions": p.cautions, "say": b.say, "do_first": b.do_first,
         "things": [f"{q.wanted} {q.named}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
     }  # fmt: skip
 

@@ -1,12 +1,12 @@
 """From a page to paper: the same template for the screen and for the PDF, on A4 or Letter."""
 
-from datetime import date
 from pathlib import Path
 from typing import Any
 
 from django.contrib.staticfiles import finders
 from django.http import HttpRequest, HttpResponse
 from django.template.loader import render_to_string
+from django.utils import timezone
 from django.utils.safestring import SafeString, mark_safe
 
 from core.layout import Stands
@@ -44,7 +44,8 @@ def _style(name: str) -> Path:
 def _html(template: str, context: dict[str, Any], paper: str, **more: Any) -> str:
     other = "Letter" if paper == "A4" else "A4"
     return render_to_string(
-        template, {**context, "paper": paper, "other_paper": other, "paper_css": PAPERS[paper], "on": date.today(), **more}
+        template,
+        {**context, "paper": paper, "other_paper": other, "paper_css": PAPERS[paper], "on": timezone.localdate(), **more},
     )
 
 

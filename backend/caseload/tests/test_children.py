@@ -5,6 +5,7 @@ from unittest import TestCase as PlainTestCase
 
 from django.test import TestCase
 
+from caseload.actions import note_mouthing
 from caseload.facts import age_months
 from caseload.models import Child, EstimatePoint
 from core.skills import STRANDS
@@ -36,6 +37,41 @@ class ChildTest(TestCase):
         status, out = self.api("post", "/children", {**profile(first_name="Nell"), "home_id": home.pk})
         self.assertEqual(status, 201)
         self.assertEqual({s["strand"] for s in out["strands"]}, set(STRANDS))
+
+    def test_a_clinic_with_nothing_in_it_gets_its_first_home_and_child(self) -> None:
+        api = Api(make_member())
+        status, home = api("post", "/homes", {"name": " Weir house ", "kind": "home", "supervision": "room"})
+        self.assertEqual((status, home["name"]), (201, "Weir house"))
+        status, child = api(
+            "post", "/children", {"first_name": "Nell", "birth_date": TODAY - timedelta(days=1500), "home_id": home["id"]}
+        )
+        self.assertEqual((status, child["home_name"]), (201, "Weir house"))
+        self.assertEqual([c["first_name"] for c in api("get", "/caseload")[1]], ["Nell"])
+
+    def test_a_home_that_can_not_be_is_refused_at_its_field(self) -> None:
+        for field, body in (
+            ("name", {"name": "  "}),
+            ("name", {"name": "x" * 81}),
+            ("kind", {"name": "Weir house", "kind": "castle"}),
+            ("supervision", {"name": "Weir house", "supervision": "cctv"}),
+        ):
+            status, problem = self.api("post", "/homes", body)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
+        helper = Api(make_member("assistant", self.lead.clinic))
+        self.assertEqual(helper("post", "/homes", {"name": "Weir house"})[0], 403)
+
+    def test_an_assistant_notes_that_a_child_mouths_things(self) -> None:
+        helper = Api(make_member("assistant", self.lead.clinic))
+        status, child = helper("post", f"/children/{self.child.pk}/mouthing")
+        self.assertEqual((status, child["mouthing"]), (200, "sometimes"))
+
+    def test_noting_mouthing_takes_part_in_the_version_guard(self) -> None:
+        stale = Child.objects.get(pk=self.child.pk)
+        self.assertEqual(self.put(first_name="Ada")[0], 200)
+        note_mouthing(self.lead, stale)  # read before the other edit, written after it
+        now = Child.objects.get(pk=self.child.pk)
+        self.assertEqual((now.first_name, now.mouthing, now.version), ("Ada", "sometimes", 3))
+        self.assertEqual(self.put(mouthing="never", version=2)[0], 409)
 
     def test_what_can_not_be_is_refused_at_its_field_and_nothing_is_kept(self) -> None:
         for field, value, said in (

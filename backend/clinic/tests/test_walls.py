@@ -19,6 +19,7 @@ class PermissionMatrixTest(TestCase):
         open_to_all = {
             "caseload.read",
             "child.read",
+            "child.note_mouthing",
             "cupboard.read",
             "cupboard.edit",
             "plan.read",

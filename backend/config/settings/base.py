@@ -9,6 +9,8 @@ REPOSITORY = Path(__file__).resolve().parents[3]
 BACKEND = REPOSITORY / "backend"
 VAR = Path(os.environ.get("POLLICOR_VAR", REPOSITORY / "var"))
 
+INSTANCE = os.environ.get("POLLICOR_INSTANCE", "")  # which of several servers answers; made anew at every start
+
 SECRET_KEY = os.environ.get("POLLICOR_SECRET_KEY", "")
 DEBUG = False
 ALLOWED_HOSTS = os.environ.get("POLLICOR_HOSTS", "127.0.0.1,localhost").split(",")
@@ -71,6 +73,7 @@ DATABASES = {
         "PASSWORD": os.environ.get("POLLICOR_DB_PASSWORD", ""),
         "HOST": "127.0.0.1",
         "PORT": os.environ.get("POLLICOR_DB_PORT", "54329"),
+        "CONN_HEALTH_CHECKS": True,
         "OPTIONS": {"pool": {"min_size": 1, "max_size": 4, "timeout": 10}},
     }
 }

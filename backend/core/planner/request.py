@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from types import MappingProxyType
 
-from core.ability import Estimate
+from core.ability import Estimate, chance_in_words
 from core.child import Child, Setting, Zone, Zones
 from core.hazards import Verdict
 from core.house import Quantity
@@ -99,6 +99,22 @@ class Block:
     watch: tuple[tuple[str, str], ...]
     tidy: str
     locked: bool = False
+
+    @property
+    def expected_words(self) -> str:
+        """The forecast as tries of ten."""
+        return chance_in_words(self.expected)
+
+    @property
+    def say(self) -> str:
+        """The spoken cue, whatever order the cues are in."""
+        return next((words for support, words in self.cues if support == "spoken"), "")
+
+    @property
+    def do_first(self) -> str:
+        """What to do before anything is said, where most help comes first; else nothing."""
+        support, words = self.cues[0] if self.cues else ("spoken", "")
+        return "" if support == "spoken" else words
 
 
 @dataclass(frozen=True)

@@ -20,6 +20,12 @@ from core.variants import Variant
 DAY = date(2026, 3, 2)
 
 
+class ChanceInWordsTest(TestCase):
+    def test_a_chance_is_so_many_of_ten_and_never_a_promise(self) -> None:
+        words = [ability.chance_in_words(c) for c in (0.8, 0.75, 0.52, 0.94, 0.999, 0.04)]
+        self.assertEqual(words, ["8 of 10", "7 to 8 of 10", "5 of 10", "9 to 10 of 10", "9 to 10 of 10", "0 to 1 of 10"])
+
+
 class ChanceTest(TestCase):
     def test_the_three_points_that_define_a_rung(self) -> None:
         sure = Estimate(4.0, 0.0)

@@ -2,6 +2,7 @@
 
 from django.test import TestCase
 
+from clinic.models import AuditEntry
 from cupboard.models import StockItem
 from testing.builders import Api, make_child, make_home, make_member
 
@@ -51,6 +52,35 @@ class CupboardTest(TestCase):
         body = {"count": 20, "measured": {"size_mm": 70}, "version": 1}
         _, out = self.api("put", f"/cupboard-items/{item.pk}?child_id={self.child.pk}", body)
         self.assertEqual(out["verdict"]["status"], "allowed")
+
+    def test_an_assistant_may_not_measure_a_bar_away(self) -> None:
+        helper = Api(make_member("assistant", self.lead.clinic))
+        item = self.item("counter")
+        body = {"count": 20, "measured": {"size_mm": 70}, "version": 1}
+        status, problem = helper("put", f"/cupboard-items/{item.pk}", body)
+        self.assertEqual(status, 403)
+        self.assertIn("Ask a therapist", problem["detail"])
+        new = {"material": "counter", "count": 1, "measured": {"size_mm": 70}}
+        self.assertEqual(helper("post", f"/homes/{self.home.pk}/cupboard", new)[0], 403)
+        item.refresh_from_db()
+        self.assertEqual((item.measured, item.version), ({}, 1))
+        self.assertEqual(helper("put", f"/cupboard-items/{item.pk}", {**body, "measured": {"size_mm": 20}})[0], 200)
+        self.assertEqual(self.api("put", f"/cupboard-items/{item.pk}", {**body, "version": 2})[0], 200)
+        self.assertEqual(AuditEntry.objects.latest("pk").detail["bars_lifted"], ["small_part"])
+
+    def test_a_size_no_such_thing_has_is_refused(self) -> None:
+        status, problem = self.api(
+            "put", f"/cupboard-items/{self.item('counter').pk}", {"count": 1, "measured": {"size_mm": 300}, "version": 1}
+        )
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "size_mm"))
+
+    def test_nothing_is_kept_for_a_child_who_is_not_there(self) -> None:
+        new = {"material": "counter", "count": 5}
+        self.assertEqual(self.api("post", f"/homes/{self.home.pk}/cupboard?child_id=987654", new)[0], 404)
+        item = self.item("counter")
+        self.assertEqual(self.api("put", f"/cupboard-items/{item.pk}?child_id=987654", {"count": 1, "version": 1})[0], 404)
+        item.refresh_from_db()
+        self.assertEqual((item.count, item.version), (20, 1))
 
     def test_a_stale_count_is_told_both(self) -> None:
         item = self.item("counter")

@@ -6,8 +6,9 @@ from unittest.mock import patch
 from uuid import uuid4
 
 from django.core.management import call_command
-from django.db import connections
+from django.db import connection, connections
 from django.test import TestCase, TransactionTestCase
+from procrastinate.contrib.django import app
 
 from clinic.models import AuditEntry
 from planning.batch_actions import plan_line
@@ -207,19 +208,32 @@ class BatchTest(TestCase):
 
 
 class WorkerTest(TransactionTestCase):
-    @staticmethod
-    def work() -> None:
-        call_command("procrastinate", "worker", "--one-shot", "--concurrency", "1", verbosity=0)
-        connections.close_all()
+    def work(self) -> None:
+        """Let a worker do all there is to do, in a thread of its own: it brings its own event loop."""
+
+        def one_shot() -> None:
+            call_command("procrastinate", "worker", "--one-shot", "--concurrency", "1", verbosity=0)
+            connections.close_all()
+
+        worker = Thread(target=one_shot)
+        worker.start()
+        worker.join()
 
     def test_a_worker_plans_what_was_asked(self) -> None:
         lead = make_member()
         child = make_child(lead)
         Api(lead)("post", "/batches", {"children": [child.pk]})
-        # In a thread of its own: a worker brings its own event loop, and another test may have left one in this thread.
-        worker = Thread(target=self.work)
-        worker.start()
-        worker.join()
+        self.work()
         line = BatchLine.objects.get()
         self.assertEqual(line.status, "planned")
         self.assertEqual(line.plan.child_id, child.pk)
+
+    def test_what_a_killed_worker_had_taken_is_planned_by_another(self) -> None:
+        lead = make_member()
+        Api(lead)("post", "/batches", {"children": [make_child(lead).pk]})
+        with connection.cursor() as cursor:  # as a killed worker leaves it: taken, and nobody at work on it
+            cursor.execute("update procrastinate_jobs set status = 'doing' where task_name = 'plan_child'")
+        app.configure_task("retry_stalled_jobs").defer(timestamp=0)
+        self.work()
+        self.work()
+        self.assertEqual(BatchLine.objects.get().status, "planned")

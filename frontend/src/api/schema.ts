@@ -81,7 +81,11 @@ export interface paths {
          */
         get: operations["caseload_api_list_homes"];
         put?: never;
-        post?: never;
+        /**
+         * Add Home
+         * @description Add a place with an empty cupboard.
+         */
+        post: operations["caseload_api_add_home"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1082,7 +1086,7 @@ export interface components {
     schemas: {
         /**
          * Me
-         * @description Who is signed in.
+         * @description Who is signed in. may: every action open to this member's role.
          */
         Me: {
             /** Name */
@@ -1093,6 +1097,8 @@ export interface components {
             clinic: string;
             /** Run Hand */
             run_hand: string;
+            /** May */
+            may: string[];
         };
         /**
          * FieldProblem
@@ -1259,6 +1265,24 @@ export interface components {
             /** Kind */
             kind: string;
             /** Supervision */
+            supervision: string;
+        };
+        /**
+         * NewHome
+         * @description A new place: home, clinic or school, and how close an adult is there.
+         */
+        NewHome: {
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @default home
+             */
+            kind: string;
+            /**
+             * Supervision
+             * @default arms_reach
+             */
             supervision: string;
         };
         /**
@@ -1976,6 +2000,11 @@ export interface components {
             quantities: components["schemas"]["QuantityOut"][];
             /** Expected */
             expected: number;
+            /**
+             * Expected Words
+             * @default
+             */
+            expected_words: string;
             /** Tiring */
             tiring: boolean;
             /** Setup Minutes */
@@ -1991,6 +2020,16 @@ export interface components {
             setup: string;
             /** Posture */
             posture: string;
+            /**
+             * Say
+             * @default
+             */
+            say: string;
+            /**
+             * Do First
+             * @default
+             */
+            do_first: string;
             /** Cues */
             cues: components["schemas"]["CueOut"][];
             /** Watch */
@@ -2499,6 +2538,8 @@ export interface components {
             };
             /** Expected */
             expected: number | null;
+            /** Expected Words */
+            expected_words: string;
             /** To Add */
             to_add: string;
             /** Opens */
@@ -2700,6 +2741,11 @@ export interface components {
             strand_name: string;
             /** Expected */
             expected: number;
+            /**
+             * Expected Words
+             * @default
+             */
+            expected_words: string;
             /** Count */
             count: number;
             /** Unit */
@@ -2915,31 +2961,25 @@ export interface components {
             choices: string[];
         };
         /**
-         * EventOut
-         * @description One tap, as kept.
+         * GradeEvent
+         * @description The grade from here on.
          */
-        EventOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
+        GradeEvent: {
+            /** Id */
             id: string;
             /** Block */
             block: string;
-            /** Kind */
-            kind: string;
             /**
              * At
              * Format: date-time
              */
             at: string;
             /**
-             * Value
-             * @default {}
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
              */
-            value: {
-                [key: string]: unknown;
-            };
+            kind: "grade";
+            value: components["schemas"]["GradeValue"];
         };
         /**
          * GradeOut
@@ -2954,6 +2994,199 @@ export interface components {
             change: string;
             /** Here */
             here: boolean;
+        };
+        /**
+         * GradeValue
+         * @description One step for each axis.
+         */
+        GradeValue: {
+            /** Grade */
+            grade: number[];
+        };
+        /**
+         * HandEvent
+         * @description The hand from here on.
+         */
+        HandEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hand";
+            value: components["schemas"]["HandValue"];
+        };
+        /**
+         * HandValue
+         * @description The hand at work.
+         */
+        HandValue: {
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+        };
+        /**
+         * HoldEvent
+         * @description One hold.
+         */
+        HoldEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hold";
+            value: components["schemas"]["HoldValue"];
+        };
+        /**
+         * HoldValue
+         * @description Seconds under tension.
+         */
+        HoldValue: {
+            /** Seconds */
+            seconds: number;
+        };
+        /**
+         * MarkEvent
+         * @description Something seen.
+         */
+        MarkEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mark";
+            value: components["schemas"]["MarkValue"];
+        };
+        /**
+         * MarkValue
+         * @description A mark of core.marks.
+         */
+        MarkValue: {
+            /** Mark */
+            mark: string;
+        };
+        /**
+         * MeasureEvent
+         * @description Something read off.
+         */
+        MeasureEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "measure";
+            value: components["schemas"]["MeasureValue"];
+        };
+        /**
+         * MeasureValue
+         * @description A reading, in the measure's own unit.
+         */
+        MeasureValue: {
+            /** Measure */
+            measure: string;
+            /** Value */
+            value: number;
+        };
+        /**
+         * NoValue
+         * @description Nothing beside the tap itself.
+         */
+        NoValue: Record<string, never>;
+        /**
+         * NoteEvent
+         * @description Something written.
+         */
+        NoteEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "note";
+            /**
+             * @default {
+             *       "text": ""
+             *     }
+             */
+            value: components["schemas"]["NoteValue"];
+        };
+        /**
+         * NoteValue
+         * @description A line of words.
+         */
+        NoteValue: {
+            /**
+             * Text
+             * @default
+             */
+            text: string;
+        };
+        /**
+         * PlainEvent
+         * @description A drop, a pause, a skip: the tap says it all.
+         */
+        PlainEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "begin" | "drop" | "end" | "pause" | "resume" | "skip";
+            /** @default {} */
+            value: components["schemas"]["NoValue"];
         };
         /**
          * RestOut
@@ -3004,6 +3237,11 @@ export interface components {
             quantities: components["schemas"]["QuantityOut"][];
             /** Expected */
             expected: number;
+            /**
+             * Expected Words
+             * @default
+             */
+            expected_words: string;
             /** Tiring */
             tiring: boolean;
             /** Setup Minutes */
@@ -3019,6 +3257,16 @@ export interface components {
             setup: string;
             /** Posture */
             posture: string;
+            /**
+             * Say
+             * @default
+             */
+            say: string;
+            /**
+             * Do First
+             * @default
+             */
+            do_first: string;
             /** Cues */
             cues: components["schemas"]["CueOut"][];
             /** Watch */
@@ -3082,6 +3330,8 @@ export interface components {
             hand: string;
             /** Speed */
             speed: string;
+            /** Help First */
+            help_first: boolean;
             /**
              * On
              * Format: date
@@ -3092,7 +3342,7 @@ export interface components {
             /** Blocks */
             blocks: components["schemas"]["RunBlockOut"][];
             /** Events */
-            events: components["schemas"]["EventOut"][];
+            events: (components["schemas"]["TryEvent"] | components["schemas"]["HoldEvent"] | components["schemas"]["MarkEvent"] | components["schemas"]["SupportEvent"] | components["schemas"]["GradeEvent"] | components["schemas"]["HandEvent"] | components["schemas"]["MeasureEvent"] | components["schemas"]["NoteEvent"] | components["schemas"]["UndoEvent"] | components["schemas"]["PlainEvent"])[];
         };
         /**
          * SuggestionOut
@@ -3109,6 +3359,107 @@ export interface components {
             kind: string;
             /** Words */
             words: string;
+        };
+        /**
+         * SupportEvent
+         * @description The help chosen from here on.
+         */
+        SupportEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "support";
+            value: components["schemas"]["SupportValue"];
+        };
+        /**
+         * SupportValue
+         * @description A level of help.
+         */
+        SupportValue: {
+            /** Support */
+            support: string;
+        };
+        /**
+         * TryEvent
+         * @description One try.
+         */
+        TryEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "try";
+            value: components["schemas"]["TryValue"];
+        };
+        /**
+         * TryValue
+         * @description How one try went. help_first: whether help was on from the start; None in events from before that was kept.
+         */
+        TryValue: {
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "success" | "miss";
+            /** Support */
+            support: string;
+            /** Grade */
+            grade: number[];
+            /**
+             * Hand
+             * @default
+             */
+            hand: ("right" | "left") | "" | null;
+            /** Help First */
+            help_first?: boolean | null;
+        };
+        /**
+         * UndoEvent
+         * @description An event taken back.
+         */
+        UndoEvent: {
+            /** Id */
+            id: string;
+            /** Block */
+            block: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "undo";
+            value: components["schemas"]["UndoValue"];
+        };
+        /**
+         * UndoValue
+         * @description The event it takes back.
+         */
+        UndoValue: {
+            /** Event */
+            event: string;
         };
         /**
          * RunIn
@@ -3155,33 +3506,7 @@ export interface components {
             /** Reason */
             reason: string;
         };
-        /**
-         * EventIn
-         * @description One tap.
-         */
-        EventIn: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Block */
-            block: string;
-            /** Kind */
-            kind: string;
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /**
-             * Value
-             * @default {}
-             */
-            value: {
-                [key: string]: unknown;
-            };
-        };
+        EventIn: components["schemas"]["TryEvent"] | components["schemas"]["HoldEvent"] | components["schemas"]["MarkEvent"] | components["schemas"]["SupportEvent"] | components["schemas"]["GradeEvent"] | components["schemas"]["HandEvent"] | components["schemas"]["MeasureEvent"] | components["schemas"]["NoteEvent"] | components["schemas"]["UndoEvent"] | components["schemas"]["PlainEvent"];
         /**
          * AdviceOut
          * @description A block that would suit better at another grade today. kind: up or down.
@@ -3808,6 +4133,66 @@ export interface operations {
             };
             /** @description Forbidden */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_add_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHome"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

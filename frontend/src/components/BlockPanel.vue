@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 import { stretched, type Block } from '@/composables/useBench'
-import { chanceWords, rungWords } from '@/logic/words'
+import { rungWords } from '@/logic/words'
 import BlockDetails from './BlockDetails.vue'
 import GradeDial from './GradeDial.vue'
 import TargetSign from './TargetSign.vue'
@@ -53,7 +53,7 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ family: a.family, gra
         <p class="soft">{{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template></p>
       </div>
       <div v-if="shown" class="forecast" aria-live="polite">
-        <strong>{{ chanceWords(shown.expected) }}</strong> expected alone
+        <strong>{{ shown.expected_words }}</strong> expected alone
         <WhyNumber title="Why this block, at this grade?" :reasons="shown.why" :beat="block.beat" />
       </div>
       <div v-else class="forecast barred">{{ forecast?.why_not ?? block.problem }} {{ forecast?.remedy }}</div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
-import { chanceWords, minutesWords } from '@/logic/words'
+import { minutesWords } from '@/logic/words'
 import TargetSign from './TargetSign.vue'
 
 /** One activity a row, one child a column: the same work, each on an own grade. */
@@ -23,7 +23,7 @@ const proof = computed(() => (group.status === 'optimal' ? 'Proven best for this
         <tbody>
           <tr v-for="b in group.blocks" :key="b.family" :class="b.target">
             <th scope="row"><span class="row"><TargetSign :target="b.target" :size="22" /> {{ b.name }}</span><span class="small soft">{{ parts[b.part] }} · {{ b.minutes }} min</span><span v-if="b.turns" class="tag caution">by turns: half here, half at the other one, then change</span></th>
-            <td v-for="c in b.children" :key="c.child"><strong>{{ c.count }}</strong> {{ c.unit }}<br /><span class="small">{{ c.grade_words.join(' · ') }}</span><br /><span class="small soft">{{ chanceWords(c.expected) }} alone</span></td>
+            <td v-for="c in b.children" :key="c.child"><strong>{{ c.count }}</strong> {{ c.unit }}<br /><span class="small">{{ c.grade_words.join(' · ') }}</span><br /><span class="small soft">{{ c.expected_words }} alone</span></td>
             <td class="small"><div v-for="t in b.things" :key="t.name">{{ t.wanted }} {{ t.name }}<span v-if="t.own_pot" class="soft"> (own pot each)</span></div><p v-for="x in b.cautions.slice(0, 2)" :key="x" class="care">{{ x }}</p></td>
           </tr>
         </tbody>

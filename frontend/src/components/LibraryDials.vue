@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
 import type { Reach } from '@/logic/library'
-import { chanceWords, rungWords } from '@/logic/words'
+import { rungWords } from '@/logic/words'
 import GradeDial from './GradeDial.vue'
 import KitSwaps from './KitSwaps.vue'
 import VerdictSign from './VerdictSign.vue'
@@ -26,7 +26,7 @@ const jump = (to?: number[]): void => {
 <template>
   <div class="stack open">
     <div class="row">
-      <p v-if="block" aria-live="polite"><strong class="big">{{ chanceWords(block.expected) }}</strong> expected alone · rung {{ rungWords(block.rung) }} · {{ block.minutes }} min or more</p>
+      <p v-if="block" aria-live="polite"><strong class="big">{{ block.expected_words }}</strong> expected alone · rung {{ rungWords(block.rung) }} · {{ block.minutes }} min or more</p>
       <p v-else-if="data" class="not" aria-live="polite">{{ data.why_not }} {{ data.remedy }}</p>
       <button type="button" class="plain-button push" :disabled="!data?.easier" :title="data?.easier?.words" @click="jump(data?.easier?.grade)">◂ Easier</button>
       <button type="button" class="plain-button" :disabled="!data?.harder" :title="data?.harder?.words" @click="jump(data?.harder?.grade)">Harder ▸</button>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Reach } from '@/logic/library'
-import { chanceWords } from '@/logic/words'
 import LibraryDials from './LibraryDials.vue'
 import TargetSign from './TargetSign.vue'
 
@@ -24,7 +23,7 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
       <line v-if="reach.low != null" :x1="across(reach.low)" :x2="across(reach.high!)" y1="12" y2="12" :class="['here', reach.target]" />
       <circle :cx="across(reach.mean)" cy="12" r="6" class="child" />
     </svg>
-    <p v-if="reach.offered" class="small"><strong>{{ chanceWords(reach.expected ?? 0) }}</strong> at {{ reach.nearest_words.join(' · ') }}</p>
+    <p v-if="reach.offered" class="small"><strong>{{ reach.expected_words }}</strong> at {{ reach.nearest_words.join(' · ') }}</p>
     <p v-else class="small">{{ reach.why_not }}</p>
     <p class="small soft">{{ reach.offered }} of {{ reach.grades }} grades<template v-if="reach.opens">. {{ reach.to_add }} Opens {{ reach.opens }} more.</template></p>
     <LibraryDials v-if="open" :reach="reach" :child-id="childId" :home-id="homeId" />

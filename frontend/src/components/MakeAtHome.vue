@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
+import { useForget } from '@/composables/useForget'
 import ProblemNote from './ProblemNote.vue'
 import VerdictSign from './VerdictSign.vue'
 
 /** What could be made from this cupboard: parts, tools, whose steps, minutes. */
 const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
-const queries = useQueryClient()
+const forget = useForget()
 const { data } = useQuery({
   queryKey: ['makings', () => homeId, () => childId],
   queryFn: () => told(api.GET('/api/homes/{home_id}/makings', { params: { path: { home_id: homeId }, query: { child_id: childId } } })),
@@ -21,7 +22,7 @@ async function made(m: Schemas['MakingOut']): Promise<void> {
   error.value = null
   try {
     await told(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id: homeId }, query: { child_id: childId } }, body: { material: m.material, count: m.makes, measured: {} } }))
-    for (const key of ['makings', 'cupboard', 'library']) void queries.invalidateQueries({ queryKey: [key] })
+    forget('cupboard')
   } catch (problem) {
     error.value = problem as Error
   }

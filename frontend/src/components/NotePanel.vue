@@ -45,7 +45,7 @@ const amend = (): Promise<void> => change(() => told(api.POST('/api/runs/{run_id
     </template>
     <template v-else>
       <el-input v-model="text" type="textarea" :autosize="{ minRows: 5 }" aria-label="Note" />
-      <div class="row"><button type="button" class="plain-button" @click="keep">Keep</button><button v-if="me?.role !== 'assistant'" type="button" class="plain-button main" @click="sign">Sign: frozen from then on</button></div>
+      <div class="row"><button type="button" class="plain-button" @click="keep">Keep</button><button v-if="me?.may.includes('note.sign')" type="button" class="plain-button main" @click="sign">Sign: frozen from then on</button></div>
     </template>
     <ProblemNote :error="error" />
   </section>

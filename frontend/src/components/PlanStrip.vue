@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
 import { stretched, type Block } from '@/composables/useBench'
-import { chanceWords } from '@/logic/words'
 import TargetSign from './TargetSign.vue'
 
 const { blocks, asked, names } = defineProps<{ blocks: Block[]; asked: number; names: Record<string, string> }>()
@@ -61,7 +60,7 @@ function key(event: KeyboardEvent, index: number): void {
           <span class="part small">{{ names[b.part] }}<span v-if="b.locked" aria-label="locked"> ⚿</span></span>
           <strong>{{ b.name }}</strong>
           <span class="row bottom small"><TargetSign :target="b.target" :size="17" /> {{ shownMinutes(b, i) }} min</span>
-          <span class="small">{{ b.problem ? 'can’t stay' : chanceWords(b.expected) }}</span>
+          <span class="small">{{ b.problem ? 'can’t stay' : b.expected_words }}</span>
         </button>
         <span class="handle" aria-hidden="true" title="Pull to stretch" @pointerdown.prevent="grip($event, i)" @pointermove="pull" @pointerup="letGo" @pointercancel="pulled = null"></span>
       </li>

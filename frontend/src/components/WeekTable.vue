@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
-import { chanceWords, dayWords } from '@/logic/words'
+import { dayWords } from '@/logic/words'
 import LeftOutList from './LeftOutList.vue'
 import TargetSign from './TargetSign.vue'
 
@@ -23,12 +23,12 @@ const most = computed(() => Math.max(...week.days.map((d) => d.free), 10))
     </div>
     <ol class="days">
       <li v-for="d in week.days" :key="d.name">
-        <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.free ? `${d.free} min` : 'free' }}</span></p>
+        <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.free ? `${d.free} min` : 'no practice' }}</span></p>
         <div class="room" :style="{ height: `${24 + (d.free / most) * 210}px` }" :class="{ none: !d.free }">
           <div v-for="b in d.blocks" :key="b.family" :class="['block', b.target]" :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }">
             <strong>{{ b.name }}</strong>
             <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>
-            <span class="small">{{ b.count }} {{ b.unit }}, {{ chanceWords(b.expected) }}</span>
+            <span class="small">{{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>
           </div>
         </div>
         <p v-for="g in d.gone" :key="g" class="small not">{{ g }}</p>

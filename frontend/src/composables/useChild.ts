@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient, type UseQueryReturnType } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
+import { useForget } from './useForget'
 import { api, told, type Schemas } from '@/api/client'
 
 export type Child = Schemas['ChildOut']
@@ -15,9 +16,9 @@ export function useChild(childId: MaybeRefOrGetter<number>): UseQueryReturnType<
 /** Put a changed child in place, and forget what was worked out from the old one. */
 export function useChildChanged(): (child: Child) => void {
   const queries = useQueryClient()
+  const forget = useForget()
   return (child) => {
     queries.setQueryData(['child', child.id], child)
-    void queries.invalidateQueries({ queryKey: ['caseload'] })
-    void queries.invalidateQueries({ queryKey: ['cupboard'] })
+    forget('child')
   }
 }

@@ -1,10 +1,15 @@
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, type UseQueryReturnType } from '@tanstack/vue-query'
 import { computed, type ComputedRef } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 import type { Child } from './useChild'
 
+/** Every place with a cupboard in this clinic. */
+export function useHomes(): UseQueryReturnType<Schemas['HomeOut'][], Error> {
+  return useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
+}
+
 /** The cupboards a child's session may draw on: the own home, clinic rooms and schools. */
 export function usePlaces(child: () => Child): ComputedRef<Schemas['HomeOut'][]> {
-  const { data } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
+  const { data } = useHomes()
   return computed(() => (data.value ?? []).filter((h) => h.kind !== 'home' || h.id === child().home_id))
 }

@@ -2,12 +2,16 @@ import { describe, expect, it } from 'vitest'
 import { lead } from './lead'
 import type { RunBlock, Tally } from './tally'
 
-const block = { cues: [{ words: '“Pinch and pull”' }], setup: 'Bowl on the left side.', count: 4, sets: 2, unit: 'found', tidy: 'Roll the dough back.' } as RunBlock
+const block = { say: '“Pinch and pull”', do_first: '', setup: 'Bowl on the left side.', count: 4, sets: 2, unit: 'found', tidy: 'Roll the dough back.' } as RunBlock
 const after = (tries: number): Tally => ({ tries }) as Tally
 
 describe('leading somebody through a block', () => {
   it('starts with setting out, the cue and the count', () => {
     expect(lead(block, after(0))).toEqual(['Set out: Bowl on the left side.', 'Say: “Pinch and pull”', 'Count 4 found. After each try press how it went.'])
+  })
+
+  it('says what to do first where most help comes first, and what to say after', () => {
+    expect(lead({ ...block, do_first: 'Hold the edge still' }, after(0)).slice(1, 3)).toEqual(['Do: Hold the edge still', 'Say: “Pinch and pull”'])
   })
 
   it('says what the table says, else the cue', () => {

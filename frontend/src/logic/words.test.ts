@@ -3,13 +3,9 @@ import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
 import { answers, byUse, type Reach } from './library'
 import { measureWords } from './sizes'
-import { ageWords, chanceWords, daysAgo, handWords, minutesWords, rungWords } from './words'
+import { ageWords, daysAgo, handWords, minutesWords, rungWords } from './words'
 
 describe('words', () => {
-  it('says a chance as so many of ten, and never promises ten', () => {
-    expect([0.8, 0.75, 0.52, 0.94, 0.999, 0.04].map(chanceWords)).toEqual(['8 of 10', '7 to 8 of 10', '5 of 10', '9 to 10 of 10', '9 to 10 of 10', '0 to 1 of 10'])
-  })
-
   it('says ages in months for the youngest, in years and months after', () => {
     expect([18.4, 24, 58.9].map(ageWords)).toEqual(['18 months', '2 years', '4 y 10 m'])
   })

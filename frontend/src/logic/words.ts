@@ -25,16 +25,6 @@ export function daysAgo(iso: string, now: Date): string {
   return days < 21 ? `${days} days ago` : `${Math.round(days / 7)} weeks ago`
 }
 
-/** "8 of 10", or "7 to 8 of 10" near the middle between two. */
-export function chanceWords(chance: number): string {
-  const tenths = chance * 10
-  if (chance > 0.93) return '9 to 10 of 10'
-  const low = Math.floor(tenths)
-  const part = tenths - low
-  if (part > 0.3 && part < 0.7 && low < 9) return `${low} to ${low + 1} of 10`
-  return `${Math.min(10, Math.round(tenths))} of 10`
-}
-
 /** A rung with one decimal; what lies under the ladder, or over its top rung, is said so, not as a rung there is none of. */
 export function rungWords(rung: number, top = Infinity): string {
   if (rung < 0.45) return 'under 1'

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
 import BatchPanel from '@/components/BatchPanel.vue'
 import CaseloadRow from '@/components/CaseloadRow.vue'
+import ChildAdd from '@/components/ChildAdd.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import { useMe } from '@/composables/useMe'
 import { longDay } from '@/logic/words'
@@ -11,6 +12,7 @@ import { longDay } from '@/logic/words'
 const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
 const { data: me } = useMe()
 const chosen = ref('all')
+const adding = ref(false)
 const order = ['setback', 'stuck', 'ready', 'recheck', 'new', 'steady']
 
 const stands = (c: Schemas['StandingOut'], kind: string): boolean => c.standings.some((s) => s.id === kind)
@@ -38,6 +40,7 @@ const shown = computed(() =>
   <div class="stack">
     <div class="row head">
       <h1>{{ longDay(new Date()) }}</h1>
+      <button v-if="me?.may.includes('child.add')" type="button" class="plain-button" @click="adding = true">Add a child</button>
       <div class="row filters" role="group" aria-label="Show">
         <button v-for="f in filters" :key="f.id" type="button" class="filter" :class="f.id" :aria-pressed="chosen === f.id" @click="chosen = f.id">
           <strong>{{ f.count }}</strong> {{ f.words }}
@@ -49,8 +52,9 @@ const shown = computed(() =>
     <ul v-else class="list">
       <CaseloadRow v-for="child in shown" :key="child.id" :child="child" />
     </ul>
-    <BatchPanel v-if="me?.role !== 'assistant'" :children="shown.map((c) => c.id)" />
-    <p v-if="data && !shown.length" class="soft">No child is in this group today.</p>
+    <BatchPanel v-if="data?.length && me?.may.includes('plan.make')" :children="shown.map((c) => c.id)" />
+    <p v-if="data && !shown.length" class="soft">{{ data.length ? 'No child is in this group today.' : 'No child here yet. Add the first one.' }}</p>
+    <ChildAdd v-if="adding" @close="adding = false" />
   </div>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, told } from '@/api/client'
 import CupboardAdd from '@/components/CupboardAdd.vue'
@@ -11,13 +11,14 @@ import StarterList from '@/components/StarterList.vue'
 import ProblemNote from '@/components/ProblemNote.vue'
 import VerdictSign from '@/components/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
+import { useForget } from '@/composables/useForget'
 import { usePlaces } from '@/composables/usePlaces'
 import { byReason } from '@/logic/hazards'
 
 const { child } = defineProps<{ child: Child }>()
 const chosen = ref(child.home_id)
 const search = ref('')
-const queries = useQueryClient()
+const forget = useForget()
 const { data, error } = useQuery({
   queryKey: ['cupboard', chosen, () => child.id],
   queryFn: () => told(api.GET('/api/homes/{home_id}/cupboard', { params: { path: { home_id: chosen.value }, query: { child_id: child.id } } })),
@@ -34,9 +35,7 @@ const groups = computed(() => {
   ].filter((g) => g.because.length)
 })
 
-function refresh(): void {
-  void queries.invalidateQueries({ queryKey: ['cupboard'] })
-}
+const refresh = (): void => forget('cupboard')
 </script>
 
 <template>

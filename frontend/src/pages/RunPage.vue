@@ -17,7 +17,7 @@ import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
-import { gradeNow, handNow, isPaused, restDue, standing, suggestion, tallyOf, whereLeft } from '@/logic/tally'
+import { gradeNow, handNow, isPaused, restDue, standing, suggestion, supportOfMiss, tallyOf, whereLeft } from '@/logic/tally'
 
 const { runId } = defineProps<{ runId: string }>()
 const router = useRouter()
@@ -28,6 +28,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined))
 
 const at = ref(0)
 const help = ref('spoken')
+const helpFirst = computed(() => run.value?.help_first ?? false)
 const leftThumb = ref(false)
 const led = ref(false)
 watch(me, (now) => {
@@ -64,12 +65,12 @@ watch(() => [at.value, block.value ? Math.floor(tally.value.tries / block.value.
 
 function attempt(outcome: 'success' | 'miss', support: string): void {
   if (!block.value || paused.value) return
-  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: hand.value })
+  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: hand.value, help_first: helpFirst.value })
 }
 const took = {
   alone: () => attempt('success', 'alone'),
   helped: () => attempt('success', help.value),
-  missed: () => attempt('miss', 'alone'),
+  missed: () => attempt('miss', supportOfMiss(helpFirst.value, help.value)),
   undo: () => block.value && undo(block.value.id),
   drop: () => block.value && tap(block.value.id, 'drop'),
   next: () => go(at.value + 1),
@@ -118,7 +119,7 @@ async function finish(): Promise<void> {
         <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
         <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
           <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p><p v-if="rest">{{ rest }}</p></template>
-          <template v-else>{{ rest ?? say?.words ?? block.cues[0]?.words }}</template>
+          <template v-else>{{ rest ?? say?.words ?? (block.do_first || block.say) }}</template>
         </div>
         <p v-if="today && block" class="row today" role="status"><span>{{ today.words }}</span><button type="button" class="plain-button tall" @click="tap(block.id, 'grade', { grade: today.grade })">{{ today.kind === 'up' ? 'Harder' : 'Easier' }}</button></p>
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
@@ -135,7 +136,7 @@ async function finish(): Promise<void> {
           <template v-for="c in block.cues" :key="c.support"><dt class="soft">{{ c.support_words }}</dt><dd>{{ c.words }}</dd></template>
         </dl>
       </section>
-      <RunTaps v-model:help="help" :paused="paused" :more="at < run.blocks.length - 1" @alone="took.alone" @helped="took.helped" @missed="took.missed" @undo="took.undo" @next="took.next" />
+      <RunTaps v-model:help="help" :help-first="helpFirst" :paused="paused" :more="at < run.blocks.length - 1" @alone="took.alone" @helped="took.helped" @missed="took.missed" @undo="took.undo" @next="took.next" />
     </div>
   </div>
   <div v-else class="wait"><ProblemNote :error="error" /><p v-if="!error">Opening the run…</p></div>

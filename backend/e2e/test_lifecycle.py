@@ -1,0 +1,100 @@
+"""Start, crash, back up, restore and stop, through the commands themselves, in folders and on ports of their own."""
+
+import os
+import signal
+import subprocess
+import tempfile
+import time
+import urllib.request
+from pathlib import Path
+from unittest import TestCase
+
+from django.test import tag
+
+ROOT = Path(__file__).resolve().parents[2]
+PORT = "8590"
+TABLES = "select count(*) from information_schema.tables where table_schema='public'"
+ADD_CLINIC = "from clinic.models import Clinic; Clinic.objects.create(name='Larkwater')"
+
+
+@tag("slow")
+class LifecycleTest(TestCase):
+    def setUp(self) -> None:
+        self.folders: list[str] = []
+        self.files = self.new_folder()
+
+    def tearDown(self) -> None:
+        for folder in self.folders[1:]:
+            self.pollicor(folder, "stop")
+        for folder in self.folders:
+            where = Path(folder) / "postgres.where"
+            home = where.read_text().strip() if where.exists() else folder
+            subprocess.run(["rm", "-rf", folder, home], check=True)
+
+    def new_folder(self) -> str:
+        folder = tempfile.mkdtemp(prefix="pollicor-life-")
+        os.chmod(folder, 0o755)
+        self.folders.append(folder)
+        return folder
+
+    def environment(self, var: str) -> dict[str, str]:
+        own = {k: v for k, v in os.environ.items() if not k.startswith(("POLLICOR_", "DJANGO_"))}
+        return {**own, "POLLICOR_VAR": var, "POLLICOR_PORT": PORT}
+
+    def pollicor(self, var: str, *words: str) -> subprocess.CompletedProcess[str]:
+        command = [str(ROOT / "pollicor"), *words]
+        return subprocess.run(command, env=self.environment(var), cwd=self.files, check=False, capture_output=True, text=True)
+
+    def done(self, var: str, *words: str) -> str:
+        result = self.pollicor(var, *words)
+        self.assertEqual(result.returncode, 0, result.stdout + result.stderr)
+        return result.stdout
+
+    def tables(self, var: str) -> int:
+        script = f'source {ROOT}/scripts/common.sh; source {ROOT}/scripts/database.sh; db_start postgres 54329; psql_as_owner -d pollicor -tAc "{TABLES}"'
+        told = subprocess.run(["bash", "-ec", script], env=self.environment(var), check=True, capture_output=True, text=True)
+        return int(told.stdout.strip())
+
+    def pid_of(self, var: str, program: str) -> int:
+        script = f"source {ROOT}/scripts/common.sh; source {ROOT}/scripts/supervise.sh; supervisor pid {program}"
+        told = subprocess.run(["bash", "-ec", script], env=self.environment(var), check=True, capture_output=True, text=True)
+        return int(told.stdout.strip())
+
+    def wait_for_another(self, var: str, program: str, than: int) -> None:
+        for _ in range(600):
+            if self.pid_of(var, program) not in (0, than):
+                return
+            time.sleep(0.2)
+        self.fail(f"{program} was not started again")
+
+    def test_what_dies_is_started_again_and_stop_ends_all_of_it(self) -> None:
+        var = self.new_folder()
+        address = self.done(var, "start", "--empty").split("Pollicor is at ")[1].split()[0]
+        for program in ("worker:worker-1", "web"):
+            pid = self.pid_of(var, program)
+            os.kill(pid, signal.SIGKILL)
+            self.wait_for_another(var, program, pid)
+        self.assertIn("running already", self.done(var, "start", "--empty"))
+        self.done(var, "stop")
+        with self.assertRaises(OSError):
+            urllib.request.urlopen(address, timeout=5)
+
+    def test_a_backup_goes_into_a_fresh_copy_and_a_damaged_one_leaves_nothing(self) -> None:
+        var, fresh = self.new_folder(), self.new_folder()
+        self.done(var, "start", "--empty")
+        self.done(var, "manage", "shell", "--verbosity", "0", "-c", ADD_CLINIC)
+        self.done(var, "backup", "good.dump")
+        good = Path(self.files) / "good.dump"
+        self.assertEqual(good.stat().st_mode & 0o077, 0)
+        (Path(self.files) / "cut.dump").write_bytes(good.read_bytes()[:-2000])
+
+        damaged = self.pollicor(fresh, "restore", "cut.dump")
+        self.assertNotEqual(damaged.returncode, 0)
+        self.assertIn("nothing was restored", damaged.stderr)
+        self.assertEqual(self.tables(fresh), 0)
+
+        self.done(fresh, "restore", "good.dump")
+        count = "from clinic.models import Clinic; print(Clinic.objects.filter(name='Larkwater').count())"
+        self.assertEqual(self.done(fresh, "manage", "shell", "--verbosity", "0", "-c", count).strip(), "1")
+        again = self.pollicor(fresh, "restore", "good.dump")
+        self.assertIn("already holds data", again.stderr)

@@ -1,0 +1,50 @@
+# The supervisor that keeps the server and its workers running. Sourced.
+# A Unix socket's path may have 107 letters at most: a deep folder gets a short one elsewhere.
+export POLLICOR_ROOT=$ROOT POLLICOR_VENV=$VENV POLLICOR_SOCKET=$VAR/supervisor.sock
+[ ${#POLLICOR_SOCKET} -le 100 ] || POLLICOR_SOCKET=/tmp/pollicor-$(echo "$VAR" | sha256sum | cut -c1-12).sock
+
+# The conf reads every name it uses from the environment, also for supervisorctl.
+supervisor() { POLLICOR_PORT=${POLLICOR_PORT:-0} "$VENV/bin/supervisorctl" -c "$ROOT/scripts/supervisord.conf" "$@"; }
+supervised() { [ -S "$POLLICOR_SOCKET" ] && supervisor pid >/dev/null 2>&1; }
+
+is_running() { supervisor status "$1" 2>/dev/null | grep -q RUNNING; }
+
+# answers PORT: whether this very server, and nobody else's, answers there
+answers() {
+  "$PY" - "$1" "$POLLICOR_INSTANCE" 2>/dev/null <<'PYTHON'
+import sys, urllib.request
+port, instance = sys.argv[1:]
+with urllib.request.urlopen(f"http://127.0.0.1:{port}/health", timeout=5) as answer:
+    sys.exit(answer.read().decode().strip() != instance)
+PYTHON
+}
+
+# wait_for_web PORT: a server that is coming up is waited for (two minutes at most); one that has given up is not
+wait_for_web() {
+  for _ in $(seq 1 600); do
+    answers "$1" && return 0
+    case $(supervisor status web 2>/dev/null | awk '{print $2}') in STARTING | RUNNING | BACKOFF) ;; *) return 1 ;; esac
+    sleep 0.2
+  done
+  return 1
+}
+
+# supervise PORT: start the server and its workers, and wait until the server answers on that port
+supervise() {
+  export POLLICOR_PORT=$1 POLLICOR_INSTANCE
+  POLLICOR_INSTANCE=$(head -c 12 /dev/urandom | base64 | tr '+/' '-_')
+  "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1
+  wait_for_web "$1"
+}
+
+supervisor_stop() {
+  local pid
+  supervised || return 0
+  pid=$(supervisor pid)
+  supervisor shutdown >/dev/null
+  for _ in $(seq 1 300); do
+    kill -0 "$pid" 2>/dev/null || return 0
+    sleep 0.1
+  done
+  return 1
+}
