@@ -5,9 +5,7 @@ from datetime import timedelta
 
 import numpy as np
 
-from core.ability import Estimate, on_day, update
-from core.simulate import LEARNING, Child
-from testing.choosing import (
+from benchmarks.choosing import (
     DAY,
     FAMILIES,
     TRIES,
@@ -19,6 +17,8 @@ from testing.choosing import (
     steps,
     well_placed,
 )
+from core.ability import Estimate, on_day, update
+from core.ability.simulation import LEARNING, Child
 
 Say = Callable[[str], object]
 

@@ -4,7 +4,7 @@ from statistics import median
 from time import perf_counter
 from unittest.mock import patch
 
-from core.house import House
+from core.offers import House
 from core.planner import SessionRequest, plan_session
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import solve
@@ -72,7 +72,7 @@ def _default_parameters():  # type: ignore[no-untyped-def]
 def expansion(say) -> None:  # type: ignore[no-untyped-def]
     """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
     from core.library import FAMILIES
-    from core.variants import asked_of, roles_of, set_count, variants_of
+    from core.offers import asked_of, roles_of, set_count, variants_of
     from testing.core_builders import full_house
 
     house = full_house()

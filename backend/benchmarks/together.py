@@ -8,8 +8,9 @@ from time import perf_counter
 from unittest.mock import patch
 
 from core.child import Setting
-from core.house import House, stock_of
 from core.library import FAMILIES
+from core.offers import House
+from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, WeekRequest, plan_group, plan_session, plan_week
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import solve
@@ -92,7 +93,13 @@ def library_size(say: Say) -> None:
 
 
 def _sessions_with(families: dict[str, object]) -> float:
-    modules = ("core.house", "core.grading", "core.planner.candidates", "core.planner.session", "core.library")
+    modules = (
+        "core.offers.usable_cupboard",
+        "core.offers.grading",
+        "core.planner.candidates",
+        "core.planner.session",
+        "core.library",
+    )
     patches = [patch(f"{m}.FAMILIES", families) for m in modules]
     for p in patches:
         p.start()

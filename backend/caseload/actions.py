@@ -11,7 +11,7 @@ from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
-from core.policies import CHOICES as POLICIES
+from core.child import CHOICES as POLICIES
 from core.skills import STRANDS
 
 PROFILE = (

@@ -13,8 +13,8 @@ from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.ability import held_back
 from core.skills import STRANDS, WANTED_TASKS
-from core.wanted import held_back
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}

@@ -5,7 +5,7 @@ from datetime import date
 from typing import Any
 
 from core.child import ALLERGENS, PRECAUTIONS, SUPERVISION_RANK
-from core.policies import CHOICES as POLICIES
+from core.child import CHOICES as POLICIES
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21

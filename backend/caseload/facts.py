@@ -5,8 +5,8 @@ from datetime import date
 from caseload.models import Child, StrandEstimate
 from core import ability
 from core.ability import Estimate
+from core.child import CHOICES as POLICIES
 from core.child import Child as Facts
-from core.policies import CHOICES as POLICIES
 
 DAYS_PER_MONTH = 365.2425 / 12
 

@@ -5,7 +5,7 @@ from django.db.models import Q
 
 from clinic.models import Clinic
 from clinic.queries import in_clinic
-from core.policies import CHOICES
+from core.child import CHOICES
 
 HANDS = [("right", "Right"), ("left", "Left"), ("not_settled", "Not settled")]
 MOUTHING = [("never", "Never"), ("sometimes", "Sometimes"), ("often", "Often")]

@@ -15,11 +15,10 @@ from clinic.api import router as clinic
 from clinic.auth import MemberAuth
 from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
-from config.words import router as words
-from core.asked import NotThere
-from core.events import EventError
+from core.errors import NotThere
 from core.materials import MeasureError
 from core.planner import RequestError
+from core.running import EventError
 from cupboard.api import router as cupboard
 from cupboard.letters_api import router as letters
 from cupboard.making_api import router as making
@@ -30,6 +29,7 @@ from planning.library_api import router as library
 from planning.week_api import router as weeks
 from progress.api import router as progress
 from progress.record_api import router as records
+from reference.api import router as words
 from running.api import router as running
 from sheets.api import router as sheets
 

@@ -2,16 +2,20 @@
 
 import os
 
-os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings.production")
-
 from django.core.wsgi import get_wsgi_application
 
+os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings.production")
 application = get_wsgi_application()
 
-import ortools.sat.python.cp_model  # noqa: E402, F401
 
-from core import cylinder  # noqa: E402
-from core.library.things import MATERIALS  # noqa: E402
+def _warm_up() -> None:
+    import ortools.sat.python.cp_model  # noqa: F401  half a second, once, before the workers part
 
-for _material in MATERIALS.values():
-    cylinder.fits(_material.shape)
+    from core.library import MATERIALS
+    from core.safety import fits_small_parts_cylinder
+
+    for material in MATERIALS.values():
+        fits_small_parts_cylinder(material.shape)
+
+
+_warm_up()

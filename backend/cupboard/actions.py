@@ -11,9 +11,9 @@ from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from clinic.permissions import require
 from core.child import Setting
-from core.hazards import lifted_bars
-from core.library.things import MATERIALS
+from core.library import MATERIALS
 from core.materials import Material, measured_material
+from core.safety import lifted_bars
 from cupboard.models import StockItem
 
 MOST = 9999

@@ -13,9 +13,9 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Setting
-from core.hazards import Verdict, assess
-from core.library.things import MATERIALS
+from core.library import MATERIALS
 from core.materials import FORMS, Material, measured_material
+from core.safety import Verdict, assess
 from cupboard import actions, queries
 from cupboard.models import StockItem
 

@@ -11,8 +11,7 @@ from caseload.checks import FieldError
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.letter_strokes import stroke_of, width_of
-from core.letters import PIECES, USUAL_KIT, Build, LetterError, build, pieces_for
+from core.letters import PIECES, USUAL_KIT, Build, LetterError, build, pieces_for, stroke_of, width_of
 
 router = Router(tags=["cupboard"])
 MOST_PIECES = 99

@@ -12,10 +12,10 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core import measuring
 from core.child import Setting
-from core.library.things import MATERIALS
-from core.made import Making, makeable, verdict
+from core.library import MATERIALS
+from core.materials import COIN_GRAMS, NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
+from core.offers import Making, makeable, verdict
 from cupboard.api import VerdictOut, verdict_out
 from cupboard.queries import items
 
@@ -51,7 +51,7 @@ class MeasuringIn(Schema):
     way: Literal["water", "coins", "pile", "passes"]
     water_ml: float = 0
     coins: int = 0
-    coin_grams: float = measuring.COIN_GRAMS
+    coin_grams: float = COIN_GRAMS
     pile_grams: float = 0
     sheets: int = 0
     side_mm: list[float] = [297, 210]
@@ -89,19 +89,19 @@ def measure(request: HttpRequest, body: MeasuringIn) -> MeasuringOut:
     member(request)
     try:
         return _measured(body)
-    except measuring.NotMeasured as no:
+    except NotMeasured as no:
         raise FieldError(body.way, None, str(no), "") from no
 
 
 def _measured(body: MeasuringIn) -> MeasuringOut:
     if body.way == "passes":
-        low, high = measuring.hole_between(body.passes_mm, body.stops_mm)
+        low, high = hole_between(body.passes_mm, body.stops_mm)
         words = f"at least {low:g} mm" + (f", less than {high:g} mm" if high < float("inf") else "")
         return MeasuringOut(field="hole_mm", value=low, words=words)
     if body.way == "pile":
         sides = (body.side_mm[0], body.side_mm[1]) if len(body.side_mm) == 2 else (0.0, 0.0)
-        found = measuring.sheet_weight(body.pile_grams, body.sheets, sides)
+        found = sheet_weight(body.pile_grams, body.sheets, sides)
         return MeasuringOut(field="sheet_gsm", value=found, words=f"{found:.0f} g/m²")
     water = body.way == "water"
-    force = measuring.force_from_water(body.water_ml) if water else measuring.force_from_coins(body.coins, body.coin_grams)
+    force = force_from_water(body.water_ml) if water else force_from_coins(body.coins, body.coin_grams)
     return MeasuringOut(field="force_newton", value=force, words=f"{force:.1f} N")

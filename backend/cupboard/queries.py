@@ -6,7 +6,7 @@ from django.http import Http404
 from caseload.models import Home
 from clinic.models import Member
 from clinic.permissions import require
-from core.library.things import MATERIALS
+from core.library import MATERIALS
 from core.materials import Stock
 from cupboard.models import StockItem
 

@@ -5,7 +5,7 @@ import re
 from playwright.sync_api import expect
 
 from core.library import FAMILIES
-from core.measured import MEASURED
+from core.recording import MEASURED
 from e2e.browser import BrowserTest
 from planning.actions import BlockChoice, set_blocks
 from planning.models import Plan

@@ -8,9 +8,9 @@ from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.library.declare import PARTS
+from core.library import PARTS
+from core.offers import Variant, checked_variant
 from core.planner import Block, SessionPlan, block_of, plan_session, totals
-from core.variants import Variant, checked_variant
 from planning.models import Plan, PlanBlock
 from planning.workbench import Wish, Workbench, stock_stamp, variant_of, wish_of, workbench, workbench_of
 

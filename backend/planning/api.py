@@ -12,11 +12,9 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from core.library import family as checked_family
-from core.planner import SessionPlan, block_of, shared_out, totals
-from core.planner.candidates import left_out
-from core.planner.instead import Placed, bring_in, differences
-from core.prep import kit_of
-from core.variants import checked_variant
+from core.offers import checked_variant
+from core.paper import kit_of
+from core.planner import Placed, SessionPlan, block_of, bring_in, differences, left_out, shared_out, totals
 from planning import actions, queries
 from planning.actions import BlockChoice, Impossible
 from planning.models import Plan, PlanBlock

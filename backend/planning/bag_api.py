@@ -11,8 +11,7 @@ from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Setting
-from core.library import FAMILIES
-from core.library.things import MATERIALS
+from core.library import FAMILIES, MATERIALS
 from core.planner import Visit, block_of, pack_bag
 from cupboard.queries import stock_of
 from planning.queries import latest_plan

@@ -13,12 +13,9 @@ from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Setting
-from core.grading import grade_words
 from core.library import FAMILIES
-from core.reach import Reach, reach, starter_list
+from core.offers import Reach, Swap, Variant, grade_words, reach, starter_list, swaps
 from core.skills import STRANDS
-from core.swaps import Swap, swaps
-from core.variants import Variant
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out

@@ -8,7 +8,7 @@ from django.db.models import Q
 from caseload.models import Child, Home
 from clinic.models import Clinic, Member
 from clinic.queries import in_clinic
-from core.library.declare import PARTS
+from core.library import PARTS
 
 
 class Plan(models.Model):

@@ -11,7 +11,7 @@ from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
-from core.wanted import Aim, suggested_aims
+from core.ability import Aim, suggested_aims
 from planning.models import GroupSession, Plan
 
 

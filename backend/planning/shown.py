@@ -3,13 +3,11 @@
 from dataclasses import asdict, fields
 from typing import Any
 
-from core.grading import Neighbour, dials, equals, neighbours
 from core.library import FAMILIES
-from core.marks import MARKS
+from core.offers import Neighbour, Variant, checked_variant, dials, equals, neighbours
 from core.planner import Block, block_of
+from core.recording import MARKS, SUPPORTS
 from core.skills import STRANDS
-from core.support import SUPPORTS
-from core.variants import Variant, checked_variant
 from cupboard.api import verdict_out
 from planning.models import PlanBlock
 from planning.schemas import (

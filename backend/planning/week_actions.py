@@ -9,11 +9,18 @@ from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core.house import House
-from core.planner import GroupPlan, GroupRequest, SessionRequest, WeekPlan, WeekRequest, plan_group, plan_week
-from core.planner.group_reasons import left_out_together
-from core.planner.request import LeftOut
-from core.variants import Variant
+from core.offers import House, Variant
+from core.planner import (
+    GroupPlan,
+    GroupRequest,
+    LeftOut,
+    SessionRequest,
+    WeekPlan,
+    WeekRequest,
+    left_out_together,
+    plan_group,
+    plan_week,
+)
 from planning.models import GroupSession, HomeWeek
 from planning.workbench import Wish, workbench
 

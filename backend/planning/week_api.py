@@ -17,14 +17,10 @@ from clinic.permissions import require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
 from core.ability import chance_in_words
-from core.library import FAMILIES
-from core.library.things import MATERIALS
-from core.planner import GroupPlan, block_of
-from core.planner.candidates import left_out
-from core.planner.group import GroupBlock
-from core.planner.week import DAYS
+from core.library import FAMILIES, MATERIALS
+from core.offers import Variant
+from core.planner import DAYS, GroupBlock, GroupPlan, block_of, left_out
 from core.skills import STRANDS
-from core.variants import Variant
 from planning.models import HomeWeek
 from planning.queries import group_for
 from planning.schemas import BlockOut, LeftOutOut

@@ -9,9 +9,8 @@ from types import MappingProxyType
 from caseload.facts import estimates_of, facts_of
 from caseload.models import Child, Home
 from core.child import Setting
-from core.house import House
+from core.offers import House, Variant
 from core.planner import LockedBlock, SessionRequest
-from core.variants import Variant
 from cupboard.queries import items, stock_of
 from planning.models import Plan, PlanBlock
 

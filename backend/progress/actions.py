@@ -14,7 +14,7 @@ from clinic.actions import Done, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
-from core.progression import WORDS, decide, policy_for
+from core.progress import WORDS, decide, policy_for
 from planning.actions import mark_used
 from progress.models import ANSWERS, DecisionRecord
 from running.actions import fold_run

@@ -12,17 +12,12 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from core.child import Child as Facts
-from core.grading import grade_words
 from core.library import FAMILIES
-from core.marks import MARKS
-from core.measured import MEASURED
-from core.measures import by_hand, help_by_day, measures
-from core.scoring import SetResult
+from core.offers import Variant, grade_words
+from core.progress import by_hand, day_levels, grade_changes, help_by_day, measures, moved, standings
+from core.recording import MARKS, MEASURED, SUPPORTS
+from core.running import SetResult
 from core.skills import STRANDS
-from core.standing import standings
-from core.summary import day_levels, grade_changes, movement
-from core.support import SUPPORTS
-from core.variants import Variant
 from progress import actions, queries
 from progress.models import DecisionRecord, Note
 from progress.schemas import (
@@ -95,8 +90,8 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     notes, facts = queries.signed_notes(child), facts_of(child, timezone.localdate())
     strands = [_strand(s, points[s], sets.get(s, []), notes, facts) for s in STRANDS if s in points]
     strands.sort(key=lambda s: (s.kind == "too_few", -abs(s.change)))
-    moved = [s.words for s in strands if s.kind in ("up", "down")]
-    headline = " ".join(moved[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
+    lines = [s.words for s in strands if s.kind in ("up", "down")]
+    headline = " ".join(lines[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
     return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
 
 
@@ -104,7 +99,7 @@ def _strand(
     strand: str, points: list[queries.Point], results: list[SetResult], notes: list[Note], facts: Facts
 ) -> StrandProgressOut:
     ladder = STRANDS[strand]
-    m = movement(ladder, points, day_levels(strand, results))
+    m = moved(ladder, points, day_levels(strand, results))
     return StrandProgressOut(
         strand=strand, name=ladder.name, target=ladder.target, kind=m.kind, words=m.words, change=m.change,
         per_week=m.per_week, p=m.p, nonoverlap=m.nonoverlap, sessions=m.sessions,

@@ -6,8 +6,7 @@ from django.db.models import Q
 from caseload.models import Child
 from clinic.models import Member
 from clinic.queries import in_clinic
-from core.progression import WORDS
-from core.standing import Latest
+from core.progress import WORDS, Latest
 from running.models import Run
 
 ANSWERS = ["", "accepted", "changed", "declined"]

@@ -11,8 +11,8 @@ from caseload import queries as caseload
 from caseload.models import Child, EstimatePoint
 from clinic.models import Member
 from clinic.permissions import require
-from core.scoring import SetResult
-from core.summary import Point
+from core.progress import Point
+from core.running import SetResult
 from progress.models import DecisionRecord, Note
 from running.models import Run
 from running.queries import SET_FIELDS, set_from

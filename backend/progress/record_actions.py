@@ -9,8 +9,7 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.notes import Step, Told, draft
-from core.progression import WORDS
+from core.progress import WORDS, Step, Told, draft
 from progress.models import Amendment, Goal, GoalScore, Note
 from running.models import Run
 from running.queries import folded

@@ -13,7 +13,7 @@ from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.goals import attainment_t_score
+from core.progress import attainment_t_score
 from progress import record_actions as actions
 from progress.models import Goal, Note
 from running.models import Run

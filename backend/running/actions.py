@@ -10,16 +10,13 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core import hazards
-from core.events import Event, EventError, read_event
-from core.grading import grade_words, neighbours
+from core import safety
 from core.library import FAMILIES
-from core.measured import MEASURED
-from core.measures import measures
+from core.offers import Variant, grade_words, neighbours
 from core.planner import Block, block_of, shared_out
-from core.progression import next_hand
-from core.suggestions import REST, table
-from core.variants import Variant
+from core.progress import measures, next_hand
+from core.recording import MEASURED
+from core.running import REST, Event, EventError, read_event, table
 from planning.models import Plan, PlanBlock
 from planning.shown import block_out
 from planning.workbench import Workbench, variant_of, workbench_of
@@ -129,7 +126,7 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
     things = {s.id: s.thing for s in bench.house.stock}
     found = []
     for q in block.quantities:
-        verdict = hazards.assess(things[q.stock_id], child, bench.house.setting)
+        verdict = safety.assess(things[q.stock_id], child, bench.house.setting)
         if verdict.status == "barred":
             found.append(f"{q.name}: {verdict.hits[0].reason} {verdict.hits[0].remedy}")
     return found

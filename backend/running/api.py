@@ -15,7 +15,7 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.events import EVENT, Event
+from core.running import EVENT, Event
 from planning.queries import group_for, plan_for
 from planning.schemas import BlockOut
 from running import actions, queries

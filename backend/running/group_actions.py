@@ -8,8 +8,8 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, acting, log
 from clinic.models import Member
-from core.house import House
-from core.planner.group import safe_for_all
+from core.offers import House
+from core.planner import safe_for_all
 from planning.models import GroupSession, Plan, PlanBlock
 from planning.week_actions import GroupWish, group_request
 from planning.workbench import Workbench, stock_stamp

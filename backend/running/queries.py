@@ -12,8 +12,7 @@ from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
-from core.events import Event, EventError, read_event
-from core.scoring import SetResult, fold
+from core.running import Event, EventError, SetResult, fold, read_event
 from running.models import Run, SetRecord
 
 WORKING_PARTS = ("main", "stretch", "daily")  # a sure win at the start says nothing about readiness

@@ -5,9 +5,8 @@ from typing import Any
 
 from caseload.models import StrandEstimate
 from core.ability import from_plain
-from core.on_the_spot import step_today
-from core.scoring import SetResult
-from core.variants import Variant
+from core.offers import Variant
+from core.running import SetResult, step_today
 from running.models import Run
 from running.queries import WORKING_PARTS, folded, strands_of
 

@@ -10,12 +10,10 @@ from ninja import Router
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
-from core.house import House
 from core.library import FAMILIES
-from core.planner import Block, block_of, shared_out
-from core.planner.shapes import shape_of
-from core.prep import PrepBlock, prep_sheet
-from core.variants import Variant
+from core.offers import House, Variant
+from core.paper import PrepBlock, prep_sheet
+from core.planner import Block, block_of, shape_of, shared_out
 from planning.queries import plan_for
 from planning.week_actions import home_bench
 from planning.week_api import week_for, week_out

@@ -12,7 +12,7 @@ from django.utils import timezone
 from caseload.actions import add_child
 from caseload.models import Child, Home
 from clinic.models import Clinic, Member
-from core.policies import DEFAULTS
+from core.child import DEFAULTS
 from cupboard.models import StockItem
 from planning.actions import make_plan
 from planning.models import Plan

@@ -4,10 +4,10 @@ from collections.abc import Iterator
 from itertools import pairwise
 
 from core.ability import chance
-from core.hazards import assess
 from core.library import FAMILIES
 from core.library.declare import PARTS
 from core.planner import SessionPlan, SessionRequest
+from core.safety import assess
 
 
 def broken_limits(request: SessionRequest, plan: SessionPlan) -> list[str]:

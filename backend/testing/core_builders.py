@@ -5,11 +5,12 @@ from datetime import date
 
 from core import ability
 from core.child import Child, Setting
-from core.house import House, stock_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
+from core.offers import House
+from core.offers.usable_cupboard import stock_of
 from core.planner import SessionRequest
-from core.scoring import SetResult
+from core.running import SetResult
 from core.skills import STRANDS, WANTED_TASKS
 
 CLINIC = Setting("clinic", "arms_reach")

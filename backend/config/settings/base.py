@@ -20,7 +20,6 @@ INSTALLED_APPS = [
     "django.contrib.contenttypes",
     "django.contrib.sessions",
     "django.contrib.staticfiles",
-    "config",
     "ninja",
     "axes",
     "csp",
@@ -32,6 +31,7 @@ INSTALLED_APPS = [
     "running",
     "progress",
     "sheets",
+    "demo",
 ]
 
 MIDDLEWARE = [

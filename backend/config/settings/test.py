@@ -1,6 +1,9 @@
 """For the tests: a fast password hasher, a plain static storage, no lock-out."""
 
 from config.settings.base import *  # noqa: F403
+from config.settings.base import INSTALLED_APPS
+
+INSTALLED_APPS = [*INSTALLED_APPS, "benchmarks"]
 
 SECRET_KEY = "only-for-tests"
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]

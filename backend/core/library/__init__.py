@@ -2,7 +2,7 @@
 
 from types import MappingProxyType
 
-from core.asked import NotThere
+from core.errors import NotThere
 from core.library import (
     body_and_ball,
     carry_and_pull,
@@ -22,7 +22,8 @@ from core.library import (
     toss_ladder,
     writing_tools,
 )
-from core.library.declare import DeclarationError, Family
+from core.library.declare import PARTS, DeclarationError, Family
+from core.library.things import MATERIALS
 
 _MODULES = (
     threading_pegs, squeezing, carry_and_pull, in_the_hand, fingers_posting, fingertip_games, cutting_paper, writing_tools,
@@ -49,3 +50,6 @@ def family(family_id: str) -> Family:
     if family_id not in FAMILIES:
         raise NotThere(f"{family_id!r} is not an activity in the library. Choose one from the list.")
     return FAMILIES[family_id]
+
+
+__all__ = ["FAMILIES", "MATERIALS", "PARTS", "DeclarationError", "Family", "family"]

@@ -6,12 +6,10 @@ from dataclasses import dataclass, field
 from itertools import pairwise
 from types import MappingProxyType
 
-from core.hazards import STEP_TAGS
-from core.marks import MARKS
 from core.materials import FORMS, Need, Role
-from core.measured import KNOWN
+from core.recording import KNOWN, LEVELS, MARKS
+from core.safety import STEP_TAGS
 from core.skills import STRANDS
-from core.support import LEVELS
 
 PARTS = ("opener", "warm-up", "main", "stretch", "daily", "tidy")
 

@@ -10,14 +10,12 @@ from numpy.typing import NDArray
 
 from core.ability import Floats, chance
 from core.child import Zone
-from core.grading import difficulty
-from core.house import House, Offer
 from core.library import FAMILIES
 from core.library.declare import Family
+from core.offers import House, Offer, Variant, difficulty, variants_of
+from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.request import LeftOut, Reason, SessionRequest
-from core.planner.worth import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.skills import STRANDS
-from core.variants import Variant, variants_of
 
 QUALITY = 50  # steps the worth of a minute is rounded to
 FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there

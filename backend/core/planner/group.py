@@ -10,16 +10,16 @@ from dataclasses import dataclass, replace
 from math import ceil
 from typing import Any
 
-from core.hazards import assess
-from core.house import House, Offer
 from core.library import FAMILIES
 from core.library.declare import Family
 from core.materials import Stock
+from core.offers import House, Offer
 from core.planner.candidates import QUALITY, Candidate, all_candidates
 from core.planner.model import SET_OUT, STEP, run, whole_minutes
+from core.planner.objective import STRAND_STEPS
 from core.planner.request import Block, SessionRequest
 from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, block_from, check_request
-from core.planner.worth import STRAND_STEPS
+from core.safety import assess
 
 MOST_CHILDREN = 6
 PARTS = ("opener", "main", "tidy")

@@ -16,7 +16,7 @@ from typing import Any
 
 from core.library.declare import PARTS
 from core.planner.candidates import QUALITY, Candidate
-from core.planner.worth import STRAND_STEPS
+from core.planner.objective import STRAND_STEPS
 from core.skills import STRANDS
 
 STEP = 2  # solver steps in a minute

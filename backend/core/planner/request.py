@@ -6,12 +6,11 @@ from types import MappingProxyType
 
 from core.ability import Estimate, chance_in_words
 from core.child import Child, Setting, Zone, Zones
-from core.hazards import Verdict
-from core.house import Quantity
 from core.library.declare import PARTS
 from core.materials import Stock
-from core.planner.shapes import Shape, shape_of
-from core.variants import Variant
+from core.offers import Quantity, Variant
+from core.planner.formats import Shape, shape_of
+from core.safety import Verdict
 
 SHORTEST_SESSION = 5  # minutes, project definition
 LONGEST_SESSION = 90  # minutes, project definition

@@ -4,21 +4,18 @@ from dataclasses import replace
 from itertools import pairwise
 from math import ceil
 
-from core.grading import grade_words
-from core.house import House, Offer, Quantity
+from core.child import cue_for, for_child
 from core.library import FAMILIES
 from core.library.declare import PARTS, Family
+from core.offers import House, Offer, Quantity, Variant, checked_variant, grade_words
 from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
-from core.planner.lasting import shared_out
+from core.planner.consumables import shared_out
+from core.planner.formats import ORDERS
+from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
-from core.planner.relaxed import LIMITS_ORDER, PARTS_ORDER, smallest
+from core.planner.objective import STRAND_STEPS
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
-from core.planner.shapes import ORDERS
-from core.planner.worth import STRAND_STEPS
-from core.policies import cue_for
-from core.said import for_child
 from core.skills import STRANDS, TARGETS
-from core.variants import Variant, checked_variant
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
 SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory

@@ -11,7 +11,7 @@ from math import ceil
 from typing import Any
 
 from core.child import Zone
-from core.house import House, Quantity
+from core.offers import House, Quantity
 from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out
 from core.planner.model import STEP, run, whole_minutes
 from core.planner.request import Block, LeftOut, SessionRequest

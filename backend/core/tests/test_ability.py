@@ -9,13 +9,13 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core import ability
-from core.ability import DAY_SD, LOG_ODDS_PER_RUNG, OFFSET_SD, Estimate, SetEvidence, chance, start, update
+from core.ability import LOG_ODDS_PER_RUNG, Estimate, SetEvidence, chance, start, update
+from core.ability.estimate import DAY_SD, OFFSET_SD
+from core.ability.simulation import Child as MadeUp
 from core.child import Child
-from core.grading import difficulty
-from core.on_the_spot import step_today
-from core.simulate import Child as MadeUp
+from core.offers import Variant, difficulty
+from core.running import step_today
 from core.skills import STRANDS
-from core.variants import Variant
 
 DAY = date(2026, 3, 2)
 

@@ -9,8 +9,8 @@ from unittest.mock import patch
 
 import numpy as np
 
-from core.simulate import LEARNING
-from testing.choosing import by_estimate, by_oracle, by_staircase, calibration, steps, well_placed
+from benchmarks.choosing import by_estimate, by_oracle, by_staircase, calibration, steps, well_placed
+from core.ability.simulation import LEARNING
 
 
 class ChoosingGradesTest(TestCase):
@@ -41,7 +41,7 @@ class ChoosingGradesTest(TestCase):
 
     def test_what_is_short_of_the_oracle_is_evidence_not_the_rule(self) -> None:
         """With three times the tries a set, the trade's goal of 0.9 of the oracle is reached on every kind of child."""
-        with patch("testing.choosing.TRIES", 24):
+        with patch("benchmarks.choosing.TRIES", 24):
             for kind in LEARNING:
                 self.assertGreater(well_placed(by_estimate, kind, 20), 0.88 * well_placed(by_oracle, kind, 20), kind)
 

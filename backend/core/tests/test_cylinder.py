@@ -10,8 +10,8 @@ import numpy as np
 from scipy.optimize import linprog
 from scipy.spatial.transform import Rotation
 
-from core.hazards import fits_small_parts_cylinder
-from core.shapes import Ball, Box, Ring, Rod, Shape
+from core.materials import Ball, Box, Ring, Rod, Shape
+from core.safety import fits_small_parts_cylinder
 
 SIDES = 72
 ANGLES = np.linspace(0, 2 * np.pi, SIDES, endpoint=False)

@@ -4,9 +4,9 @@ from dataclasses import replace
 from unittest import TestCase
 
 from core.child import Child, Setting
-from core.hazards import STEP_TAGS, assess, assess_step
 from core.library.things import MATERIALS
 from core.materials import Ball, MeasureError, measured_material
+from core.safety import STEP_TAGS, assess, assess_step
 
 NEAR, ROOM = Setting("home", "arms_reach"), Setting("home", "room")
 TODDLER, SIX = Child(30), Child(72)

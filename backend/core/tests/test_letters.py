@@ -9,8 +9,9 @@ from unittest import TestCase
 import numpy as np
 from scipy.optimize import Bounds, LinearConstraint, milp
 
-from core.letter_strokes import Stroke, stroke_of, width_of
-from core.letters import FORMS, LARGE, LONG, PIECES, SHORT, SMALL, USUAL_KIT, LetterError, Placement, build, pieces_for
+from core.letters import PIECES, USUAL_KIT, LetterError, build, pieces_for, stroke_of, width_of
+from core.letters.pieces import FORMS, LARGE, LONG, SHORT, SMALL, Placement
+from core.letters.strokes import Stroke
 
 
 def can_be_built(kit: dict[str, int], text: str) -> bool:

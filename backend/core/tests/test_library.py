@@ -4,13 +4,12 @@ from dataclasses import replace
 from unittest import TestCase
 
 from core.child import Child
-from core.grading import dials, difficulty, equals, grade_words, neighbours
-from core.house import House, fillers, stock_of
 from core.library import FAMILIES
 from core.library.declare import DeclarationError, axis, checked, step
 from core.library.things import MATERIALS
+from core.offers import House, Variant, checked_variant, dials, difficulty, equals, grade_words, neighbours, variants_of
+from core.offers.usable_cupboard import fillers, stock_of
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
-from core.variants import Variant, checked_variant, variants_of
 from testing.core_builders import CLINIC, everything, full_house
 
 

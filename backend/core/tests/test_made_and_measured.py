@@ -8,18 +8,17 @@ from hypothesis import strategies as st
 
 from core.ability import start
 from core.child import Child, Setting
-from core.house import House, stock_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
-from core.made import MAKINGS, makeable, verdict
-from core.materials import many_of, one_of
-from core.measuring import NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
+from core.materials import NotMeasured, cutting, force_from_coins, force_from_water, hole_between, sheet_weight
+from core.materials.paper import halved, iso_a, shared
+from core.materials.properties import many_of, one_of
+from core.offers import House, Variant, makeable, swaps, variants_of, verdict
+from core.offers.homemade import MAKINGS
+from core.offers.usable_cupboard import stock_of
+from core.paper import prep_sheet
 from core.planner import SessionRequest, block_of
-from core.prep import prep_sheet
-from core.quantities import cutting, halved, iso_a, shared
 from core.skills import STRANDS
-from core.swaps import swaps
-from core.variants import Variant, variants_of
 from testing.core_builders import CLINIC, everything, full_house
 
 # ISO 216:2007, table 1, A series, mm

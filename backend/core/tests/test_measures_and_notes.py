@@ -6,9 +6,8 @@ from types import MappingProxyType
 from unittest import TestCase
 
 from core.library import FAMILIES
-from core.measured import MEASURED
-from core.measures import by_hand, help_by_day, measures
-from core.notes import Step, Told, draft
+from core.progress import Step, Told, by_hand, draft, help_by_day, measures
+from core.recording import MEASURED
 from core.units import UCUM
 from testing.core_builders import set_of
 

@@ -8,9 +8,9 @@ import pymannkendall
 from scipy import stats
 
 from core import units
-from core.goals import attainment_t_score
 from core.materials import MEASURES
-from core.trends import TooFewSessions, mann_kendall, nonoverlap, rungs_per_week
+from core.progress import attainment_t_score, mann_kendall, nonoverlap, rungs_per_week
+from core.progress.trends import TooFewSessions
 from core.units import UCUM
 
 

@@ -5,11 +5,12 @@ from unittest import TestCase
 from unittest.mock import patch
 
 from core.child import Setting
-from core.house import House, stock_of
+from core.offers import House
+from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, Visit, WeekRequest, bag, group, week
 from core.planner.candidates import QUALITY, all_candidates, undominated
+from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Limits, build, run, solve
-from core.planner.relaxed import LIMITS_ORDER, smallest
 from core.planner.session import limits_of
 from testing.as_milp import best_by_highs
 from testing.core_builders import CLINIC, everything, made_up_request

@@ -7,13 +7,13 @@ from unittest import TestCase
 from unittest.mock import patch
 
 from core.child import Child, Setting
-from core.house import House, stock_of
 from core.library.declare import PARTS
+from core.offers import House, Variant
+from core.offers.usable_cupboard import stock_of
 from core.planner import LockedBlock, RequestError, block_of, plan_session, shared_out
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import Limits, solve
 from core.skills import STRANDS
-from core.variants import Variant
 from testing.checker import broken_limits
 from testing.core_builders import everything, made_up_request, request_for
 

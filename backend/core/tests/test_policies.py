@@ -3,15 +3,13 @@
 from dataclasses import replace
 from unittest import TestCase
 
-from core.child import Child
-from core.grading import grade_words, neighbours
+from core.child import CHOICES, DEFAULTS, Child, cue_for, for_child
+from core.child.approaches import FUNCTION_FIRST, coaches_grip
 from core.library import FAMILIES
 from core.library.declare import LEVELS
-from core.marks import MARKS
+from core.offers import Variant, grade_words, neighbours
 from core.planner import block_of
-from core.policies import CHOICES, DEFAULTS, FUNCTION_FIRST, coaches_grip, cue_for
-from core.said import for_child
-from core.variants import Variant
+from core.recording import MARKS
 from testing.core_builders import everything, full_house, request_for
 
 SIX = Child(72, hand="left")

@@ -12,19 +12,9 @@ from unittest import TestCase
 import numpy as np
 from scipy.stats import chisquare, norm
 
-from core.ability import (
-    DAY_SD,
-    DRIFT_SD_PER_WEEK,
-    GAIN_PER_WEEK,
-    GAIN_SD,
-    OFFSET_SD,
-    Estimate,
-    SetEvidence,
-    odds_curve,
-    on_day,
-    update,
-)
-from core.support import lift
+from core.ability import Estimate, SetEvidence, on_day, update
+from core.ability.estimate import DAY_SD, DRIFT_SD_PER_WEEK, GAIN_PER_WEEK, GAIN_SD, OFFSET_SD, odds_curve
+from core.recording import lift
 
 CHILDREN, WEEKS, BINS = 600, 5, 10
 START = date(2026, 3, 2)

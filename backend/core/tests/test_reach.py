@@ -4,12 +4,10 @@ from unittest import TestCase
 
 from core.ability import Estimate
 from core.child import Child
-from core.grading import difficulty
-from core.hazards import assess
-from core.house import House, stock_of
 from core.library import FAMILIES
-from core.reach import reach, starter_list
-from core.variants import variants_of
+from core.offers import House, difficulty, reach, starter_list, variants_of
+from core.offers.usable_cupboard import stock_of
+from core.safety import assess
 from testing.core_builders import CLINIC, everything, full_house
 
 SIX = Child(72, hand="right")

@@ -8,13 +8,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from core.ability import Estimate
-from core.events import Event, EventError, read_event
-from core.progression import decide, next_hand, policy_for
-from core.scoring import fold
+from core.offers import Variant
+from core.progress import Point, day_levels, decide, grade_changes, moved, next_hand, policy_for
+from core.progress.movement import Level
+from core.running import REST, Event, EventError, fold, read_event, table
 from core.skills import STRANDS
-from core.suggestions import REST, table
-from core.summary import Level, Point, day_levels, grade_changes, movement
-from core.variants import Variant
 from testing.core_builders import set_of
 
 BLOCKS = {"b0": "load_the_barge"}
@@ -292,7 +290,7 @@ class SuggestionTest(TestCase):
 class MovementTest(TestCase):
     def line(self, *means: float):
         points = [Point(DAY + timedelta(7 * i), m, 0.4) for i, m in enumerate(means)]
-        return movement(STRANDS["cutting"], points, [Level(p.on, p.mean) for p in points])
+        return moved(STRANDS["cutting"], points, [Level(p.on, p.mean) for p in points])
 
     def test_three_sessions_are_too_few_to_say(self) -> None:
         self.assertEqual(self.line(3, 4, 5).kind, "too_few")

@@ -4,7 +4,7 @@ from unittest import TestCase
 
 import numpy as np
 
-from core.simulate import LEARNING, Child
+from core.ability.simulation import LEARNING, Child
 
 
 class MadeUpTest(TestCase):

@@ -6,12 +6,12 @@ from pathlib import Path
 from unittest import TestCase
 
 from core.child import PRECAUTIONS, Child, Setting
-from core.hazards import RULES, STEP_TAGS, Hit, assess, assess_step
-from core.house import House, stock_of
 from core.library import FAMILIES
 from core.library.things import MATERIALS
-from core.together import assess_together
-from core.variants import variants_of
+from core.offers import House, variants_of
+from core.offers.usable_cupboard import stock_of
+from core.safety import STEP_TAGS, Hit, assess, assess_step, assess_together
+from core.safety.rules import RULES
 from testing.core_builders import CLINIC, full_house
 
 SOURCES = Path(__file__).parents[3] / "docs" / "sources.md"

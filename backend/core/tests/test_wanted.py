@@ -3,11 +3,9 @@
 from datetime import date, timedelta
 from unittest import TestCase
 
-from core.ability import Estimate
-from core.progression import WORDS
+from core.ability import Estimate, held_back, shortfalls, suggested_aims
+from core.progress import WORDS, Latest, standings
 from core.skills import WANTED_TASKS
-from core.standing import Latest, standings
-from core.wanted import held_back, shortfalls, suggested_aims
 
 AT = {s: Estimate(float(r), 0.4) for s, r in WANTED_TASKS["buttons"].demands.items()}
 

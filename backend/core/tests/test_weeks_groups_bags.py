@@ -6,9 +6,9 @@ from itertools import combinations, pairwise, product
 from unittest import TestCase
 
 from core.child import Child, Setting
-from core.hazards import assess
-from core.house import House, clears, stock_of
 from core.library import FAMILIES
+from core.offers import House, Variant, clears
+from core.offers.usable_cupboard import stock_of
 from core.planner import (
     GroupRequest,
     LockedBlock,
@@ -21,16 +21,16 @@ from core.planner import (
     plan_session,
     plan_week,
 )  # fmt: skip
-from core.planner.bag import wants_of
 from core.planner.candidates import all_candidates, undominated
+from core.planner.formats import SHAPES
 from core.planner.group import PARTS, safe_for_all, shared_candidates
-from core.planner.group_reasons import left_out_together
+from core.planner.group_left_out import left_out_together
+from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Limits, solve
-from core.planner.relaxed import LIMITS_ORDER, smallest
-from core.planner.shapes import SHAPES
+from core.planner.visit_bag import wants_of
 from core.planner.week import MOST_DAY, _as_home, solve_week, week_candidates
+from core.safety import assess
 from core.skills import STRANDS
-from core.variants import Variant
 from testing.core_builders import CLINIC, everything, made_up_request, request_for
 
 HOME = Setting("home", "arms_reach")

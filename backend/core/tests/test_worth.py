@@ -9,17 +9,16 @@ from hypothesis import strategies as st
 
 from core.ability import Estimate
 from core.child import Child, Setting, Zone
-from core.house import House
 from core.library import FAMILIES
 from core.library.declare import Family
 from core.library.things import MATERIALS
 from core.materials import Role
+from core.offers import House, Variant, asked_of, set_count, tags_of, variants_of
 from core.planner import SessionRequest, block_of, plan_session, totals
 from core.planner.candidates import aims, all_candidates, minutes_of, too_demanding, undominated
-from core.planner.worth import freshness, liking, rungs_short, strand_weight, zone_fit
+from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
+from core.safety import assess_together
 from core.skills import STRANDS
-from core.together import assess_together
-from core.variants import Variant, asked_of, set_count, tags_of, variants_of
 from testing.core_builders import everything, full_house, made_up_request, request_for
 
 MAIN = Zone(0.70, 0.85)

@@ -2,7 +2,7 @@
 
 from django.test import TestCase
 
-from core.goals import attainment_t_score
+from core.progress import attainment_t_score
 from progress.actions import finish_run
 from progress.models import Note
 from running.models import RunEvent

@@ -13,12 +13,12 @@ from django.test.utils import CaptureQueriesContext
 from caseload.models import Child, EstimatePoint, StrandEstimate
 from clinic.models import AuditEntry
 from core.ability import chance
-from core.grading import difficulty
-from core.hazards import fits_small_parts_cylinder
 from core.library import FAMILIES
 from core.library.things import MATERIALS
-from core.measured import MEASURED
-from core.progression import next_hand
+from core.offers import difficulty
+from core.progress import next_hand
+from core.recording import MEASURED
+from core.safety import fits_small_parts_cylinder
 from planning.actions import make_plan
 from planning.models import Plan
 from planning.workbench import Wish, workbench

@@ -59,7 +59,7 @@ export interface paths {
          * Words
          * @description The skills map and the trade's words.
          */
-        get: operations["config_words_words"];
+        get: operations["reference_api_words"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4093,7 +4093,7 @@ export interface operations {
             };
         };
     };
-    config_words_words: {
+    reference_api_words: {
         parameters: {
             query?: never;
             header?: never;

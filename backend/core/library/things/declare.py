@@ -1,7 +1,6 @@
 """A short way to declare a household thing."""
 
-from core.materials import FORMS, Material
-from core.shapes import Shape
+from core.materials import FORMS, Material, Shape
 
 
 def thing(id: str, name: str, forms: str, shape: Shape, count: int = 1, allergens: str = "", **properties: object) -> Material:

@@ -1,0 +1,38 @@
+"""What a child can do: the estimate, what holds a wanted task back, and made-up children whose truth is known."""
+
+from core.ability.estimate import (
+    AT_RUNG,
+    LOG_ODDS_PER_RUNG,
+    Estimate,
+    Floats,
+    SetEvidence,
+    as_plain,
+    chance,
+    chance_in_words,
+    from_plain,
+    level_today,
+    on_day,
+    start,
+    update,
+)
+from core.ability.gaps import Aim, held_back, shortfalls, suggested_aims
+
+__all__ = [
+    "AT_RUNG",
+    "LOG_ODDS_PER_RUNG",
+    "Aim",
+    "Estimate",
+    "Floats",
+    "SetEvidence",
+    "as_plain",
+    "chance",
+    "chance_in_words",
+    "from_plain",
+    "held_back",
+    "level_today",
+    "on_day",
+    "shortfalls",
+    "start",
+    "suggested_aims",
+    "update",
+]

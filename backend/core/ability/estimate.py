@@ -1,0 +1,291 @@
+"""What a child can do in a strand: the chance of success, the first guess, and what sets change.
+
+The curve is Rasch's (Rasch 1960), in rungs instead of logits: a child at rung k succeeds alone 8 times
+in 10 on rung-k work, 5 in 10 one rung up, 9.4 in 10 one rung down.
+
+The estimate is a normal belief about the child's rung, together with what practice brings this child a week,
+an offset for each activity family (this child, better or worse at this activity than at its equals) and
+their covariances. A day's sets
+are taken in family by family: the likelihood is worked out exactly on a fixed grid of rungs, and what
+it says is handed back to rung, offset and the day's own swing in proportion to their share of the
+doubt (assumed-density filtering; Opper 1998).
+"""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, replace
+from datetime import date
+from math import log
+
+import numpy as np
+from numpy.typing import ArrayLike, NDArray
+
+from core.child import Child
+from core.recording import SUPPORTS, lift
+from core.skills import STRANDS, Strand
+
+LOG_ODDS_PER_RUNG = log(4)  # logit(0.8) - logit(0.5): what one rung is, by definition
+AT_RUNG = log(4)  # logit(0.8): the chance on work at the child's own rung
+
+AGE_GUESS_SD = 1.5  # rungs, project definition
+SEEN_SD = 0.6  # rungs: the therapist chose the rung from what was seen; project definition
+STRENGTH_GUESS_SD = 1.6  # rungs: strength has no age window; project definition
+OFFSET_SD = 0.5  # rungs between a child's equals-by-design activities; from memory
+DAY_SD = 0.35  # rungs from day to day; from memory
+DRIFT_SD_PER_WEEK = 0.18  # rungs a week without evidence; project definition
+GAIN_PER_WEEK = 0.1  # rungs a week that practice is first taken to bring; project definition
+GAIN_SD = 0.08  # rungs a week between children; project definition
+GAIN_WEEKS = 2.0  # weeks without a session beyond which no more gain is expected; project definition
+WIDEST_SD = 1.8  # rungs: forgetting goes no further than this
+
+_NODES, _WEIGHTS = np.polynomial.hermite_e.hermegauss(21)
+_WEIGHTS = _WEIGHTS / _WEIGHTS.sum()
+_GRID = np.linspace(-6.0, 6.0, 481)  # in spreads of the belief around its mean
+
+Floats = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class Estimate:
+    """A belief about one child in one strand.
+
+    mean, sd  -- rungs
+    as_of     -- the day of the last evidence, or None before any
+    families  -- the families with an offset of their own, in the order of `offsets` and `cov`
+    offsets   -- their means, rungs
+    cov       -- covariance of (rung, offsets..., gain), rungs squared, row by row; empty before any set
+    tries     -- how many informative tries it rests on
+    gain      -- rungs a week that practice brings this child, as far as is known
+    carried   -- the day it was carried on to since the last evidence, or None
+    """
+
+    mean: float
+    sd: float
+    as_of: date | None = None
+    families: tuple[str, ...] = ()
+    offsets: tuple[float, ...] = ()
+    cov: tuple[tuple[float, ...], ...] = ()
+    tries: int = 0
+    gain: float = GAIN_PER_WEEK
+    carried: date | None = None
+
+    def offset(self, family: str | None) -> tuple[float, float]:
+        """Return (shift, variance) to add to the rung for one family: its offset, and what it adds to the doubt."""
+        if family is None:
+            return 0.0, 0.0
+        if family not in self.families:
+            return 0.0, OFFSET_SD**2
+        at = self.families.index(family) + 1
+        return self.offsets[at - 1], self.cov[at][at] + 2 * self.cov[0][at]
+
+
+@dataclass(frozen=True)
+class SetEvidence:
+    """One set as evidence: what was asked, with what help, and how it went. difficulty in rungs."""
+
+    family: str
+    difficulty: float
+    tries: int
+    successes: int
+    support: str = "alone"
+
+    def __post_init__(self) -> None:
+        if not 0 <= self.successes <= self.tries:
+            raise ValueError(
+                f"{self.successes} successes in {self.tries} tries cannot be. Count again: 0 up to the number of tries."
+            )
+
+
+def odds_curve(gap: ArrayLike) -> Floats:
+    """Return the chance of success for a child `gap` rungs above the work (negative: below it)."""
+    return np.asarray(1.0 / (1.0 + np.exp(-(LOG_ODDS_PER_RUNG * np.asarray(gap, dtype=float) + AT_RUNG))))
+
+
+def start(child: Child, strand: str, seen_rung: int | None = None) -> Estimate:
+    """Return the first guess, in rungs: from the rung the therapist saw, else from age, wide.
+
+    Raises ValueError for a rung the ladder does not have.
+    """
+    ladder = STRANDS[strand]
+    if seen_rung is not None:
+        return Estimate(float(ladder.rung(seen_rung).number), SEEN_SD)
+    if ladder.rungs[0].age_months is None:
+        return Estimate(2.0, STRENGTH_GUESS_SD)
+    return Estimate(rung_for_age(ladder, child.age_months), AGE_GUESS_SD)
+
+
+def rung_for_age(ladder: Strand, age_months: float) -> float:
+    """Return the rung whose window opens at an age, between rungs in proportion; 0 before the first."""
+    ages = [r.age_months for r in ladder.rungs if r.age_months is not None]
+    first = 2 * ages[0] - ages[1]
+    return float(np.interp(age_months, [first, *ages], range(len(ages) + 1)))
+
+
+def chance(estimate: Estimate, rung: ArrayLike, support: str = "alone", family: str | None = None) -> NDArray[np.float64] | float:
+    """Return the chance of success on rung-`rung` work, integrated over what is not known of the child.
+
+    rung    -- a float or an array, in rungs
+    support -- a level of the support ladder; hand over hand tells nothing and lifts nothing
+    family  -- where given, the child's own offset for that activity counts
+    Returns -- a float for a float, else an array of the same shape
+    Source: Rasch 1960; Gauss-Hermite quadrature with 21 nodes.
+    """
+    shift, extra = estimate.offset(family)
+    spread = float(np.sqrt(max(estimate.sd**2 + extra, 0.0)))
+    gap = estimate.mean + shift + lift(support) - np.asarray(rung, dtype=float)
+    chances = odds_curve(gap[..., None] + spread * _NODES) @ _WEIGHTS
+    return float(chances) if np.ndim(rung) == 0 else chances
+
+
+def on_day(estimate: Estimate, on: date) -> Estimate:
+    """Return the estimate as it stands on a later day: on by what practice brings, wider with the weeks gone by.
+
+    Practice is taken to go on for GAIN_WEEKS after the last session. Before any evidence nothing moves.
+    """
+    since = estimate.carried or estimate.as_of
+    if estimate.as_of is None or since is None or on <= since:
+        return estimate
+    weeks = (on - since).days / 7
+    practised = max(0.0, min((on - estimate.as_of).days / 7, GAIN_WEEKS) - (since - estimate.as_of).days / 7)
+    cov = _covariance(estimate)
+    step = np.eye(len(cov))
+    step[0, -1] = practised
+    cov = step @ cov @ step.T
+    cov[0, 0] = min(cov[0, 0] + DRIFT_SD_PER_WEEK**2 * weeks, max(WIDEST_SD, estimate.sd) ** 2)
+    mean = estimate.mean + estimate.gain * practised
+    return replace(estimate, mean=mean, sd=float(np.sqrt(cov[0, 0])), cov=_rows(cov), carried=on)
+
+
+def _covariance(estimate: Estimate) -> Floats:
+    """The covariance of (rung, offsets..., gain); before any set, rung and gain know nothing of each other."""
+    if estimate.cov:
+        return np.array(estimate.cov, dtype=float)
+    return np.diag([estimate.sd**2, *(OFFSET_SD**2 for _ in estimate.families), GAIN_SD**2])
+
+
+def _rows(cov: Floats) -> tuple[tuple[float, ...], ...]:
+    return tuple(tuple(float(c) for c in row) for row in cov)
+
+
+def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimate:
+    """Return the estimate after one day's sets of one strand.
+
+    Hand-over-hand sets change nothing. Sets of one family are taken together, families in name order,
+    so the order in which sets arrive does not matter.
+    Limits: assumes one day's sets share one good or bad day.
+    """
+    told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
+    if not told:
+        return estimate
+    state = _State.of(on_day(estimate, on), sorted({s.family for s in told}))
+    for family in sorted({s.family for s in told}):
+        state.take_in(family, [s for s in told if s.family == family])
+    return state.estimate(on, estimate.tries + sum(s.tries for s in told))
+
+
+def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, family: str) -> tuple[float, float]:
+    """Return (mean, sd), in rungs, of what the child can do today at one activity, after today's sets so far.
+
+    Unlike an estimate it counts the day's own swing: what a good or a bad day has shown already.
+    """
+    told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
+    state = _State.of(on_day(estimate, on), sorted({family, *(s.family for s in told)}))
+    for done in sorted({s.family for s in told}):
+        state.take_in(done, [s for s in told if s.family == done])
+    return state.level(family)
+
+
+class _State:
+    """Mean and covariance of (rung, family offsets..., gain, the day's swing) while one day is taken in."""
+
+    def __init__(self, families: tuple[str, ...], mean: Floats, cov: Floats) -> None:
+        self.families, self.mean, self.cov = families, mean, cov
+
+    @classmethod
+    def of(cls, estimate: Estimate, today: Iterable[str]) -> "_State":
+        new = [f for f in today if f not in estimate.families]
+        families = (*estimate.families, *new)
+        size, known = len(families) + 3, len(estimate.families) + 1
+        places = [*range(known), size - 2]
+        mean, cov = np.zeros(size), np.zeros((size, size))
+        mean[places] = (estimate.mean, *estimate.offsets, estimate.gain)
+        cov[np.ix_(places, places)] = _covariance(estimate)
+        for at in range(known, size - 2):
+            cov[at, at] = OFFSET_SD**2
+        cov[-1, -1] = DAY_SD**2
+        return cls(families, mean, cov)
+
+    def level(self, family: str) -> tuple[float, float]:
+        """Mean and sd of today's level at one family."""
+        reach = self._reach(family)
+        return float(reach @ self.mean), float(np.sqrt(reach @ self.cov @ reach))
+
+    def _reach(self, family: str) -> Floats:
+        reach = np.zeros(len(self.mean))
+        reach[[0, self.families.index(family) + 1, -1]] = 1.0
+        return reach
+
+    def take_in(self, family: str, sets: list[SetEvidence]) -> None:
+        reach = self._reach(family)
+        mean, variance = float(reach @ self.mean), float(reach @ self.cov @ reach)
+        new_mean, new_variance = _told_by(sets, mean, variance)
+        gain = self.cov @ reach / variance
+        self.mean = self.mean + gain * (new_mean - mean)
+        self.cov = self.cov - np.outer(gain, gain) * (variance - new_variance)
+
+    def estimate(self, on: date, tries: int) -> Estimate:
+        cov = self.cov[:-1, :-1]
+        return Estimate(float(self.mean[0]), float(np.sqrt(cov[0, 0])), on, self.families,
+                        tuple(float(o) for o in self.mean[1:-2]), _rows(cov), tries, float(self.mean[-2]))  # fmt: skip
+
+
+def _told_by(sets: list[SetEvidence], mean: float, variance: float) -> tuple[float, float]:
+    """Mean and variance of the level after the sets, worked out on the grid."""
+    spread = np.sqrt(variance)
+    levels = mean + spread * _GRID
+    log_weight = -0.5 * _GRID**2
+    for s in sets:
+        logit = LOG_ODDS_PER_RUNG * (levels + lift(s.support) - s.difficulty) + AT_RUNG
+        log_weight = log_weight + s.successes * logit - s.tries * np.logaddexp(0, logit)
+    weight = np.exp(log_weight - log_weight.max())
+    weight /= weight.sum()
+    middle = float(weight @ levels)
+    return middle, float(weight @ (levels - middle) ** 2)
+
+
+def chance_in_words(chance: float) -> str:
+    """Return a chance from 0 to 1 as tries of ten: "8 of 10", or "7 to 8 of 10" near the middle between two."""
+    tenths = chance * 10
+    if chance > 0.93:
+        return "9 to 10 of 10"
+    low = int(tenths)
+    if 0.3 < tenths - low < 0.7 and low < 9:
+        return f"{low} to {low + 1} of 10"
+    return f"{min(10, round(tenths))} of 10"
+
+
+def as_plain(estimate: Estimate) -> Mapping[str, object]:
+    """The estimate as plain values that go into JSON and come back by from_plain."""
+    return {
+        "mean": estimate.mean, "sd": estimate.sd, "tries": estimate.tries, "gain": estimate.gain,
+        "as_of": estimate.as_of.isoformat() if estimate.as_of else None,
+        "carried": estimate.carried.isoformat() if estimate.carried else None,
+        "families": list(estimate.families), "offsets": list(estimate.offsets),
+        "cov": [list(row) for row in estimate.cov],
+    }  # fmt: skip
+
+
+def from_plain(plain: Mapping[str, object]) -> Estimate:
+    """The estimate from what as_plain made; one from before gains were learned starts from the usual gain."""
+    p: dict[str, object] = dict(plain)
+    families: tuple[str, ...] = tuple(p["families"])  # type: ignore[arg-type]
+    cov: tuple[tuple[float, ...], ...] = tuple(tuple(row) for row in p["cov"])  # type: ignore[attr-defined]
+    if cov and len(cov) == len(families) + 1:
+        cov = (*((*row, 0.0) for row in cov), (*(0.0 for _ in cov), GAIN_SD**2))
+    return Estimate(
+        float(p["mean"]), float(p["sd"]), _day(p["as_of"]), families, tuple(p["offsets"]), cov,  # type: ignore[arg-type]
+        int(p["tries"]), float(p.get("gain", GAIN_PER_WEEK)), _day(p.get("carried")),  # type: ignore[call-overload, arg-type]
+    )  # fmt: skip
+
+
+def _day(text: object) -> date | None:
+    return date.fromisoformat(str(text)) if text else None

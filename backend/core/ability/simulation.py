@@ -1,0 +1,65 @@
+"""Made-up children whose truth is known, to try the rules against and to fill the demo.
+
+A made-up child has a true rung per strand that moves by a way of learning, good and bad days, and
+activities that suit or do not. Randomness is passed in.
+"""
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from core.ability.estimate import DAY_SD, OFFSET_SD, SetEvidence, odds_curve
+from core.recording import lift
+
+LEARNING = {
+    # rungs a week, and what happens to it; project definition
+    "quick": 0.22,
+    "slow": 0.06,
+    "plateau": 0.14,
+    "setback": 0.12,
+    "patchy": 0.10,
+    "prompt_dependent": 0.08,
+}
+
+
+@dataclass
+class Child:
+    """A made-up child in one strand. rung is the truth, in rungs; weeks run from the first session."""
+
+    rung: float
+    kind: str
+    random: np.random.Generator
+    per_week: float | None = None
+    offsets: dict[str, float] = field(default_factory=dict)
+    day: float = 0.0
+
+    def true_rung(self, week: float) -> float:
+        """The truth in a week, day swing left out."""
+        rate = LEARNING[self.kind] if self.per_week is None else self.per_week
+        if self.kind == "plateau":
+            return self.rung + rate * min(week, 5.0)
+        if self.kind == "setback":
+            return self.rung + rate * week - (0.8 if week >= 7 else 0.0)
+        return self.rung + rate * week
+
+    def new_day(self) -> None:
+        """Draw the day's swing; patchy children swing twice as far."""
+        self.day = float(self.random.normal(0, DAY_SD * (2 if self.kind == "patchy" else 1)))
+
+    def offset(self, family: str) -> float:
+        """How much better or worse this child is at one family than at its equals, in rungs."""
+        if family not in self.offsets:
+            self.offsets[family] = float(self.random.normal(0, OFFSET_SD))
+        return self.offsets[family]
+
+    def true_chance(self, week: float, family: str, difficulty: float, support: str = "alone") -> float:
+        """The true chance of success today."""
+        helped = lift(support) * (1.5 if self.kind == "prompt_dependent" else 1.0)
+        alone = -0.4 if self.kind == "prompt_dependent" and support == "alone" else 0.0
+        gap = self.true_rung(week) + self.offset(family) + self.day + helped + alone - difficulty
+        return float(odds_curve(gap))
+
+    def play(self, week: float, family: str, difficulty: float, tries: int, support: str = "alone") -> SetEvidence:
+        """One set as it would go."""
+        won = int(self.random.binomial(tries, self.true_chance(week, family, difficulty, support)))
+        return SetEvidence(family, difficulty, tries, won, support)

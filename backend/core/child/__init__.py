@@ -1,0 +1,33 @@
+"""What the rules know of a child and of where a session happens; the approaches chosen for a child; words for this child."""
+
+from core.child.approaches import CHOICES, DEFAULTS, cue_for
+from core.child.profile import (
+    ALLERGENS,
+    PRECAUTIONS,
+    SUPERVISION_RANK,
+    Child,
+    Hand,
+    PromptPolicy,
+    Setting,
+    Supervision,
+    Zone,
+    Zones,
+)
+from core.child.wording import for_child
+
+__all__ = [
+    "ALLERGENS",
+    "CHOICES",
+    "DEFAULTS",
+    "PRECAUTIONS",
+    "SUPERVISION_RANK",
+    "Child",
+    "Hand",
+    "PromptPolicy",
+    "Setting",
+    "Supervision",
+    "Zone",
+    "Zones",
+    "cue_for",
+    "for_child",
+]

@@ -1,0 +1,53 @@
+"""Household things: shapes, properties, the roles they fill, measuring them at home, paper arithmetic."""
+
+from core.materials.home_measurement import (
+    COIN_GRAMS,
+    NotMeasured,
+    force_from_coins,
+    force_from_water,
+    hole_between,
+    sheet_weight,
+)
+from core.materials.paper import cutting
+from core.materials.properties import (
+    FORMS,
+    MEASURES,
+    Material,
+    MeasureError,
+    Need,
+    Role,
+    Stock,
+    among,
+    at_least,
+    at_most,
+    between,
+    measured_material,
+)
+from core.materials.shapes import Ball, Box, Ring, Rod, Shape
+
+__all__ = [
+    "COIN_GRAMS",
+    "FORMS",
+    "MEASURES",
+    "Ball",
+    "Box",
+    "Material",
+    "MeasureError",
+    "Need",
+    "NotMeasured",
+    "Ring",
+    "Rod",
+    "Role",
+    "Shape",
+    "Stock",
+    "among",
+    "at_least",
+    "at_most",
+    "between",
+    "cutting",
+    "force_from_coins",
+    "force_from_water",
+    "hole_between",
+    "measured_material",
+    "sheet_weight",
+]

@@ -1,0 +1,326 @@
+"""Household things by what can be measured of them, and whether they can fill a role.
+
+The property, not the name, decides what a thing can stand in for.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, fields, replace
+from math import ceil
+from types import MappingProxyType
+
+from core.materials.shapes import Shape
+
+FORMS = MappingProxyType(
+    {
+        "item": "small thing to handle", "bead": "thing with a hole", "cord": "line", "post": "upright",
+        "ring": "ring", "clip": "clip or peg", "edge": "edge to clip on", "tongs": "pick-up tool",
+        "squeezer": "thing to squeeze", "dough": "dough or putty", "sheet": "sheet",
+        "blade": "scissors", "container": "pot or bowl", "slot_lid": "pot with an opening",
+        "pen": "thing to draw with", "stick": "stick or pencil", "lid_pot": "thing with a screw lid",
+        "bolt": "nut and bolt", "card": "cards or pages", "sticker": "sticker", "cloth": "cloth",
+        "tube": "tube", "bag": "thing to toss", "balloon": "thing that floats", "block": "building piece",
+        "button_strip": "button strip", "fastener": "fastener to work", "spoon": "spoon",
+        "fork": "fork", "knife": "child's knife", "pour": "thing to pour", "cup": "cup or jug",
+        "wall": "clear wall", "floor": "clear floor", "glue": "glue", "tray": "tray",
+        "filler": "dry filler", "puller": "thing to pull apart", "bubble": "thing to pop",
+        "lace_board": "lace", "puppet": "finger puppet", "stamp": "stamp", "water": "water bowl",
+        "sponge": "sponge", "seat": "chair or ball to work from", "aid": "writing or eating aid",
+    }
+)  # fmt: skip
+
+MEASURES = MappingProxyType(
+    {
+        "hole_mm": "mm", "slit_mm": "mm", "cord_mm": "mm", "cord_width_mm": "mm",
+        "force_newton": "N", "sheet_gsm": "g/m²", "opening_mm": "mm", "size_mm": "mm",
+    }
+)  # fmt: skip
+
+PLAUSIBLE_TIMES = 4  # how many times larger or smaller than the usual one a thing may measure; project definition
+
+
+@dataclass(frozen=True)
+class Material:
+    """A household thing. Sizes in mm, forces in N, sheet weight in g/m²; None where it does not apply.
+
+    Figures are typical ones, from memory; a home's own measurement replaces them.
+    """
+
+    id: str
+    name: str
+    forms: frozenset[str]
+    shape: Shape
+    soft: bool = False
+    hole_mm: float | None = None
+    slit_mm: float | None = None
+    cord_mm: float | None = None
+    cord_width_mm: float | None = None
+    stiffness: str | None = None
+    tip: str | None = None
+    force_newton: float | None = None
+    friction: str = "medium"
+    firm: bool = True
+    sheet_gsm: float | None = None
+    opening_mm: float | None = None
+    lidded: bool = False
+    heavy_base: bool = False
+    food: bool = False
+    round_hard_food: bool = False
+    raw: bool = False
+    allergens: frozenset[str] = frozenset()
+    latex: bool = False
+    sharp: bool = False
+    wet: bool = False
+    single_use: bool = False
+    balloon: bool = False
+    strong_magnet: bool = False
+    button_cell: bool = False
+    swells_in_water: bool = False
+    shared_risk: bool = False
+    typical_count: int = 1
+    texture: str | None = None
+    handed: str | None = None
+    instead: str = ""
+
+    def named(self, count: int) -> str:
+        """The name for so many of it, in lower case: 'pencil' for one, 'pencils' for three, however it is declared."""
+        if count == 1:
+            return one_of(self.name) if self.typical_count > 1 else self.name.lower()
+        return many_of(self.name)
+
+    @property
+    def size_mm(self) -> float:
+        """The middle side: what the fingers close on."""
+        return self.shape.extents_mm[1]
+
+    @property
+    def longest_mm(self) -> float:
+        """The longest side of the box around it."""
+        return self.shape.extents_mm[0]
+
+    @property
+    def thin_mm(self) -> float:
+        """The shortest side of the box around it."""
+        return self.shape.extents_mm[2]
+
+
+_HEAD_ENDS = (
+    " with ",
+    ", ",
+    " of ",
+    " cut ",
+    " to ",
+    " from ",
+    " in ",
+    " that ",
+    " on ",
+    " used ",
+    " rolled ",
+    " and ",
+    " standing ",
+    " filled ",
+    " fixed ",
+    " over ",
+)
+_ODD = MappingProxyType({"dice": "die", "knives": "knife", "boxes": "box", "glass": "glass", "dominoes": "domino", "brushes": "brush",
+                         "scarves": "scarf"})  # fmt: skip
+_NO_ONE = frozenset({"wool", "foil", "paper", "corn", "cereal", "pasta", "line", "tape", "rice", "putty", "dough", "box", "bag"})
+
+_NOT_COUNTED = frozenset(
+    {
+        "wool",
+        "foil",
+        "paper",
+        "pasta",
+        "tape",
+        "rice",
+        "putty",
+        "dough",
+        "cereal",
+        "clay",
+        "wrap",
+        "paint",
+        "card",
+        "corn",
+        "spaghetti",
+    }
+)
+
+
+def one_of(name: str) -> str:
+    """Return the name of one thing from a plural one, in lower case: 'Bottles with a screw cap' gives 'bottle with a screw cap'.
+
+    Limits: English endings; a name without a plural head keeps its words ('paper tape').
+    """
+    lower = name.lower()
+    at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
+    *before, last = lower[:at].split(" ")
+    return " ".join([*before, _singular(last)]) + lower[at:]
+
+
+def many_of(name: str) -> str:
+    """Return the name of several things, in lower case: 'Glue stick' gives 'glue sticks', 'Pencils' stays.
+
+    Limits: English endings; what is not counted ('soft putty') keeps its words.
+    """
+    lower = name.lower()
+    at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
+    *before, last = lower[:at].split(" ")
+    return " ".join([*before, _plural(last)]) + lower[at:]
+
+
+def _plural(word: str) -> str:
+    odd = {one: many for many, one in _ODD.items() if one != many}
+    if word in odd:
+        return odd[word]
+    if word in _NOT_COUNTED or word in _ODD or word.endswith("s"):
+        return word
+    if word.endswith(("x", "ch", "sh")):
+        return word + "es"
+    return word[:-1] + "ies" if word.endswith("y") and word[-2] not in "aeiou" else word + "s"
+
+
+def _singular(word: str) -> str:
+    if word in _ODD:
+        return _ODD[word]
+    if word in _NO_ONE or not word.endswith("s") or word.endswith(("ss", "us")):
+        return word
+    if word.endswith(("ches", "shes", "xes", "sses")):
+        return word[:-2]
+    return word[:-3] + "y" if word.endswith("ies") and len(word) > 4 else word[:-1]
+
+
+class MeasureError(ValueError):
+    """A measured value that can't be right. `field` names it; the text says what, why and what to do."""
+
+    def __init__(self, field: str, message: str) -> None:
+        super().__init__(message)
+        self.field = field
+
+
+@dataclass(frozen=True)
+class Stock:
+    """One line of a cupboard: a material, how many, and what was measured in this home."""
+
+    material: Material
+    count: int
+    id: str = ""
+    measured: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+
+    @property
+    def thing(self) -> Material:
+        """The material with this home's own measurements in place of the typical ones."""
+        return measured_material(self.material, self.measured) if self.measured else self.material
+
+
+def measured_material(material: Material, measured: Mapping[str, float]) -> Material:
+    """Return the material with some properties measured. Raises MeasureError on an impossible value."""
+    changes: dict[str, object] = {}
+    for name, value in measured.items():
+        if name not in MEASURES:
+            raise MeasureError(name, f"{name} is not something measured here. Use one of {', '.join(MEASURES)}.")
+        if not 0 < value < 10_000:
+            raise MeasureError(name, f"{value:g} {MEASURES[name]} is not possible. Measure again: more than 0, below 10,000.")
+        if name == "size_mm" and not 1 / PLAUSIBLE_TIMES <= value / material.size_mm <= PLAUSIBLE_TIMES:
+            raise MeasureError(
+                name,
+                f"{value:g} mm is far from the {material.size_mm:g} mm of a usual one. Measure across its middle side again.",
+            )
+        if name != "size_mm":
+            changes[name] = float(value)
+    shape = _resized(material, measured["size_mm"]) if "size_mm" in measured else material.shape
+    result = replace(material, shape=shape, **changes)  # type: ignore[arg-type]
+    _check_hole(result)
+    return result
+
+
+def _resized(material: Material, size_mm: float) -> Shape:
+    """Scale the whole shape so that its middle side measures size_mm."""
+    factor = size_mm / material.size_mm
+    sides = {f.name: getattr(material.shape, f.name) * factor for f in fields(material.shape)}
+    return type(material.shape)(**sides)
+
+
+def _check_hole(material: Material) -> None:
+    if material.hole_mm is not None and "bead" in material.forms and material.hole_mm >= material.size_mm:
+        raise MeasureError(
+            "hole_mm",
+            f"a hole of {material.hole_mm:g} mm does not fit in a thing {material.size_mm:g} mm across. "
+            "Measure the hole and the thing again.",
+        )
+
+
+@dataclass(frozen=True, eq=False)
+class Need:
+    """One thing a role asks of whatever fills it. Declared once, equal only to itself."""
+
+    prop: str
+    words: str
+    low: float | None = None
+    high: float | None = None
+    among: frozenset[object] | None = None
+
+    def met_by(self, material: Material) -> bool:
+        """Whether the material has the property, within the bounds (inclusive)."""
+        value = getattr(material, self.prop)
+        if self.among is not None:
+            return value in self.among
+        if value is None:
+            return False
+        return (self.low is None or value >= self.low) and (self.high is None or value <= self.high)
+
+
+def at_least(prop: str, value: float, words: str) -> Need:
+    """A need for a property of at least a value."""
+    return Need(prop, words, low=value)
+
+
+def at_most(prop: str, value: float, words: str) -> Need:
+    """A need for a property of at most a value."""
+    return Need(prop, words, high=value)
+
+
+def between(prop: str, low: float, high: float, words: str) -> Need:
+    """A need for a property within bounds."""
+    return Need(prop, words, low=low, high=high)
+
+
+def among(prop: str, words: str, *values: object) -> Need:
+    """A need for a property that is one of some values."""
+    return Need(prop, words, among=frozenset(values))
+
+
+@dataclass(frozen=True, eq=False)
+class Role:
+    """A part a thing plays in an activity: its form, what it needs, and how many. Declared once, equal only to itself.
+
+    fixed         -- how many whatever the count
+    per_count     -- how many for each counted try
+    share         -- the smallest part of the full number that still works, in rounds (0 to 1)
+    pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
+    """
+
+    id: str
+    words: str
+    form: str
+    needs: tuple[Need, ...] = ()
+    fixed: int = 1
+    per_count: float = 0.0
+    share: float = 1.0
+    pieces: int = 1
+
+    def quantity(self, count: int) -> int:
+        """How many things a set of `count` tries wants."""
+        return self.fixed + ceil(self.per_count * count - 1e-9)
+
+    def least(self, count: int) -> int:
+        """How many are enough when the set is done in rounds with the same things."""
+        return max(1, ceil(self.quantity(count) * self.share - 1e-9))
+
+    def filled_by(self, material: Material, extra: tuple[Need, ...] = ()) -> bool:
+        """Whether the material can play this role at a grade that asks `extra` of it."""
+        return self.form in material.forms and all(n.met_by(material) for n in (*self.needs, *extra))
+
+    def asks(self, extra: tuple[Need, ...] = ()) -> str:
+        """The role in words: 'line: thinner than the hole, stiff'."""
+        needs = ", ".join(n.words for n in (*self.needs, *extra))
+        return f"{self.words} ({needs})" if needs else self.words

@@ -1,0 +1,38 @@
+"""What one cupboard can offer one child: graded activities, what fits, what could stand in, what can be made."""
+
+from core.offers.coverage import Reach, reach, starter_list
+from core.offers.grading import Neighbour, asks_other_hand, dials, difficulty, equals, grade_words, neighbours
+from core.offers.homemade import Making, makeable, verdict
+from core.offers.substitutes import Swap, swaps
+from core.offers.usable_cupboard import House, Offer, Quantity, clears, stock_of
+from core.offers.variants import Variant, asked_of, checked_variant, roles_of, set_count, tags_of, variants_of
+
+__all__ = [
+    "House",
+    "Making",
+    "Neighbour",
+    "Offer",
+    "Quantity",
+    "Reach",
+    "Swap",
+    "Variant",
+    "asked_of",
+    "asks_other_hand",
+    "checked_variant",
+    "clears",
+    "dials",
+    "difficulty",
+    "equals",
+    "grade_words",
+    "makeable",
+    "neighbours",
+    "reach",
+    "roles_of",
+    "set_count",
+    "starter_list",
+    "stock_of",
+    "swaps",
+    "tags_of",
+    "variants_of",
+    "verdict",
+]

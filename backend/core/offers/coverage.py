@@ -1,0 +1,118 @@
+"""How far a house reaches: which grades of each activity it can offer, what would open more, what to start with."""
+
+from collections import Counter
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+
+from core import safety
+from core.ability import Estimate, chance, chance_in_words
+from core.child import Child, Setting
+from core.library import FAMILIES
+from core.library.declare import Family
+from core.materials import Material
+from core.offers.grading import difficulty
+from core.offers.usable_cupboard import House, Quantity, fillers
+from core.offers.variants import Variant, roles_of, variants_of
+
+CAN_ADD = ("missing", "short")
+
+
+@dataclass(frozen=True)
+class Reach:
+    """One activity in one house. low to high: the rungs on offer; least to most: all there are, in its first strand.
+
+    nearest    -- the grade on offer nearest to 8 of 10 for this child, None where none is
+    expected   -- its chance of success alone
+    to_add     -- the one change that opens most more grades, and how many
+    why_not    -- where nothing is on offer: the first reason
+    """
+
+    family: Family
+    grades: int
+    offered: int
+    least: float
+    most: float
+    low: float | None
+    high: float | None
+    nearest: Variant | None
+    expected: float | None
+    to_add: str
+    opens: int
+    why_not: str
+    things: tuple[str, ...]
+
+    @property
+    def expected_words(self) -> str:
+        """The chance at the nearest grade as tries of ten; empty where nothing is on offer."""
+        return "" if self.expected is None else chance_in_words(self.expected)
+
+
+def reach(family: Family, house: House, estimate: Estimate) -> Reach:
+    """Return how far a house reaches in one activity, for a child with this estimate in its first strand."""
+    variants = list(variants_of(family))
+    rungs = {v: difficulty(v)[family.strand] for v in variants}
+    offers = [v for v in variants if house.offer(v)]
+    lacks = [lack for v in variants if (lack := house.lack(v))]
+    adds = Counter(lack.remedy for lack in lacks if lack.kind in CAN_ADD and house.roles_missing(lack.variant) == 1)
+    to_add, opens = max(adds.items(), key=lambda a: (a[1], a[0]), default=("", 0))
+    chances = {v: float(chance(estimate, rungs[v], family=family.id)) for v in offers}
+    nearest = min(offers, key=lambda v: (abs(chances[v] - 0.8), v.grade), default=None)
+    on_offer = [rungs[v] for v in offers]
+    things = sorted({q.name for v in offers for q in _quantities(house, v)})
+    return Reach(
+        family, len(variants), len(offers), min(rungs.values()), max(rungs.values()), min(on_offer, default=None),
+        max(on_offer, default=None), nearest, chances[nearest] if nearest else None, to_add, opens,
+        "" if offers else lacks[0].reason, tuple(things),
+    )  # fmt: skip
+
+
+def _quantities(house: House, variant: Variant) -> tuple[Quantity, ...]:
+    offer = house.offer(variant)
+    return offer.quantities if offer else ()
+
+
+def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most: int = 10) -> list[tuple[Material, int]]:
+    """Return the things that open most activities for this child, best first, each with how many it then makes whole.
+
+    have -- ids of things that are there already
+    A step takes the thing that brings most activities nearest to whole (an activity counts by the square of
+    the share of its roles that are filled); safe things only. Worked out anew for each child.
+    """
+    fills = _safe_fillers(child, setting)
+    chosen = set(have)
+    picked: list[tuple[Material, int]] = []
+    candidates = {m.id: m for roles in fills.values() for role in roles for m in role}
+    for _ in range(most):
+        left = [m for m in candidates.values() if m.id not in chosen]
+        if not left:
+            break
+        best = max(left, key=lambda m: (_score(fills, chosen | {m.id}), m.id))
+        chosen.add(best.id)
+        picked.append((best, sum(_whole(roles, chosen) for roles in fills.values())))
+    return picked
+
+
+def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Material]]]:
+    """For every activity this child may do: the safe things for each role."""
+    house = House((), child, setting)
+    safe: dict[str, bool] = {}
+
+    def usable(m: Material) -> bool:
+        if m.id not in safe:
+            safe[m.id] = safety.assess(m, child, setting).status != "barred" and m.handed in (None, child.hand)
+        return safe[m.id]
+
+    found = {}
+    for family in FAMILIES.values():
+        easiest = (0,) * len(family.axes)
+        if house.verdict_on_steps(family, easiest).status != "barred":
+            found[family.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(family, easiest)]
+    return found
+
+
+def _score(fills: Mapping[str, list[list[Material]]], chosen: set[str]) -> float:
+    return sum((sum(any(m.id in chosen for m in role) for role in roles) / len(roles)) ** 2 for roles in fills.values())
+
+
+def _whole(roles: list[list[Material]], chosen: set[str]) -> bool:
+    return all(any(m.id in chosen for m in role) for role in roles)

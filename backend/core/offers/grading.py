@@ -1,0 +1,141 @@
+"""Axes, difficulty in rungs, and the one-step neighbours a house allows."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cache, lru_cache
+from types import MappingProxyType
+
+from core.child import Child, for_child
+from core.library import FAMILIES
+from core.offers.usable_cupboard import House, Offer
+from core.offers.variants import Variant, checked_variant, variants_of
+
+OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how families word the grade that asks for the other hand
+SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project definition
+
+
+@dataclass(frozen=True)
+class Neighbour:
+    """A grade one step away, and the words that say what to change."""
+
+    variant: Variant
+    axis: str
+    words: str
+    rungs: float
+
+
+@dataclass(frozen=True)
+class DialStep:
+    """One step of a dial as one house sees it."""
+
+    words: str
+    rungs: float
+    chosen: bool
+    available: bool
+    why_not: str = ""
+    remedy: str = ""
+
+
+@dataclass(frozen=True)
+class Dial:
+    """One axis, easier to the left, harder to the right."""
+
+    axis: str
+    words: str
+    steps: tuple[DialStep, ...]
+
+
+@cache
+def difficulty(variant: Variant) -> Mapping[str, float]:
+    """Return the rung a variant asks, by strand: those it trains and those it demands.
+
+    A trained strand's rung is the family's base plus the rungs of each chosen step (linear logistic
+    test model, Fischer 1973); a demanded strand's is fixed. Unrounded.
+    Raises NotThere when family or grade does not exist.
+    """
+    f = checked_variant(variant)
+    added = sum(axis.steps[at].rungs for axis, at in zip(f.axes, variant.grade, strict=True))
+    trained = {strand: base + added for strand, base in f.trains.items()}
+    return MappingProxyType({**f.demands, **trained})
+
+
+@lru_cache(maxsize=8192)
+def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]:
+    """The chosen step of each axis, in words; with a child, sides and ways said for that child. A bare number says of what."""
+    f = checked_variant(variant)
+    chosen = ((axis, axis.steps[at].words) for axis, at in zip(f.axes, variant.grade, strict=True))
+    said = (w if any(c.isalpha() for c in w) else f"{axis.words[0].lower()}{axis.words[1:]}: {w}" for axis, w in chosen)
+    return tuple(for_child(words, child) for words in said)
+
+
+def asks_other_hand(variant: Variant) -> bool:
+    """Whether the grade itself asks for the hand the child does not prefer."""
+    return any(w in OTHER_HAND_STEPS for w in grade_words(variant))
+
+
+def neighbours(variant: Variant, stock: House) -> tuple[Neighbour | None, Neighbour | None]:
+    """Return (easier, harder): the smallest change on one axis that this house and the hazards allow.
+
+    stock -- a House: the cupboard as one child may use it in one setting
+    None on a side where no step is left or none is on offer.
+    """
+    f = checked_variant(variant)
+    easier: list[Neighbour] = []
+    harder: list[Neighbour] = []
+    for place, axis in enumerate(f.axes):
+        for side, found in ((-1, easier), (1, harder)):
+            near = _next_on_offer(variant, place, side, stock)
+            if near is not None:
+                now, then = axis.steps[variant.grade[place]], axis.steps[near.grade[place]]
+                found.append(
+                    Neighbour(
+                        near,
+                        axis.id,
+                        for_child(f"{axis.words}: {then.words}, instead of {now.words}", stock.child),
+                        then.rungs - now.rungs,
+                    )
+                )
+    return _smallest(easier), _smallest(harder)
+
+
+def _smallest(found: list[Neighbour]) -> Neighbour | None:
+    return min(found, key=lambda n: abs(n.rungs), default=None)
+
+
+def _next_on_offer(variant: Variant, place: int, side: int, house: House) -> Variant | None:
+    at = variant.grade[place] + side
+    if not 0 <= at < len(FAMILIES[variant.family].axes[place].steps):
+        return None
+    moved = variant.moved(place, at)
+    return moved if house.offer(moved) is not None else None
+
+
+def dials(variant: Variant, house: House) -> tuple[Dial, ...]:
+    """Return every axis with its steps, each with why it is not on offer in this house."""
+    f = checked_variant(variant)
+    return tuple(
+        Dial(axis.id, axis.words, tuple(_dial_step(variant, place, at, house) for at in range(len(axis.steps))))
+        for place, axis in enumerate(f.axes)
+    )
+
+
+def _dial_step(variant: Variant, place: int, at: int, house: House) -> DialStep:
+    step = FAMILIES[variant.family].axes[place].steps[at]
+    lack = house.lack(variant.moved(place, at))
+    return DialStep(for_child(step.words, house.child), step.rungs, at == variant.grade[place], lack is None,
+                    lack.reason if lack else "", lack.remedy if lack else "")  # fmt: skip
+
+
+def equals(variant: Variant, house: House, within: float = SAME_RUNG) -> tuple[Offer, ...]:
+    """Return offers of other families that train the same strand at the same rung, nearest first.
+
+    within -- rungs; how far from the variant's own difficulty still counts as the same
+    """
+    strand = FAMILIES[variant.family].strand
+    at = difficulty(variant)[strand]
+    found = []
+    for f in FAMILIES.values():
+        if f.id != variant.family and strand in f.trains:
+            near = [(abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(f) if (o := house.offer(v))]
+            found += sorted(near, key=lambda n: n[:2])[:1]
+    return tuple(offer for gap, _, offer in sorted(found, key=lambda n: (n[0], n[1])) if gap <= within)

@@ -1,0 +1,339 @@
+"""What one house can offer one child in one setting: which things fill which roles at which grade.
+
+Built once for a child, a cupboard and a setting; every question after that is a few bit operations.
+"""
+
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
+from types import MappingProxyType
+
+from core import safety
+from core.child import Child, Setting
+from core.errors import NotThere
+from core.library import FAMILIES
+from core.library.declare import Clearance, Family
+from core.library.things import MATERIALS
+from core.materials import Material, Need, Role, Stock, cutting
+from core.offers.homemade import MAKINGS
+from core.offers.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
+from core.safety import RANK, Verdict, assess_together
+
+
+@dataclass(frozen=True)
+class Quantity:
+    """How many of a thing a set wants, of how many there are; rounds > 1 uses the same things again."""
+
+    role: str
+    words: str
+    stock_id: str
+    material: str
+    name: str
+    wanted: int
+    have: int
+    rounds: int
+    single_use: bool
+    pieces: int = 1
+
+    @property
+    def named(self) -> str:
+        """The name for as many as are wanted, in lower case."""
+        return MATERIALS[self.material].named(self.wanted)
+
+    @property
+    def cut(self) -> str:
+        """How to halve the sheets into pieces, in words; empty where nothing is cut."""
+        return cutting(self.wanted * self.pieces, self.pieces).words if self.pieces > 1 else ""
+
+
+@dataclass(frozen=True)
+class Offer:
+    """A variant this house can offer: what fills each role, how many, and the hazard verdict."""
+
+    variant: Variant
+    count: int
+    quantities: tuple[Quantity, ...]
+    verdict: Verdict
+
+    @cached_property
+    def kit(self) -> frozenset[str]:
+        """The ids of what it brings to the table."""
+        return frozenset(q.stock_id for q in self.quantities)
+
+    @cached_property
+    def used_up(self) -> Mapping[str, int]:
+        """What one set uses up: stock id to how many."""
+        found: dict[str, int] = {}
+        for q in self.quantities:
+            if q.single_use:
+                found[q.stock_id] = found.get(q.stock_id, 0) + q.wanted
+        return found
+
+
+@dataclass(frozen=True)
+class Lack:
+    """Why a variant is not on offer: barred by a rule, or something missing, with what would help."""
+
+    variant: Variant
+    kind: str
+    reason: str
+    remedy: str
+    rule: str = ""
+
+
+class House:
+    """A cupboard as one child may use it in one setting."""
+
+    def __init__(self, stock: Iterable[Stock], child: Child, setting: Setting) -> None:
+        self.child, self.setting = child, setting
+        judged = [(s, s.thing, safety.assess(s.thing, child, setting)) for s in stock]
+        judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].material.id))
+        self.stock = tuple(j[0] for j in judged)
+        self.things = tuple(j[1] for j in judged)
+        self.verdicts = tuple(j[2] for j in judged)
+        self._usable = sum(
+            1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
+        )
+        self._as_usual = tuple((1 << i, s.material.id) for i, s in enumerate(self.stock) if not s.measured)
+        self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if s.measured)
+        self._met: dict[Need, int] = {}
+        self._forms: dict[str, int] = {}
+        self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
+        self._fills: dict[tuple[Family, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None] = {}
+        self._quantities: dict[tuple[Role, int, int], Quantity] = {}
+        self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
+        self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
+        self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
+        self._offers: dict[Variant, Offer | None] = {}
+        self._have = frozenset(s.material.id for s in self.stock if s.count)
+
+    def _fits_hand(self, thing: Material) -> bool:
+        return thing.handed is None or self.child.hand in (thing.handed, "not_settled")
+
+    def offer(self, variant: Variant) -> Offer | None:
+        """Return what this house offers for a variant, or None when something is missing or barred."""
+        if variant not in self._offers:
+            self._offers[variant] = self._made_offer(variant, FAMILIES[variant.family])
+        return self._offers[variant]
+
+    def offers(self, families: Iterable[Family] | None = None) -> Iterator[Offer]:
+        """Every variant on offer, family by family."""
+        for f in FAMILIES.values() if families is None else families:
+            for variant in variants_of(f):
+                found = self.offer(variant)
+                if found is not None:
+                    yield found
+
+    def verdict_on_steps(self, f: Family, grade: tuple[int, ...]) -> Verdict:
+        """The verdict on what is done at this grade, whatever it is done with."""
+        tags = tags_of(f, grade)
+        if tags not in self._tag_verdicts:
+            self._tag_verdicts[tags] = safety.assess_step(tags, self.child, self.setting)
+        return self._tag_verdicts[tags]
+
+    def _made_offer(self, variant: Variant, f: Family) -> Offer | None:
+        steps = self.verdict_on_steps(f, variant.grade)
+        if steps.status == "barred":
+            return None
+        count = set_count(f, variant.grade, self.child.counting_months)
+        chosen = self._chosen(f, variant.grade, count)
+        if chosen is None:
+            return None
+        quantities = tuple(self._quantity(role, at, count) for role, at in chosen)
+        return Offer(variant, count, quantities, self._verdict(f, variant.grade, steps, tuple(at for _, at in chosen)))
+
+    def _verdict(self, f: Family, grade: tuple[int, ...], steps: Verdict, places: tuple[int, ...]) -> Verdict:
+        """The verdict on the chosen things, each and together, and on what is done with them."""
+        key = (tags_of(f, grade), places)
+        if key not in self._verdicts:
+            together = self._together(f, grade, places)
+            self._verdicts[key] = safety.worst((steps, together, *(self.verdicts[at] for at in places)))
+        return self._verdicts[key]
+
+    def _together(self, f: Family, grade: tuple[int, ...], places: tuple[int, ...]) -> Verdict:
+        """The verdict on the chosen things used together at this grade."""
+        key = (tags_of(f, grade), places)
+        if key not in self._together_verdicts:
+            things = [self.things[at] for at in places]
+            self._together_verdicts[key] = assess_together(things, key[0], self.child, self.setting)
+        return self._together_verdicts[key]
+
+    def _chosen(self, f: Family, grade: tuple[int, ...], count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
+        """Fill every role with a different thing, the preferred ones first, none barred by the company it keeps.
+
+        any_company -- leave that last rule out, to find out whether it is what stops a variant
+        """
+        masks, roles = [], roles_of(f, grade)
+        for role in roles:
+            mask = self._mask(role, asked_of(f, grade, role.id)) & self._usable & self._enough(role.least(count))
+            if not mask:
+                return None
+            masks.append(mask)
+        if any_company:
+            return self._filled(f, roles, masks, [], None)
+        key = (f, roles, tuple(masks), tags_of(f, grade))  # grades that ask the same of every thing are filled alike
+        if key not in self._fills:
+            self._fills[key] = self._filled(f, roles, masks, [], grade)
+        return self._fills[key]
+
+    def _filled(
+        self, f: Family, roles: tuple[Role, ...], masks: list[int], taken: list[int], grade: tuple[int, ...] | None
+    ) -> list[tuple[Role, int]] | None:
+        if len(taken) == len(masks):
+            barred = grade is not None and self._together(f, grade, tuple(taken)).status == "barred"
+            return None if barred else list(zip(roles, taken, strict=True))
+        for at in _bits(masks[len(taken)]):
+            if at not in taken and (not f.clearances or self._clears(f, roles, [*taken, at])):
+                filled = self._filled(f, roles, masks, [*taken, at], grade)
+                if filled is not None:
+                    return filled
+        return None
+
+    def _clears(self, f: Family, roles: tuple[Role, ...], taken: list[int]) -> bool:
+        by_role = {role.id: self.things[at] for role, at in zip(roles, taken, strict=False)}
+        return all(
+            clears(c, by_role[c.outer], by_role[c.inner]) for c in f.clearances if c.outer in by_role and c.inner in by_role
+        )
+
+    def _mask(self, role: Role, extra: tuple[Need, ...]) -> int:
+        key = (role, extra)
+        if key not in self._masks:
+            mask = self._form(role.form)
+            for need in (*role.needs, *extra):
+                mask &= self._meeting(need)
+            self._masks[key] = mask
+        return self._masks[key]
+
+    def _form(self, form: str) -> int:
+        if form not in self._forms:
+            self._forms[form] = sum(1 << i for i, t in enumerate(self.things) if form in t.forms)
+        return self._forms[form]
+
+    def _meeting(self, need: Need) -> int:
+        if need not in self._met:
+            usual = _meeting_as_usual(need)
+            self._met[need] = sum(bit for bit, id in self._as_usual if id in usual) + sum(
+                bit for bit, thing in self._measured if need.met_by(thing)
+            )
+        return self._met[need]
+
+    def _enough(self, least: int) -> int:
+        key = f"count>={least}"
+        if key not in self._forms:
+            self._forms[key] = sum(1 << i for i, s in enumerate(self.stock) if s.count >= least)
+        return self._forms[key]
+
+    def _quantity(self, role: Role, at: int, count: int) -> Quantity:
+        key = (role, at, count)
+        if key not in self._quantities:
+            stock, thing = self.stock[at], self.things[at]
+            full = role.quantity(count)
+            rounds = -(-full // stock.count) if stock.count < full else 1
+            self._quantities[key] = Quantity(
+                role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use,
+                role.pieces,
+            )  # fmt: skip
+        return self._quantities[key]
+
+    def lack(self, variant: Variant) -> Lack | None:
+        """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
+        if self.offer(variant) is not None:
+            return None
+        f = FAMILIES[variant.family]
+        steps = self.verdict_on_steps(f, variant.grade)
+        if steps.status == "barred":
+            hit = steps.hits[0]
+            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+        count = set_count(f, variant.grade, self.child.counting_months)
+        for role in roles_of(f, variant.grade):
+            found = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
+            if found is not None:
+                return found
+        chosen = self._chosen(f, variant.grade, count, any_company=True)
+        if chosen is not None:
+            hit = self._together(f, variant.grade, tuple(at for _, at in chosen)).hits[0]
+            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+        return Lack(
+            variant,
+            "missing",
+            f"{f.name}: the things here do not go together.",
+            f"Wanted: {', '.join(c.words for c in f.clearances) or 'one more of the same kind'}.",
+        )
+
+    def roles_missing(self, variant: Variant) -> int:
+        """How many roles of a variant nothing here can fill in the number wanted."""
+        f = FAMILIES[variant.family]
+        count = set_count(f, variant.grade, self.child.counting_months)
+        roles = roles_of(f, variant.grade)
+        masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles)
+        return sum(not mask for mask in masks)
+
+    def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:
+        mask, least = self._mask(role, extra), role.least(count)
+        usable, enough = mask & self._usable, mask & self._enough(least)
+        if usable & enough:
+            return None
+        if usable:
+            at = max(_bits(usable), key=lambda i: self.stock[i].count)
+            return Lack(
+                variant,
+                "short",
+                f"Needs {least} {self.things[at].name.lower()}, {self.stock[at].count} here.",
+                f"Find {least - self.stock[at].count} more.",
+            )
+        for at in _bits(mask):
+            if not self._fits_hand(self.things[at]):
+                return Lack(
+                    variant,
+                    "hand",
+                    f"{self.things[at].name}: this child uses the {self.child.hand} hand.",
+                    f"Find {role.words} for the {self.child.hand} hand.",
+                )
+            hit = self.verdicts[at].hits[0]
+            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+        return Lack(variant, "missing", f"Needs {role.asks(extra)}; nothing here fits.", self._to_add(role, extra))
+
+    def _to_add(self, role: Role, extra: tuple[Need, ...]) -> str:
+        safe = [
+            m
+            for m in fillers(role, extra)
+            if safety.assess(m, self.child, self.setting).status != "barred" and self._fits_hand(m)
+        ]
+        made = [MAKINGS[m.id] for m in safe if m.id in MAKINGS and not MAKINGS[m.id].missing(self._have)]
+        if made:
+            quickest = min(made, key=lambda m: (m.minutes, m.material))
+            return f"Make {quickest.name.lower()} from what is here ({quickest.minutes} min)."
+        names = [m.name.lower() for m in safe]
+        return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
+
+
+@lru_cache(maxsize=4096)
+def _meeting_as_usual(need: Need) -> frozenset[str]:
+    """The materials that meet a need by their usual measures."""
+    return frozenset(m.id for m in MATERIALS.values() if need.met_by(m))
+
+
+def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Material]:
+    """Every known material that can play a role."""
+    return [m for m in MATERIALS.values() if role.filled_by(m, extra)]
+
+
+def clears(clearance: Clearance, outer: Material, inner: Material) -> bool:
+    """Whether the inner thing passes the gap of the outer one with the room asked for."""
+    gap, width = getattr(outer, clearance.gap), getattr(inner, clearance.width)
+    return gap is not None and width is not None and gap >= width + clearance.spare_mm
+
+
+def _bits(mask: int) -> Iterator[int]:
+    while mask:
+        low = mask & -mask
+        yield low.bit_length() - 1
+        mask ^= low
+
+
+def stock_of(counts: Mapping[str, int]) -> tuple[Stock, ...]:
+    """A cupboard from material ids and counts. Raises NotThere for an unknown material."""
+    for material_id in counts:
+        if material_id not in MATERIALS:
+            raise NotThere(f"{material_id!r} is not a known material. Choose one from the list.")
+    return tuple(Stock(MATERIALS[m], n, m, MappingProxyType({})) for m, n in counts.items())

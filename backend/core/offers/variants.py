@@ -1,0 +1,75 @@
+"""An activity at one grade, and what that grade says: its tries, its hazard tags, what it asks of each thing.
+
+Worked out once for each grade of the library and kept.
+"""
+
+from dataclasses import dataclass, replace
+from functools import cache
+from itertools import product
+
+from core.errors import NotThere
+from core.library import family
+from core.library.declare import Family
+from core.materials import Need, Role
+
+
+@dataclass(frozen=True)
+class Variant:
+    """An activity at one grade: the place of the chosen step on each axis, in the family's order."""
+
+    family: str
+    grade: tuple[int, ...]
+
+    def moved(self, axis: int, step: int) -> "Variant":
+        """The same activity with one axis at another step."""
+        return replace(self, grade=(*self.grade[:axis], step, *self.grade[axis + 1 :]))
+
+
+def checked_variant(variant: Variant) -> Family:
+    """Return the variant's family. Raises NotThere when family or grade does not exist."""
+    f = family(variant.family)
+    if len(variant.grade) != len(f.axes):
+        raise NotThere(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
+    for axis, at in zip(f.axes, variant.grade, strict=True):
+        if not 0 <= at < len(axis.steps):
+            raise NotThere(
+                f"{axis.words} of {f.name} has steps 1 to {len(axis.steps)}; {at + 1} is not one. Choose one of these."
+            )
+    return f
+
+
+@cache
+def variants_of(f: Family) -> tuple[Variant, ...]:
+    """Every grade of a family, easiest first axis by axis."""
+    return tuple(Variant(f.id, grade) for grade in product(*(range(len(a.steps)) for a in f.axes)))
+
+
+def set_count(f: Family, grade: tuple[int, ...], age_months: float) -> int:
+    """How many tries one set has at this grade and age."""
+    said = _count_said(f, grade)
+    return f.count_for(age_months) if said is None else said
+
+
+@cache
+def _count_said(f: Family, grade: tuple[int, ...]) -> int | None:
+    return next((c for a, at in zip(f.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
+
+
+@cache
+def roles_of(f: Family, grade: tuple[int, ...]) -> tuple[Role, ...]:
+    """The roles that are filled at this grade: those of every grade, and those that a chosen step brings to the table."""
+    by_step = {role for a in f.axes for s in a.steps for role in s.uses}
+    brought = {role for a, at in zip(f.axes, grade, strict=True) for role in a.steps[at].uses}
+    return tuple(r for r in f.roles if r.id not in by_step or r.id in brought)
+
+
+@cache
+def tags_of(f: Family, grade: tuple[int, ...]) -> tuple[str, ...]:
+    """The hazard tags of what is done at this grade."""
+    return (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
+
+
+@cache
+def asked_of(f: Family, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
+    """What a grade asks of the thing in a role, beside the role's own needs."""
+    return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))

@@ -1,0 +1,138 @@
+"""The shapes a session can have: which parts, who may play them, how long, and what holds for all of it. Common practice."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from types import MappingProxyType
+
+from core.child import Zone
+from core.errors import NotThere
+from core.library.declare import PARTS, Family
+
+PAPER_GROUPS = frozenset(
+    {
+        "cut", "fold", "tear and scrunch", "glue and assemble", "colour and trace", "copy-a-step drawing", "writing aids",
+        "short-tool drawing and dabbing", "first marks", "stickers",
+    }
+)  # fmt: skip
+PART_MINUTES = MappingProxyType(
+    {
+        # (fewest, most) minutes of one block; common practice: short at both ends, the time goes to the work
+        "opener": (2, 4), "warm-up": (2, 5), "main": (4, 12), "stretch": (2, 5), "daily": (3, 8), "tidy": (2, 3),
+    }
+)  # fmt: skip
+PART_NAMES = MappingProxyType(
+    {
+        "opener": "Sure win",
+        "warm-up": "Warm-up",
+        "main": "Main work",
+        "stretch": "Stretch",
+        "daily": "Daily life",
+        "tidy": "Tidy-up",
+    }
+)
+
+
+def _own_parts(family: Family) -> tuple[str, ...]:
+    return family.parts
+
+
+def _boxes(family: Family) -> tuple[str, ...]:
+    """Hand work, then paper, then self-care."""
+    if family.group in PAPER_GROUPS:
+        return ("main",) if "main" in family.parts else ()
+    if family.target == "daily":
+        return ("daily",)
+    return ("warm-up",) if "main" in family.parts else ()
+
+
+def _only_main(family: Family) -> tuple[str, ...]:
+    return ("main",) if "main" in family.parts else ()
+
+
+def _managed_alone(family: Family) -> tuple[str, ...]:
+    return ("main",) if {"opener", "main"} & set(family.parts) else ()
+
+
+def _kit_stages(family: Family) -> tuple[str, ...]:
+    return tuple(p for p in family.parts if p in ("opener", "main", "tidy"))
+
+
+@dataclass(frozen=True)
+class Shape:
+    """One shape of session.
+
+    plays        -- the parts a family may play in it
+    must         -- parts wanted, each with the fewest minutes of session from which it is
+    main         -- fewest (in a session of 28 minutes or more; one in a shorter one) and most main blocks
+    minutes      -- (fewest, most) minutes of one block, by part
+    zones        -- bands that differ from the child's own, by part
+    any_strand   -- whether main work may train strands outside the chosen targets
+    equal        -- whether all main blocks have the same minutes (children change places together)
+    one_kit      -- whether one thing has to be in every block
+    """
+
+    id: str
+    name: str
+    hint: str
+    plays: Callable[[Family], tuple[str, ...]] = _own_parts
+    must: Mapping[str, int] = field(
+        default_factory=lambda: MappingProxyType({"opener": 12, "warm-up": 25, "daily": 20, "tidy": 15})
+    )
+    main: tuple[int, int] = (2, 4)
+    minutes: Mapping[str, tuple[int, int]] = field(default_factory=lambda: PART_MINUTES)
+    zones: Mapping[str, Zone] = field(default_factory=lambda: MappingProxyType({}))
+    names: Mapping[str, str] = field(default_factory=lambda: PART_NAMES)
+    any_strand: bool = False
+    equal: bool = False
+    one_kit: bool = False
+    ending: str = ""
+
+
+def _minutes(**changed: tuple[int, int]) -> Mapping[str, tuple[int, int]]:
+    return MappingProxyType({**PART_MINUTES, **{k.replace("_", "-"): v for k, v in changed.items()}})
+
+
+SHAPES = MappingProxyType(
+    {
+        s.id: s
+        for s in (
+            Shape("parts", "Opener, work, daily life", "Opens with a sure win, ends with something useful."),
+            Shape(
+                "boxes", "Three boxes", "Hand work, then cut, paste and write, then self-care.", _boxes,
+                MappingProxyType({"warm-up": 10, "main": 10, "daily": 10}), (1, 2),
+                _minutes(warm_up=(4, 12), main=(4, 12), daily=(3, 12)), any_strand=True,
+                names=MappingProxyType({**PART_NAMES, "warm-up": "Box 1: hands", "main": "Box 2: paper", "daily": "Box 3: self-care"}),
+            ),
+            Shape("home", "One or two activities", "Short, from what the house has.", _only_main, MappingProxyType({}), (1, 2)),
+            Shape(
+                "alone", "Independent box", "Only what is managed alone; finished without an adult.", _managed_alone,
+                MappingProxyType({}), (2, 4), _minutes(main=(3, 10)), MappingProxyType({"main": Zone(0.90, 0.995)}),
+                MappingProxyType({**PART_NAMES, "main": "Alone"}), any_strand=True,
+                ending="Put a picture of the finished row in the lid of the box.",
+            ),
+            Shape(
+                "stations", "Stations", "Equal stations, changed on a signal.", _only_main, MappingProxyType({}), (3, 5),
+                _minutes(main=(3, 10)), names=MappingProxyType({**PART_NAMES, "main": "Station"}), any_strand=True, equal=True,
+            ),
+            Shape(
+                "kit", "One kit, played through", "One thing on the table serves every block.", _kit_stages,
+                MappingProxyType({}), (2, 5), _minutes(main=(3, 10)), any_strand=True, one_kit=True,
+                ending="Break it up together, then a small reward.",
+            ),
+        )
+    }
+)  # fmt: skip
+
+ORDERS = MappingProxyType(
+    {"precision_first": "Precise work first, tiring work after", "strength_first": "Strength first, precise work after"}
+)
+
+
+def shape_of(shape_id: str) -> Shape:
+    """Return a shape. Raises NotThere where there is none of that id."""
+    if shape_id not in SHAPES:
+        raise NotThere(f"{shape_id!r} is not a shape of session. Use one of {', '.join(SHAPES)}.")
+    return SHAPES[shape_id]
+
+
+__all__ = ["ORDERS", "PARTS", "PART_MINUTES", "SHAPES", "Shape", "shape_of"]

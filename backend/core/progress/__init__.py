@@ -1,0 +1,32 @@
+"""What a run leads to: the next step, the caseload status, movement, goals, series over time, notes."""
+
+from core.progress.caseload_status import Latest, standings
+from core.progress.goals import attainment_t_score
+from core.progress.movement import Point, day_levels, grade_changes, moved
+from core.progress.next_step import WORDS, decide, next_hand, policy_for
+from core.progress.notes import Step, Told, draft
+from core.progress.series import by_hand, help_by_day, measures
+from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
+
+__all__ = [
+    "WORDS",
+    "Latest",
+    "Point",
+    "Step",
+    "Told",
+    "attainment_t_score",
+    "by_hand",
+    "day_levels",
+    "decide",
+    "draft",
+    "grade_changes",
+    "help_by_day",
+    "mann_kendall",
+    "measures",
+    "moved",
+    "next_hand",
+    "nonoverlap",
+    "policy_for",
+    "rungs_per_week",
+    "standings",
+]

@@ -1,0 +1,60 @@
+"""How a child stands at a glance, for the list: new, to check again, set back, stuck, ready to move, or on the way; and why."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from core.progress.next_step import STALE_DAYS
+from core.skills import STRANDS
+
+GROUPS = (("setback", ("down",)), ("stuck", ("lower", "change")), ("ready", ("fade", "swap", "up")))
+NAMED_BESIDE = 2  # strands named beside the first
+NEW = "Not seen yet. Set starting rungs, then plan the first session."
+STEADY = "Stay on the same grades; more tries before anything changes."
+
+
+@dataclass(frozen=True)
+class Latest:
+    """The newest step in one strand, as it was answered: its kind, in words, and the number it rests on."""
+
+    strand: str
+    on: date
+    kind: str
+    words: str
+    evidence: str
+
+
+@dataclass(frozen=True)
+class Standing:
+    """id: new, recheck, setback, stuck, ready or steady; words: why."""
+
+    id: str
+    words: str
+
+
+def standings(last_on: date | None, latest: Sequence[Latest], today: date) -> tuple[Standing, ...]:
+    """Return what to say of a child: the gravest first; set back, stuck and ready can stand side by side.
+
+    last_on -- the last session, None before any
+    latest  -- the newest step in each strand; one older than six weeks says nothing any more (from memory)
+    """
+    if last_on is None:
+        return (Standing("new", NEW),)
+    gap = (today - last_on).days
+    if gap > STALE_DAYS:
+        return (Standing("recheck", f"Last seen {gap // 7} weeks ago: check again before building on it."),)
+    fresh = [s for s in latest if (today - s.on).days <= STALE_DAYS]
+    said = [Standing(name, told) for name, kinds in GROUPS if (told := _told(fresh, kinds))]
+    return tuple(said) or (Standing("steady", STEADY),)
+
+
+def _told(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:
+    """The newest step of these kinds with what it rests on, and what else stands so."""
+    mine = sorted((s for s in latest if s.kind in kinds), key=lambda s: (-s.on.toordinal(), kinds.index(s.kind), s.strand))
+    if not mine:
+        return ""
+    first, others = mine[0], [STRANDS[s.strand].name.lower() for s in mine[1 : 1 + NAMED_BESIDE]]
+    also = f" Also {' and '.join(others)}." if others else ""
+    words = f"{first.words[:1].lower()}{first.words[1:]}"
+    evidence = f"{first.evidence[:1].upper()}{first.evidence[1:]}".rstrip(".")
+    return f"{STRANDS[first.strand].name}: {words}. {evidence}.{also}"

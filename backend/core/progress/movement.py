@@ -1,0 +1,136 @@
+"""Whether a strand has moved, in one plain line; and where the work was made harder or easier."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date
+from math import hypot, log
+
+from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, SetEvidence
+from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
+from core.recording import SUPPORTS
+from core.running import SetResult
+from core.skills import Strand
+
+FEWEST_SESSIONS = 4  # sessions before anything is said of a trend; project definition
+EARLY_DAYS = 3  # days that later ones are set against; project definition
+WORTH_MARKING = 0.25  # rungs between two days' work before it is drawn as a change of grade; project definition
+CLEAR_SPREADS = 1.0  # spreads of the difference before it is called a move; project definition
+
+
+@dataclass(frozen=True)
+class Point:
+    """Where the estimate stood after a day, in rungs."""
+
+    on: date
+    mean: float
+    sd: float
+
+
+@dataclass(frozen=True)
+class Level:
+    """What one day's sets alone say of a strand, in rungs: no other day leans on it."""
+
+    on: date
+    rung: float
+
+
+@dataclass(frozen=True)
+class GradeChange:
+    """A day on which an activity was asked at a harder or easier grade than the last time. by, to: rungs."""
+
+    on: date
+    family: str
+    by: float
+    to: float
+
+
+@dataclass(frozen=True)
+class Movement:
+    """kind: up, down, steady or too_few; change in rungs; slope in rungs a week.
+
+    nonoverlap -- share of pairs (early day, later day) in which the later one is higher; None where there are too few days
+    """
+
+    kind: str
+    words: str
+    change: float
+    per_week: float | None
+    p: float | None
+    sessions: int
+    nonoverlap: float | None = None
+
+
+def day_levels(strand: str, sets: Sequence[SetResult]) -> tuple[Level, ...]:
+    """Return what each day's sets alone say, oldest first.
+
+    Each set's rung is read back from its share of successes, smoothed by half a success and half a miss
+    (Anscombe 1956), its help taken off; a day is the mean over tries. Hand over hand tells nothing.
+    Limits: a set of few tries says little, and a perfect one only "at least this".
+    """
+    found = []
+    for on in sorted({s.on for s in sets}):
+        rungs = [_read_back(same) for same in _same_work(strand, [s for s in sets if s.on == on])]
+        if rungs:
+            found.append(Level(on, sum(tries * rung for tries, rung in rungs) / sum(tries for tries, _ in rungs)))
+    return tuple(found)
+
+
+def _same_work(strand: str, sets: Sequence[SetResult]) -> list[list[SetEvidence]]:
+    """The sets that say something, those of one grade and one lift of help together."""
+    groups: dict[tuple[str, float, str], list[SetEvidence]] = {}
+    for s in sets:
+        e = s.evidence(strand)
+        if e.tries and SUPPORTS[e.support].informative:
+            groups.setdefault((e.family, e.difficulty, e.support), []).append(e)
+    return list(groups.values())
+
+
+def _read_back(same: Sequence[SetEvidence]) -> tuple[int, float]:
+    tries, won = sum(e.tries for e in same), sum(e.successes for e in same)
+    odds = log((won + 0.5) / (tries - won + 0.5))
+    return tries, same[0].difficulty - SUPPORTS[same[0].support].lift + (odds - AT_RUNG) / LOG_ODDS_PER_RUNG
+
+
+def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, ...]:
+    """Return each time an activity came back at a grade a quarter of a rung or more harder or easier, oldest first.
+
+    The hardest grade of a day stands for the day.
+    """
+    asked: dict[tuple[date, str], float] = {}
+    for s in sets:
+        asked[s.on, s.family] = max(asked.get((s.on, s.family), -1.0), s.difficulty[strand])
+    last: dict[str, float] = {}
+    found = []
+    for (on, family), rung in sorted(asked.items()):
+        by = rung - last.get(family, rung)
+        if abs(by) >= WORTH_MARKING:
+            found.append(GradeChange(on, family, by, rung))
+        last[family] = rung
+    return tuple(found)
+
+
+def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Movement:
+    """Return whether a strand moved from its first day to its last.
+
+    points -- the estimate after each day, in order
+    seen   -- what each day alone says (day_levels); slope, trend test and non-overlap rest on these, since
+              estimates lean on the days before
+    Source: Sen 1968; Mann 1945, Kendall 1975; Parker & Vannest 2009.
+    """
+    n = len(seen)
+    if n < FEWEST_SESSIONS or len(points) < 2:
+        return Movement("too_few", f"{ladder.name}: too few sessions to say ({n} of {FEWEST_SESSIONS}).", 0.0, None, None, n)
+    first, last = points[0], points[-1]
+    days, rungs = [(level.on - seen[0].on).days for level in seen], [level.rung for level in seen]
+    slope, test = rungs_per_week(days, rungs), mann_kendall(rungs)
+    apart = nonoverlap(rungs[:EARLY_DAYS], rungs[EARLY_DAYS:]) if n >= 2 * EARLY_DAYS else None
+    change = last.mean - first.mean
+    weeks = max(1, round((last.on - first.on).days / 7))
+    clear = abs(change) >= CLEAR_SPREADS * hypot(first.sd, last.sd) and change * slope > 0
+    kind = "steady" if not clear else "up" if change > 0 else "down"
+    said = {
+        "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
+        "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
+        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the doubt).",
+    }[kind]
+    return Movement(kind, said, change, slope, test.p, n, apart)

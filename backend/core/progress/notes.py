@@ -1,0 +1,120 @@
+"""A session note drafted in plain sentences from what was recorded. Nothing in it that the data does not say."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from core.library import FAMILIES
+from core.recording import MARKS, MEASURED, SUPPORTS, Measured, folded
+from core.running import SetResult
+from core.skills import STRANDS
+
+
+@dataclass(frozen=True)
+class Step:
+    """One proposed next step and the therapist's answer to it: accepted, changed (to what, in words), declined or none yet."""
+
+    strand: str
+    words: str
+    evidence: str
+    answer: str = ""
+    changed_to: str = ""
+
+
+@dataclass(frozen=True)
+class Told:
+    """What a run's record says: its day, sets, what was left out, rungs before and after, next steps."""
+
+    child: str
+    on: date
+    sets: Sequence[SetResult]
+    skipped: Sequence[str]
+    rungs: Mapping[str, tuple[float, float]]
+    steps: Sequence[Step]
+    last_on: date | None = None
+
+
+def draft(told: Told) -> str:
+    """Return the note: what was done and how it went, what was seen, against last time, what next. One paragraph each."""
+    paragraphs = [_done(told), _seen(told), _against(told), _next(told)]
+    return "\n\n".join(p for p in paragraphs if p)
+
+
+def _done(told: Told) -> str:
+    if not told.sets:
+        return f"{told.child}, {_day(told.on)}. Nothing was counted in this session."
+    by_family: dict[str, list[SetResult]] = {}
+    for s in told.sets:
+        by_family.setdefault(s.family, []).append(s)
+    lines = [f"{FAMILIES[f].name}: {_how(sets)}." for f, sets in by_family.items()]
+    out = f" Left out: {', '.join(told.skipped)}." if told.skipped else ""
+    return f"{told.child}, {_day(told.on)}. {' '.join(lines)}{out}"
+
+
+def _how(sets: Sequence[SetResult]) -> str:
+    """'7 of 8 alone, 3 of 4 with spoken cue, 2 dropped, longest hold 6 s'."""
+    parts = []
+    for support in SUPPORTS:
+        mine = [s for s in sets if s.support == support]
+        if mine:
+            parts.append(_counted(support, mine, sets))
+    drops, hold = sum(s.drops for s in sets), max(s.best_hold_seconds for s in sets)
+    parts += [f"{drops} dropped"] if drops else []
+    parts += [f"longest hold {hold:.0f} s"] if hold else []
+    read = {m for s in sets for m in s.measures}
+    parts += [_measured(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures])) for m in MEASURED if m in read]
+    return ", ".join(parts)
+
+
+def _counted(support: str, mine: Sequence[SetResult], sets: Sequence[SetResult]) -> str:
+    won = sum(s.successes for s in mine)
+    if support == "alone":
+        return f"{won} of {sum(s.alone_tries for s in sets)} alone"
+    words = f"with {SUPPORTS[support].words}"
+    if all(s.failed_alone for s in mine):
+        return f"{won} more {words}"
+    return f"{won} of {sum(s.tries for s in mine)} {words}"
+
+
+def _measured(measure: Measured, value: float) -> str:
+    return f"{_low(measure.name)}{':' if measure.choices else ''} {measure.in_words(value)}"
+
+
+def _seen(told: Told) -> str:
+    counts: dict[str, int] = {}
+    for s in told.sets:
+        for mark, n in s.marks.items():
+            counts[mark] = counts.get(mark, 0) + n
+    if not counts:
+        return ""
+    return "Seen: " + ", ".join(f"{MARKS[m].words} ({n} ×)" for m, n in sorted(counts.items(), key=lambda c: -c[1])) + "."
+
+
+def _against(told: Told) -> str:
+    if not told.rungs:
+        return ""
+    since = f" since {_day(told.last_on)}" if told.last_on else ""
+    lines = [f"{STRANDS[s].name} {_rung(before)} to {_rung(after)}" for s, (before, after) in told.rungs.items()]
+    return f"Estimated rungs before and after{since}: {'; '.join(lines)}."
+
+
+def _next(told: Told) -> str:
+    answers = {"accepted": " (agreed)", "declined": " (not followed)", "": " (proposed)"}
+    lines = [
+        f"{STRANDS[s.strand].name}: {_low(s.words)}, {s.evidence}"
+        + (f" (changed: {_low(s.changed_to)})" if s.answer == "changed" else answers[s.answer])
+        for s in told.steps
+    ]
+    return f"Next: {'; '.join(lines)}." if lines else ""
+
+
+def _low(words: str) -> str:
+    return f"{words[:1].lower()}{words[1:]}"
+
+
+def _rung(level: float) -> str:
+    return "under 1" if level < 0.45 else f"{level:.1f}"
+
+
+def _day(on: date) -> str:
+    return f"{on.day} {on:%B %Y}"

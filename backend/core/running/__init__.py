@@ -1,0 +1,8 @@
+"""A run at the table: events, the sets they fold into, what to say, the grade that suits today."""
+
+from core.running.events import EVENT, HANDS, Event, EventError, read_event
+from core.running.grade_advice import step_today
+from core.running.prompts import REST, table
+from core.running.sets import SetResult, fold
+
+__all__ = ["EVENT", "HANDS", "REST", "Event", "EventError", "SetResult", "fold", "read_event", "step_today", "table"]

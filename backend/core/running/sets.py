@@ -1,0 +1,208 @@
+"""From what was tapped to what was done: run events folded into sets.
+
+Every try carries its own grade, support and hand, so the order in which events arrive does not matter.
+An undo is an event that names another event; the same event sent twice counts once.
+"""
+
+from collections import Counter
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field
+from datetime import date, datetime
+from types import MappingProxyType
+
+from core.ability import SetEvidence
+from core.child import PromptPolicy
+from core.offers import Variant, difficulty
+from core.recording import SUPPORTS, folded
+from core.running.events import HANDS, Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
+
+
+@dataclass(frozen=True)
+class SetResult:
+    """What one child did in one block at one grade with one kind of help and one hand, on one day.
+
+    hold_seconds -- seconds under tension: all holds together; best_hold_seconds -- the longest of them
+    help_first   -- help was on from the start; otherwise it came after the child had failed alone
+    measures     -- what was read off by hand, by id of core.measured, in its unit
+    """
+
+    on: date
+    block: str
+    family: str
+    grade: tuple[int, ...]
+    support: str
+    hand: str
+    tries: int
+    successes: int
+    drops: int = 0
+    seconds: float = 0.0
+    best_hold_seconds: float = 0.0
+    hold_seconds: float = 0.0
+    measures: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+    marks: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
+    first_two_missed: bool = False
+    longest_row: int = 0
+    help_first: bool = False
+
+    @property
+    def difficulty(self) -> Mapping[str, float]:
+        """The rung asked, by strand."""
+        return difficulty(Variant(self.family, self.grade))
+
+    @property
+    def failed_alone(self) -> bool:
+        """Whether every try of the set was first failed alone: help came after, and a success with it is not one alone."""
+        return self.support != "alone" and not self.help_first and SUPPORTS[self.support].informative
+
+    @property
+    def alone_tries(self) -> int:
+        """How many tries tell what the child does alone."""
+        return self.tries if self.support == "alone" or self.failed_alone else 0
+
+    @property
+    def alone_successes(self) -> int:
+        """How many of them succeeded."""
+        return self.successes if self.support == "alone" else 0
+
+    def evidence(self, strand: str, preferred: str = "") -> SetEvidence:
+        """The set as evidence for one strand it trains.
+
+        preferred -- the child's settled hand: work with the other one counts with an offset of its own, as another activity would
+        Help that came after a failed try leaves a failure alone; help from the start lifts the chance.
+        """
+        other = preferred in HANDS and self.hand in HANDS and self.hand != preferred
+        name = f"{self.family}/{self.hand}" if other else self.family
+        if self.failed_alone:
+            return SetEvidence(name, self.difficulty[strand], self.tries, 0, "alone")
+        return SetEvidence(name, self.difficulty[strand], self.tries, self.successes, self.support)
+
+
+@dataclass(frozen=True)
+class _Key:
+    """What the tries of one set share."""
+
+    block: str
+    grade: tuple[int, ...]
+    support: str
+    hand: str
+    help_first: bool
+
+
+def fold(
+    events: Iterable[Event], blocks: Mapping[str, str], on: date, prompting: PromptPolicy = "least_first"
+) -> tuple[SetResult, ...]:
+    """Return the sets of a run, in the order their first try was made.
+
+    events    -- in any order, repeats allowed
+    blocks    -- block id to family id
+    on        -- the day the run is kept under (the server's, not the tablet's)
+    prompting -- the child's prompt policy, by which tries from before events said when help came are read
+    """
+    kept = _kept(events)
+    keys = _keys(kept, prompting)
+    groups: dict[_Key, list[TryEvent]] = {}
+    for event in kept:
+        if isinstance(event, TryEvent):
+            groups.setdefault(keys[event.id], []).append(event)
+    extras = _Extras(kept, keys)
+    return tuple(_set(key, tries, blocks, on, extras) for key, tries in groups.items())
+
+
+def _kept(events: Iterable[Event]) -> list[Event]:
+    once = {e.id: e for e in sorted(events, key=lambda e: (e.at, e.id))}
+    taken_back = {e.value.event for e in once.values() if isinstance(e, UndoEvent)}
+    return [e for e in once.values() if e.id not in taken_back and not isinstance(e, UndoEvent)]
+
+
+def _keys(kept: list[Event], prompting: PromptPolicy) -> dict[str, _Key]:
+    """The set each try belongs to, by event id.
+
+    Tries from before `help_first` was kept were all sent as missed alone: under most help first, a miss in a block
+    that is worked with help is a miss with the help last used there.
+    """
+    help_in: dict[str, str] = {}
+    keys = {}
+    for e in kept:
+        if not isinstance(e, TryEvent):
+            continue
+        v, support = e.value, e.value.support
+        help_first = v.help_first if v.help_first is not None else prompting == "most_first"
+        if v.help_first is None and help_first:
+            if v.outcome == "miss":
+                support = help_in.get(e.block, support)
+            else:
+                help_in[e.block] = support
+        keys[e.id] = _Key(e.block, v.grade, support, v.hand or "", help_first)
+    return keys
+
+
+class _Extras:
+    """Drops, holds, marks and measures of each block; they belong to the set being tried when they were tapped."""
+
+    def __init__(self, kept: list[Event], keys: Mapping[str, _Key]) -> None:
+        self.by_set: dict[_Key, list[Event]] = {}
+        last: dict[str, _Key] = {}
+        first: dict[str, _Key] = {}
+        for e in kept:
+            if isinstance(e, TryEvent):
+                first.setdefault(e.block, keys[e.id])
+        for e in kept:
+            if isinstance(e, TryEvent):
+                last[e.block] = keys[e.id]
+            elif e.kind in ("drop", "hold", "mark", "measure") and e.block in first:
+                self.by_set.setdefault(last.get(e.block) or first[e.block], []).append(e)
+        self.pauses = [e for e in kept if e.kind in ("pause", "resume")]
+
+    def paused_seconds(self, block: str, start: datetime, end: datetime) -> float:
+        total = 0.0
+        since: datetime | None = None
+        for e in self.pauses:
+            if e.block == block and start <= e.at <= end:
+                if e.kind == "pause":
+                    since = since or e.at
+                elif since is not None:
+                    total, since = total + (e.at - since).total_seconds(), None
+        return total
+
+
+def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, extras: _Extras) -> SetResult:
+    won = [e.value.outcome == "success" for e in tries]
+    others = extras.by_set.get(key, [])
+    holds = [e.value.seconds for e in others if isinstance(e, HoldEvent)]
+    start, end = tries[0].at, tries[-1].at
+    seconds = max(0.0, (end - start).total_seconds() - extras.paused_seconds(key.block, start, end))
+    return SetResult(
+        on=on,
+        block=key.block,
+        family=blocks[key.block],
+        grade=key.grade,
+        support=key.support,
+        hand=key.hand,
+        tries=len(won),
+        successes=sum(won),
+        drops=sum(isinstance(e, PlainEvent) and e.kind == "drop" for e in others),
+        seconds=seconds,
+        best_hold_seconds=max(holds, default=0.0),
+        hold_seconds=sum(holds),
+        measures=_measures(others),
+        marks=MappingProxyType(dict(Counter(e.value.mark for e in others if isinstance(e, MarkEvent)))),
+        first_two_missed=len(won) >= 2 and not any(won[:2]),
+        longest_row=_longest_row(won),
+        help_first=key.help_first,
+    )
+
+
+def _measures(others: list[Event]) -> Mapping[str, float]:
+    readings: dict[str, list[float]] = {}
+    for e in others:
+        if isinstance(e, MeasureEvent):
+            readings.setdefault(e.value.measure, []).append(e.value.value)
+    return MappingProxyType({m: folded(m, values) for m, values in readings.items()})
+
+
+def _longest_row(won: list[bool]) -> int:
+    best = row = 0
+    for success in won:
+        row = row + 1 if success else 0
+        best = max(best, row)
+    return best

@@ -1,0 +1,67 @@
+"""Load the demo clinic."""
+
+from typing import Any
+
+import numpy as np
+from django.contrib.auth.models import User
+from django.core.management.base import BaseCommand, CommandError, CommandParser
+from django.db import transaction
+from django.utils import timezone
+
+from caseload.models import Home
+from clinic.models import Clinic, Member
+from cupboard.actions import add_item
+from demo.clinic_data import CHILDREN, CLINIC, HOMES, MEMBERS
+from demo.histories import add_demo_child, play
+
+SEED = 20260
+
+
+class Command(BaseCommand):
+    """Loads the demo clinic into an empty database, and never into another."""
+
+    help = __doc__
+
+    def add_arguments(self, parser: CommandParser) -> None:
+        """The password of the demo's members, and whether a filled database is an error."""
+        parser.add_argument("--password", required=True)
+        parser.add_argument("--if-empty", action="store_true", help="do nothing where there is a clinic already")
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Make members, homes, cupboards, children and their histories."""
+        if Clinic.objects.exists():
+            if options["if_empty"]:
+                return
+            raise CommandError(
+                "There is a clinic in this database already: nothing was changed. Load the demo into an empty one."
+            )
+        with transaction.atomic():  # all of it or nothing: a half-loaded clinic would never be finished
+            self._load(options["password"])
+
+    def _load(self, password: str) -> None:
+        lead = self._members(password)
+        homes = self._homes(lead)
+        today = timezone.localdate()
+        for number, demo in enumerate(CHILDREN):
+            child = add_demo_child(lead, homes, demo, today)
+            runs = play(lead, child, demo, today, np.random.default_rng(SEED + number))
+            self.stdout.write(f"  {demo.first_name}: {runs} sessions")
+
+    def _members(self, password: str) -> Member:
+        clinic = Clinic.objects.create(name=CLINIC)
+        found = []
+        for username, name, role in MEMBERS:
+            first, last = name.split()
+            user = User.objects.create_user(username, password=password, first_name=first, last_name=last)
+            found.append(Member.objects.create(user=user, clinic=clinic, role=role))
+        return found[0]
+
+    def _homes(self, lead: Member) -> dict[str, Home]:
+        homes = {}
+        for demo in HOMES:
+            home = Home.objects.create(clinic=lead.clinic, name=demo.name, kind=demo.kind, supervision=demo.supervision)
+            for line in demo.stock.split():
+                material, count = line.split(":")
+                add_item(lead, home, material, int(count), {})
+            homes[demo.name] = home
+        return homes

@@ -1,0 +1,93 @@
+"""The words of the trade as the front end needs them: skills map, supports, marks, families."""
+
+from django.http import HttpRequest
+from ninja import Router
+
+from clinic.schema import Schema
+from core.child import ALLERGENS, PRECAUTIONS
+from core.child import CHOICES as POLICIES
+from core.library import FAMILIES
+from core.materials import MEASURES
+from core.planner import ORDERS, SHAPES
+from core.progress import WORDS
+from core.recording import SUPPORTS
+from core.skills import STRANDS, TARGETS, WANTED_TASKS
+
+router = Router(tags=["words"])
+
+
+class Choice(Schema):
+    """An id and its words."""
+
+    id: str
+    name: str
+
+
+class RungOut(Schema):
+    """One rung; age in months where it has a typical window."""
+
+    number: int
+    words: str
+    age_months: float | None
+
+
+class StrandWords(Schema):
+    """A ladder."""
+
+    id: str
+    target: str
+    name: str
+    icf: list[str]
+    rungs: list[RungOut]
+
+
+class TaskOut(Choice):
+    """A wanted daily task and the rungs it leans on."""
+
+    demands: dict[str, int]
+
+
+class ShapeOut(Choice):
+    """A shape of session and what it is for."""
+
+    hint: str
+
+
+class WordsOut(Schema):
+    """Everything with a name."""
+
+    targets: list[Choice]
+    strands: list[StrandWords]
+    wanted_tasks: list[TaskOut]
+    supports: list[Choice]
+    allergens: list[Choice]
+    precautions: list[Choice]
+    policies: dict[str, list[Choice]]
+    steps: list[Choice]
+    shapes: list[ShapeOut]
+    orders: list[Choice]
+    themes: list[str]
+    measures: dict[str, str]
+
+
+@router.get("/words", response=WordsOut)
+def words(request: HttpRequest) -> WordsOut:
+    """The skills map and the trade's words."""
+    return WordsOut(
+        targets=[Choice(id=t.id, name=t.name) for t in TARGETS.values()],
+        strands=[
+            StrandWords(id=s.id, target=s.target, name=s.name, icf=list(s.icf),
+                        rungs=[RungOut(number=r.number, words=r.words, age_months=r.age_months) for r in s.rungs])
+            for s in STRANDS.values()
+        ],
+        wanted_tasks=[TaskOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
+        supports=[Choice(id=s.id, name=s.words) for s in SUPPORTS.values()],
+        allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
+        precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
+        steps=[Choice(id=k, name=v) for k, v in WORDS.items()],
+        policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
+        shapes=[ShapeOut(id=s.id, name=s.name, hint=s.hint) for s in SHAPES.values()],
+        orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
+        themes=sorted({t for f in FAMILIES.values() for t in f.themes}),
+        measures=dict(MEASURES),
+    )  # fmt: skip
