@@ -2,7 +2,7 @@
 import { useDark } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import TopBar from './components/TopBar.vue'
+import TopBar from './components/shared/TopBar.vue'
 
 const dark = useDark({ disableTransition: false })
 const route = useRoute()

@@ -2,8 +2,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, told, type Schemas } from '@/api/client'
-import ChildPicker from '@/components/ChildPicker.vue'
-import ProblemNote from '@/components/ProblemNote.vue'
+import ChildPicker from '@/components/bench/ChildPicker.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
 const stores = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home'))

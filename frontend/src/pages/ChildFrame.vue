@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import ProblemNote from '@/components/ProblemNote.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChild } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
 import { ageWords, handWords } from '@/logic/words'

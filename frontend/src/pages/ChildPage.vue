@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import ProfileForm from '@/components/ProfileForm.vue'
-import ProfileSummary from '@/components/ProfileSummary.vue'
-import RungPicker from '@/components/RungPicker.vue'
-import StrandLadder from '@/components/StrandLadder.vue'
-import TargetSign from '@/components/TargetSign.vue'
+import ProfileForm from '@/components/caseload/ProfileForm.vue'
+import ProfileSummary from '@/components/caseload/ProfileSummary.vue'
+import RungPicker from '@/components/caseload/RungPicker.vue'
+import StrandLadder from '@/components/caseload/StrandLadder.vue'
+import TargetSign from '@/components/shared/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
 

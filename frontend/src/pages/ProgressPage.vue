@@ -2,17 +2,17 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, told } from '@/api/client'
-import GoalsPanel from '@/components/GoalsPanel.vue'
-import HandBars from '@/components/HandBars.vue'
-import HelpFade from '@/components/HelpFade.vue'
-import LadderMoves from '@/components/LadderMoves.vue'
-import MeasureLines from '@/components/MeasureLines.vue'
-import ProblemNote from '@/components/ProblemNote.vue'
-import TargetSign from '@/components/TargetSign.vue'
+import GoalsPanel from '@/components/progress/GoalsPanel.vue'
+import HandBars from '@/components/progress/HandBars.vue'
+import HelpFade from '@/components/progress/HelpFade.vue'
+import LadderMoves from '@/components/progress/LadderMoves.vue'
+import MeasureLines from '@/components/progress/MeasureLines.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import TargetSign from '@/components/shared/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
 
-const RungChart = defineAsyncComponent(() => import('@/components/RungChart.vue'))
+const RungChart = defineAsyncComponent(() => import('@/components/progress/RungChart.vue'))
 const { child } = defineProps<{ child: Child }>()
 const words = useWords()
 const { data, error } = useQuery({

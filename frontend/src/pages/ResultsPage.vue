@@ -2,10 +2,10 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, told } from '@/api/client'
-import DecisionCard from '@/components/DecisionCard.vue'
-import NotePanel from '@/components/NotePanel.vue'
-import ProblemNote from '@/components/ProblemNote.vue'
-import SetBar from '@/components/SetBar.vue'
+import DecisionCard from '@/components/progress/DecisionCard.vue'
+import NotePanel from '@/components/progress/NotePanel.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import SetBar from '@/components/run/SetBar.vue'
 import { dayWords } from '@/logic/words'
 
 const { runId } = defineProps<{ runId: string }>()

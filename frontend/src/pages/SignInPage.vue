@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, told } from '@/api/client'
-import ProblemNote from '@/components/ProblemNote.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const form = reactive({ username: '', password: '' })
 const error = ref<Error | null>(null)

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import type { Block } from '@/composables/useBench'
+import KitSwaps from '@/components/bench/KitSwaps.vue'
+import VerdictSign from '@/components/shared/VerdictSign.vue'
+
+defineProps<{ block: Block; childId: number; homeId: number; dim?: boolean }>()
+const emit = defineEmits<{ pick: [grade: number[]] }>()
+</script>
+
+<template>
+  <div class="details" :class="{ dim }">
+    <div>
+      <h3>Set out</h3>
+      <p>{{ block.setup }}</p>
+      <p class="soft small">{{ block.posture }}</p>
+      <KitSwaps :child-id="childId" :home-id="homeId" :family="block.family" :grade="block.grade" :quantities="block.quantities" @pick="emit('pick', $event)" />
+      <p><strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit }}</p>
+    </div>
+    <div>
+      <h3>Say or do</h3>
+      <ul class="cues"><li v-for="c in block.cues" :key="c.support"><span class="soft small">{{ c.support_words }}</span> {{ c.words }}</li></ul>
+    </div>
+    <div>
+      <h3>Watch</h3>
+      <ul><li v-for="m in block.watch" :key="m.id">{{ m.words }} <span class="soft small">{{ m.cue }}</span></li></ul>
+    </div>
+    <div v-if="block.verdict.hits.length" class="careful">
+      <p v-for="h in block.verdict.hits" :key="h.rule + h.reason" class="row"><VerdictSign :status="h.status" /><span><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span></p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.details {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: var(--gap-3);
+  border-top: 1px solid var(--line);
+  padding-top: var(--gap-3);
+}
+.dim {
+  opacity: 0.6;
+}
+ul {
+  margin: 4px 0;
+  padding-left: 18px;
+}
+.cues {
+  list-style: none;
+  padding: 0;
+}
+.cues span {
+  display: block;
+}
+.careful {
+  grid-column: 1 / -1;
+  background: var(--caution-soft);
+  border-radius: 8px;
+  padding: 8px 12px;
+}
+.careful .row {
+  flex-wrap: nowrap;
+  align-items: flex-start;
+}
+@media (max-width: 800px) {
+  .details {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { api, told, type Schemas } from '@/api/client'
+import { stretched, type Block } from '@/composables/useBench'
+import { rungWords } from '@/logic/words'
+import BlockDetails from '@/components/bench/BlockDetails.vue'
+import GradeDial from '@/components/bench/GradeDial.vue'
+import TargetSign from '@/components/shared/TargetSign.vue'
+import WhyNumber from '@/components/bench/WhyNumber.vue'
+
+type Choice = Schemas['BlockIn']
+const { planId, childId, homeId, partName, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; busy: boolean }>()
+const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [family: string] }>()
+
+const NEAREST = 4 // equals shown before asking for more, nearest first
+const allEquals = ref(false)
+const grade = ref([...block.grade])
+const minutes = ref(block.minutes)
+watch(() => block, (now) => {
+  grade.value = [...now.grade]
+  minutes.value = now.minutes
+})
+const choice = computed<Choice>(() => ({ part: block.part, family: block.family, grade: grade.value, minutes: minutes.value, locked: block.locked }))
+const { data: forecast } = useQuery({
+  queryKey: ['forecast', () => planId, choice],
+  queryFn: () => told(api.POST('/api/plans/{plan_id}/forecast', { params: { path: { plan_id: planId } }, body: choice.value })),
+  placeholderData: keepPreviousData,
+})
+const shown = computed(() => forecast.value?.block ?? (block.problem ? null : block))
+const barred = computed(() => forecast.value && !forecast.value.block)
+
+const put = (part: Partial<Choice>): void => emit('change', () => part)
+
+function turn(axis: number, step: number): void {
+  grade.value = grade.value.with(axis, step)
+  const available = forecast.value?.dials[axis]?.steps[step]?.available
+  if (available) put({ grade: grade.value })
+}
+const jump = (to: number[] | undefined): void => {
+  if (to) put({ grade: to })
+}
+const stretch = (by: number): void => emit('change', (now) => ({ minutes: stretched(now.minutes, by) }))
+const swap = (a: Schemas['AlternativeOut']): void => put({ family: a.family, grade: a.grade })
+</script>
+
+<template>
+  <section class="sheet stack" :aria-label="block.name">
+    <header class="row">
+      <TargetSign :target="block.target" :size="34" />
+      <div class="title">
+        <h2>{{ block.name }}</h2>
+        <p class="soft">{{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template></p>
+      </div>
+      <div v-if="shown" class="forecast" aria-live="polite">
+        <strong>{{ shown.expected_words }}</strong> expected alone
+        <WhyNumber title="Why this block, at this grade?" :reasons="shown.why" :beat="block.beat" />
+      </div>
+      <div v-else class="forecast barred">{{ forecast?.why_not ?? block.problem }} {{ forecast?.remedy }}</div>
+    </header>
+    <div class="row tools">
+      <button type="button" class="plain-button" :disabled="!forecast?.easier || busy" @click="jump(forecast?.easier?.grade)">◂ Easier</button>
+      <button type="button" class="plain-button" :disabled="!forecast?.harder || busy" @click="jump(forecast?.harder?.grade)">Harder ▸</button>
+      <span class="row minutes"><button type="button" class="plain-button" aria-label="One minute less" @click="stretch(-1)">−</button><strong>{{ minutes }} min</strong><button type="button" class="plain-button" aria-label="One minute more" @click="stretch(1)">+</button></span>
+      <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">{{ block.locked ? 'Unlock' : 'Lock' }}</button>
+      <button type="button" class="plain-button" :disabled="position === 0" aria-label="Move earlier" @click="emit('move', -1)">◂ Earlier</button>
+      <button type="button" class="plain-button" :disabled="position === last" aria-label="Move later" @click="emit('move', 1)">Later ▸</button>
+      <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
+      <button type="button" class="plain-button" @click="emit('exclude', block.family)">Not this one</button>
+    </div>
+    <div v-if="forecast" class="dials">
+      <GradeDial v-for="(dial, i) in forecast.dials" :key="dial.axis" :dial="dial" :value="grade[i] ?? 0" @turn="turn(i, $event)" />
+    </div>
+    <div v-if="forecast?.equals.length" class="row">
+      <span class="soft">Same rung, another activity:</span>
+      <button v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)" :key="a.family" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
+      <button v-if="!allEquals && forecast.equals.length > NEAREST" type="button" class="plain-button" @click="allEquals = true">{{ forecast.equals.length - NEAREST }} more</button>
+    </div>
+    <BlockDetails v-if="shown" :block="shown" :child-id="childId" :home-id="homeId" :dim="Boolean(barred)" @pick="jump" />
+  </section>
+</template>
+
+<style scoped>
+.title {
+  flex: 1;
+}
+.forecast {
+  text-align: right;
+}
+.forecast strong {
+  font-size: var(--step-3);
+}
+.forecast.barred {
+  color: var(--barred);
+  max-width: 40ch;
+}
+.minutes {
+  flex-wrap: nowrap;
+}
+.dials {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
+  gap: var(--gap-3);
+}
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, told } from '@/api/client'
+import type { Schemas } from '@/api/client'
+import VerdictSign from '@/components/shared/VerdictSign.vue'
+
+const { items, planId = '' } = defineProps<{ items: Schemas['LeftOutOut'][]; planId?: string }>()
+const asked = ref<Record<string, string>>({})
+
+/** What it would cost to have this one in, worked out when asked. */
+async function ask(family: string): Promise<void> {
+  if (!planId) return
+  asked.value[family] = 'Working it out…'
+  try {
+    const found = await told(api.GET('/api/plans/{plan_id}/bring-in', { params: { path: { plan_id: planId }, query: { family } } }))
+    asked.value[family] = `${found.words} ${found.change}`
+  } catch (problem) {
+    asked.value[family] = (problem as Error).message
+  }
+}
+const kinds: Record<string, string> = {
+  barred: 'Barred for this child', hand: 'For the other hand', short: 'Not enough of it', missing: 'Something missing',
+  too_hard: 'Too hard yet', too_easy: 'Too easy by now', not_chosen: 'Fits, not chosen', excluded: 'Taken out',
+}
+const groups = computed(() =>
+  Object.entries(kinds)
+    .map(([kind, words]) => ({ kind, words, items: items.filter((i) => i.kind === kind) }))
+    .filter((g) => g.items.length),
+)
+</script>
+
+<template>
+  <section class="left-out" aria-label="Left out, and why">
+    <h3>Left out, and why</h3>
+    <details v-for="g in groups" :key="g.kind" :open="g.kind === 'barred'">
+      <summary><VerdictSign v-if="g.kind === 'barred'" status="barred" /> {{ g.words }} <span class="soft">{{ g.items.length }}</span></summary>
+      <template v-if="g.kind === 'not_chosen' && planId">
+        <p class="small soft">Others made better use of the minutes. Press one to see what it would take.</p>
+        <p class="chips"><button v-for="item in g.items" :key="item.family" type="button" class="chip" @click="ask(item.family)">{{ item.name }}</button></p>
+        <p v-for="item in g.items.filter((i) => asked[i.family])" :key="item.family" class="small" aria-live="polite"><strong>{{ item.name }}</strong> {{ asked[item.family] }}</p>
+      </template>
+      <ul v-else>
+        <li v-for="item in g.items" :key="item.family">
+          <strong>{{ item.name }}</strong> {{ item.reason }} <span class="soft">{{ item.remedy }}</span>
+          <button v-if="planId && !asked[item.family]" type="button" class="link" @click="ask(item.family)">what would it take?</button>
+          <em v-else-if="planId" aria-live="polite"> {{ asked[item.family] }}</em>
+        </li>
+      </ul>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  min-height: 34px;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+summary::before {
+  content: '▸';
+  width: 1em;
+}
+details[open] summary::before {
+  content: '▾';
+}
+ul {
+  margin: 0 0 8px;
+  padding-left: 22px;
+  font-size: var(--step-0);
+}
+li {
+  margin-bottom: 4px;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.chip {
+  min-height: 32px;
+  border: 1px solid var(--line);
+  border-radius: 999px;
+  background: var(--sheet);
+  color: var(--ink);
+  cursor: pointer;
+}
+.link {
+  border: 0;
+  background: none;
+  padding: 0 2px;
+  color: var(--water);
+  text-decoration: underline;
+  min-height: 28px;
+  cursor: pointer;
+}
+</style>

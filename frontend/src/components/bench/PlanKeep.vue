@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, told } from '@/api/client'
+import type { Plan } from '@/composables/useBench'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+
+/** On paper, as a favourite, or as the start of another plan. */
+const { plan } = defineProps<{ plan: Plan }>()
+const emit = defineEmits<{ named: [plan: Plan] }>()
+const router = useRouter()
+const name = ref(plan.name ?? '')
+const error = ref<Error | null>(null)
+const path = { plan_id: plan.id ?? '' }
+
+async function keep(as: string): Promise<void> {
+  error.value = null
+  try {
+    emit('named', await told(api.PUT('/api/plans/{plan_id}/name', { params: { path }, body: { name: as, version: plan.version ?? 0 } })))
+    name.value = as
+  } catch (problem) {
+    error.value = problem as Error
+  }
+}
+
+async function copy(): Promise<void> {
+  const made = await told(api.POST('/api/plans/{plan_id}/copy', { params: { path } }))
+  await router.push({ name: 'bench', params: { planId: made.id ?? '' } })
+}
+</script>
+
+<template>
+  <section class="sheet stack" aria-label="Keep and print">
+    <div class="row">
+      <a class="plain-button" :href="`/api/plans/${plan.id}/sheet`" target="_blank" rel="noopener">Prep sheet</a>
+      <a class="plain-button" :href="`/api/plans/${plan.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</a>
+      <button type="button" class="plain-button" @click="copy">Start another from this</button>
+    </div>
+    <form class="row" @submit.prevent="keep(name)">
+      <el-input v-model="name" class="name" maxlength="60" placeholder="Favourite name" aria-label="Name of a favourite" />
+      <button class="plain-button" :disabled="!name || name === plan.name">Keep</button>
+      <button v-if="plan.name" type="button" class="plain-button" @click="keep('')">Let go</button>
+    </form>
+    <ProblemNote :error="error" />
+  </section>
+</template>
+
+<style scoped>
+.name {
+  width: 150px;
+}
+a {
+  display: inline-grid;
+  place-items: center;
+  text-decoration: none;
+}
+</style>

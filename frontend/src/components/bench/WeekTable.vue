@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '@/api/client'
+import { dayWords } from '@/logic/words'
+import LeftOutList from '@/components/bench/LeftOutList.vue'
+import TargetSign from '@/components/shared/TargetSign.vue'
+
+/** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
+const { week } = defineProps<{ week: Schemas['WeekOut'] }>()
+const proof = computed(() => (week.status === 'optimal' ? 'Proven best for this home' : `Best found; nothing beats ${week.bound.toFixed(1)} min`))
+const most = computed(() => Math.max(...week.days.map((d) => d.free), 10))
+</script>
+
+<template>
+  <section class="stack" :aria-label="`Week from ${dayWords(week.starts_on)}`">
+    <div class="row">
+      <h2>Week from {{ dayWords(week.starts_on) }}</h2>
+      <span class="soft">{{ week.well_spent.toFixed(0) }} min well spent · {{ proof }}</span>
+      <span class="row right">
+        <a class="plain-button main" :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener">Family sheet</a>
+        <a class="plain-button" :href="`/api/weeks/${week.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</a>
+      </span>
+    </div>
+    <ol class="days">
+      <li v-for="d in week.days" :key="d.name">
+        <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.free ? `${d.free} min` : 'no practice' }}</span></p>
+        <div class="room" :style="{ height: `${24 + (d.free / most) * 210}px` }" :class="{ none: !d.free }">
+          <div v-for="b in d.blocks" :key="b.family" :class="['block', b.target]" :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }">
+            <strong>{{ b.name }}</strong>
+            <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>
+            <span class="small">{{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>
+          </div>
+        </div>
+        <p v-for="g in d.gone" :key="g" class="small not">{{ g }}</p>
+      </li>
+    </ol>
+    <LeftOutList :items="week.left_out" />
+    <p v-if="week.used_up.length" class="soft">Used up over the week: {{ week.used_up.join(', ') }}.</p>
+  </section>
+</template>
+
+<style scoped>
+.right {
+  margin-left: auto;
+}
+.right a {
+  display: inline-grid;
+  place-items: center;
+  text-decoration: none;
+}
+.days {
+  list-style: none;
+  margin: 0;
+  padding: var(--gap-3);
+  display: grid;
+  grid-template-columns: repeat(7, minmax(120px, 1fr));
+  gap: 6px;
+  background: var(--board);
+  border: 1px solid var(--line);
+  border-bottom: 6px solid var(--line-strong);
+  border-radius: var(--round);
+  overflow-x: auto;
+}
+.day {
+  margin-bottom: 4px;
+}
+.room {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  min-height: 120px;
+  border: 1px dashed var(--line-strong);
+  border-radius: 8px;
+  padding: 3px;
+}
+.room.none {
+  min-height: 24px;
+  border-style: dotted;
+}
+.block {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-left: 7px solid var(--target);
+  border-radius: 6px;
+  padding: 5px 7px;
+  display: grid;
+  align-content: start;
+  line-height: 1.2;
+  min-height: 92px;
+  overflow: hidden;
+}
+.not {
+  color: var(--barred);
+}
+</style>

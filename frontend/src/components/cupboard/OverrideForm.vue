@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api, told } from '@/api/client'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useChildChanged } from '@/composables/useChild'
+
+const { childId, rule } = defineProps<{ childId: number; rule: string }>()
+const changed = useChildChanged()
+const open = ref(false)
+const reason = ref('')
+const error = ref<Error | null>(null)
+
+async function allow(): Promise<void> {
+  error.value = null
+  try {
+    changed(await told(api.POST('/api/children/{child_id}/overrides', { params: { path: { child_id: childId } }, body: { rule, reason: reason.value } })))
+  } catch (problem) {
+    error.value = problem as Error
+  }
+}
+</script>
+
+<template>
+  <div class="stack">
+    <button v-if="!open" type="button" class="plain-button" @click="open = true">Allow, adult-held, with a reason…</button>
+    <form v-else class="row" @submit.prevent="allow">
+      <el-input v-model="reason" class="reason" maxlength="300" placeholder="Who holds it, and why" aria-label="Reason for allowing it" />
+      <button class="plain-button main">Allow</button>
+      <button type="button" class="plain-button" @click="open = false">Leave it barred</button>
+    </form>
+    <ProblemNote :error="error" />
+  </div>
+</template>
+
+<style scoped>
+.reason {
+  width: 340px;
+}
+</style>

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import SetBeads from '@/components/run/SetBeads.vue'
+import type { RunAtTable } from '@/composables/useRun'
+import { useWords } from '@/composables/useWords'
+import { gradeNow, handNow, helpChoices, isPaused, restDue, suggestion, supportOfMiss, tallyOf } from '@/logic/tally'
+
+/** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
+const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
+const words = useWords()
+const { run, events, tap, undo } = table
+const help = ref('spoken')
+const helpFirst = computed(() => run.value?.help_first ?? false)
+const at = ref(together) // a child may be at the other activity of a turn, or further on
+const block = computed(() => run.value?.blocks[at.value])
+const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
+const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
+const say = computed(() => (block.value ? ((restDue(events.value, block.value) && block.value.rest?.words) || suggestion(events.value, block.value)?.words) : ''))
+const place = computed(() => (block.value?.grades ?? []).findIndex((g) => JSON.stringify(g.grade) === JSON.stringify(block.value && gradeNow(events.value, block.value))))
+const grade = computed(() => block.value?.grades[place.value])
+watch(() => together, (now) => (at.value = now))
+watch(at, () => (help.value = 'spoken'))
+
+function attempt(outcome: 'success' | 'miss', support: string): void {
+  if (!block.value || isPaused(events.value, block.value.id)) return
+  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value, run.value?.hand), help_first: helpFirst.value })
+}
+function turn(by: number): void {
+  const to = block.value?.grades[place.value + by]
+  if (block.value && to) tap(block.value.id, 'grade', { grade: to.grade })
+}
+</script>
+
+<template>
+  <section v-if="run && block" :aria-label="run.child_name">
+    <header><h2>{{ run.child_name }}</h2><span><strong class="big">{{ inSet }}</strong> of {{ block.count }}</span></header>
+    <SetBeads :row="tally.row.slice(-inSet)" />
+    <select v-model="at" class="activity" :class="{ away: at !== together }" :aria-label="`Activity of ${run.child_name}`"><option v-for="(b, i) in run.blocks" :key="b.id" :value="i">{{ i + 1 }} {{ b.name }}</option></select>
+    <p class="small grade">{{ grade?.words.join(' · ') }}</p>
+    <p class="say" role="status">{{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}</p>
+    <button type="button" class="alone" @click="attempt('success', 'alone')">On their own</button>
+    <div class="pair">
+      <button type="button" class="helped" :disabled="help === 'alone'" @click="attempt('success', help)">With help</button>
+      <button type="button" class="missed" @click="attempt('miss', supportOfMiss(helpFirst, help))">Not yet</button>
+    </div>
+    <label class="small help">Help <select v-model="help" :aria-label="`Which help for ${run.child_name}`"><option v-for="s in helpChoices(words?.supports, helpFirst)" :key="s.id" :value="s.id">{{ s.name }}</option></select></label>
+    <div class="three">
+      <button type="button" class="plain-button" :disabled="place < 1" @click="turn(-1)">Easier</button>
+      <button type="button" class="plain-button" @click="undo(block.id)">Undo</button>
+      <button type="button" class="plain-button" :disabled="place >= block.grades.length - 1" @click="turn(1)">Harder</button>
+    </div>
+    <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">Mouths an item</button>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 10px;
+  border: 1px solid var(--line);
+  border-top: 6px solid var(--water);
+  border-radius: var(--round);
+  background: var(--sheet);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+.big {
+  font-size: 2.4rem;
+  line-height: 1;
+}
+.grade {
+  min-height: 2.6em;
+}
+.say {
+  font-weight: 700;
+  background: var(--water-soft);
+  border-radius: 8px;
+  padding: 6px 10px;
+  min-height: 4.2em;
+}
+button.alone,
+button.helped,
+button.missed {
+  border-radius: var(--round);
+  border: 3px solid var(--ready);
+  font-size: var(--step-2);
+  font-weight: 700;
+  min-height: 64px;
+  cursor: pointer;
+}
+button.alone {
+  min-height: 92px;
+  background: var(--ready);
+  color: var(--on-water);
+}
+button.helped {
+  background: var(--ready-soft);
+  color: var(--ink);
+}
+button.missed {
+  background: var(--sheet);
+  color: var(--ink);
+  border-color: var(--ink-soft);
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.three {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 6px;
+}
+.three .plain-button,
+.mouth {
+  min-height: 56px;
+  padding: 0 6px;
+}
+.mouth {
+  border-color: var(--barred);
+}
+select {
+  min-height: 44px;
+  width: 100%;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--sheet);
+  color: var(--ink);
+  font: inherit;
+}
+.away {
+  background: var(--caution-soft);
+}
+.help {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: center;
+}
+</style>
