@@ -12,7 +12,7 @@ import numpy as np
 
 from core.ability import Estimate, SetEvidence, chance, on_day, update
 from core.ability.simulation import LEARNING, Child
-from core.library import FAMILIES as LIBRARY
+from core.library import ACTIVITIES as LIBRARY
 from core.offers import Variant, difficulty, variants_of
 from core.progress import decide, policy_for
 from core.running import SetResult
@@ -20,7 +20,7 @@ from core.running.grade_advice import fits_today
 
 READY = 0.75  # true chance at a grade under which a step up from it was wrong; project definition
 GRADES = np.arange(0.5, 9.0, 0.4)  # rungs a house offers
-SETS, TRIES, SESSIONS, FAMILIES, LEAD_IN = 3, 8, 14, 6, 4
+SETS, TRIES, SESSIONS, ACTIVITIES, LEAD_IN = 3, 8, 14, 6, 4
 DAY = date(2026, 1, 5)
 
 
@@ -34,12 +34,12 @@ def by_estimate(on_the_spot: bool = True) -> Callable[[Child, int], list[float]]
     def session(child: Child, week: int) -> list[float]:
         day = DAY + timedelta(weeks=week)
         sets, truths = [], []
-        for family in _families(child):
-            offers = [(Variant(family, ()), float(rung)) for rung in GRADES]
-            fits = fits_today(state["estimate"], sets if on_the_spot else [], day, family, offers)
+        for activity in _families(child):
+            offers = [(Variant(activity, ()), float(rung)) for rung in GRADES]
+            fits = fits_today(state["estimate"], sets if on_the_spot else [], day, activity, offers)
             rung = max(fits, key=lambda f: f.well_placed).rung
-            truths.append(child.true_chance(week, family, rung))
-            sets.append(child.play(week, family, rung, TRIES))
+            truths.append(child.true_chance(week, activity, rung))
+            sets.append(child.play(week, activity, rung, TRIES))
         state["estimate"] = update(state["estimate"], sets, day)
         return truths
 
@@ -52,10 +52,10 @@ def by_staircase() -> Callable[[Child, int], list[float]]:
 
     def session(child: Child, week: int) -> list[float]:
         truths = []
-        for family in _families(child):
+        for activity in _families(child):
             rung = float(GRADES[state["at"]])
-            truths.append(child.true_chance(week, family, rung))
-            share = child.play(week, family, rung, TRIES).successes / TRIES
+            truths.append(child.true_chance(week, activity, rung))
+            share = child.play(week, activity, rung, TRIES).successes / TRIES
             state["good"] = state["good"] + 1 if share >= 0.8 else 0
             if state["good"] == 2:
                 state["at"], state["good"] = min(state["at"] + 1, len(GRADES) - 1), 0
@@ -71,17 +71,17 @@ def by_oracle() -> Callable[[Child, int], list[float]]:
 
     def session(child: Child, week: int) -> list[float]:
         truths = []
-        for family in _families(child):
-            level = child.true_rung(week) + child.offset(family)
+        for activity in _families(child):
+            level = child.true_rung(week) + child.offset(activity)
             rung = float(GRADES[np.argmin(np.abs(GRADES - level))])
-            truths.append(child.true_chance(week, family, rung))
+            truths.append(child.true_chance(week, activity, rung))
         return truths
 
     return session
 
 
 def _families(child: Child) -> list[str]:
-    return [f"f{child.random.integers(FAMILIES)}" for _ in range(SETS)]
+    return [f"f{child.random.integers(ACTIVITIES)}" for _ in range(SETS)]
 
 
 def well_placed(way: Callable[[], Callable[[Child, int], list[float]]], kind: str, children: int = 40) -> float:
@@ -103,7 +103,7 @@ def by_age() -> Callable[[Child, int], list[float]]:
 
     def session(child: Child, week: int) -> list[float]:
         rung = float(GRADES[np.argmin(np.abs(GRADES - 4.0))])
-        return [child.true_chance(week, f"f{child.random.integers(FAMILIES)}", rung) for _ in range(3)]
+        return [child.true_chance(week, f"f{child.random.integers(ACTIVITIES)}", rung) for _ in range(3)]
 
     return session
 
@@ -119,9 +119,9 @@ def calibration() -> tuple[float, dict[str, tuple[float, float, int]]]:
             day = DAY + timedelta(weeks=week)
             today, sets = on_day(estimate, day), []
             for _ in range(3):
-                family, rung = f"f{random.integers(FAMILIES)}", float(random.uniform(today.mean - 1.2, today.mean + 1.2))
-                said.append(float(chance(today, rung, family=family)))
-                done = child.play(week, family, rung, TRIES)
+                activity, rung = f"f{random.integers(ACTIVITIES)}", float(random.uniform(today.mean - 1.2, today.mean + 1.2))
+                said.append(float(chance(today, rung, activity_id=activity)))
+                done = child.play(week, activity, rung, TRIES)
                 came.append(done.successes / TRIES)
                 sets.append(done)
             estimate = update(estimate, sets, day)

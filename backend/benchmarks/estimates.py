@@ -6,8 +6,8 @@ from datetime import timedelta
 import numpy as np
 
 from benchmarks.choosing import (
+    ACTIVITIES,
     DAY,
-    FAMILIES,
     TRIES,
     by_age,
     by_estimate,
@@ -55,7 +55,7 @@ def error_by_session(say: Say) -> None:
 def _session(child: Child, estimate: Estimate, week: int) -> Estimate:
     day = DAY + timedelta(weeks=week)
     rung = on_day(estimate, day).mean
-    sets = [child.play(week, f"f{child.random.integers(FAMILIES)}", rung, TRIES) for _ in range(3)]
+    sets = [child.play(week, f"f{child.random.integers(ACTIVITIES)}", rung, TRIES) for _ in range(3)]
     return update(estimate, sets, day)
 
 

@@ -38,7 +38,7 @@ def pages(say) -> None:  # type: ignore[no-untyped-def]
     run = run_for_child(lead, child)
     plan = run.plan
     block = plan.blocks.first()
-    dial = {"part": block.part, "family": block.family, "grade": block.grade, "minutes": block.minutes}
+    dial = {"part": block.part, "activity_id": block.activity_id, "grade": block.grade, "minutes": block.minutes}
     for name, method, path, body in (
         ("caseload", "get", "/caseload", None),
         ("child", "get", f"/children/{child.pk}", None),
@@ -109,10 +109,10 @@ def taps(say) -> None:  # type: ignore[no-untyped-def]
     ours, bare = [], []
     for _ in range(TIMES):
         events = tries(run, 0, "10" * 100)
-        body = [{"id": e.id, "block": e.block, "kind": e.kind, "at": e.at.isoformat(), "value": dict(e.value)} for e in events]
+        body = [{**e, "at": e["at"].isoformat()} for e in events]
         ours.append(_timed(lambda b=body: api("post", f"/runs/{run.pk}/events", b)))
         rows = [
-            RunEvent(pk=uuid4(), run=run, block=e.block, kind=e.kind, at=e.at, value=json.loads(json.dumps(dict(e.value))))
+            RunEvent(pk=uuid4(), run=run, block=e["block"], kind=e["kind"], at=e["at"], value=json.loads(json.dumps(e["value"])))
             for e in events
         ]
         bare.append(_timed(lambda r=rows: RunEvent.objects.bulk_create(r)))

@@ -4,7 +4,7 @@ from statistics import median
 from time import perf_counter
 from unittest.mock import patch
 
-from core.offers import House
+from core.offers import UsableCupboard
 from core.planner import SessionRequest, plan_session
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import solve
@@ -14,14 +14,14 @@ from testing.core_builders import made_up_request
 CHILDREN = tuple(range(200, 214))
 
 
-def children() -> list[tuple[SessionRequest, House]]:
+def children() -> list[tuple[SessionRequest, UsableCupboard]]:
     """Made-up children a session can be planned for."""
     found = []
     for seed in CHILDREN:
         request = made_up_request(seed)
-        house = House(request.stock, request.child, request.setting)
-        if plan_session(request, house).status != "impossible":
-            found.append((request, house))
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
+        if plan_session(request, cupboard).status != "infeasible":
+            found.append((request, cupboard))
     return found
 
 
@@ -29,9 +29,9 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
     """Every offer as a candidate, default solver parameters, against what plan_session does; the optima must agree."""
     ours, plain, worse = [], [], 0
     for request, _ in children():
-        house = House(request.stock, request.child, request.setting)
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
         start = perf_counter()
-        every = all_candidates(house, request)
+        every = all_candidates(cupboard, request)
         kept = undominated(every)
         limits = limits_of(kept, request)
         quick = solve(kept, {}, limits)
@@ -71,24 +71,24 @@ def _default_parameters():  # type: ignore[no-untyped-def]
 
 def expansion(say) -> None:  # type: ignore[no-untyped-def]
     """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
-    from core.library import FAMILIES
+    from core.library import ACTIVITIES
     from core.offers import asked_of, roles_of, set_count, variants_of
     from testing.core_builders import full_house
 
-    house = full_house()
+    cupboard = full_house()
     start = perf_counter()
-    fresh = House(house.stock, house.child, house.setting)
+    fresh = UsableCupboard(cupboard.stock, cupboard.child, cupboard.setting)
     offers = sum(1 for _ in fresh.offers())
     ours = perf_counter() - start
     start = perf_counter()
-    for f in FAMILIES.values():
+    for f in ACTIVITIES.values():
         for v in variants_of(f):
-            count = set_count(f, v.grade, house.child.counting_months)
+            count = set_count(f, v.grade, cupboard.child.counting_months)
             for role in roles_of(f, v.grade):
                 extra = asked_of(f, v.grade, role.id)
                 [
                     s
-                    for s, t in zip(house.stock, house.things, strict=True)
+                    for s, t in zip(cupboard.stock, cupboard.things, strict=True)
                     if role.filled_by(t, extra) and s.count >= role.least(count)
                 ]
     plain = perf_counter() - start

@@ -8,8 +8,8 @@ from time import perf_counter
 from unittest.mock import patch
 
 from core.child import Setting
-from core.library import FAMILIES
-from core.offers import House
+from core.library import ACTIVITIES
+from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, WeekRequest, plan_group, plan_session, plan_week
 from core.planner.candidates import all_candidates, undominated
@@ -34,7 +34,7 @@ def weeks(say: Say) -> None:
     for seed in range(300, 320):
         request = replace(made_up_request(seed), setting=Setting("home", "arms_reach"))
         took, answer = _took(lambda r=request, a=1 + seed % 2: plan_week(WeekRequest(r, FREE, a)))  # type: ignore[misc]
-        if answer.status != "impossible":  # type: ignore[attr-defined]
+        if answer.status != "infeasible":  # type: ignore[attr-defined]
             times.append(took)
             proven += answer.status == "optimal"  # type: ignore[attr-defined]
     say(
@@ -57,7 +57,7 @@ def groups(say: Say) -> None:
             for k in range(4)
         ]
         took, answer = _took(lambda r=tuple(rows): plan_group(GroupRequest(tuple("ABCD"), r)))  # type: ignore[misc]
-        if answer.status != "impossible":  # type: ignore[attr-defined]
+        if answer.status != "infeasible":  # type: ignore[attr-defined]
             times.append(took)
             proven += answer.status == "optimal"  # type: ignore[attr-defined]
     say(
@@ -79,7 +79,7 @@ def caseload(say: Say) -> None:
 
 def library_size(say: Say) -> None:
     """The same sessions with the library once, twice and four times over (copies under other names)."""
-    base = dict(FAMILIES)
+    base = dict(ACTIVITIES)
     first = 0.0
     for times in (1, 2, 4):
         bigger = dict(base)
@@ -92,7 +92,7 @@ def library_size(say: Say) -> None:
         )
 
 
-def _sessions_with(families: dict[str, object]) -> float:
+def _sessions_with(activities: dict[str, object]) -> float:
     modules = (
         "core.offers.usable_cupboard",
         "core.offers.grading",
@@ -100,7 +100,7 @@ def _sessions_with(families: dict[str, object]) -> float:
         "core.planner.session",
         "core.library",
     )
-    patches = [patch(f"{m}.FAMILIES", families) for m in modules]
+    patches = [patch(f"{m}.FAMILIES", activities) for m in modules]
     for p in patches:
         p.start()
     try:
@@ -116,8 +116,8 @@ def _sessions_with(families: dict[str, object]) -> float:
 
 
 def _solved(request) -> object:  # type: ignore[no-untyped-def]
-    house = House(request.stock, request.child, request.setting)
-    kept = undominated(all_candidates(house, request))
+    cupboard = UsableCupboard(request.stock, request.child, request.setting)
+    kept = undominated(all_candidates(cupboard, request))
     return solve(kept, {}, limits_of(kept, request))
 
 
@@ -127,7 +127,7 @@ def checked(say: Say) -> None:
     for seed in range(1000, 1300):
         request = made_up_request(seed)
         plan = plan_session(request)
-        if plan.status != "impossible":
+        if plan.status != "infeasible":
             made += 1
             proven += plan.status == "optimal"
             broken += bool(broken_limits(request, plan))

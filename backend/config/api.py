@@ -21,7 +21,7 @@ from core.planner import RequestError
 from core.running import EventError
 from cupboard.api import router as cupboard
 from cupboard.letters_api import router as letters
-from cupboard.making_api import router as making
+from cupboard.recipes_api import router as recipes
 from planning.api import router as planning
 from planning.bag_api import router as bag
 from planning.batch_api import router as batches
@@ -51,7 +51,7 @@ for _router in (
     caseload,
     cupboard,
     letters,
-    making,
+    recipes,
     planning,
     library,
     weeks,

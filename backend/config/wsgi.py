@@ -11,11 +11,11 @@ application = get_wsgi_application()
 def _warm_up() -> None:
     import ortools.sat.python.cp_model  # noqa: F401  half a second, once, before the workers part
 
-    from core.library import MATERIALS
+    from core.library import THINGS
     from core.safety import fits_small_parts_cylinder
 
-    for material in MATERIALS.values():
-        fits_small_parts_cylinder(material.shape)
+    for thing in THINGS.values():
+        fits_small_parts_cylinder(thing.shape)
 
 
 _warm_up()

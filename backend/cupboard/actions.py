@@ -11,8 +11,8 @@ from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from clinic.permissions import require
 from core.child import Setting
-from core.library import MATERIALS
-from core.materials import Material, measured_material
+from core.library import THINGS
+from core.materials import Thing, measured_thing
 from core.safety import lifted_bars
 from cupboard.models import StockItem
 
@@ -20,33 +20,33 @@ MOST = 9999
 
 
 @acting("cupboard.edit")
-def add_item(member: Member, home: Home, material: str, count: int, measured: dict[str, float]) -> Done[StockItem]:
+def add_item(member: Member, home: Home, thing_id: str, count: int, measured: dict[str, float]) -> Done[StockItem]:
     """Add a thing to a cupboard, or add to the count where it is there already."""
-    checked_line(material, count, measured)
+    checked_line(thing_id, count, measured)
     line, new = StockItem.objects.select_for_update().get_or_create(
-        home=home, material=material, defaults={"count": count, "measured": measured}
+        home=home, thing_id=thing_id, defaults={"count": count, "measured": measured}
     )
-    before = MATERIALS[material] if new else measured_material(MATERIALS[material], line.measured)
-    after = measured_material(MATERIALS[material], measured if new else {**line.measured, **measured})
+    before = THINGS[thing_id] if new else measured_thing(THINGS[thing_id], line.measured)
+    after = measured_thing(THINGS[thing_id], measured if new else {**line.measured, **measured})
     lifted = _lifted(member, home, before, after)
     if not new:
         line.count = min(line.count + count, MOST)
         line.measured = {**line.measured, **measured}
         line.version += 1
         line.save()
-    return Done(line, line, None, {"material": material, "count": line.count, **lifted})
+    return Done(line, line, None, {"thing_id": thing_id, "count": line.count, **lifted})
 
 
 @acting("cupboard.edit")
 def edit_item(member: Member, item: StockItem, count: int, measured: dict[str, float], version: int) -> Done[StockItem]:
     """Change how many there are and what was measured. Raises StaleEdit when somebody else did so since."""
-    checked_line(item.material, count, measured)
+    checked_line(item.thing_id, count, measured)
     now = StockItem.objects.select_for_update().get(pk=item.pk)
     if now.version != version:
         raise StaleEdit(_plain(now), {"count": count, "measured": measured})
     before = _plain(now)
-    usual = MATERIALS[item.material]
-    lifted = _lifted(member, item.home, measured_material(usual, now.measured), measured_material(usual, measured))
+    usual = THINGS[item.thing_id]
+    lifted = _lifted(member, item.home, measured_thing(usual, now.measured), measured_thing(usual, measured))
     now.count, now.measured, now.version = count, measured, now.version + 1
     now.save()
     return Done(now, now, None, {"before": before, "after": _plain(now), **lifted})
@@ -60,7 +60,7 @@ def remove_item(member: Member, item: StockItem) -> Done[None]:
     return done
 
 
-def _lifted(member: Member, home: Home, before: Material, after: Material) -> dict[str, Any]:
+def _lifted(member: Member, home: Home, before: Thing, after: Thing) -> dict[str, Any]:
     """What the audit log keeps where a measurement lifts a bar. Raises NotAllowed for who may not do that."""
     today = timezone.localdate()
     children = [facts_of(c, today) for c in home.children.all()]
@@ -70,14 +70,14 @@ def _lifted(member: Member, home: Home, before: Material, after: Material) -> di
     return {"bars_lifted": list(rules)} if rules else {}
 
 
-def checked_line(material: str, count: int, measured: dict[str, float]) -> None:
+def checked_line(thing_id: str, count: int, measured: dict[str, float]) -> None:
     """Raise FieldError or MeasureError for a line that can't be."""
-    if material not in MATERIALS:
-        raise FieldError("material", material, f"{material!r} is not a known thing.", "Choose one from the list.")
+    if thing_id not in THINGS:
+        raise FieldError("thing_id", thing_id, f"{thing_id!r} is not a known thing.", "Choose one from the list.")
     if not 0 <= count <= MOST:
         raise FieldError("count", count, f"{count} is not a possible number of things.", f"Count again: 0 to {MOST}.")
-    measured_material(MATERIALS[material], measured)
+    measured_thing(THINGS[thing_id], measured)
 
 
 def _plain(item: StockItem) -> dict[str, Any]:
-    return {"material": item.material, "count": item.count, "measured": item.measured, "version": item.version}
+    return {"thing_id": item.thing_id, "count": item.count, "measured": item.measured, "version": item.version}

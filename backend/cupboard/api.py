@@ -13,8 +13,8 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Setting
-from core.library import MATERIALS
-from core.materials import FORMS, Material, measured_material
+from core.library import THINGS
+from core.materials import FORMS, Thing, measured_thing
 from core.safety import Verdict, assess
 from cupboard import actions, queries
 from cupboard.models import StockItem
@@ -41,7 +41,7 @@ class VerdictOut(Schema):
     hits: list[HitOut]
 
 
-class MaterialOut(Schema):
+class ThingOut(Schema):
     """A household thing. Sizes in mm, forces in N, sheet weight in g/m²."""
 
     id: str
@@ -63,7 +63,7 @@ class ItemOut(Schema):
     """One line of a cupboard, measured values in place, with its verdict for the child asked about."""
 
     id: int
-    material: MaterialOut
+    thing: ThingOut
     count: int
     measured: dict[str, float]
     version: int
@@ -82,7 +82,7 @@ class CupboardOut(Schema):
 class NewItem(Schema):
     """A thing to put in."""
 
-    material: str
+    thing_id: str
     count: int
     measured: dict[str, float] = {}
 
@@ -95,10 +95,10 @@ class ItemEdit(Schema):
     version: int
 
 
-@router.get("/materials", response=list[MaterialOut])
-def list_materials(request: HttpRequest) -> list[MaterialOut]:
+@router.get("/things", response=list[ThingOut])
+def list_things(request: HttpRequest) -> list[ThingOut]:
     """Every household thing the library knows, by name."""
-    return [material_out(m) for m in sorted(MATERIALS.values(), key=lambda m: m.name)]
+    return [thing_out(m) for m in sorted(THINGS.values(), key=lambda m: m.name)]
 
 
 @router.get("/homes/{home_id}/cupboard", response={200: CupboardOut, **REFUSED})
@@ -118,7 +118,7 @@ def add_item(request: HttpRequest, home_id: int, body: NewItem, child_id: int | 
     who = member(request)
     home = home_for(who, home_id)
     child = child_for(who, child_id) if child_id else None
-    item = actions.add_item(who, home, body.material, body.count, body.measured)
+    item = actions.add_item(who, home, body.thing_id, body.count, body.measured)
     return 201, item_out(item, home, child)
 
 
@@ -142,14 +142,14 @@ def remove_item(request: HttpRequest, item_id: int) -> tuple[int, None]:
 
 def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
     """A line as the API shows it."""
-    material = measured_material(MATERIALS[item.material], item.measured)
+    thing = measured_thing(THINGS[item.thing_id], item.measured)
     verdict = None
     if child is not None:
         setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
-        verdict = verdict_out(assess(material, facts_of(child, timezone.localdate()), setting))
+        verdict = verdict_out(assess(thing, facts_of(child, timezone.localdate()), setting))
     return ItemOut(
         id=item.pk,
-        material=material_out(material),
+        thing=thing_out(thing),
         count=item.count,
         measured=item.measured,
         version=item.version,
@@ -168,9 +168,9 @@ def verdict_out(verdict: Verdict) -> VerdictOut:
     )
 
 
-def material_out(m: Material) -> MaterialOut:
-    """A material as the API shows it."""
+def thing_out(m: Thing) -> ThingOut:
+    """A thing as the API shows it."""
     same = ("id", "name", "hole_mm", "slit_mm", "cord_mm", "force_newton", "sheet_gsm", "opening_mm", "soft", "typical_count")
     values: dict[str, Any] = {name: getattr(m, name) for name in same}
     forms = [FORMS[f] for f in sorted(m.forms)]
-    return MaterialOut(**values, forms=forms, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())
+    return ThingOut(**values, forms=forms, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())

@@ -8,10 +8,10 @@ from clinic.queries import in_clinic
 
 
 class StockItem(models.Model):
-    """A household thing, how many of it, and what was measured here. `material` is an id of the library."""
+    """A household thing, how many of it, and what was measured here. `thing_id` is an id of the library."""
 
     home = models.ForeignKey(Home, models.CASCADE, related_name="stock")
-    material = models.CharField(max_length=40)
+    thing_id = models.CharField(max_length=40)
     count = models.PositiveIntegerField()
     measured = models.JSONField(default=dict)
     version = models.PositiveIntegerField(default=1)
@@ -21,9 +21,9 @@ class StockItem(models.Model):
 
     class Meta:
         constraints = [
-            models.UniqueConstraint(fields=["home", "material"], name="one_line_per_material"),
+            models.UniqueConstraint(fields=["home", "thing_id"], name="one_line_per_thing"),
             models.CheckConstraint(condition=Q(count__lte=9999), name="stock_count_possible"),
         ]
 
     def __str__(self) -> str:
-        return f"{self.count} {self.material}"
+        return f"{self.count} {self.thing_id}"

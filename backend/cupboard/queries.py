@@ -6,22 +6,20 @@ from django.http import Http404
 from caseload.models import Home
 from clinic.models import Member
 from clinic.permissions import require
-from core.library import MATERIALS
+from core.library import THINGS
 from core.materials import Stock
 from cupboard.models import StockItem
 
 
 def items(home: Home) -> QuerySet[StockItem]:
     """The lines of one cupboard; the home was read through visible_to."""
-    return StockItem.objects.filter(home=home).order_by("material")
+    return StockItem.objects.filter(home=home).order_by("thing_id")
 
 
 def stock_of(home: Home) -> tuple[Stock, ...]:
     """A cupboard as the rules see it. Lines with none left count as nothing. One query."""
     return tuple(
-        Stock(MATERIALS[i.material], i.count, i.material, i.measured)
-        for i in items(home)
-        if i.count > 0 and i.material in MATERIALS
+        Stock(THINGS[i.thing_id], i.count, i.thing_id, i.measured) for i in items(home) if i.count > 0 and i.thing_id in THINGS
     )
 
 

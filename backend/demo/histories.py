@@ -12,11 +12,11 @@ from caseload.models import Child, Home, StrandEstimate
 from clinic.models import Member
 from core.ability.simulation import Child as MadeUp
 from core.child import DEFAULTS
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.running import HANDS
 from core.skills import STRANDS
 from demo.clinic_data import DemoChild
-from planning.actions import Impossible, make_plan
+from planning.actions import Infeasible, make_plan
 from planning.models import Plan
 from planning.workbench import Wish
 from progress.actions import finish_run
@@ -85,7 +85,7 @@ def _session(
     wish = Wish(demo.minutes, demo.targets, "home", child.home.supervision)
     try:
         plan = make_plan(member, child, child.home, wish, on)
-    except Impossible:
+    except Infeasible:
         return 0
     run = start_run(member, plan, _id(random), on)
     week = number * demo.every_days / 7
@@ -117,7 +117,9 @@ def _taps(
             misses = 0
             for _ in range(block["count"]):
                 helps = misses >= 2 or (demo.helped and random.random() < 0.75)
-                chances = [made_up.true_chance(week, block["family"], block["rung"] + harder, s) for s in ("alone", "spoken")]
+                chances = [
+                    made_up.true_chance(week, block["activity_id"], block["rung"] + harder, s) for s in ("alone", "spoken")
+                ]
                 luck = float(random.random())
                 support = "spoken" if chances[0] <= luck < chances[1] and helps else "alone"
                 won = luck < chances[helps]
@@ -129,7 +131,7 @@ def _taps(
                 if not won and random.random() < 0.2 and block["watch"]:
                     mark = block["watch"][int(random.integers(len(block["watch"])))]["id"]
                     yield _event(block, "mark", at, random, {"mark": mark})
-            for kind, value in _read_off(block, made_up.true_chance(week, block["family"], block["rung"] + harder), random):
+            for kind, value in _read_off(block, made_up.true_chance(week, block["activity_id"], block["rung"] + harder), random):
                 yield _event(block, kind, at, random, value)
             at += timedelta(seconds=40)
         at += timedelta(seconds=90)
@@ -148,7 +150,7 @@ def _read_off(block: dict[str, Any], skill: float, random: np.random.Generator) 
         read = asked["usual"] or worst + (best - worst) * min(max(skill + random.normal(0, 0.1), 0), 1)
         step = asked["step"]
         yield "measure", {"measure": asked["id"], "value": min(max(round(read / step) * step, asked["lowest"]), asked["highest"])}
-    if "hold" in FAMILIES[block["family"]].measures:
+    if "hold" in ACTIVITIES[block["activity_id"]].measures:
         for _ in range(3):
             yield "hold", {"seconds": round(max(0.5, 2 + 8 * skill + float(random.normal(0, 1))), 1)}
 

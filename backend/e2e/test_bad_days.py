@@ -33,7 +33,7 @@ class BadDayTest(BrowserTest):
         page.get_by_label(re.compile("^Hole, mm")).fill("60")
         page.get_by_role("button", name="Keep").click()
         page.get_by_text("does not fit in a thing").first.wait_for()
-        self.assertEqual(StockItem.objects.get(home=self.home, material="wooden_bead_25").measured, {})
+        self.assertEqual(StockItem.objects.get(home=self.home, thing_id="wooden_bead_25").measured, {})
 
     def test_an_empty_cupboard_offers_a_list_to_start_with(self) -> None:
         StockItem.objects.all().delete()
@@ -44,7 +44,7 @@ class BadDayTest(BrowserTest):
 
     def test_a_bar_that_may_be_overridden_wants_its_reason(self) -> None:
         page = self.page
-        StockItem.objects.create(home=self.home, material="balloon", count=3)
+        StockItem.objects.create(home=self.home, thing_id="balloon", count=3)
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
         page.get_by_role("button", name=re.compile("Allow, adult-held")).click()

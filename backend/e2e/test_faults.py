@@ -77,7 +77,7 @@ class FaultTest(BrowserTest):
         self.kept(3)
 
     def test_a_plan_changed_meanwhile_leaves_the_run_as_it_began(self) -> None:
-        before = [b["family"] for b in self.run_.blocks]
+        before = [b["activity_id"] for b in self.run_.blocks]
         self.tap(2)
         Plan.objects.get(pk=self.run_.plan_id).blocks.all().delete()
         plan_for_child(self.lead, self.child, 20, ("scissors",))
@@ -85,7 +85,7 @@ class FaultTest(BrowserTest):
         self.page.get_by_text("2 alone ·").wait_for()
         self.page.get_by_role("button", name="Finish").click()
         self.page.get_by_role("heading", name="How it went for Wyn").wait_for()
-        self.assertEqual([b["family"] for b in Run.objects.get(pk=self.run_.pk).blocks], before)
+        self.assertEqual([b["activity_id"] for b in Run.objects.get(pk=self.run_.pk).blocks], before)
 
     def test_three_hundred_taps_without_a_network_are_all_sent_afterwards(self) -> None:
         self.page.context.set_offline(True)

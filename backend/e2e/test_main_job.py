@@ -89,13 +89,13 @@ class MainJobTest(BrowserTest):
         count = page.get_by_label("How many: Bottle corks")
         count.fill("9")
         count.press("Enter")
-        self.eventually(lambda: StockItem.objects.get(home=self.home, material="cork").count == 9, "9 corks")
+        self.eventually(lambda: StockItem.objects.get(home=self.home, thing_id="cork").count == 9, "9 corks")
         page.get_by_role("combobox", name="Add a thing").click()
         page.keyboard.type("Big coat")
         page.get_by_role("option", name=re.compile("Big coat buttons")).click()
         page.get_by_role("button", name="Add", exact=True).click()
         page.get_by_label("How many: Big coat buttons").wait_for()
-        self.assertEqual(StockItem.objects.get(home=self.home, material="big_button").count, 20)
+        self.assertEqual(StockItem.objects.get(home=self.home, thing_id="big_button").count, 20)
 
     def ask_for_a_session(self) -> None:
         page = self.page
@@ -134,7 +134,7 @@ class MainJobTest(BrowserTest):
         version = Plan.objects.get().version
         page.get_by_role("button", name="Plan again").click()
         self.eventually(lambda: Plan.objects.get().version > version, "planned again")
-        kept = Plan.objects.get().blocks.get(family=main.family)
+        kept = Plan.objects.get().blocks.get(activity_id=main.activity_id)
         self.assertEqual((kept.locked, kept.grade), (True, moved.grade))
 
     def run_it(self) -> None:

@@ -36,7 +36,7 @@ class PlanningScreensTest(BrowserTest):
             page.get_by_role("button", name="One minute more").click()
         self.eventually(lambda: Plan.objects.get(pk=plan.pk).version == plan.version + 4, "four changes kept")
         now = Plan.objects.get(pk=plan.pk).blocks.first()
-        self.assertEqual((now.family, now.locked, now.minutes), (first.family, True, first.minutes + 2))
+        self.assertEqual((now.activity_id, now.locked, now.minutes), (first.activity_id, True, first.minutes + 2))
         self.assertNotEqual(now.grade, first.grade)
         page.get_by_role("button", name="Undo").click()
         self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == first.minutes + 1, "one taken back")
@@ -147,7 +147,7 @@ class PlanningScreensTest(BrowserTest):
 
     def test_something_is_made_at_home_and_a_peg_is_measured_with_water(self) -> None:
         page = self.page
-        self.home.stock.create(material="tennis_ball", count=1)
+        self.home.stock.create(thing_id="tennis_ball", count=1)
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
         page.get_by_role("button", name=re.compile("Make from what is here")).click()
@@ -165,7 +165,7 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_role("button", name="Work it out").click()
         page.get_by_text("4.9 N").wait_for()
         page.get_by_role("button", name="Keep", exact=True).click()
-        self.eventually(lambda: self.home.stock.get(material="common_peg").measured == {"force_newton": 4.9}, "kept")
+        self.eventually(lambda: self.home.stock.get(thing_id="common_peg").measured == {"force_newton": 4.9}, "kept")
 
 
 class RecordScreensTest(BrowserTest):

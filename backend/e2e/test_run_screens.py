@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import expect
 
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.recording import MEASURED
 from e2e.browser import BrowserTest
 from planning.actions import BlockChoice, set_blocks
@@ -16,17 +16,17 @@ from testing.builders import TODAY, make_child, plan_for_child
 
 class RunScreensTest(BrowserTest):
     def test_a_hand_a_reading_and_a_changed_step_are_kept(self) -> None:
-        read = next(f for f in FAMILIES.values() if f.id == "coin_tower" or "tokens" in f.measures)
+        read = next(f for f in ACTIVITIES.values() if f.id == "coin_tower" or "tokens" in f.measures)
         plan = plan_for_child(self.lead, self.child)
         asked = next(
-            (b for b in plan.blocks.all() if b.part == "main" and set(FAMILIES[b.family].measures) & set(MEASURED)), None
+            (b for b in plan.blocks.all() if b.part == "main" and set(ACTIVITIES[b.activity_id].measures) & set(MEASURED)), None
         )
         if asked is None:
             choice = BlockChoice("main", read.id, (0,) * len(read.axes), 5)
             plan = set_blocks(self.lead, plan, plan.version, [choice], TODAY)
             plan = Plan.objects.get(pk=plan.pk)
             asked = plan.blocks.get()
-        measure = next(MEASURED[m] for m in FAMILIES[asked.family].measures if m in MEASURED)
+        measure = next(MEASURED[m] for m in ACTIVITIES[asked.activity_id].measures if m in MEASURED)
         page = self.page
         self.sign_in()
         page.goto(f"/plans/{plan.pk}")

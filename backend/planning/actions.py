@@ -8,7 +8,7 @@ from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.library import PARTS
+from core.child import PARTS
 from core.offers import Variant, checked_variant
 from core.planner import Block, SessionPlan, block_of, plan_session, totals
 from planning.models import Plan, PlanBlock
@@ -22,13 +22,13 @@ class BlockChoice:
     """A block as a hand sets it."""
 
     part: str
-    family: str
+    activity_id: str
     grade: tuple[int, ...]
     minutes: int
     locked: bool = False
 
 
-class Impossible(Exception):
+class Infeasible(Exception):
     """No plan: carries the planner's answer with its reason and shortest fix."""
 
     def __init__(self, answer: SessionPlan) -> None:
@@ -38,14 +38,14 @@ class Impossible(Exception):
 
 @acting("plan.make")
 def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) -> Done[Plan]:
-    """Plan a session and keep it. Raises Impossible, with nothing kept, when there is none."""
+    """Plan a session and keep it. Raises Infeasible, with nothing kept, when there is none."""
     bench = workbench(child, home, wish, on)
-    answer = plan_session(bench.request, bench.house)
-    if answer.status == "impossible":
-        raise Impossible(answer)
+    answer = plan_session(bench.request, bench.cupboard)
+    if answer.status == "infeasible":
+        raise Infeasible(answer)
     plan = Plan.objects.create(
         child=child, home=home, made_by=member, place=wish.place, supervision=wish.supervision, minutes=wish.minutes,
-        targets=list(wish.targets), shape=wish.shape, order=wish.order, excluded=list(wish.excluded), status=answer.status, bound=answer.bound,
+        targets=list(wish.targets), format_id=wish.format_id, order=wish.order, excluded=list(wish.excluded), status=answer.status, bound=answer.bound,
         notes=list(answer.notes), child_version=child.version, stock_stamp=stock_stamp(home),
     )  # fmt: skip
     _keep(plan, answer.blocks)
@@ -54,18 +54,18 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
 
 @acting("plan.edit")
 def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str], on: date) -> Done[Plan]:
-    """Plan again around the locked blocks. Raises Impossible, the plan left as it was, when there is none."""
+    """Plan again around the locked blocks. Raises Infeasible, the plan left as it was, when there is none."""
     now = _unchanged(plan, version)
     wish = replace(wish_of(now), excluded=tuple(excluded))
     bench = workbench_of(now, on)
     request = replace(bench.request, excluded=frozenset(wish.excluded))
-    answer = plan_session(request, bench.house)
-    if answer.status == "impossible":
-        raise Impossible(answer)
+    answer = plan_session(request, bench.cupboard)
+    if answer.status == "infeasible":
+        raise Infeasible(answer)
     now.excluded, now.status, now.bound, now.notes = list(wish.excluded), answer.status, answer.bound, list(answer.notes)
     now.child_version, now.stock_stamp = now.child.version, stock_stamp(now.home)
     _keep(now, answer.blocks)
-    return Done(now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.family for b in request.locked]})
+    return Done(now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.activity_id for b in request.locked]})
 
 
 @acting("plan.edit")
@@ -78,7 +78,7 @@ def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[Block
     now.status, now.bound = "given", 0.0
     now.notes = list(totals(blocks).notes)
     _keep(now, blocks)
-    return Done(now, now, now.child_id, {"blocks": [c.family for c in choices]})
+    return Done(now, now, now.child_id, {"blocks": [c.activity_id for c in choices]})
 
 
 @acting("plan.edit")
@@ -101,17 +101,17 @@ def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
     bench = workbench_of(plan, on)
     blocks, notes = [], []
     for stored in plan.blocks.all():
-        block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
+        block = block_of(bench.request, bench.cupboard, stored.part, variant_of(stored), stored.minutes)
         if block:
             blocks.append(block)
         else:
-            lack = bench.house.lack(variant_of(stored))
+            lack = bench.cupboard.lack(variant_of(stored))
             notes.append(
                 f"Left out {checked_variant(variant_of(stored)).name}: {lack.reason if lack else 'nothing to train there'}"
             )
     made = Plan.objects.create(
         child=plan.child, home=plan.home, made_by=member, place=plan.place, supervision=plan.supervision, minutes=plan.minutes,
-        targets=plan.targets, shape=plan.shape, order=plan.order, status="given", notes=[*totals(tuple(blocks)).notes, *notes],
+        targets=plan.targets, format_id=plan.format_id, order=plan.order, status="given", notes=[*totals(tuple(blocks)).notes, *notes],
         child_version=plan.child.version, stock_stamp=stock_stamp(plan.home),
     )  # fmt: skip
     _keep(made, blocks)
@@ -134,12 +134,12 @@ def checked_block(bench: Workbench, choice: BlockChoice, at: int) -> Block:
         raise FieldError(
             f"blocks.{at}.minutes", choice.minutes, f"A block of {choice.minutes} minutes can't be.", "Choose 1 to 60."
         )
-    variant = Variant(choice.family, choice.grade)
-    family = checked_variant(variant)
-    block = block_of(bench.request, bench.house, choice.part, variant, choice.minutes, choice.locked)
+    variant = Variant(choice.activity_id, choice.grade)
+    activity = checked_variant(variant)
+    block = block_of(bench.request, bench.cupboard, choice.part, variant, choice.minutes, choice.locked)
     if block is None:
-        lack = bench.house.lack(variant)
-        reason = lack.reason if lack else f"{family.name} trains nothing this child has an estimate for."
+        lack = bench.cupboard.lack(variant)
+        reason = lack.reason if lack else f"{activity.name} trains nothing this child has an estimate for."
         raise FieldError(f"blocks.{at}.grade", list(choice.grade), reason, lack.remedy if lack else "Choose another activity.")
     return block
 
@@ -147,14 +147,14 @@ def checked_block(bench: Workbench, choice: BlockChoice, at: int) -> Block:
 def _once_each(choices: Sequence[BlockChoice]) -> None:
     seen = set()
     for at, choice in enumerate(choices):
-        if choice.family in seen:
+        if choice.activity_id in seen:
             raise FieldError(
                 f"blocks.{at}.family",
-                choice.family,
+                choice.activity_id,
                 "This activity is in the plan already.",
                 "Give the first one more minutes instead.",
             )
-        seen.add(choice.family)
+        seen.add(choice.activity_id)
 
 
 def _unchanged(plan: Plan, version: int) -> Plan:
@@ -172,7 +172,7 @@ def _unchanged(plan: Plan, version: int) -> Plan:
 def _plain(block: PlanBlock) -> dict[str, object]:
     return {
         "part": block.part,
-        "family": block.family,
+        "activity_id": block.activity_id,
         "grade": variant_of(block).grade,
         "minutes": block.minutes,
         "locked": block.locked,
@@ -185,7 +185,7 @@ def _keep(plan: Plan, blocks: Sequence[Block]) -> None:
         plan.save()
     plan.blocks.all().delete()
     PlanBlock.objects.bulk_create(
-        PlanBlock(plan=plan, position=at, part=b.part, family=b.variant.family, grade=list(b.variant.grade), minutes=b.minutes,
+        PlanBlock(plan=plan, position=at, part=b.part, activity_id=b.variant.activity_id, grade=list(b.variant.grade), minutes=b.minutes,
                   locked=b.locked, strand=b.strand, expected=b.expected)
         for at, b in enumerate(blocks)
     )  # fmt: skip

@@ -11,12 +11,12 @@ from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
-from core.library import family as checked_family
+from core.library import find_activity as checked_activity
 from core.offers import checked_variant
 from core.paper import kit_of
 from core.planner import Placed, SessionPlan, block_of, bring_in, differences, left_out, shared_out, totals
 from planning import actions, queries
-from planning.actions import BlockChoice, Impossible
+from planning.actions import BlockChoice, Infeasible
 from planning.models import Plan, PlanBlock
 from planning.schemas import (
     AgainIn,
@@ -44,14 +44,14 @@ REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 @router.post("/children/{child_id}/plans", response={200: PlanOut, **REFUSED})
 def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
-    """Plan a session. Where none is possible: status impossible, the reason and the shortest fix."""
+    """Plan a session. Where none is possible: status infeasible, the reason and the shortest fix."""
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, body.home_id)
-    wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision, shape=body.shape, order=body.order)
+    wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision, format_id=body.format_id, order=body.order)
     try:
         plan = actions.make_plan(who, child, home, wish, timezone.localdate())
-    except Impossible as no:
-        return impossible_out(no.answer, child, home, wish)
+    except Infeasible as no:
+        return infeasible_out(no.answer, child, home, wish)
     return plan_out(queries.plan_for(who, plan.pk))
 
 
@@ -85,19 +85,19 @@ def set_blocks(request: HttpRequest, plan_id: UUID, body: BlocksIn) -> PlanOut:
     """Set the row of blocks as arranged by hand."""
     who = member(request)
     plan = queries.plan_for(who, plan_id)
-    choices = [BlockChoice(b.part, b.family, tuple(b.grade), b.minutes, b.locked) for b in body.blocks]
+    choices = [BlockChoice(b.part, b.activity_id, tuple(b.grade), b.minutes, b.locked) for b in body.blocks]
     actions.set_blocks(who, plan, body.version, choices, timezone.localdate())
     return plan_out(queries.plan_for(who, plan_id))
 
 
 @router.post("/plans/{plan_id}/again", response={200: PlanOut, **REFUSED})
 def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
-    """Plan again around the locked blocks; an impossible wish leaves the plan as it was."""
+    """Plan again around the locked blocks; an infeasible wish leaves the plan as it was."""
     who = member(request)
     plan = queries.plan_for(who, plan_id)
     try:
         actions.plan_again(who, plan, body.version, body.excluded, timezone.localdate())
-    except Impossible as no:
+    except Infeasible as no:
         return plan_out(plan, no.answer)
     return plan_out(queries.plan_for(who, plan_id))
 
@@ -133,13 +133,13 @@ def _placed(plan: Plan) -> list[Placed]:
 
 
 @router.get("/plans/{plan_id}/bring-in", response={200: BroughtInOut, **REFUSED})
-def ask_to_bring_in(request: HttpRequest, plan_id: UUID, family: str) -> BroughtInOut:
+def ask_to_bring_in(request: HttpRequest, plan_id: UUID, activity_id: str) -> BroughtInOut:
     """What it would cost to have this activity in, or the smallest change that lets it in. Nothing is kept."""
     plan = queries.plan_for(member(request), plan_id)
     bench = workbench_of(plan, timezone.localdate())
-    checked_family(family)
-    request_now = replace(bench.request, locked=(), excluded=bench.request.excluded - {family})
-    return BroughtInOut(**fields_of(bring_in(request_now, bench.house, family)))
+    checked_activity(activity_id)
+    request_now = replace(bench.request, locked=(), excluded=bench.request.excluded - {activity_id})
+    return BroughtInOut(**fields_of(bring_in(request_now, bench.cupboard, activity_id)))
 
 
 @router.post("/plans/{plan_id}/forecast", response={200: ForecastOut, **REFUSED})
@@ -153,15 +153,15 @@ def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
     """A stored plan, worked out afresh. A block that can no longer stand says why in `problem`."""
     bench = workbench_of(plan, timezone.localdate())
     stored = list(plan.blocks.all())
-    made = [block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked) for b in stored]
+    made = [block_of(bench.request, bench.cupboard, b.part, variant_of(b), b.minutes, b.locked) for b in stored]
     blocks = shared_out([b for b in made if b])
     standing = iter(blocks)
     shown = [block_out(next(standing)) if b else _gone(bench, s) for b, s in zip(made, stored, strict=True)]
     sums = totals(blocks)
-    chosen = frozenset(b.family for b in plan.blocks.all())
+    chosen = frozenset(b.activity_id for b in plan.blocks.all())
     return PlanOut(
         id=plan.pk, child_id=plan.child_id, child_name=plan.child.first_name, home_id=plan.home_id, home_name=plan.home.name,
-        place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, shape=plan.shape, part_names=dict(bench.request.form.names), name=plan.name, excluded=plan.excluded,
+        place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, format_id=plan.format_id, part_names=dict(bench.request.format.names), name=plan.name, excluded=plan.excluded,
         status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
         minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
         blocks=shown, kit=[KitLineOut(name=k.named, wanted=k.wanted, short=k.short) for k in kit_of(blocks)], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
@@ -170,19 +170,19 @@ def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
 
 
 def _gone(bench: Workbench, stored: PlanBlock) -> BlockOut:
-    lack = bench.house.lack(variant_of(stored))
+    lack = bench.cupboard.lack(variant_of(stored))
     return gone_out(stored, f"{lack.reason} {lack.remedy}" if lack else "No longer on offer.")
 
 
 def _left_out(bench: Workbench, chosen: frozenset[str]) -> list[LeftOutOut]:
-    return [LeftOutOut(**fields_of(item)) for item in left_out(bench.house, bench.request, chosen)]
+    return [LeftOutOut(**fields_of(item)) for item in left_out(bench.cupboard, bench.request, chosen)]
 
 
-def impossible_out(answer: SessionPlan, child: Child, home: Home, wish: Wish) -> PlanOut:
+def infeasible_out(answer: SessionPlan, child: Child, home: Home, wish: Wish) -> PlanOut:
     """No plan: why, and the shortest fix."""
     return PlanOut(
         id=None, child_id=child.pk, child_name=child.first_name, home_id=home.pk, home_name=home.name, place=wish.place,
         supervision=wish.supervision, minutes_asked=wish.minutes, targets=list(wish.targets), excluded=list(wish.excluded),
-        status="impossible", reason=answer.reason, fix=answer.fix,
+        status="infeasible", reason=answer.reason, fix=answer.fix,
         left_out=[LeftOutOut(**fields_of(item)) for item in answer.left_out],
     )  # fmt: skip

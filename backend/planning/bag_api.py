@@ -11,7 +11,7 @@ from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Setting
-from core.library import FAMILIES, MATERIALS
+from core.library import ACTIVITIES, THINGS
 from core.planner import Visit, block_of, pack_bag
 from cupboard.queries import stock_of
 from planning.queries import latest_plan
@@ -66,8 +66,8 @@ def pack(request: HttpRequest, body: BagIn) -> BagOut:
     bag = pack_bag(visits, store)
     return BagOut(
         status=bag.status, missing=list(bag.missing), unplanned=unplanned,
-        lines=[BagLineOut(name=MATERIALS[x.material].named(x.count), count=x.count, children=list(x.visits), between=x.between) for x in bag.lines],
-        uses=[BagUseOut(child=u.visit, activity=FAMILIES[u.family].name, name=u.name, count=u.count, from_home=u.from_home) for u in bag.uses],
+        lines=[BagLineOut(name=THINGS[x.thing_id].named(x.count), count=x.count, children=list(x.visits), between=x.between) for x in bag.lines],
+        uses=[BagUseOut(child=u.visit, activity=ACTIVITIES[u.activity_id].name, name=u.name, count=u.count, from_home=u.from_home) for u in bag.uses],
     )  # fmt: skip
 
 
@@ -82,7 +82,7 @@ def _visits(who: Member, children: list[int]) -> tuple[list[Visit], list[str]]:
         bench = workbench_of(plan, today)
         planned = []
         for stored in plan.blocks.all():
-            block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
+            block = block_of(bench.request, bench.cupboard, stored.part, variant_of(stored), stored.minutes)
             planned.append((variant_of(stored), block.sets if block else 1))
         setting = Setting(plan.place, plan.supervision)  # type: ignore[arg-type]
         visits.append(Visit(child.first_name, facts_of(child, today), setting, tuple(planned), stock_of(child.home)))

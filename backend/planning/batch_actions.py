@@ -12,7 +12,7 @@ from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core.planner import RequestError
-from planning.actions import Impossible, make_plan
+from planning.actions import Infeasible, make_plan
 from planning.models import Batch, BatchLine
 from planning.queries import aims_of
 from planning.workbench import Wish
@@ -48,7 +48,7 @@ def plan_line(line_id: int, on: date | None = None) -> BatchLine:
     try:
         line.plan = make_plan(line.batch.asked_by, child, child.home, wish, today)
         line.status, line.words = "planned", ""
-    except Impossible as no:
+    except Infeasible as no:
         line.status, line.words = "refused", f"{no.answer.reason[:1].upper()}{no.answer.reason[1:]}. {no.answer.fix}"[:500]
     except RequestError as no:
         line.status, line.words = "refused", str(no)[:500]

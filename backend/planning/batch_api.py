@@ -13,7 +13,7 @@ from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from planning.batch_actions import mark_seen, start_batch
 from planning.models import Batch, BatchLine
 
@@ -90,6 +90,6 @@ def _shown(batch: Batch) -> BatchOut:
 
 
 def _line(line: BatchLine) -> BatchLineOut:
-    blocks = [FAMILIES[b.family].name for b in line.plan.blocks.all()] if line.plan else []
+    blocks = [ACTIVITIES[b.activity_id].name for b in line.plan.blocks.all()] if line.plan else []
     return BatchLineOut(id=line.pk, child_id=line.child_id, child_name=line.child.first_name, status=line.status, words=line.words,
                         plan_id=line.plan_id, blocks=blocks, seen=line.seen)  # fmt: skip

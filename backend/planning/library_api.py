@@ -13,7 +13,7 @@ from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Setting
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.offers import Reach, Swap, Variant, grade_words, reach, starter_list, swaps
 from core.skills import STRANDS
 from cupboard.queries import items
@@ -28,7 +28,7 @@ REFUSED = {403: Problem, 404: Problem, 422: Problem}
 class ReachOut(Schema):
     """One activity in one house. Rungs are of its first strand; expected is the chance alone at the nearest grade."""
 
-    family: str
+    activity_id: str
     name: str
     group: str
     target: str
@@ -60,7 +60,7 @@ class ReachOut(Schema):
 class StarterOut(Schema):
     """A thing to start with, and how many activities the list makes whole up to it."""
 
-    material: str
+    thing_id: str
     name: str
     typical_count: int
     opens: int
@@ -72,9 +72,11 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     bench = _bench(member(request), child_id, home_id)
     return [
         _shown(
-            reach(f, bench.house, bench.request.estimates[f.strand]), bench.request.estimates[f.strand].mean, bench.house.child
+            reach(f, bench.cupboard, bench.request.estimates[f.strand]),
+            bench.request.estimates[f.strand].mean,
+            bench.cupboard.child,
         )
-        for f in FAMILIES.values()
+        for f in ACTIVITIES.values()
     ]
 
 
@@ -83,10 +85,10 @@ def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[Star
     """The ten things that open most for this child in this home, beside what is there."""
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, home_id)
-    have = [i.material for i in items(home) if i.count]
+    have = [i.thing_id for i in items(home) if i.count]
     setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
     picked = starter_list(facts_of(child, timezone.localdate()), setting, have)
-    return [StarterOut(material=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
+    return [StarterOut(thing_id=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
 
 
 @router.post("/children/{child_id}/forecast", response={200: ForecastOut, **REFUSED})
@@ -96,12 +98,12 @@ def forecast_here(request: HttpRequest, child_id: int, home_id: int, body: Block
 
 
 @router.get("/children/{child_id}/swaps", response={200: list[SwapOut], **REFUSED})
-def read_swaps(request: HttpRequest, child_id: int, home_id: int, family: str, grade: str, role: str) -> list[SwapOut]:
+def read_swaps(request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str) -> list[SwapOut]:
     """Every other thing in this home for one role, with what the swap does. grade: step places with commas, as 0,2,1."""
     bench = _bench(member(request), child_id, home_id)
     try:
-        variant = Variant(family, tuple(int(g) for g in grade.split(",")))
-        found = swaps(variant, role, bench.house)
+        variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
+        found = swaps(variant, role, bench.cupboard)
     except ValueError as no:
         raise FieldError("role", role, str(no), "") from no
     return [_swap_out(s) for s in found]
@@ -118,10 +120,10 @@ def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
 
 
 def _shown(r: Reach, mean: float, child: Facts) -> ReachOut:
-    f = r.family
+    f = r.activity
     strand = STRANDS[f.strand]
     return ReachOut(
-        family=f.id, name=f.name, group=f.group, target=strand.target, strand=strand.id, strand_name=strand.name,
+        activity_id=f.id, name=f.name, group=f.group, target=strand.target, strand=strand.id, strand_name=strand.name,
         also=[STRANDS[s].name for s in list(f.trains)[1:]], parts=list(f.parts), minutes=list(f.minutes), grades=r.grades, offered=r.offered,
         least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest, child)) if r.nearest else [], nearest=list(r.nearest.grade) if r.nearest else [],
         easiest=[0] * len(f.axes), reaches={s: [base, base + r.most - r.least] for s, base in f.trains.items()},

@@ -8,7 +8,7 @@ from django.db.models import Q
 from caseload.models import Child, Home
 from clinic.models import Clinic, Member
 from clinic.queries import in_clinic
-from core.library import PARTS
+from core.child import PARTS
 
 
 class Plan(models.Model):
@@ -23,7 +23,7 @@ class Plan(models.Model):
     supervision = models.CharField(max_length=12)
     minutes = models.PositiveSmallIntegerField()
     targets = models.JSONField()
-    shape = models.CharField(max_length=10, default="parts")
+    format_id = models.CharField(max_length=10, default="parts")
     order = models.CharField(max_length=16, default="precision_first")
     name = models.CharField(max_length=60, blank=True)
     excluded = models.JSONField(default=list)
@@ -116,7 +116,7 @@ class PlanBlock(models.Model):
     plan = models.ForeignKey(Plan, models.CASCADE, related_name="blocks")
     position = models.PositiveSmallIntegerField()
     part = models.CharField(max_length=8)
-    family = models.CharField(max_length=40)
+    activity_id = models.CharField(max_length=40)
     grade = models.JSONField()
     minutes = models.PositiveSmallIntegerField()
     locked = models.BooleanField(default=False)

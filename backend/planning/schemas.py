@@ -22,7 +22,7 @@ class WishIn(Schema):
     place: str = "clinic"
     supervision: str = "arms_reach"
     home_id: int
-    shape: str = "parts"
+    format_id: str = "parts"
     order: str = "precision_first"
 
 
@@ -30,7 +30,7 @@ class BlockIn(Schema):
     """A block as a hand sets it."""
 
     part: str
-    family: str
+    activity_id: str
     grade: list[int]
     minutes: int
     locked: bool = False
@@ -63,7 +63,7 @@ class QuantityOut(Schema):
 
     role: str
     words: str
-    material: str
+    thing_id: str
     name: str
     wanted: int
     have: int
@@ -93,7 +93,7 @@ class BlockOut(Schema):
     """One block of a plan, with everything needed to set it up and run it."""
 
     part: str
-    family: str
+    activity_id: str
     name: str
     grade: list[int]
     grade_words: list[str]
@@ -128,7 +128,7 @@ class BlockOut(Schema):
 class LeftOutOut(Schema):
     """An activity that is not in the plan, and why."""
 
-    family: str
+    activity_id: str
     name: str
     kind: str
     reason: str
@@ -145,7 +145,7 @@ class KitLineOut(Schema):
 
 
 class PlanOut(Schema):
-    """A plan with its totals. status impossible: no id, a reason and the shortest fix."""
+    """A plan with its totals. status infeasible: no id, a reason and the shortest fix."""
 
     id: UUID | None
     child_id: int
@@ -156,7 +156,7 @@ class PlanOut(Schema):
     supervision: str
     minutes_asked: int
     targets: list[str]
-    shape: str = "parts"
+    format_id: str = "parts"
     part_names: dict[str, str] = {}
     name: str = ""
     excluded: list[str]
@@ -207,7 +207,7 @@ class NeighbourOut(Schema):
 class AlternativeOut(Schema):
     """Another activity at the same rung."""
 
-    family: str
+    activity_id: str
     name: str
     grade: list[int]
     grade_words: list[str]
@@ -262,7 +262,7 @@ class NameIn(Schema):
 class DifferenceOut(Schema):
     """One line of a comparison with an earlier plan. kind: new, gone, harder, easier, other or same."""
 
-    family: str
+    activity_id: str
     name: str
     kind: str
     words: str
@@ -278,7 +278,7 @@ class AgainstOut(Schema):
 class BroughtInOut(Schema):
     """What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the change."""
 
-    family: str
+    activity_id: str
     name: str
     cost: float | None
     words: str

@@ -3,7 +3,7 @@
 from dataclasses import asdict, fields
 from typing import Any
 
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.offers import Neighbour, Variant, checked_variant, dials, equals, neighbours
 from core.planner import Block, block_of
 from core.recording import MARKS, SUPPORTS
@@ -35,7 +35,7 @@ def block_out(block: Block) -> BlockOut:
     same = {f.name: getattr(block, f.name) for f in fields(block) if f.name in BlockOut.model_fields and f.name not in _MADE}
     strand = STRANDS[block.strand]
     return BlockOut(
-        **same, expected_words=block.expected_words, say=block.say, do_first=block.do_first, family=block.variant.family, grade=list(block.variant.grade), grade_words=list(block.grade_words),
+        **same, expected_words=block.expected_words, say=block.say, do_first=block.do_first, activity_id=block.variant.activity_id, grade=list(block.variant.grade), grade_words=list(block.grade_words),
         strand_name=strand.name, target=strand.target, verdict=verdict_out(block.verdict),
         quantities=[QuantityOut(**{k: getattr(q, k) for k in QuantityOut.model_fields if k != "name"}, name=q.named) for q in block.quantities],
         why=[ReasonOut(term=r.term, factor=r.factor, words=r.words) for r in block.why],
@@ -49,11 +49,11 @@ _MADE = {"verdict", "quantities", "why", "cues", "watch", "grade_words"}
 
 def gone_out(stored: PlanBlock, problem: str) -> BlockOut:
     """A stored block that can no longer stand: its name, and why."""
-    family, strand = FAMILIES[stored.family], STRANDS[stored.strand]
+    activity, strand = ACTIVITIES[stored.activity_id], STRANDS[stored.strand]
     return BlockOut(
-        part=stored.part, family=stored.family, name=family.name, grade=stored.grade, grade_words=[], strand=stored.strand,
-        strand_name=strand.name, target=strand.target, rung=0, minutes=stored.minutes, sets=0, count=0, unit=family.unit,
-        quantities=[], expected=0, tiring=family.tiring, setup_minutes=0, well_spent=0,
+        part=stored.part, activity_id=stored.activity_id, name=activity.name, grade=stored.grade, grade_words=[], strand=stored.strand,
+        strand_name=strand.name, target=strand.target, rung=0, minutes=stored.minutes, sets=0, count=0, unit=activity.unit,
+        quantities=[], expected=0, tiring=activity.tiring, setup_minutes=0, well_spent=0,
         verdict={"status": "barred", "hits": []}, why=[], beat="", setup="", posture="", cues=[], watch=[], tidy="",
         locked=stored.locked, problem=problem,
     )  # fmt: skip
@@ -61,15 +61,15 @@ def gone_out(stored: PlanBlock, problem: str) -> BlockOut:
 
 def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
     """What a grade would be for one child and one house: the block, its dials, neighbours and equals."""
-    variant = Variant(body.family, tuple(body.grade))
+    variant = Variant(body.activity_id, tuple(body.grade))
     checked_variant(variant)
-    block = block_of(bench.request, bench.house, body.part, variant, body.minutes, body.locked)
-    lack = bench.house.lack(variant)
-    easier, harder = neighbours(variant, bench.house)
+    block = block_of(bench.request, bench.cupboard, body.part, variant, body.minutes, body.locked)
+    lack = bench.cupboard.lack(variant)
+    easier, harder = neighbours(variant, bench.cupboard)
     return ForecastOut(
         block=block_out(block) if block else None,
         why_not=lack.reason if lack else "", remedy=lack.remedy if lack else "",
-        dials=[DialOut(**fields_of(d)) for d in dials(variant, bench.house)],
+        dials=[DialOut(**fields_of(d)) for d in dials(variant, bench.cupboard)],
         easier=_neighbour(easier), harder=_neighbour(harder), equals=_alternatives(bench, body, variant),
     )  # fmt: skip
 
@@ -80,9 +80,9 @@ def _neighbour(found: Neighbour | None) -> NeighbourOut | None:
 
 def _alternatives(bench: Workbench, body: BlockIn, variant: Variant) -> list[AlternativeOut]:
     found = []
-    for offer in equals(variant, bench.house, within=0.6):
-        block = block_of(bench.request, bench.house, body.part, offer.variant, body.minutes)
+    for offer in equals(variant, bench.cupboard, within=0.6):
+        block = block_of(bench.request, bench.cupboard, body.part, offer.variant, body.minutes)
         if block:
-            found.append(AlternativeOut(family=offer.variant.family, name=block.name, grade=list(offer.variant.grade),
+            found.append(AlternativeOut(activity_id=offer.variant.activity_id, name=block.name, grade=list(offer.variant.grade),
                                         grade_words=list(block.grade_words), expected=block.expected))  # fmt: skip
     return found

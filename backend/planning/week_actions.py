@@ -9,7 +9,7 @@ from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core.offers import House, Variant
+from core.offers import UsableCupboard, Variant
 from core.planner import (
     GroupPlan,
     GroupRequest,
@@ -48,9 +48,9 @@ def make_week(member: Member, child: Child, wish: WeekWish, on: date) -> Done[Ho
     """Plan a week in the child's own home and keep it. Raises NoWeek, with nothing kept, when there is none."""
     if wish.starts_on.weekday() != 0:
         raise FieldError("starts_on", wish.starts_on.isoformat(), "A home week starts on a Monday.", "Choose a Monday.")
-    request, house = home_bench(child, wish.targets, on)
-    answer = plan_week(WeekRequest(request, wish.free, wish.a_day), house)
-    if answer.status == "impossible":
+    request, cupboard = home_bench(child, wish.targets, on)
+    answer = plan_week(WeekRequest(request, wish.free, wish.a_day), cupboard)
+    if answer.status == "infeasible":
         raise NoWeek(answer)
     week = HomeWeek.objects.create(
         child=child, made_by=member, starts_on=wish.starts_on, supervision=child.home.supervision, targets=list(wish.targets),
@@ -60,14 +60,14 @@ def make_week(member: Member, child: Child, wish: WeekWish, on: date) -> Done[Ho
     return Done(week, week, child.pk, {"starts_on": wish.starts_on.isoformat(), "free": list(wish.free)})
 
 
-def home_bench(child: Child, targets: Sequence[str], on: date) -> tuple[SessionRequest, House]:
+def home_bench(child: Child, targets: Sequence[str], on: date) -> tuple[SessionRequest, UsableCupboard]:
     """A request and the house for work in the child's own home, with the supervision it has."""
-    bench = workbench(child, child.home, Wish(30, tuple(targets), "home", child.home.supervision, shape="home"), on)
-    return bench.request, bench.house
+    bench = workbench(child, child.home, Wish(30, tuple(targets), "home", child.home.supervision, format_id="home"), on)
+    return bench.request, bench.cupboard
 
 
 def _plain(variant: Variant, minutes: int) -> dict[str, Any]:
-    return {"family": variant.family, "grade": list(variant.grade), "minutes": minutes}
+    return {"activity_id": variant.activity_id, "grade": list(variant.grade), "minutes": minutes}
 
 
 @dataclass(frozen=True)
@@ -89,7 +89,7 @@ def group_answer(children: Sequence[Child], home: Home, wish: GroupWish, on: dat
     """Return the core's answer for children at one table, and what was left out. Raises NoWeek when there is none."""
     request = group_request(children, home, wish, on)
     answer = plan_group(request)
-    if answer.status == "impossible":
+    if answer.status == "infeasible":
         raise NoWeek(answer)
     return answer, left_out_together(request, answer)
 

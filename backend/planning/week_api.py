@@ -17,7 +17,7 @@ from clinic.permissions import require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
 from core.ability import chance_in_words
-from core.library import FAMILIES, MATERIALS
+from core.library import ACTIVITIES, THINGS
 from core.offers import Variant
 from core.planner import DAYS, GroupBlock, GroupPlan, block_of, left_out
 from core.skills import STRANDS
@@ -116,7 +116,7 @@ class GroupBlockOut(Schema):
     """One shared activity. turns: half of the children at a time, beside the other one by turns."""
 
     part: str
-    family: str
+    activity_id: str
     name: str
     target: str
     minutes: int
@@ -169,7 +169,7 @@ def list_weeks(request: HttpRequest, child_id: int) -> list[WeekLine]:
 
 
 def _names(week: HomeWeek) -> list[str]:
-    return list(dict.fromkeys(FAMILIES[b["family"]].name for day in week.days for b in day))
+    return list(dict.fromkeys(ACTIVITIES[b["activity_id"]].name for day in week.days for b in day))
 
 
 @router.get("/weeks/{week_id}", response={200: WeekOut, **REFUSED})
@@ -191,28 +191,28 @@ def week_for(who: Member, week_id: UUID) -> HomeWeek:
 
 def week_out(week: HomeWeek) -> WeekOut:
     """A stored week, every block checked for today."""
-    request, house = home_bench(week.child, week.targets, timezone.localdate())
+    request, cupboard = home_bench(week.child, week.targets, timezone.localdate())
     days, used = [], {}
     for name, free, row in zip(DAYS, week.free, week.days, strict=True):
         blocks, gone = [], []
         for stored in row:
-            variant = Variant(stored["family"], tuple(stored["grade"]))
-            block = block_of(request, house, "main", variant, stored["minutes"])
-            lack = house.lack(variant)
+            variant = Variant(stored["activity_id"], tuple(stored["grade"]))
+            block = block_of(request, cupboard, "main", variant, stored["minutes"])
+            lack = cupboard.lack(variant)
             if block is None:
-                gone.append(f"{FAMILIES[stored['family']].name}: {lack.reason if lack else 'no longer on offer'}")
+                gone.append(f"{ACTIVITIES[stored['activity_id']].name}: {lack.reason if lack else 'no longer on offer'}")
                 continue
             blocks.append(block)
             for q in block.quantities:
                 if q.single_use:
-                    used[q.material] = used.get(q.material, 0) + q.wanted
+                    used[q.thing_id] = used.get(q.thing_id, 0) + q.wanted
         days.append(DayOut(name=name, free=free, minutes=sum(b.minutes + b.setup_minutes for b in blocks),
                            blocks=[block_out(b) for b in blocks], gone=gone))  # fmt: skip
     return WeekOut(
         id=week.pk, child_id=week.child_id, child_name=week.child.first_name, home_name=week.child.home.name,
         starts_on=week.starts_on, a_day=week.a_day, targets=week.targets, supervision=week.supervision, status=week.status,
-        well_spent=week.well_spent, bound=week.bound, days=days, used_up=[f"{n} {MATERIALS[m].named(n)}" for m, n in sorted(used.items())],
-        left_out=[LeftOutOut(**fields_of(o)) for o in left_out(house, request, frozenset(b.family for d in days for b in d.blocks))],
+        well_spent=week.well_spent, bound=week.bound, days=days, used_up=[f"{n} {THINGS[m].named(n)}" for m, n in sorted(used.items())],
+        left_out=[LeftOutOut(**fields_of(o)) for o in left_out(cupboard, request, frozenset(b.activity_id for d in days for b in d.blocks))],
         made_at=week.made_at,
     )  # fmt: skip
 
@@ -265,9 +265,9 @@ def _group_block(b: GroupBlock) -> GroupBlockOut:
     first = next(iter(b.children.values()))
     cautions = {f"{h.reason} {h.remedy}": None for c in b.children.values() for h in c.verdict.hits}
     return GroupBlockOut(
-        part=b.part, family=b.family.id, name=b.family.name, target=b.family.target, minutes=b.minutes, turns=b.turns,
+        part=b.part, activity_id=b.activity.id, name=b.activity.name, target=b.activity.target, minutes=b.minutes, turns=b.turns,
         setup=first.setup if len({c.setup for c in b.children.values()}) == 1 else "Each child's things on the side of the hand they use.",
-        tidy=b.family.tidy, things=[SharedOut(name=MATERIALS[t.material].named(t.wanted), wanted=t.wanted, have=t.have, own_pot=t.own_pot) for t in b.things],
+        tidy=b.activity.tidy, things=[SharedOut(name=THINGS[t.thing_id].named(t.wanted), wanted=t.wanted, have=t.have, own_pot=t.own_pot) for t in b.things],
         children=[
             GroupChildOut(child=n, grade=list(c.variant.grade), grade_words=list(c.grade_words), rung=c.rung, strand=c.strand, strand_name=STRANDS[c.strand].name,
                           expected=c.expected, expected_words=chance_in_words(c.expected), count=c.count, unit=c.unit)

@@ -9,7 +9,7 @@ from types import MappingProxyType
 from caseload.facts import estimates_of, facts_of
 from caseload.models import Child, Home
 from core.child import Setting
-from core.offers import House, Variant
+from core.offers import UsableCupboard, Variant
 from core.planner import LockedBlock, SessionRequest
 from cupboard.queries import items, stock_of
 from planning.models import Plan, PlanBlock
@@ -26,7 +26,7 @@ class Wish:
     place: str = "clinic"
     supervision: str = "arms_reach"
     excluded: tuple[str, ...] = ()
-    shape: str = "parts"
+    format_id: str = "parts"
     order: str = "precision_first"
 
 
@@ -35,7 +35,7 @@ class Workbench:
     """A request and the cupboard it may use."""
 
     request: SessionRequest
-    house: House
+    cupboard: UsableCupboard
 
 
 def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[LockedBlock] = ()) -> Workbench:
@@ -45,10 +45,10 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[L
     stock = stock_of(home)
     request = SessionRequest(
         facts, setting, stock, MappingProxyType(estimates_of(child, on)), wish.minutes, tuple(wish.targets),
-        recent=MappingProxyType(recent_families(child)), locked=tuple(locked), excluded=frozenset(wish.excluded),
-        shape=wish.shape, order=wish.order,
+        recent=MappingProxyType(recent_activities(child)), locked=tuple(locked), excluded=frozenset(wish.excluded),
+        format_id=wish.format_id, order=wish.order,
     )  # fmt: skip
-    return Workbench(request, House(stock, facts, setting))
+    return Workbench(request, UsableCupboard(stock, facts, setting))
 
 
 def workbench_of(plan: Plan, on: date) -> Workbench:
@@ -58,7 +58,7 @@ def workbench_of(plan: Plan, on: date) -> Workbench:
 
 def wish_of(plan: Plan) -> Wish:
     """What was asked of a stored plan."""
-    return Wish(plan.minutes, tuple(plan.targets), plan.place, plan.supervision, tuple(plan.excluded), plan.shape, plan.order)
+    return Wish(plan.minutes, tuple(plan.targets), plan.place, plan.supervision, tuple(plan.excluded), plan.format_id, plan.order)
 
 
 def locked_of(plan: Plan) -> tuple[LockedBlock, ...]:
@@ -68,22 +68,22 @@ def locked_of(plan: Plan) -> tuple[LockedBlock, ...]:
 
 def variant_of(block: PlanBlock) -> Variant:
     """The graded activity of a stored block."""
-    return Variant(block.family, tuple(block.grade))
+    return Variant(block.activity_id, tuple(block.grade))
 
 
-def recent_families(child: Child) -> dict[str, int]:
+def recent_activities(child: Child) -> dict[str, int]:
     """Which families the last sessions used, and how many sessions ago."""
     used = Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").prefetch_related("blocks")
     found: dict[str, int] = {}
     for ago, plan in enumerate(used[:SESSIONS_REMEMBERED]):
         for block in plan.blocks.all():
-            found.setdefault(block.family, ago)
+            found.setdefault(block.activity_id, ago)
     return found
 
 
 def stock_stamp(home: Home) -> str:
     """A short text that changes whenever the cupboard does."""
-    lines = "|".join(f"{i.material}:{i.count}:{sorted(i.measured.items())}" for i in items(home))
+    lines = "|".join(f"{i.thing_id}:{i.count}:{sorted(i.measured.items())}" for i in items(home))
     return hashlib.sha256(lines.encode()).hexdigest()
 
 

@@ -12,7 +12,7 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from core.child import Child as Facts
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.offers import Variant, grade_words
 from core.progress import by_hand, day_levels, grade_changes, help_by_day, measures, moved, standings
 from core.recording import MARKS, MEASURED, SUPPORTS
@@ -120,7 +120,7 @@ def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[Ma
         MarkedOut(
             on=c.on,
             kind="harder" if c.by > 0 else "easier",
-            words=f"{FAMILIES[c.family].name}: {c.by:+.1f} rungs, now rung {c.to:.1f}",
+            words=f"{ACTIVITIES[c.activity_id].name}: {c.by:+.1f} rungs, now rung {c.to:.1f}",
         )
         for c in grade_changes(strand, results)
     ]
@@ -144,8 +144,8 @@ def results_out(run: Run) -> ResultsOut:
 def set_out(s: SetResult, strand: str, facts: Facts) -> SetOut:
     """A set as the API shows it."""
     return SetOut(
-        on=s.on, block=s.block, family=s.family, name=FAMILIES[s.family].name,
-        grade_words=list(grade_words(Variant(s.family, s.grade), facts)), strand=strand, strand_name=STRANDS[strand].name,
+        on=s.on, block=s.block, activity_id=s.activity_id, name=ACTIVITIES[s.activity_id].name,
+        grade_words=list(grade_words(Variant(s.activity_id, s.grade), facts)), strand=strand, strand_name=STRANDS[strand].name,
         difficulty=s.difficulty[strand], support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
         successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
         hold_seconds=s.hold_seconds, measured=[f"{MEASURED[m].name}: {MEASURED[m].in_words(v)}" for m, v in s.measures.items()],

@@ -65,7 +65,7 @@ class SetOut(Schema):
 
     on: date
     block: str
-    family: str
+    activity_id: str
     name: str
     grade_words: list[str]
     strand: str

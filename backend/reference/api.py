@@ -6,9 +6,9 @@ from ninja import Router
 from clinic.schema import Schema
 from core.child import ALLERGENS, PRECAUTIONS
 from core.child import CHOICES as POLICIES
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.materials import MEASURES
-from core.planner import ORDERS, SHAPES
+from core.planner import FORMATS, ORDERS
 from core.progress import WORDS
 from core.recording import SUPPORTS
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
@@ -47,8 +47,8 @@ class TaskOut(Choice):
     demands: dict[str, int]
 
 
-class ShapeOut(Choice):
-    """A shape of session and what it is for."""
+class FormatOut(Choice):
+    """A format of session and what it is for."""
 
     hint: str
 
@@ -64,7 +64,7 @@ class WordsOut(Schema):
     precautions: list[Choice]
     policies: dict[str, list[Choice]]
     steps: list[Choice]
-    shapes: list[ShapeOut]
+    formats: list[FormatOut]
     orders: list[Choice]
     themes: list[str]
     measures: dict[str, str]
@@ -86,8 +86,8 @@ def words(request: HttpRequest) -> WordsOut:
         precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
         steps=[Choice(id=k, name=v) for k, v in WORDS.items()],
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
-        shapes=[ShapeOut(id=s.id, name=s.name, hint=s.hint) for s in SHAPES.values()],
+        formats=[FormatOut(id=s.id, name=s.name, hint=s.hint) for s in FORMATS.values()],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
-        themes=sorted({t for f in FAMILIES.values() for t in f.themes}),
+        themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
         measures=dict(MEASURES),
     )  # fmt: skip

@@ -11,7 +11,7 @@ from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import safety
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.offers import Variant, grade_words, neighbours
 from core.planner import Block, block_of, shared_out
 from core.progress import measures, next_hand
@@ -21,7 +21,7 @@ from planning.models import Plan, PlanBlock
 from planning.shown import block_out
 from planning.workbench import Workbench, variant_of, workbench_of
 from running.models import Run, RunEvent, SetRecord
-from running.queries import families_of, folded, parts_of, sets_by_strand, strands_of
+from running.queries import activities_of, folded, parts_of, sets_by_strand, strands_of
 
 
 @dataclass(frozen=True)
@@ -61,13 +61,13 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
 
 
 def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
-    block = block_of(bench.request, bench.house, stored.part, variant_of(stored), stored.minutes)
+    block = block_of(bench.request, bench.cupboard, stored.part, variant_of(stored), stored.minutes)
     if block is None:
-        lack = bench.house.lack(variant_of(stored))
+        lack = bench.cupboard.lack(variant_of(stored))
         reason = lack.reason if lack else "It is no longer on offer."
         raise FieldError(
             f"blocks.{at}",
-            stored.family,
+            stored.activity_id,
             f"Block {at + 1} can't be run today: {reason}",
             "Plan again, or take the block out.",
         )
@@ -88,7 +88,7 @@ class _Done:
 
     def record(self, block: Block) -> float | None:
         """The own best pace at an activity, in items a minute, where speed is played with and there is one."""
-        mine = measures([s for s in self.every.get(block.strand, ()) if s.family == block.variant.family])
+        mine = measures([s for s in self.every.get(block.strand, ()) if s.activity_id == block.variant.activity_id])
         return max((v for s in mine if s.id == "pace" for _, v in s.points), default=None)
 
 
@@ -106,9 +106,9 @@ def _frozen_block(bench: Workbench, block: Block, at: int, done: _Done) -> dict[
 
 def _asked(bench: Workbench, block: Block) -> list[dict[str, Any]]:
     """What this activity has read off by hand; for resistance the force of the thing in use comes ready."""
-    things = {s.id: s.thing for s in bench.house.stock}
+    things = {s.id: s.thing for s in bench.cupboard.stock}
     forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
-    asked = [MEASURED[m] for m in FAMILIES[block.variant.family].measures if m in MEASURED]
+    asked = [MEASURED[m] for m in ACTIVITIES[block.variant.activity_id].measures if m in MEASURED]
     return [
         {"id": m.id, "name": m.name, "unit": m.unit, "lowest": m.lowest, "highest": m.highest, "step": m.step,
          "usual": max(forces) if m.id == "newton" and forces else None,
@@ -122,11 +122,11 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
 
     Worked out before the run begins, so that a tablet without a network can stop the block at once.
     """
-    child = replace(bench.house.child, mouthing="sometimes")
-    things = {s.id: s.thing for s in bench.house.stock}
+    child = replace(bench.cupboard.child, mouthing="sometimes")
+    things = {s.id: s.thing for s in bench.cupboard.stock}
     found = []
     for q in block.quantities:
-        verdict = safety.assess(things[q.stock_id], child, bench.house.setting)
+        verdict = safety.assess(things[q.stock_id], child, bench.cupboard.setting)
         if verdict.status == "barred":
             found.append(f"{q.name}: {verdict.hits[0].reason} {verdict.hits[0].remedy}")
     return found
@@ -135,16 +135,16 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
 def _grades(bench: Workbench, here: Variant) -> list[dict[str, Any]]:
     """The ladder of one-step changes a tablet may make while offline: easiest to hardest through this grade."""
     down, up, at = [], [], here
-    while (found := neighbours(at, bench.house)[0]) and len(down) < 4:
+    while (found := neighbours(at, bench.cupboard)[0]) and len(down) < 4:
         down.append((found.variant, found.words))
         at = found.variant
     at = here
-    while (found := neighbours(at, bench.house)[1]) and len(up) < 4:
+    while (found := neighbours(at, bench.cupboard)[1]) and len(up) < 4:
         up.append((found.variant, found.words))
         at = found.variant
     ladder = [*reversed(down), (here, ""), *up]
     return [
-        {"grade": list(v.grade), "words": list(grade_words(v, bench.house.child)), "change": words, "here": v == here}
+        {"grade": list(v.grade), "words": list(grade_words(v, bench.cupboard.child)), "change": words, "here": v == here}
         for v, words in ladder
     ]
 
@@ -156,7 +156,7 @@ def keep_events(member: Member, run: Run, events: Sequence[Mapping[str, Any]]) -
         raise FieldError(
             "run", str(run.pk), "The note of this run is signed; nothing more is counted.", "Add an amendment to the note."
         )
-    blocks = families_of(run)
+    blocks = activities_of(run)
     good: list[Event] = []
     refused = []
     for plain in events:
@@ -180,7 +180,7 @@ def fold_run(run: Run) -> list[SetRecord]:
     run.sets.all().delete()
     strands, parts = strands_of(run), parts_of(run)
     return SetRecord.objects.bulk_create(
-        SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, part=parts[s.block], family=s.family, grade=list(s.grade),
+        SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, part=parts[s.block], activity_id=s.activity_id, grade=list(s.grade),
                   strand=strands[s.block], difficulty=s.difficulty[strands[s.block]], support=s.support, hand=s.hand,
                   tries=s.tries, successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
                   hold_seconds=s.hold_seconds, measures=dict(s.measures), marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row,

@@ -8,7 +8,7 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, acting, log
 from clinic.models import Member
-from core.offers import House
+from core.offers import UsableCupboard
 from core.planner import safe_for_all
 from planning.models import GroupSession, Plan, PlanBlock
 from planning.week_actions import GroupWish, group_request
@@ -37,7 +37,7 @@ def start_together(
     runs = []
     for child, session in zip(children, request.sessions, strict=True):
         plan = _plan(member, group, child, wish)
-        bench = Workbench(session, House(stock, session.child, session.setting))
+        bench = Workbench(session, UsableCupboard(stock, session.child, session.setting))
         blocks = frozen_blocks(plan, on, bench)
         run = Run.objects.create(pk=ids[child.pk], plan=plan, child=child, by=member, on=on, blocks=blocks, group=group)
         log(member, "run.start", run, child.pk, {"group": str(group.pk), "plan": str(plan.pk)})
@@ -61,7 +61,7 @@ def _plan(member: Member, group: GroupSession, child: Child, wish: GroupWish) ->
     if not mine or not all(c.get("grade") for _, c in mine):
         raise FieldError("group", str(group.pk), f"{child.first_name} is not in this plan any more.", "Plan the group again.")
     PlanBlock.objects.bulk_create(
-        PlanBlock(plan=plan, position=at, part=b["part"], family=b["family"], grade=c["grade"], minutes=b["minutes"],
+        PlanBlock(plan=plan, position=at, part=b["part"], activity_id=b["activity_id"], grade=c["grade"], minutes=b["minutes"],
                   strand=c["strand"], expected=c["expected"])
         for at, (b, c) in enumerate(mine)
     )  # fmt: skip

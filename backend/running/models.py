@@ -54,7 +54,7 @@ class SetRecord(models.Model):
     on = models.DateField()
     block = models.CharField(max_length=8)
     part = models.CharField(max_length=8)
-    family = models.CharField(max_length=40)
+    activity_id = models.CharField(max_length=40)
     grade = models.JSONField()
     strand = models.CharField(max_length=24)
     difficulty = models.FloatField()

@@ -37,9 +37,9 @@ def run_to_tap(member: Member, run_id: UUID) -> Run:
     return found
 
 
-def families_of(run: Run) -> dict[str, str]:
+def activities_of(run: Run) -> dict[str, str]:
     """The run's blocks: block id to family id."""
-    return {b["id"]: b["family"] for b in run.blocks}
+    return {b["id"]: b["activity_id"] for b in run.blocks}
 
 
 def parts_of(run: Run) -> dict[str, str]:
@@ -54,12 +54,12 @@ def strands_of(run: Run) -> dict[str, str]:
 
 def folded(run: Run) -> tuple[SetResult, ...]:
     """The run's log as sets."""
-    return fold(events_of(run), families_of(run), run.on, run.child.prompt_policy)
+    return fold(events_of(run), activities_of(run), run.on, run.child.prompt_policy)
 
 
 def events_of(run: Run) -> list[Event]:
     """The run's log as the rules read it, in the order it was tapped; a row no rule can read any more is passed over."""
-    blocks, events = families_of(run), []
+    blocks, events = activities_of(run), []
     for e in run.events.order_by("at", "pk"):
         try:
             events.append(read_event({"id": str(e.pk), "block": e.block, "kind": e.kind, "at": e.at, "value": e.value}, blocks))

@@ -47,7 +47,7 @@ def _for_block(run: Run, block: dict[str, Any], strand: str, sets: list[SetResul
     if here not in ladder:
         return []
     at = ladder.index(here)
-    variants = [Variant(block["family"], g) for g in ladder]
+    variants = [Variant(block["activity_id"], g) for g in ladder]
     step = step_today(from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, variants, at, strand)
     if not step:
         return []

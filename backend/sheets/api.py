@@ -10,10 +10,10 @@ from ninja import Router
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
-from core.library import FAMILIES
-from core.offers import House, Variant
+from core.library import ACTIVITIES
+from core.offers import UsableCupboard, Variant
 from core.paper import PrepBlock, prep_sheet
-from core.planner import Block, block_of, shape_of, shared_out
+from core.planner import Block, block_of, format_of, shared_out
 from planning.queries import plan_for
 from planning.week_actions import home_bench
 from planning.week_api import week_for, week_out
@@ -58,16 +58,16 @@ def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpRe
 def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
     plan = plan_for(who, plan_id)
     bench = workbench_of(plan, timezone.localdate())
-    made = (block_of(bench.request, bench.house, b.part, variant_of(b), b.minutes, b.locked) for b in plan.blocks.all())
+    made = (block_of(bench.request, bench.cupboard, b.part, variant_of(b), b.minutes, b.locked) for b in plan.blocks.all())
     blocks = shared_out([b for b in made if b])
-    sheet = prep_sheet(blocks, bench.house, plan.child.overrides, plan.child.first_name)
-    themes = {t for b in blocks for t in FAMILIES[b.variant.family].themes} & set(plan.child.likes)
+    sheet = prep_sheet(blocks, bench.cupboard, plan.child.overrides, plan.child.first_name)
+    themes = {t for b in blocks for t in ACTIVITIES[b.variant.activity_id].themes} & set(plan.child.likes)
     most_first = plan.child.prompt_policy == "most_first"
     return {
         "cue_order": "most help first, then less" if most_first else "least help first",
         "child": plan.child.first_name, "home": plan.home.name, "minutes": plan.minutes, "adult": ADULTS[plan.supervision],
         "hand": HANDS[plan.child.hand], "theme": sorted(themes)[0] if themes else "", "sheet": sheet,
-        "rows": [_row(p, shape_of(plan.shape).names[p.block.part], plan.child.hand) for p in sheet.blocks],
+        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], plan.child.hand) for p in sheet.blocks],
     }  # fmt: skip
 
 
@@ -84,21 +84,21 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
 
 def _week(who: Member, week_id: UUID) -> dict[str, Any]:
     week = week_for(who, week_id)
-    request, house = home_bench(week.child, week.targets, timezone.localdate())
+    request, cupboard = home_bench(week.child, week.targets, timezone.localdate())
     shown = week_out(week)
-    blocks = _once_each(week.days, request, house)
-    sheet = prep_sheet(blocks, house, week.child.overrides, week.child.first_name)
+    blocks = _once_each(week.days, request, cupboard)
+    sheet = prep_sheet(blocks, cupboard, week.child.overrides, week.child.first_name)
     return {
         "child": week.child.first_name, "starts_on": week.starts_on, "days": shown.days, "used_up": ", ".join(shown.used_up),
         "rows": [_row(p, "", week.child.hand) for p in sheet.blocks],
     }  # fmt: skip
 
 
-def _once_each(days: list[list[dict[str, Any]]], request: Any, house: House) -> list[Block]:
+def _once_each(days: list[list[dict[str, Any]]], request: Any, cupboard: UsableCupboard) -> list[Block]:
     """Each activity of the week once, at its longest."""
     found: dict[str, Block] = {}
     for stored in (b for day in days for b in day):
-        block = block_of(request, house, "main", Variant(stored["family"], tuple(stored["grade"])), stored["minutes"])
-        if block and (block.variant.family not in found or found[block.variant.family].minutes < block.minutes):
-            found[block.variant.family] = block
+        block = block_of(request, cupboard, "main", Variant(stored["activity_id"], tuple(stored["grade"])), stored["minutes"])
+        if block and (block.variant.activity_id not in found or found[block.variant.activity_id].minutes < block.minutes):
+            found[block.variant.activity_id] = block
     return list(found.values())

@@ -40,7 +40,7 @@ def make_home(member: Member, stock: dict[str, int] | None = None) -> Home:
     """A home with a cupboard."""
     home = Home.objects.create(clinic=member.clinic, name="Lock cottage")
     StockItem.objects.bulk_create(
-        StockItem(home=home, material=m, count=n) for m, n in (STOCK if stock is None else stock).items()
+        StockItem(home=home, thing_id=m, count=n) for m, n in (STOCK if stock is None else stock).items()
     )
     return home
 

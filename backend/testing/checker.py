@@ -4,8 +4,8 @@ from collections.abc import Iterator
 from itertools import pairwise
 
 from core.ability import chance
-from core.library import FAMILIES
-from core.library.declare import PARTS
+from core.child import PARTS
+from core.library import ACTIVITIES
 from core.planner import SessionPlan, SessionRequest
 from core.safety import assess
 
@@ -23,7 +23,7 @@ def _of_the_whole(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
         yield "too many tiring minutes"
     if places != sorted(places):
         yield "parts out of order"
-    if len({b.variant.family for b in plan.blocks}) != len(plan.blocks):
+    if len({b.variant.activity_id for b in plan.blocks}) != len(plan.blocks):
         yield "one activity twice"
     if any(a.tiring and b.tiring for a, b in pairwise(plan.blocks)):
         yield "two tiring blocks together"
@@ -47,9 +47,9 @@ def _of_each_block(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
                 yield f"{block.name} wants {q.wanted} {q.name}"
             if assess(have[q.stock_id].thing, request.child, request.setting).status == "barred":
                 yield f"{q.name} is barred"
-        for strand, rung in FAMILIES[block.variant.family].demands.items():
+        for strand, rung in ACTIVITIES[block.variant.activity_id].demands.items():
             if rung > request.estimates[strand].mean + 1:
                 yield f"{block.name} demands too much of {strand}"
-        expected = chance(request.estimates[block.strand], block.rung, family=block.variant.family)
+        expected = chance(request.estimates[block.strand], block.rung, activity_id=block.variant.activity_id)
         if abs(block.expected - expected) > 1e-9:
             yield f"{block.name} says {block.expected}, is {expected}"

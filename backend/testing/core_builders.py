@@ -5,9 +5,8 @@ from datetime import date
 
 from core import ability
 from core.child import Child, Setting
-from core.library import FAMILIES
-from core.library.things import MATERIALS
-from core.offers import House
+from core.library import ACTIVITIES, THINGS
+from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
 from core.planner import SessionRequest
 from core.running import SetResult
@@ -18,12 +17,12 @@ CLINIC = Setting("clinic", "arms_reach")
 
 def everything() -> dict[str, int]:
     """One of every known thing, in its usual number."""
-    return {m.id: m.typical_count for m in MATERIALS.values()}
+    return {m.id: m.typical_count for m in THINGS.values()}
 
 
-def full_house(child: Child | None = None, setting: Setting = CLINIC) -> House:
+def full_house(child: Child | None = None, setting: Setting = CLINIC) -> UsableCupboard:
     """A house that has everything."""
-    return House(stock_of(everything()), child or Child(72, hand="right"), setting)
+    return UsableCupboard(stock_of(everything()), child or Child(72, hand="right"), setting)
 
 
 def request_for(
@@ -37,7 +36,7 @@ def request_for(
 def made_up_request(seed: int) -> SessionRequest:
     """A made-up child in a made-up home, the same for the same seed."""
     rng = random.Random(seed)
-    ids = rng.sample(sorted(MATERIALS), rng.choice([25, 50, 90, 150]))
+    ids = rng.sample(sorted(THINGS), rng.choice([25, 50, 90, 150]))
     child = Child(
         rng.randint(20, 120), hand=rng.choice(["right", "left", "not_settled"]), mouthing=rng.choice(["never", "never", "sometimes", "often"]),
         allergies=frozenset(rng.sample(["wheat", "latex", "egg", "milk"], rng.choice([0, 0, 1, 2]))),
@@ -48,9 +47,9 @@ def made_up_request(seed: int) -> SessionRequest:
         s: ability.Estimate(max(0.5, ability.start(child, s).mean + rng.gauss(0, 0.7)), rng.uniform(0.3, 1.2)) for s in STRANDS
     }
     setting = Setting(rng.choice(["home", "clinic", "school"]), rng.choice(["arms_reach", "arms_reach", "room"]))
-    recent = {f: rng.randint(0, 3) for f in rng.sample(sorted(FAMILIES), 8)}
+    recent = {f: rng.randint(0, 3) for f in rng.sample(sorted(ACTIVITIES), 8)}
     targets = tuple(rng.sample(["grasp", "strength", "in_hand", "bilateral", "scissors"], rng.choice([1, 2])))
-    stock = stock_of({i: max(1, MATERIALS[i].typical_count // rng.choice([1, 2])) for i in ids})
+    stock = stock_of({i: max(1, THINGS[i].typical_count // rng.choice([1, 2])) for i in ids})
     return SessionRequest(child, setting, stock, estimates, rng.choice([10, 20, 30, 45]), targets, recent=recent)
 
 
@@ -60,8 +59,8 @@ def set_of(
     successes: int,
     support: str = "alone",
     grade: tuple[int, ...] = (1, 1, 0),
-    family: str = "load_the_barge",
+    activity_id: str = "load_the_barge",
     **more: object,
 ) -> SetResult:
     """A set result."""
-    return SetResult(on, "b0", family, grade, support, "right", tries, successes, **more)  # type: ignore[arg-type]
+    return SetResult(on, "b0", activity_id, grade, support, "right", tries, successes, **more)  # type: ignore[arg-type]

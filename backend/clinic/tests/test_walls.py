@@ -70,7 +70,7 @@ class WallTest(TestCase):
             ("get", f"/children/{child.pk}/progress", None),
             ("get", f"/children/{child.pk}/plans", None),
             ("get", f"/homes/{child.home_id}/cupboard", None),
-            ("post", f"/homes/{child.home_id}/cupboard", {"material": "cork", "count": 1}),
+            ("post", f"/homes/{child.home_id}/cupboard", {"thing_id": "cork", "count": 1}),
             ("put", f"/cupboard-items/{item.pk}", {"count": 1, "version": 1}),
             ("delete", f"/cupboard-items/{item.pk}", None),
             ("get", f"/plans/{run.plan_id}", None),

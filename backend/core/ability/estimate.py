@@ -20,7 +20,7 @@ import numpy as np
 from numpy.typing import ArrayLike, NDArray
 
 from core.child import Child
-from core.recording import SUPPORTS, lift
+from core.recording import SUPPORTS, SupportLevel, lift
 from core.skills import STRANDS, Strand
 
 LOG_ODDS_PER_RUNG = log(4)  # logit(0.8) - logit(0.5): what one rung is, by definition
@@ -61,20 +61,20 @@ class Estimate:
     mean: float
     sd: float
     as_of: date | None = None
-    families: tuple[str, ...] = ()
+    activities: tuple[str, ...] = ()
     offsets: tuple[float, ...] = ()
     cov: tuple[tuple[float, ...], ...] = ()
     tries: int = 0
     gain: float = GAIN_PER_WEEK
     carried: date | None = None
 
-    def offset(self, family: str | None) -> tuple[float, float]:
+    def offset(self, activity_id: str | None) -> tuple[float, float]:
         """Return (shift, variance) to add to the rung for one family: its offset, and what it adds to the doubt."""
-        if family is None:
+        if activity_id is None:
             return 0.0, 0.0
-        if family not in self.families:
+        if activity_id not in self.activities:
             return 0.0, OFFSET_SD**2
-        at = self.families.index(family) + 1
+        at = self.activities.index(activity_id) + 1
         return self.offsets[at - 1], self.cov[at][at] + 2 * self.cov[0][at]
 
 
@@ -82,11 +82,11 @@ class Estimate:
 class SetEvidence:
     """One set as evidence: what was asked, with what help, and how it went. difficulty in rungs."""
 
-    family: str
+    activity_id: str
     difficulty: float
     tries: int
     successes: int
-    support: str = "alone"
+    support: SupportLevel = "alone"
 
     def __post_init__(self) -> None:
         if not 0 <= self.successes <= self.tries:
@@ -120,7 +120,9 @@ def rung_for_age(ladder: Strand, age_months: float) -> float:
     return float(np.interp(age_months, [first, *ages], range(len(ages) + 1)))
 
 
-def chance(estimate: Estimate, rung: ArrayLike, support: str = "alone", family: str | None = None) -> NDArray[np.float64] | float:
+def chance(
+    estimate: Estimate, rung: ArrayLike, support: SupportLevel = "alone", activity_id: str | None = None
+) -> NDArray[np.float64] | float:
     """Return the chance of success on rung-`rung` work, integrated over what is not known of the child.
 
     rung    -- a float or an array, in rungs
@@ -129,7 +131,7 @@ def chance(estimate: Estimate, rung: ArrayLike, support: str = "alone", family: 
     Returns -- a float for a float, else an array of the same shape
     Source: Rasch 1960; Gauss-Hermite quadrature with 21 nodes.
     """
-    shift, extra = estimate.offset(family)
+    shift, extra = estimate.offset(activity_id)
     spread = float(np.sqrt(max(estimate.sd**2 + extra, 0.0)))
     gap = estimate.mean + shift + lift(support) - np.asarray(rung, dtype=float)
     chances = odds_curve(gap[..., None] + spread * _NODES) @ _WEIGHTS
@@ -159,7 +161,7 @@ def _covariance(estimate: Estimate) -> Floats:
     """The covariance of (rung, offsets..., gain); before any set, rung and gain know nothing of each other."""
     if estimate.cov:
         return np.array(estimate.cov, dtype=float)
-    return np.diag([estimate.sd**2, *(OFFSET_SD**2 for _ in estimate.families), GAIN_SD**2])
+    return np.diag([estimate.sd**2, *(OFFSET_SD**2 for _ in estimate.activities), GAIN_SD**2])
 
 
 def _rows(cov: Floats) -> tuple[tuple[float, ...], ...]:
@@ -176,35 +178,35 @@ def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimat
     told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
     if not told:
         return estimate
-    state = _State.of(on_day(estimate, on), sorted({s.family for s in told}))
-    for family in sorted({s.family for s in told}):
-        state.take_in(family, [s for s in told if s.family == family])
+    state = _State.of(on_day(estimate, on), sorted({s.activity_id for s in told}))
+    for activity in sorted({s.activity_id for s in told}):
+        state.take_in(activity, [s for s in told if s.activity_id == activity])
     return state.estimate(on, estimate.tries + sum(s.tries for s in told))
 
 
-def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, family: str) -> tuple[float, float]:
+def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activity_id: str) -> tuple[float, float]:
     """Return (mean, sd), in rungs, of what the child can do today at one activity, after today's sets so far.
 
     Unlike an estimate it counts the day's own swing: what a good or a bad day has shown already.
     """
     told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
-    state = _State.of(on_day(estimate, on), sorted({family, *(s.family for s in told)}))
-    for done in sorted({s.family for s in told}):
-        state.take_in(done, [s for s in told if s.family == done])
-    return state.level(family)
+    state = _State.of(on_day(estimate, on), sorted({activity_id, *(s.activity_id for s in told)}))
+    for done in sorted({s.activity_id for s in told}):
+        state.take_in(done, [s for s in told if s.activity_id == done])
+    return state.level(activity_id)
 
 
 class _State:
     """Mean and covariance of (rung, family offsets..., gain, the day's swing) while one day is taken in."""
 
-    def __init__(self, families: tuple[str, ...], mean: Floats, cov: Floats) -> None:
-        self.families, self.mean, self.cov = families, mean, cov
+    def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats) -> None:
+        self.activities, self.mean, self.cov = activities, mean, cov
 
     @classmethod
     def of(cls, estimate: Estimate, today: Iterable[str]) -> "_State":
-        new = [f for f in today if f not in estimate.families]
-        families = (*estimate.families, *new)
-        size, known = len(families) + 3, len(estimate.families) + 1
+        new = [f for f in today if f not in estimate.activities]
+        activities = (*estimate.activities, *new)
+        size, known = len(activities) + 3, len(estimate.activities) + 1
         places = [*range(known), size - 2]
         mean, cov = np.zeros(size), np.zeros((size, size))
         mean[places] = (estimate.mean, *estimate.offsets, estimate.gain)
@@ -212,20 +214,20 @@ class _State:
         for at in range(known, size - 2):
             cov[at, at] = OFFSET_SD**2
         cov[-1, -1] = DAY_SD**2
-        return cls(families, mean, cov)
+        return cls(activities, mean, cov)
 
-    def level(self, family: str) -> tuple[float, float]:
+    def level(self, activity_id: str) -> tuple[float, float]:
         """Mean and sd of today's level at one family."""
-        reach = self._reach(family)
+        reach = self._reach(activity_id)
         return float(reach @ self.mean), float(np.sqrt(reach @ self.cov @ reach))
 
-    def _reach(self, family: str) -> Floats:
+    def _reach(self, activity_id: str) -> Floats:
         reach = np.zeros(len(self.mean))
-        reach[[0, self.families.index(family) + 1, -1]] = 1.0
+        reach[[0, self.activities.index(activity_id) + 1, -1]] = 1.0
         return reach
 
-    def take_in(self, family: str, sets: list[SetEvidence]) -> None:
-        reach = self._reach(family)
+    def take_in(self, activity_id: str, sets: list[SetEvidence]) -> None:
+        reach = self._reach(activity_id)
         mean, variance = float(reach @ self.mean), float(reach @ self.cov @ reach)
         new_mean, new_variance = _told_by(sets, mean, variance)
         gain = self.cov @ reach / variance
@@ -234,7 +236,7 @@ class _State:
 
     def estimate(self, on: date, tries: int) -> Estimate:
         cov = self.cov[:-1, :-1]
-        return Estimate(float(self.mean[0]), float(np.sqrt(cov[0, 0])), on, self.families,
+        return Estimate(float(self.mean[0]), float(np.sqrt(cov[0, 0])), on, self.activities,
                         tuple(float(o) for o in self.mean[1:-2]), _rows(cov), tries, float(self.mean[-2]))  # fmt: skip
 
 
@@ -269,7 +271,7 @@ def as_plain(estimate: Estimate) -> Mapping[str, object]:
         "mean": estimate.mean, "sd": estimate.sd, "tries": estimate.tries, "gain": estimate.gain,
         "as_of": estimate.as_of.isoformat() if estimate.as_of else None,
         "carried": estimate.carried.isoformat() if estimate.carried else None,
-        "families": list(estimate.families), "offsets": list(estimate.offsets),
+        "activities": list(estimate.activities), "offsets": list(estimate.offsets),
         "cov": [list(row) for row in estimate.cov],
     }  # fmt: skip
 
@@ -277,12 +279,12 @@ def as_plain(estimate: Estimate) -> Mapping[str, object]:
 def from_plain(plain: Mapping[str, object]) -> Estimate:
     """The estimate from what as_plain made; one from before gains were learned starts from the usual gain."""
     p: dict[str, object] = dict(plain)
-    families: tuple[str, ...] = tuple(p["families"])  # type: ignore[arg-type]
+    activities: tuple[str, ...] = tuple(p["activities"])  # type: ignore[arg-type]
     cov: tuple[tuple[float, ...], ...] = tuple(tuple(row) for row in p["cov"])  # type: ignore[attr-defined]
-    if cov and len(cov) == len(families) + 1:
+    if cov and len(cov) == len(activities) + 1:
         cov = (*((*row, 0.0) for row in cov), (*(0.0 for _ in cov), GAIN_SD**2))
     return Estimate(
-        float(p["mean"]), float(p["sd"]), _day(p["as_of"]), families, tuple(p["offsets"]), cov,  # type: ignore[arg-type]
+        float(p["mean"]), float(p["sd"]), _day(p["as_of"]), activities, tuple(p["offsets"]), cov,  # type: ignore[arg-type]
         int(p["tries"]), float(p.get("gain", GAIN_PER_WEEK)), _day(p.get("carried")),  # type: ignore[call-overload, arg-type]
     )  # fmt: skip
 

@@ -9,7 +9,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from core.ability.estimate import DAY_SD, OFFSET_SD, SetEvidence, odds_curve
-from core.recording import lift
+from core.recording import SupportLevel, lift
 
 LEARNING = {
     # rungs a week, and what happens to it; project definition
@@ -46,20 +46,20 @@ class Child:
         """Draw the day's swing; patchy children swing twice as far."""
         self.day = float(self.random.normal(0, DAY_SD * (2 if self.kind == "patchy" else 1)))
 
-    def offset(self, family: str) -> float:
+    def offset(self, activity_id: str) -> float:
         """How much better or worse this child is at one family than at its equals, in rungs."""
-        if family not in self.offsets:
-            self.offsets[family] = float(self.random.normal(0, OFFSET_SD))
-        return self.offsets[family]
+        if activity_id not in self.offsets:
+            self.offsets[activity_id] = float(self.random.normal(0, OFFSET_SD))
+        return self.offsets[activity_id]
 
-    def true_chance(self, week: float, family: str, difficulty: float, support: str = "alone") -> float:
+    def true_chance(self, week: float, activity_id: str, difficulty: float, support: SupportLevel = "alone") -> float:
         """The true chance of success today."""
         helped = lift(support) * (1.5 if self.kind == "prompt_dependent" else 1.0)
         alone = -0.4 if self.kind == "prompt_dependent" and support == "alone" else 0.0
-        gap = self.true_rung(week) + self.offset(family) + self.day + helped + alone - difficulty
+        gap = self.true_rung(week) + self.offset(activity_id) + self.day + helped + alone - difficulty
         return float(odds_curve(gap))
 
-    def play(self, week: float, family: str, difficulty: float, tries: int, support: str = "alone") -> SetEvidence:
+    def play(self, week: float, activity_id: str, difficulty: float, tries: int, support: SupportLevel = "alone") -> SetEvidence:
         """One set as it would go."""
-        won = int(self.random.binomial(tries, self.true_chance(week, family, difficulty, support)))
-        return SetEvidence(family, difficulty, tries, won, support)
+        won = int(self.random.binomial(tries, self.true_chance(week, activity_id, difficulty, support)))
+        return SetEvidence(activity_id, difficulty, tries, won, support)

@@ -7,22 +7,27 @@ from core.child.profile import (
     SUPERVISION_RANK,
     Child,
     Hand,
+    Mouthing,
+    Place,
     PromptPolicy,
     Setting,
     Supervision,
-    Zone,
-    Zones,
 )
 from core.child.wording import for_child
+from core.child.zones import PARTS, Part, Zone, Zones
 
 __all__ = [
     "ALLERGENS",
     "CHOICES",
     "DEFAULTS",
+    "PARTS",
     "PRECAUTIONS",
     "SUPERVISION_RANK",
     "Child",
     "Hand",
+    "Mouthing",
+    "Part",
+    "Place",
     "PromptPolicy",
     "Setting",
     "Supervision",

@@ -1,6 +1,6 @@
 """What the rules need to know of a child and of the place a session happens in."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
@@ -92,33 +92,3 @@ class Setting:
     def offers(self, wanted: Supervision) -> bool:
         """Whether the supervision here is at least what is wanted."""
         return SUPERVISION_RANK[self.supervision] >= SUPERVISION_RANK[wanted]
-
-
-@dataclass(frozen=True)
-class Zone:
-    """A band of expected independent success, as chances from 0 to 1."""
-
-    low: float
-    high: float
-
-
-@dataclass(frozen=True)
-class Zones:
-    """The band each part of a session aims for. Defaults: common practice, no source."""
-
-    bands: MappingProxyType[str, Zone] = field(
-        default_factory=lambda: MappingProxyType(
-            {
-                "opener": Zone(0.90, 0.995),
-                "warm-up": Zone(0.70, 0.95),
-                "main": Zone(0.70, 0.85),
-                "stretch": Zone(0.50, 0.70),
-                "daily": Zone(0.65, 0.90),
-                "tidy": Zone(0.80, 0.99),
-            }
-        )
-    )
-
-    def of(self, part: str) -> Zone:
-        """Return the band for a part of a session."""
-        return self.bands[part]

@@ -12,18 +12,18 @@ from core.materials.paper import cutting
 from core.materials.properties import (
     FORMS,
     MEASURES,
-    Material,
     MeasureError,
     Need,
     Role,
     Stock,
+    Thing,
     among,
     at_least,
     at_most,
     between,
-    measured_material,
+    measured_thing,
 )
-from core.materials.shapes import Ball, Box, Ring, Rod, Shape
+from core.materials.shapes import Ball, Box, Disc, Ring, Rod, Shape
 
 __all__ = [
     "COIN_GRAMS",
@@ -31,7 +31,7 @@ __all__ = [
     "MEASURES",
     "Ball",
     "Box",
-    "Material",
+    "Disc",
     "MeasureError",
     "Need",
     "NotMeasured",
@@ -40,6 +40,7 @@ __all__ = [
     "Role",
     "Shape",
     "Stock",
+    "Thing",
     "among",
     "at_least",
     "at_most",
@@ -48,6 +49,6 @@ __all__ = [
     "force_from_coins",
     "force_from_water",
     "hole_between",
-    "measured_material",
+    "measured_thing",
     "sheet_weight",
 ]

@@ -39,7 +39,7 @@ PLAUSIBLE_TIMES = 4  # how many times larger or smaller than the usual one a thi
 
 
 @dataclass(frozen=True)
-class Material:
+class Thing:
     """A household thing. Sizes in mm, forces in N, sheet weight in g/m²; None where it does not apply.
 
     Figures are typical ones, from memory; a home's own measurement replaces them.
@@ -47,6 +47,8 @@ class Material:
 
     id: str
     name: str
+    one: str
+    many: str
     forms: frozenset[str]
     shape: Shape
     soft: bool = False
@@ -82,10 +84,8 @@ class Material:
     instead: str = ""
 
     def named(self, count: int) -> str:
-        """The name for so many of it, in lower case: 'pencil' for one, 'pencils' for three, however it is declared."""
-        if count == 1:
-            return one_of(self.name) if self.typical_count > 1 else self.name.lower()
-        return many_of(self.name)
+        """The name for so many of it, in lower case: 'pencil' for one, 'pencils' for three."""
+        return self.one if count == 1 else self.many
 
     @property
     def size_mm(self) -> float:
@@ -103,92 +103,6 @@ class Material:
         return self.shape.extents_mm[2]
 
 
-_HEAD_ENDS = (
-    " with ",
-    ", ",
-    " of ",
-    " cut ",
-    " to ",
-    " from ",
-    " in ",
-    " that ",
-    " on ",
-    " used ",
-    " rolled ",
-    " and ",
-    " standing ",
-    " filled ",
-    " fixed ",
-    " over ",
-)
-_ODD = MappingProxyType({"dice": "die", "knives": "knife", "boxes": "box", "glass": "glass", "dominoes": "domino", "brushes": "brush",
-                         "scarves": "scarf"})  # fmt: skip
-_NO_ONE = frozenset({"wool", "foil", "paper", "corn", "cereal", "pasta", "line", "tape", "rice", "putty", "dough", "box", "bag"})
-
-_NOT_COUNTED = frozenset(
-    {
-        "wool",
-        "foil",
-        "paper",
-        "pasta",
-        "tape",
-        "rice",
-        "putty",
-        "dough",
-        "cereal",
-        "clay",
-        "wrap",
-        "paint",
-        "card",
-        "corn",
-        "spaghetti",
-    }
-)
-
-
-def one_of(name: str) -> str:
-    """Return the name of one thing from a plural one, in lower case: 'Bottles with a screw cap' gives 'bottle with a screw cap'.
-
-    Limits: English endings; a name without a plural head keeps its words ('paper tape').
-    """
-    lower = name.lower()
-    at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
-    *before, last = lower[:at].split(" ")
-    return " ".join([*before, _singular(last)]) + lower[at:]
-
-
-def many_of(name: str) -> str:
-    """Return the name of several things, in lower case: 'Glue stick' gives 'glue sticks', 'Pencils' stays.
-
-    Limits: English endings; what is not counted ('soft putty') keeps its words.
-    """
-    lower = name.lower()
-    at = min((i for end in _HEAD_ENDS if (i := lower.find(end)) > 0), default=len(lower))
-    *before, last = lower[:at].split(" ")
-    return " ".join([*before, _plural(last)]) + lower[at:]
-
-
-def _plural(word: str) -> str:
-    odd = {one: many for many, one in _ODD.items() if one != many}
-    if word in odd:
-        return odd[word]
-    if word in _NOT_COUNTED or word in _ODD or word.endswith("s"):
-        return word
-    if word.endswith(("x", "ch", "sh")):
-        return word + "es"
-    return word[:-1] + "ies" if word.endswith("y") and word[-2] not in "aeiou" else word + "s"
-
-
-def _singular(word: str) -> str:
-    if word in _ODD:
-        return _ODD[word]
-    if word in _NO_ONE or not word.endswith("s") or word.endswith(("ss", "us")):
-        return word
-    if word.endswith(("ches", "shes", "xes", "sses")):
-        return word[:-2]
-    return word[:-3] + "y" if word.endswith("ies") and len(word) > 4 else word[:-1]
-
-
 class MeasureError(ValueError):
     """A measured value that can't be right. `field` names it; the text says what, why and what to do."""
 
@@ -199,20 +113,20 @@ class MeasureError(ValueError):
 
 @dataclass(frozen=True)
 class Stock:
-    """One line of a cupboard: a material, how many, and what was measured in this home."""
+    """One line of a cupboard: a thing as it usually is, how many, and what was measured in this home."""
 
-    material: Material
+    usual: Thing
     count: int
     id: str = ""
     measured: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
 
     @property
-    def thing(self) -> Material:
+    def thing(self) -> Thing:
         """The material with this home's own measurements in place of the typical ones."""
-        return measured_material(self.material, self.measured) if self.measured else self.material
+        return measured_thing(self.usual, self.measured) if self.measured else self.usual
 
 
-def measured_material(material: Material, measured: Mapping[str, float]) -> Material:
+def measured_thing(thing: Thing, measured: Mapping[str, float]) -> Thing:
     """Return the material with some properties measured. Raises MeasureError on an impossible value."""
     changes: dict[str, object] = {}
     for name, value in measured.items():
@@ -220,31 +134,31 @@ def measured_material(material: Material, measured: Mapping[str, float]) -> Mate
             raise MeasureError(name, f"{name} is not something measured here. Use one of {', '.join(MEASURES)}.")
         if not 0 < value < 10_000:
             raise MeasureError(name, f"{value:g} {MEASURES[name]} is not possible. Measure again: more than 0, below 10,000.")
-        if name == "size_mm" and not 1 / PLAUSIBLE_TIMES <= value / material.size_mm <= PLAUSIBLE_TIMES:
+        if name == "size_mm" and not 1 / PLAUSIBLE_TIMES <= value / thing.size_mm <= PLAUSIBLE_TIMES:
             raise MeasureError(
                 name,
-                f"{value:g} mm is far from the {material.size_mm:g} mm of a usual one. Measure across its middle side again.",
+                f"{value:g} mm is far from the {thing.size_mm:g} mm of a usual one. Measure across its middle side again.",
             )
         if name != "size_mm":
             changes[name] = float(value)
-    shape = _resized(material, measured["size_mm"]) if "size_mm" in measured else material.shape
-    result = replace(material, shape=shape, **changes)  # type: ignore[arg-type]
+    shape = _resized(thing, measured["size_mm"]) if "size_mm" in measured else thing.shape
+    result = replace(thing, shape=shape, **changes)  # type: ignore[arg-type]
     _check_hole(result)
     return result
 
 
-def _resized(material: Material, size_mm: float) -> Shape:
+def _resized(thing: Thing, size_mm: float) -> Shape:
     """Scale the whole shape so that its middle side measures size_mm."""
-    factor = size_mm / material.size_mm
-    sides = {f.name: getattr(material.shape, f.name) * factor for f in fields(material.shape)}
-    return type(material.shape)(**sides)
+    factor = size_mm / thing.size_mm
+    sides = {f.name: getattr(thing.shape, f.name) * factor for f in fields(thing.shape)}
+    return type(thing.shape)(**sides)
 
 
-def _check_hole(material: Material) -> None:
-    if material.hole_mm is not None and "bead" in material.forms and material.hole_mm >= material.size_mm:
+def _check_hole(thing: Thing) -> None:
+    if thing.hole_mm is not None and "bead" in thing.forms and thing.hole_mm >= thing.size_mm:
         raise MeasureError(
             "hole_mm",
-            f"a hole of {material.hole_mm:g} mm does not fit in a thing {material.size_mm:g} mm across. "
+            f"a hole of {thing.hole_mm:g} mm does not fit in a thing {thing.size_mm:g} mm across. "
             "Measure the hole and the thing again.",
         )
 
@@ -259,9 +173,9 @@ class Need:
     high: float | None = None
     among: frozenset[object] | None = None
 
-    def met_by(self, material: Material) -> bool:
+    def met_by(self, thing: Thing) -> bool:
         """Whether the material has the property, within the bounds (inclusive)."""
-        value = getattr(material, self.prop)
+        value = getattr(thing, self.prop)
         if self.among is not None:
             return value in self.among
         if value is None:
@@ -294,7 +208,7 @@ class Role:
     """A part a thing plays in an activity: its form, what it needs, and how many. Declared once, equal only to itself.
 
     fixed         -- how many whatever the count
-    per_count     -- how many for each counted try
+    per_try     -- how many for each counted try
     share         -- the smallest part of the full number that still works, in rounds (0 to 1)
     pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
     """
@@ -304,21 +218,21 @@ class Role:
     form: str
     needs: tuple[Need, ...] = ()
     fixed: int = 1
-    per_count: float = 0.0
+    per_try: float = 0.0
     share: float = 1.0
     pieces: int = 1
 
     def quantity(self, count: int) -> int:
         """How many things a set of `count` tries wants."""
-        return self.fixed + ceil(self.per_count * count - 1e-9)
+        return self.fixed + ceil(self.per_try * count - 1e-9)
 
     def least(self, count: int) -> int:
         """How many are enough when the set is done in rounds with the same things."""
         return max(1, ceil(self.quantity(count) * self.share - 1e-9))
 
-    def filled_by(self, material: Material, extra: tuple[Need, ...] = ()) -> bool:
+    def filled_by(self, thing: Thing, extra: tuple[Need, ...] = ()) -> bool:
         """Whether the material can play this role at a grade that asks `extra` of it."""
-        return self.form in material.forms and all(n.met_by(material) for n in (*self.needs, *extra))
+        return self.form in thing.forms and all(n.met_by(thing) for n in (*self.needs, *extra))
 
     def asks(self, extra: tuple[Need, ...] = ()) -> str:
         """The role in words: 'line: thinner than the hole, stiff'."""

@@ -25,7 +25,7 @@ class Ball(_Sized):
 
 @dataclass(frozen=True)
 class Rod(_Sized):
-    """A solid cylinder with flat ends; a disc is a short one."""
+    """A solid cylinder with flat ends."""
 
     diameter_mm: float
     length_mm: float
@@ -34,6 +34,19 @@ class Rod(_Sized):
     def extents_mm(self) -> tuple[float, float, float]:
         """Longest, middle and shortest side of the box around it."""
         return _sorted_sides(self.diameter_mm, self.diameter_mm, self.length_mm)
+
+
+@dataclass(frozen=True)
+class Disc(_Sized):
+    """A flat solid cylinder: a coin, a counter, a lid."""
+
+    diameter_mm: float
+    height_mm: float
+
+    @property
+    def extents_mm(self) -> tuple[float, float, float]:
+        """Longest, middle and shortest side of the box around it."""
+        return _sorted_sides(self.diameter_mm, self.diameter_mm, self.height_mm)
 
 
 @dataclass(frozen=True)
@@ -72,7 +85,7 @@ class Ring(_Sized):
         return _sorted_sides(self.outer_mm, self.outer_mm, self.thickness_mm)
 
 
-Shape = Ball | Rod | Box | Ring
+Shape = Ball | Rod | Disc | Box | Ring
 
 
 def _sorted_sides(a: float, b: float, c: float) -> tuple[float, float, float]:

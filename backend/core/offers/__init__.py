@@ -2,19 +2,21 @@
 
 from core.offers.coverage import Reach, reach, starter_list
 from core.offers.grading import Neighbour, asks_other_hand, dials, difficulty, equals, grade_words, neighbours
-from core.offers.homemade import Making, makeable, verdict
+from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.substitutes import Swap, swaps
-from core.offers.usable_cupboard import House, Offer, Quantity, clears, stock_of
+from core.offers.usable_cupboard import Lack, LackKind, Offer, Quantity, UsableCupboard, clears, stock_of
 from core.offers.variants import Variant, asked_of, checked_variant, roles_of, set_count, tags_of, variants_of
 
 __all__ = [
-    "House",
-    "Making",
+    "Lack",
+    "LackKind",
     "Neighbour",
     "Offer",
     "Quantity",
     "Reach",
+    "Recipe",
     "Swap",
+    "UsableCupboard",
     "Variant",
     "asked_of",
     "asks_other_hand",

@@ -7,11 +7,11 @@ from dataclasses import dataclass
 from core import safety
 from core.ability import Estimate, chance, chance_in_words
 from core.child import Child, Setting
-from core.library import FAMILIES
-from core.library.declare import Family
-from core.materials import Material
+from core.library import ACTIVITIES
+from core.library.activity import Activity
+from core.materials import Thing
 from core.offers.grading import difficulty
-from core.offers.usable_cupboard import House, Quantity, fillers
+from core.offers.usable_cupboard import Quantity, UsableCupboard, fillers
 from core.offers.variants import Variant, roles_of, variants_of
 
 CAN_ADD = ("missing", "short")
@@ -27,7 +27,7 @@ class Reach:
     why_not    -- where nothing is on offer: the first reason
     """
 
-    family: Family
+    activity: Activity
     grades: int
     offered: int
     least: float
@@ -47,31 +47,31 @@ class Reach:
         return "" if self.expected is None else chance_in_words(self.expected)
 
 
-def reach(family: Family, house: House, estimate: Estimate) -> Reach:
+def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> Reach:
     """Return how far a house reaches in one activity, for a child with this estimate in its first strand."""
-    variants = list(variants_of(family))
-    rungs = {v: difficulty(v)[family.strand] for v in variants}
-    offers = [v for v in variants if house.offer(v)]
-    lacks = [lack for v in variants if (lack := house.lack(v))]
-    adds = Counter(lack.remedy for lack in lacks if lack.kind in CAN_ADD and house.roles_missing(lack.variant) == 1)
+    variants = list(variants_of(activity))
+    rungs = {v: difficulty(v)[activity.strand] for v in variants}
+    offers = [v for v in variants if cupboard.offer(v)]
+    lacks = [lack for v in variants if (lack := cupboard.lack(v))]
+    adds = Counter(lack.remedy for lack in lacks if lack.kind in CAN_ADD and cupboard.roles_missing(lack.variant) == 1)
     to_add, opens = max(adds.items(), key=lambda a: (a[1], a[0]), default=("", 0))
-    chances = {v: float(chance(estimate, rungs[v], family=family.id)) for v in offers}
+    chances = {v: float(chance(estimate, rungs[v], activity_id=activity.id)) for v in offers}
     nearest = min(offers, key=lambda v: (abs(chances[v] - 0.8), v.grade), default=None)
     on_offer = [rungs[v] for v in offers]
-    things = sorted({q.name for v in offers for q in _quantities(house, v)})
+    things = sorted({q.name for v in offers for q in _quantities(cupboard, v)})
     return Reach(
-        family, len(variants), len(offers), min(rungs.values()), max(rungs.values()), min(on_offer, default=None),
+        activity, len(variants), len(offers), min(rungs.values()), max(rungs.values()), min(on_offer, default=None),
         max(on_offer, default=None), nearest, chances[nearest] if nearest else None, to_add, opens,
         "" if offers else lacks[0].reason, tuple(things),
     )  # fmt: skip
 
 
-def _quantities(house: House, variant: Variant) -> tuple[Quantity, ...]:
-    offer = house.offer(variant)
+def _quantities(cupboard: UsableCupboard, variant: Variant) -> tuple[Quantity, ...]:
+    offer = cupboard.offer(variant)
     return offer.quantities if offer else ()
 
 
-def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most: int = 10) -> list[tuple[Material, int]]:
+def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most: int = 10) -> list[tuple[Thing, int]]:
     """Return the things that open most activities for this child, best first, each with how many it then makes whole.
 
     have -- ids of things that are there already
@@ -80,7 +80,7 @@ def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most:
     """
     fills = _safe_fillers(child, setting)
     chosen = set(have)
-    picked: list[tuple[Material, int]] = []
+    picked: list[tuple[Thing, int]] = []
     candidates = {m.id: m for roles in fills.values() for role in roles for m in role}
     for _ in range(most):
         left = [m for m in candidates.values() if m.id not in chosen]
@@ -92,27 +92,27 @@ def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most:
     return picked
 
 
-def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Material]]]:
+def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Thing]]]:
     """For every activity this child may do: the safe things for each role."""
-    house = House((), child, setting)
+    cupboard = UsableCupboard((), child, setting)
     safe: dict[str, bool] = {}
 
-    def usable(m: Material) -> bool:
+    def usable(m: Thing) -> bool:
         if m.id not in safe:
             safe[m.id] = safety.assess(m, child, setting).status != "barred" and m.handed in (None, child.hand)
         return safe[m.id]
 
     found = {}
-    for family in FAMILIES.values():
-        easiest = (0,) * len(family.axes)
-        if house.verdict_on_steps(family, easiest).status != "barred":
-            found[family.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(family, easiest)]
+    for activity in ACTIVITIES.values():
+        easiest = (0,) * len(activity.axes)
+        if cupboard.verdict_on_steps(activity, easiest).status != "barred":
+            found[activity.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(activity, easiest)]
     return found
 
 
-def _score(fills: Mapping[str, list[list[Material]]], chosen: set[str]) -> float:
+def _score(fills: Mapping[str, list[list[Thing]]], chosen: set[str]) -> float:
     return sum((sum(any(m.id in chosen for m in role) for role in roles) / len(roles)) ** 2 for roles in fills.values())
 
 
-def _whole(roles: list[list[Material]], chosen: set[str]) -> bool:
+def _whole(roles: list[list[Thing]], chosen: set[str]) -> bool:
     return all(any(m.id in chosen for m in role) for role in roles)

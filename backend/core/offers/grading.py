@@ -6,8 +6,8 @@ from functools import cache, lru_cache
 from types import MappingProxyType
 
 from core.child import Child, for_child
-from core.library import FAMILIES
-from core.offers.usable_cupboard import House, Offer
+from core.library import ACTIVITIES
+from core.offers.usable_cupboard import Offer, UsableCupboard
 from core.offers.variants import Variant, checked_variant, variants_of
 
 OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how families word the grade that asks for the other hand
@@ -73,7 +73,7 @@ def asks_other_hand(variant: Variant) -> bool:
     return any(w in OTHER_HAND_STEPS for w in grade_words(variant))
 
 
-def neighbours(variant: Variant, stock: House) -> tuple[Neighbour | None, Neighbour | None]:
+def neighbours(variant: Variant, stock: UsableCupboard) -> tuple[Neighbour | None, Neighbour | None]:
     """Return (easier, harder): the smallest change on one axis that this house and the hazards allow.
 
     stock -- a House: the cupboard as one child may use it in one setting
@@ -102,40 +102,40 @@ def _smallest(found: list[Neighbour]) -> Neighbour | None:
     return min(found, key=lambda n: abs(n.rungs), default=None)
 
 
-def _next_on_offer(variant: Variant, place: int, side: int, house: House) -> Variant | None:
+def _next_on_offer(variant: Variant, place: int, side: int, cupboard: UsableCupboard) -> Variant | None:
     at = variant.grade[place] + side
-    if not 0 <= at < len(FAMILIES[variant.family].axes[place].steps):
+    if not 0 <= at < len(ACTIVITIES[variant.activity_id].axes[place].steps):
         return None
     moved = variant.moved(place, at)
-    return moved if house.offer(moved) is not None else None
+    return moved if cupboard.offer(moved) is not None else None
 
 
-def dials(variant: Variant, house: House) -> tuple[Dial, ...]:
+def dials(variant: Variant, cupboard: UsableCupboard) -> tuple[Dial, ...]:
     """Return every axis with its steps, each with why it is not on offer in this house."""
     f = checked_variant(variant)
     return tuple(
-        Dial(axis.id, axis.words, tuple(_dial_step(variant, place, at, house) for at in range(len(axis.steps))))
+        Dial(axis.id, axis.words, tuple(_dial_step(variant, place, at, cupboard) for at in range(len(axis.steps))))
         for place, axis in enumerate(f.axes)
     )
 
 
-def _dial_step(variant: Variant, place: int, at: int, house: House) -> DialStep:
-    step = FAMILIES[variant.family].axes[place].steps[at]
-    lack = house.lack(variant.moved(place, at))
-    return DialStep(for_child(step.words, house.child), step.rungs, at == variant.grade[place], lack is None,
+def _dial_step(variant: Variant, place: int, at: int, cupboard: UsableCupboard) -> DialStep:
+    step = ACTIVITIES[variant.activity_id].axes[place].steps[at]
+    lack = cupboard.lack(variant.moved(place, at))
+    return DialStep(for_child(step.words, cupboard.child), step.rungs, at == variant.grade[place], lack is None,
                     lack.reason if lack else "", lack.remedy if lack else "")  # fmt: skip
 
 
-def equals(variant: Variant, house: House, within: float = SAME_RUNG) -> tuple[Offer, ...]:
+def equals(variant: Variant, cupboard: UsableCupboard, within: float = SAME_RUNG) -> tuple[Offer, ...]:
     """Return offers of other families that train the same strand at the same rung, nearest first.
 
     within -- rungs; how far from the variant's own difficulty still counts as the same
     """
-    strand = FAMILIES[variant.family].strand
+    strand = ACTIVITIES[variant.activity_id].strand
     at = difficulty(variant)[strand]
     found = []
-    for f in FAMILIES.values():
-        if f.id != variant.family and strand in f.trains:
-            near = [(abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(f) if (o := house.offer(v))]
+    for f in ACTIVITIES.values():
+        if f.id != variant.activity_id and strand in f.trains:
+            near = [(abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(f) if (o := cupboard.offer(v))]
             found += sorted(near, key=lambda n: n[:2])[:1]
     return tuple(offer for gap, _, offer in sorted(found, key=lambda n: (n[0], n[1])) if gap <= within)

@@ -4,22 +4,19 @@ from collections.abc import Collection
 
 from core import safety
 from core.child import Child, Setting
-from core.library.makings import MAKINGS, Making
-from core.library.things import MATERIALS
+from core.library import RECIPES, THINGS, Recipe
 from core.safety import Verdict
 
 
-def verdict(making: Making, child: Child, setting: Setting) -> Verdict:
+def verdict(recipe: Recipe, child: Child, setting: Setting) -> Verdict:
     """Return the hazard verdict on the made piece and on its making, for one child in one setting."""
-    return safety.worst(
-        (safety.assess(MATERIALS[making.material], child, setting), safety.assess_step(making.tags, child, setting))
-    )
+    return safety.worst((safety.assess(THINGS[recipe.thing_id], child, setting), safety.assess_step(recipe.tags, child, setting)))
 
 
-def makeable(have: Collection[str]) -> tuple[Making, ...]:
+def makeable(have: Collection[str]) -> tuple[Recipe, ...]:
     """Return what can be made from these material ids and is not among them, quickest first."""
-    found = [m for m in MAKINGS.values() if m.material not in have and not m.missing(have)]
-    return tuple(sorted(found, key=lambda m: (m.minutes, m.material)))
+    found = [m for m in RECIPES.values() if m.thing_id not in have and not m.missing(have)]
+    return tuple(sorted(found, key=lambda m: (m.minutes, m.thing_id)))
 
 
-__all__ = ["MAKINGS", "Making", "makeable", "verdict"]
+__all__ = ["RECIPES", "Recipe", "makeable", "verdict"]

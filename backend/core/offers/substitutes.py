@@ -2,10 +2,10 @@
 
 from dataclasses import dataclass
 
-from core.library.declare import Family
-from core.materials import Material, Role
+from core.library.activity import Activity
+from core.materials import Role, Thing
 from core.offers.grading import difficulty
-from core.offers.usable_cupboard import House
+from core.offers.usable_cupboard import UsableCupboard
 from core.offers.variants import Variant, asked_of, checked_variant, roles_of, set_count, variants_of
 from core.safety import Hit
 
@@ -47,35 +47,35 @@ class Swap:
         return f"{effort}; {count}{care}"
 
 
-def swaps(variant: Variant, role_id: str, house: House) -> tuple[Swap, ...]:
+def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swap, ...]:
     """Return every other thing in the house for one role of a variant: usable ones by how little they change, barred ones last.
 
     Raises ValueError when the activity has no such role; NotThere when family or grade does not exist.
     """
-    family = checked_variant(variant)
-    role = next((r for r in family.roles if r.id == role_id), None)
+    activity = checked_variant(variant)
+    role = next((r for r in activity.roles if r.id == role_id), None)
     if role is None:
-        raise ValueError(f"{family.name} has no role {role_id!r}. Use one of {', '.join(r.id for r in family.roles)}.")
-    offer = house.offer(variant)
+        raise ValueError(f"{activity.name} has no role {role_id!r}. Use one of {', '.join(r.id for r in activity.roles)}.")
+    offer = cupboard.offer(variant)
     now = next((q.stock_id for q in offer.quantities if q.role == role_id), "") if offer else ""
     found = [
-        swap for at, stock in enumerate(house.stock)
-        if stock.id != now and (swap := _swap(variant, family, role, house, at, now)) is not None
+        swap for at, stock in enumerate(cupboard.stock)
+        if stock.id != now and (swap := _swap(variant, activity, role, cupboard, at, now)) is not None
     ]  # fmt: skip
     return tuple(sorted(found, key=lambda s: (bool(s.barred), abs(s.rungs), s.rounds, s.name)))
 
 
-def _swap(variant: Variant, family: Family, role: Role, house: House, at: int, now: str) -> Swap | None:
-    stock, thing = house.stock[at], house.things[at]
-    grade = _nearest_grade(variant, family, role, thing)
+def _swap(variant: Variant, activity: Activity, role: Role, cupboard: UsableCupboard, at: int, now: str) -> Swap | None:
+    stock, thing = cupboard.stock[at], cupboard.things[at]
+    grade = _nearest_grade(variant, activity, role, thing)
     if grade is None:
         return None
-    count = set_count(family, grade.grade, house.child.counting_months)
+    count = set_count(activity, grade.grade, cupboard.child.counting_months)
     if stock.count < role.least(count):
         return None
-    strand, full = family.strand, role.quantity(count)
-    hits, before = house.verdicts[at].hits, _hits_of(house, now)
-    barred = hits[0].reason if house.verdicts[at].status == "barred" else ""
+    strand, full = activity.strand, role.quantity(count)
+    hits, before = cupboard.verdicts[at].hits, _hits_of(cupboard, now)
+    barred = hits[0].reason if cupboard.verdicts[at].status == "barred" else ""
     return Swap(
         stock.id, thing.name, grade, difficulty(grade)[strand] - difficulty(variant)[strand], min(full, stock.count), stock.count,
         max(1, -(-full // stock.count)), tuple(h for h in hits if h.rule not in {b.rule for b in before}),
@@ -83,22 +83,22 @@ def _swap(variant: Variant, family: Family, role: Role, house: House, at: int, n
     )  # fmt: skip
 
 
-def _hits_of(house: House, stock_id: str) -> tuple[Hit, ...]:
-    return next((v.hits for s, v in zip(house.stock, house.verdicts, strict=True) if s.id == stock_id), ())
+def _hits_of(cupboard: UsableCupboard, stock_id: str) -> tuple[Hit, ...]:
+    return next((v.hits for s, v in zip(cupboard.stock, cupboard.verdicts, strict=True) if s.id == stock_id), ())
 
 
-def _nearest_grade(variant: Variant, family: Family, role: Role, thing: Material) -> Variant | None:
+def _nearest_grade(variant: Variant, activity: Activity, role: Role, thing: Thing) -> Variant | None:
     """The grade nearest to the one asked, in steps changed and then in rungs, that this thing can play the role at."""
 
     def distance(v: Variant) -> tuple[int, float]:
         moved = sum(a != b for a, b in zip(v.grade, variant.grade, strict=True))
-        return moved, abs(difficulty(v)[family.strand] - difficulty(variant)[family.strand])
+        return moved, abs(difficulty(v)[activity.strand] - difficulty(variant)[activity.strand])
 
-    touching = [i for i, a in enumerate(family.axes) if any(role.id in s.needs for s in a.steps)]
+    touching = [i for i, a in enumerate(activity.axes) if any(role.id in s.needs for s in a.steps)]
     same_elsewhere = (
-        v for v in variants_of(family)
+        v for v in variants_of(activity)
         if all(v.grade[i] == variant.grade[i] for i in range(len(v.grade)) if i not in touching)
-        and role in roles_of(family, v.grade)
-        and role.filled_by(thing, asked_of(family, v.grade, role.id))
+        and role in roles_of(activity, v.grade)
+        and role.filled_by(thing, asked_of(activity, v.grade, role.id))
     )  # fmt: skip
     return min(same_elsewhere, key=distance, default=None)

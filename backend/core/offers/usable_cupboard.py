@@ -7,15 +7,15 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
 from types import MappingProxyType
+from typing import Literal
 
 from core import safety
 from core.child import Child, Setting
 from core.errors import NotThere
-from core.library import FAMILIES
-from core.library.declare import Clearance, Family
-from core.library.things import MATERIALS
-from core.materials import Material, Need, Role, Stock, cutting
-from core.offers.homemade import MAKINGS
+from core.library import ACTIVITIES, THINGS
+from core.library.activity import Activity, Clearance
+from core.materials import Need, Role, Stock, Thing, cutting
+from core.offers.homemade import RECIPES
 from core.offers.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
 from core.safety import RANK, Verdict, assess_together
 
@@ -27,7 +27,7 @@ class Quantity:
     role: str
     words: str
     stock_id: str
-    material: str
+    thing_id: str
     name: str
     wanted: int
     have: int
@@ -38,7 +38,7 @@ class Quantity:
     @property
     def named(self) -> str:
         """The name for as many as are wanted, in lower case."""
-        return MATERIALS[self.material].named(self.wanted)
+        return THINGS[self.thing_id].named(self.wanted)
 
     @property
     def cut(self) -> str:
@@ -70,68 +70,71 @@ class Offer:
         return found
 
 
+LackKind = Literal["barred", "missing", "short", "hand"]
+
+
 @dataclass(frozen=True)
 class Lack:
     """Why a variant is not on offer: barred by a rule, or something missing, with what would help."""
 
     variant: Variant
-    kind: str
+    kind: LackKind
     reason: str
     remedy: str
     rule: str = ""
 
 
-class House:
+class UsableCupboard:
     """A cupboard as one child may use it in one setting."""
 
     def __init__(self, stock: Iterable[Stock], child: Child, setting: Setting) -> None:
         self.child, self.setting = child, setting
         judged = [(s, s.thing, safety.assess(s.thing, child, setting)) for s in stock]
-        judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].material.id))
+        judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].usual.id))
         self.stock = tuple(j[0] for j in judged)
         self.things = tuple(j[1] for j in judged)
         self.verdicts = tuple(j[2] for j in judged)
         self._usable = sum(
             1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
         )
-        self._as_usual = tuple((1 << i, s.material.id) for i, s in enumerate(self.stock) if not s.measured)
+        self._as_usual = tuple((1 << i, s.usual.id) for i, s in enumerate(self.stock) if not s.measured)
         self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if s.measured)
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
         self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
-        self._fills: dict[tuple[Family, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None] = {}
+        self._fills: dict[tuple[Activity, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None] = {}
         self._quantities: dict[tuple[Role, int, int], Quantity] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer | None] = {}
-        self._have = frozenset(s.material.id for s in self.stock if s.count)
+        self._have = frozenset(s.usual.id for s in self.stock if s.count)
 
-    def _fits_hand(self, thing: Material) -> bool:
+    def _fits_hand(self, thing: Thing) -> bool:
         return thing.handed is None or self.child.hand in (thing.handed, "not_settled")
 
     def offer(self, variant: Variant) -> Offer | None:
         """Return what this house offers for a variant, or None when something is missing or barred."""
         if variant not in self._offers:
-            self._offers[variant] = self._made_offer(variant, FAMILIES[variant.family])
+            self._offers[variant] = self._made_offer(variant, ACTIVITIES[variant.activity_id])
         return self._offers[variant]
 
-    def offers(self, families: Iterable[Family] | None = None) -> Iterator[Offer]:
+    def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
         """Every variant on offer, family by family."""
-        for f in FAMILIES.values() if families is None else families:
+        for f in ACTIVITIES.values() if activities is None else activities:
             for variant in variants_of(f):
                 found = self.offer(variant)
                 if found is not None:
                     yield found
 
-    def verdict_on_steps(self, f: Family, grade: tuple[int, ...]) -> Verdict:
+    def verdict_on_steps(self, f: Activity, grade: tuple[int, ...]) -> Verdict:
         """The verdict on what is done at this grade, whatever it is done with."""
         tags = tags_of(f, grade)
         if tags not in self._tag_verdicts:
             self._tag_verdicts[tags] = safety.assess_step(tags, self.child, self.setting)
         return self._tag_verdicts[tags]
 
-    def _made_offer(self, variant: Variant, f: Family) -> Offer | None:
+    def _made_offer(self, variant: Variant, f: Activity) -> Offer | None:
         steps = self.verdict_on_steps(f, variant.grade)
         if steps.status == "barred":
             return None
@@ -142,7 +145,7 @@ class House:
         quantities = tuple(self._quantity(role, at, count) for role, at in chosen)
         return Offer(variant, count, quantities, self._verdict(f, variant.grade, steps, tuple(at for _, at in chosen)))
 
-    def _verdict(self, f: Family, grade: tuple[int, ...], steps: Verdict, places: tuple[int, ...]) -> Verdict:
+    def _verdict(self, f: Activity, grade: tuple[int, ...], steps: Verdict, places: tuple[int, ...]) -> Verdict:
         """The verdict on the chosen things, each and together, and on what is done with them."""
         key = (tags_of(f, grade), places)
         if key not in self._verdicts:
@@ -150,7 +153,7 @@ class House:
             self._verdicts[key] = safety.worst((steps, together, *(self.verdicts[at] for at in places)))
         return self._verdicts[key]
 
-    def _together(self, f: Family, grade: tuple[int, ...], places: tuple[int, ...]) -> Verdict:
+    def _together(self, f: Activity, grade: tuple[int, ...], places: tuple[int, ...]) -> Verdict:
         """The verdict on the chosen things used together at this grade."""
         key = (tags_of(f, grade), places)
         if key not in self._together_verdicts:
@@ -158,7 +161,9 @@ class House:
             self._together_verdicts[key] = assess_together(things, key[0], self.child, self.setting)
         return self._together_verdicts[key]
 
-    def _chosen(self, f: Family, grade: tuple[int, ...], count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
+    def _chosen(
+        self, f: Activity, grade: tuple[int, ...], count: int, any_company: bool = False
+    ) -> list[tuple[Role, int]] | None:
         """Fill every role with a different thing, the preferred ones first, none barred by the company it keeps.
 
         any_company -- leave that last rule out, to find out whether it is what stops a variant
@@ -177,7 +182,7 @@ class House:
         return self._fills[key]
 
     def _filled(
-        self, f: Family, roles: tuple[Role, ...], masks: list[int], taken: list[int], grade: tuple[int, ...] | None
+        self, f: Activity, roles: tuple[Role, ...], masks: list[int], taken: list[int], grade: tuple[int, ...] | None
     ) -> list[tuple[Role, int]] | None:
         if len(taken) == len(masks):
             barred = grade is not None and self._together(f, grade, tuple(taken)).status == "barred"
@@ -189,7 +194,7 @@ class House:
                     return filled
         return None
 
-    def _clears(self, f: Family, roles: tuple[Role, ...], taken: list[int]) -> bool:
+    def _clears(self, f: Activity, roles: tuple[Role, ...], taken: list[int]) -> bool:
         by_role = {role.id: self.things[at] for role, at in zip(roles, taken, strict=False)}
         return all(
             clears(c, by_role[c.outer], by_role[c.inner]) for c in f.clearances if c.outer in by_role and c.inner in by_role
@@ -239,7 +244,7 @@ class House:
         """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
         if self.offer(variant) is not None:
             return None
-        f = FAMILIES[variant.family]
+        f = ACTIVITIES[variant.activity_id]
         steps = self.verdict_on_steps(f, variant.grade)
         if steps.status == "barred":
             hit = steps.hits[0]
@@ -262,7 +267,7 @@ class House:
 
     def roles_missing(self, variant: Variant) -> int:
         """How many roles of a variant nothing here can fill in the number wanted."""
-        f = FAMILIES[variant.family]
+        f = ACTIVITIES[variant.activity_id]
         count = set_count(f, variant.grade, self.child.counting_months)
         roles = roles_of(f, variant.grade)
         masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles)
@@ -299,9 +304,9 @@ class House:
             for m in fillers(role, extra)
             if safety.assess(m, self.child, self.setting).status != "barred" and self._fits_hand(m)
         ]
-        made = [MAKINGS[m.id] for m in safe if m.id in MAKINGS and not MAKINGS[m.id].missing(self._have)]
+        made = [RECIPES[m.id] for m in safe if m.id in RECIPES and not RECIPES[m.id].missing(self._have)]
         if made:
-            quickest = min(made, key=lambda m: (m.minutes, m.material))
+            quickest = min(made, key=lambda m: (m.minutes, m.thing_id))
             return f"Make {quickest.name.lower()} from what is here ({quickest.minutes} min)."
         names = [m.name.lower() for m in safe]
         return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
@@ -310,15 +315,15 @@ class House:
 @lru_cache(maxsize=4096)
 def _meeting_as_usual(need: Need) -> frozenset[str]:
     """The materials that meet a need by their usual measures."""
-    return frozenset(m.id for m in MATERIALS.values() if need.met_by(m))
+    return frozenset(m.id for m in THINGS.values() if need.met_by(m))
 
 
-def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Material]:
+def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Thing]:
     """Every known material that can play a role."""
-    return [m for m in MATERIALS.values() if role.filled_by(m, extra)]
+    return [m for m in THINGS.values() if role.filled_by(m, extra)]
 
 
-def clears(clearance: Clearance, outer: Material, inner: Material) -> bool:
+def clears(clearance: Clearance, outer: Thing, inner: Thing) -> bool:
     """Whether the inner thing passes the gap of the outer one with the room asked for."""
     gap, width = getattr(outer, clearance.gap), getattr(inner, clearance.width)
     return gap is not None and width is not None and gap >= width + clearance.spare_mm
@@ -334,6 +339,6 @@ def _bits(mask: int) -> Iterator[int]:
 def stock_of(counts: Mapping[str, int]) -> tuple[Stock, ...]:
     """A cupboard from material ids and counts. Raises NotThere for an unknown material."""
     for material_id in counts:
-        if material_id not in MATERIALS:
-            raise NotThere(f"{material_id!r} is not a known material. Choose one from the list.")
-    return tuple(Stock(MATERIALS[m], n, m, MappingProxyType({})) for m, n in counts.items())
+        if material_id not in THINGS:
+            raise NotThere(f"{material_id!r} is not a known thing. Choose one from the list.")
+    return tuple(Stock(THINGS[m], n, m, MappingProxyType({})) for m, n in counts.items())

@@ -8,8 +8,8 @@ from functools import cache
 from itertools import product
 
 from core.errors import NotThere
-from core.library import family
-from core.library.declare import Family
+from core.library import find_activity
+from core.library.activity import Activity
 from core.materials import Need, Role
 
 
@@ -17,7 +17,7 @@ from core.materials import Need, Role
 class Variant:
     """An activity at one grade: the place of the chosen step on each axis, in the family's order."""
 
-    family: str
+    activity_id: str
     grade: tuple[int, ...]
 
     def moved(self, axis: int, step: int) -> "Variant":
@@ -25,9 +25,9 @@ class Variant:
         return replace(self, grade=(*self.grade[:axis], step, *self.grade[axis + 1 :]))
 
 
-def checked_variant(variant: Variant) -> Family:
+def checked_variant(variant: Variant) -> Activity:
     """Return the variant's family. Raises NotThere when family or grade does not exist."""
-    f = family(variant.family)
+    f = find_activity(variant.activity_id)
     if len(variant.grade) != len(f.axes):
         raise NotThere(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
     for axis, at in zip(f.axes, variant.grade, strict=True):
@@ -39,24 +39,24 @@ def checked_variant(variant: Variant) -> Family:
 
 
 @cache
-def variants_of(f: Family) -> tuple[Variant, ...]:
+def variants_of(f: Activity) -> tuple[Variant, ...]:
     """Every grade of a family, easiest first axis by axis."""
     return tuple(Variant(f.id, grade) for grade in product(*(range(len(a.steps)) for a in f.axes)))
 
 
-def set_count(f: Family, grade: tuple[int, ...], age_months: float) -> int:
+def set_count(f: Activity, grade: tuple[int, ...], age_months: float) -> int:
     """How many tries one set has at this grade and age."""
     said = _count_said(f, grade)
     return f.count_for(age_months) if said is None else said
 
 
 @cache
-def _count_said(f: Family, grade: tuple[int, ...]) -> int | None:
+def _count_said(f: Activity, grade: tuple[int, ...]) -> int | None:
     return next((c for a, at in zip(f.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
 
 
 @cache
-def roles_of(f: Family, grade: tuple[int, ...]) -> tuple[Role, ...]:
+def roles_of(f: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
     """The roles that are filled at this grade: those of every grade, and those that a chosen step brings to the table."""
     by_step = {role for a in f.axes for s in a.steps for role in s.uses}
     brought = {role for a, at in zip(f.axes, grade, strict=True) for role in a.steps[at].uses}
@@ -64,12 +64,12 @@ def roles_of(f: Family, grade: tuple[int, ...]) -> tuple[Role, ...]:
 
 
 @cache
-def tags_of(f: Family, grade: tuple[int, ...]) -> tuple[str, ...]:
+def tags_of(f: Activity, grade: tuple[int, ...]) -> tuple[str, ...]:
     """The hazard tags of what is done at this grade."""
     return (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
 
 
 @cache
-def asked_of(f: Family, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
+def asked_of(f: Activity, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
     """What a grade asks of the thing in a role, beside the role's own needs."""
     return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))

@@ -5,9 +5,8 @@ from dataclasses import dataclass
 
 from core.child import Hand
 from core.letters import LetterError, pieces_for
-from core.library import FAMILIES
-from core.library.things import MATERIALS
-from core.offers import House, neighbours, tags_of
+from core.library import ACTIVITIES, THINGS
+from core.offers import UsableCupboard, neighbours, tags_of
 from core.paper.table_layout import Stands, lay_out
 from core.planner import Block
 from core.recording import MARKS, SUPPORTS
@@ -18,7 +17,7 @@ from core.safety import Hit
 class KitLine:
     """One thing to bring: how many at most at once, or in all where it is used up; short where there are too few."""
 
-    material: str
+    thing_id: str
     name: str
     wanted: int
     have: int
@@ -28,7 +27,7 @@ class KitLine:
     @property
     def named(self) -> str:
         """The name for as many as are wanted, in lower case."""
-        return MATERIALS[self.material].named(self.wanted)
+        return THINGS[self.thing_id].named(self.wanted)
 
     @property
     def short(self) -> int:
@@ -68,23 +67,23 @@ def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
             before = lines.get(q.stock_id)
             wanted = q.wanted if before is None else before.wanted + q.wanted if q.single_use else max(before.wanted, q.wanted)
             names = (*(before.blocks if before else ()), block.name)
-            lines[q.stock_id] = KitLine(q.material, q.name, wanted, q.have, q.single_use, tuple(dict.fromkeys(names)))
+            lines[q.stock_id] = KitLine(q.thing_id, q.name, wanted, q.have, q.single_use, tuple(dict.fromkeys(names)))
     return tuple(sorted(lines.values(), key=lambda line: line.name))
 
 
-def prep_sheet(blocks: Sequence[Block], house: House, overrides: Mapping[str, str], name: str = "") -> PrepSheet:
+def prep_sheet(blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Mapping[str, str], name: str = "") -> PrepSheet:
     """Return the sheet for a row of blocks in one house.
 
     overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
     name      -- the child's, for the letters to cut where letters are built
     """
-    hand = house.child.hand
+    hand = cupboard.child.hand
     ruled = {h.rule for b in blocks for h in b.verdict.hits}
     return PrepSheet(
         kit_of(blocks),
         (*(f"{b.name}: {q.words}: {q.cut}" for b in blocks for q in b.quantities if q.cut), *_letters(blocks, name)),
         tuple(f"{b.name}: {_tied(b)}" for b in blocks if _tied(b)),
-        tuple(_prepared(b, house, hand) for b in blocks),
+        tuple(_prepared(b, cupboard, hand) for b in blocks),
         tuple(
             f"{rule.replace('_', ' ')}: allowed by a therapist, because: {why}"
             for rule, why in sorted(overrides.items())
@@ -95,7 +94,7 @@ def prep_sheet(blocks: Sequence[Block], house: House, overrides: Mapping[str, st
 
 def _letters(blocks: Sequence[Block], name: str) -> tuple[str, ...]:
     """What to cut for the child's name where an activity builds letters; nothing for a name with other signs than A to Z."""
-    built = [b for b in blocks if any(q.material == "letter_pieces" for q in b.quantities)]
+    built = [b for b in blocks if any(q.thing_id == "letter_pieces" for q in b.quantities)]
     try:
         pieces = pieces_for(name) if built else {}
     except LetterError:
@@ -105,17 +104,17 @@ def _letters(blocks: Sequence[Block], name: str) -> tuple[str, ...]:
 
 
 def _tied(block: Block) -> str:
-    family = FAMILIES[block.variant.family]
-    if "tied_line" in tags_of(family, block.variant.grade):
+    activity = ACTIVITIES[block.variant.activity_id]
+    if "tied_line" in tags_of(activity, block.variant.grade):
         return "an adult ties the line at the child's chest height, marks it with a cloth, and takes it down after"
-    cords = [q.named for q in block.quantities if next(r for r in family.roles if r.id == q.role).form == "cord"]
+    cords = [q.named for q in block.quantities if next(r for r in activity.roles if r.id == q.role).form == "cord"]
     return f"a stop at one end of the {cords[0]}: a bead or a few turns of tape" if cords else ""
 
 
-def _prepared(block: Block, house: House, hand: Hand) -> PrepBlock:
-    easier, harder = neighbours(block.variant, house)
+def _prepared(block: Block, cupboard: UsableCupboard, hand: Hand) -> PrepBlock:
+    easier, harder = neighbours(block.variant, cupboard)
     return PrepBlock(
-        block, lay_out(block.variant.family, block.quantities, hand),
+        block, lay_out(block.variant.activity_id, block.quantities, hand),
         tuple((SUPPORTS[s].words, words) for s, words in block.cues),
         tuple((MARKS[m].words, cue) for m, cue in block.watch),
         easier.words if easier else "", harder.words if harder else "", tuple(_caution(h) for h in block.verdict.hits),

@@ -4,7 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from core.child import Hand
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.offers import Quantity
 
 # Where a role's form stands for a right-handed child, as (across, away) from 0 to 1: helper side to skill side, near to far.
@@ -26,12 +26,12 @@ class Stands:
     zone: str
 
 
-def lay_out(family_id: str, quantities: Iterable[Quantity], hand: Hand) -> tuple[Stands, ...]:
+def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tuple[Stands, ...]:
     """Return where each thing of a set stands. Unsettled hands get the right-handed table, tools in the middle.
 
     Nothing for work at a wall or on the floor, or with one thing alone: the words say enough.
     """
-    roles = {r.id: r for r in FAMILIES[family_id].roles}
+    roles = {r.id: r for r in ACTIVITIES[activity_id].roles}
     listed = list(quantities)
     if len(listed) < 2 or any(roles[q.role].form in NO_TABLE for q in listed):
         return ()

@@ -2,7 +2,7 @@
 
 from core.planner.candidates import left_out
 from core.planner.consumables import shared_out
-from core.planner.formats import ORDERS, SHAPES, shape_of
+from core.planner.formats import FORMATS, ORDERS, format_of
 from core.planner.group import GroupBlock, GroupPlan, GroupRequest, plan_group, safe_for_all
 from core.planner.group_left_out import left_out_together
 from core.planner.request import (
@@ -20,8 +20,8 @@ from core.planner.what_if import Placed, bring_in, differences
 
 __all__ = [
     "DAYS",
+    "FORMATS",
     "ORDERS",
-    "SHAPES",
     "Bag",
     "Block",
     "GroupBlock",
@@ -40,6 +40,7 @@ __all__ = [
     "block_of",
     "bring_in",
     "differences",
+    "format_of",
     "left_out",
     "left_out_together",
     "pack_bag",
@@ -47,7 +48,6 @@ __all__ = [
     "plan_session",
     "plan_week",
     "safe_for_all",
-    "shape_of",
     "shared_out",
     "totals",
 ]

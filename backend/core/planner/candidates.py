@@ -9,12 +9,12 @@ import numpy as np
 from numpy.typing import NDArray
 
 from core.ability import Floats, chance
-from core.child import Zone
-from core.library import FAMILIES
-from core.library.declare import Family
-from core.offers import House, Offer, Variant, difficulty, variants_of
+from core.child import Part, Zone
+from core.library import ACTIVITIES
+from core.library.activity import Activity
+from core.offers import Offer, UsableCupboard, Variant, difficulty, variants_of
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
-from core.planner.request import LeftOut, Reason, SessionRequest
+from core.planner.request import LeftOut, LeftOutKind, Reason, SessionRequest
 from core.skills import STRANDS
 
 QUALITY = 50  # steps the worth of a minute is rounded to
@@ -27,8 +27,8 @@ ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 class Candidate:
     """One offer in one part. quality is the worth of a minute, 0 to QUALITY."""
 
-    family: Family
-    part: str
+    activity: Activity
+    part: Part
     offer: Offer
     strand: str
     rung: float
@@ -55,25 +55,25 @@ class Candidate:
         return (zone_reason(self.expected, self.zone, self.part), *self.terms)
 
 
-def aims(family: Family, part: str, request: SessionRequest) -> list[str]:
+def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     """The strands a family may be aimed at in a part: those of the targets; in the lighter parts its first one too."""
-    trained = [s for s in family.trains if s in request.estimates]
+    trained = [s for s in activity.trains if s in request.estimates]
     wanted = [s for s in trained if STRANDS[s].target in request.targets]
-    return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.form.any_strand else [])
+    return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
 
 
-def minutes_of(family: Family, part: str, request: SessionRequest) -> tuple[int, int]:
+def minutes_of(activity: Activity, part: Part, request: SessionRequest) -> tuple[int, int]:
     """The fewest and most minutes of a family in a part; no block asks for more than half the child's attention."""
-    fewest, most = request.form.minutes[part]
-    least = max(fewest, min(family.minutes[0], most))
-    return least, max(least, min(family.minutes[1], most, round(request.child.attention_minutes / 2)))
+    fewest, most = request.format.minutes[part]
+    least = max(fewest, min(activity.minutes[0], most))
+    return least, max(least, min(activity.minutes[1], most, round(request.child.attention_minutes / 2)))
 
 
 def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float] | None:
     """The strand a variant demands that is furthest above the child, and by how many rungs; None if none is."""
     over = [
         (request_gap, strand)
-        for strand, rung in FAMILIES[variant.family].demands.items()
+        for strand, rung in ACTIVITIES[variant.activity_id].demands.items()
         if strand in request.estimates and (request_gap := rung - request.estimates[strand].mean) > TOO_DEMANDING
     ]
     if not over:
@@ -82,23 +82,23 @@ def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float
     return strand, gap
 
 
-def candidate(offer: Offer, part: str, request: SessionRequest) -> Candidate | None:
+def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
     """Return the offer in a part, aimed at the strand where its minutes are worth most, however little; None if it has none."""
-    family = FAMILIES[offer.variant.family]
-    return next(iter(_Weigher(request, family, [offer]).rated(part).candidates(least_quality=0)), None)
+    activity = ACTIVITIES[offer.variant.activity_id]
+    return next(iter(_Weigher(request, activity, [offer]).rated(part).candidates(least_quality=0)), None)
 
 
-def all_candidates(house: House, request: SessionRequest) -> list[Candidate]:
+def all_candidates(cupboard: UsableCupboard, request: SessionRequest) -> list[Candidate]:
     """Every candidate worth a look: what is far from its band is left out wherever its part has something nearer."""
     rated: list[_Rated] = []
-    locked = {b.variant.family for b in request.locked}
-    for family in FAMILIES.values():
-        if family.id in request.excluded or family.id in locked:
+    locked = {b.variant.activity_id for b in request.locked}
+    for activity in ACTIVITIES.values():
+        if activity.id in request.excluded or activity.id in locked:
             continue
-        offers = [o for o in house.offers([family]) if too_demanding(o.variant, request) is None]
-        weigher = _Weigher(request, family, offers)
-        for part in request.form.plays(family) if offers else ():
-            if part in request.parts and (part != "daily" or _is_daily(family, request)):
+        offers = [o for o in cupboard.offers([activity]) if too_demanding(o.variant, request) is None]
+        weigher = _Weigher(request, activity, offers)
+        for part in request.format.plays(activity) if offers else ():
+            if part in request.parts and (part != "daily" or _is_daily(activity, request)):
                 rated.append(weigher.rated(part))
     near = {r.part for r in rated if len(r.fit) and r.fit.max() >= FIT_WANTED}
     return [c for r in rated for c in r.candidates(FIT_WANTED if r.part in near else 0.0)]
@@ -107,22 +107,22 @@ def all_candidates(house: House, request: SessionRequest) -> list[Candidate]:
 class _Weigher:
     """Weighs the offers of one family for one request, all of them at once; what parts share is worked out once."""
 
-    def __init__(self, request: SessionRequest, family: Family, offers: list[Offer]) -> None:
-        self.request, self.family, self.offers = request, family, offers
-        self.shared = (freshness(family, request), liking(family, request.child))
+    def __init__(self, request: SessionRequest, activity: Activity, offers: list[Offer]) -> None:
+        self.request, self.activity, self.offers = request, activity, offers
+        self.shared = (freshness(activity, request), liking(activity, request.child))
         self._told: dict[str, tuple[Floats, Floats, Reason]] = {}
 
     def told(self, strand: str) -> tuple[Floats, Floats, Reason]:
         """The rung each offer asks in a strand, the chance of it, and how much the strand is wanted."""
         if strand not in self._told:
             rungs = np.array([difficulty(o.variant)[strand] for o in self.offers])
-            chances = np.asarray(chance(self.request.estimates[strand], rungs, family=self.family.id))
+            chances = np.asarray(chance(self.request.estimates[strand], rungs, activity_id=self.activity.id))
             self._told[strand] = rungs, chances, strand_weight(strand, self.request)
         return self._told[strand]
 
-    def rated(self, part: str) -> "_Rated":
+    def rated(self, part: Part) -> "_Rated":
         """The offers in a part, each aimed at the strand where its minutes are worth most."""
-        strands = aims(self.family, part, self.request)
+        strands = aims(self.activity, part, self.request)
         zone = self.request.band(part)
         count = len(self.offers) if strands else 0
         best = np.full(count, -1, dtype=int)
@@ -141,7 +141,7 @@ class _Rated:
     """The offers of one family in one part: the worth of a minute of each, which strand it is aimed at, and its fit."""
 
     weigher: _Weigher
-    part: str
+    part: Part
     zone: Zone
     strands: list[str]
     quality: NDArray[np.int_]
@@ -151,25 +151,25 @@ class _Rated:
     def candidates(self, least_fit: float = 0.0, least_quality: int = 1) -> Iterator[Candidate]:
         """Those worth enough and near enough to their band."""
         w = self.weigher
-        least, most = minutes_of(w.family, self.part, w.request)
+        least, most = minutes_of(w.activity, self.part, w.request)
         for i in np.flatnonzero((self.quality >= least_quality) & (self.fit >= least_fit)).tolist():
             strand = self.strands[self.at[i]]
             rungs, chances, weight = w.told(strand)
             yield Candidate(
-                w.family, self.part, w.offers[i], strand, float(rungs[i]), float(chances[i]),
+                w.activity, self.part, w.offers[i], strand, float(rungs[i]), float(chances[i]),
                 int(self.quality[i]), self.zone, (weight, *w.shared), least, most,
             )  # fmt: skip
 
 
-def _is_daily(family: Family, request: SessionRequest) -> bool:
-    return family.target == "daily" or any(STRANDS[s].target == "daily" for s in family.trains) or "daily" in request.targets
+def _is_daily(activity: Activity, request: SessionRequest) -> bool:
+    return activity.target == "daily" or any(STRANDS[s].target == "daily" for s in activity.trains) or "daily" in request.targets
 
 
 def undominated(found: Iterable[Candidate]) -> list[Candidate]:
     """Keep, for each family, part and strand, what no other beats with the same or less kit. Loses no optimum."""
     groups = defaultdict(list)
     for c in found:
-        groups[c.family.id, c.part, c.strand].append(c)
+        groups[c.activity.id, c.part, c.strand].append(c)
     kept = []
     for key in sorted(groups):
         front: list[Candidate] = []
@@ -184,16 +184,16 @@ def _uses_no_more(better: Candidate, c: Candidate) -> bool:
     return all(n <= c.used_up.get(stock_id, 0) for stock_id, n in better.used_up.items())
 
 
-GRAVEST = ("barred", "hand", "short", "missing", "too_hard", "too_easy", "not_chosen", "excluded")
+GRAVEST: tuple[LeftOutKind, ...] = ("barred", "hand", "short", "missing", "too_hard", "too_easy", "not_chosen", "excluded")
 
 
-def left_out(house: House, request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
+def left_out(cupboard: UsableCupboard, request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
     """What a therapist may miss: families that train a target strand and are not in the plan, with why."""
     found = []
-    for family in FAMILIES.values():
-        strands = [s for s in family.trains if STRANDS[s].target in request.targets and s in request.estimates]
-        if strands and family.id not in chosen:
-            found.append(_why_left_out(family, strands[0], house, request))
+    for activity in ACTIVITIES.values():
+        strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]
+        if strands and activity.id not in chosen:
+            found.append(_why_left_out(activity, strands[0], cupboard, request))
     return gravest_first(found)
 
 
@@ -202,19 +202,19 @@ def gravest_first(found: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
     return tuple(sorted(found, key=lambda item: (GRAVEST.index(item.kind), item.name)))
 
 
-def _why_left_out(family: Family, strand: str, house: House, request: SessionRequest) -> LeftOut:
-    kind, reason, remedy = _why(family, strand, house, request)
-    return LeftOut(family.id, family.name, kind, reason, remedy, strand)
+def _why_left_out(activity: Activity, strand: str, cupboard: UsableCupboard, request: SessionRequest) -> LeftOut:
+    kind, reason, remedy = _why(activity, strand, cupboard, request)
+    return LeftOut(activity.id, activity.name, kind, reason, remedy, strand)
 
 
-def _why(family: Family, strand: str, house: House, request: SessionRequest) -> tuple[str, str, str]:
+def _why(activity: Activity, strand: str, cupboard: UsableCupboard, request: SessionRequest) -> tuple[LeftOutKind, str, str]:
     """Kind, reason and remedy, looking at the grade nearest to the child first."""
     mean = request.estimates[strand].mean
-    ranked = sorted(variants_of(family), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
-    if family.id in request.excluded:
+    ranked = sorted(variants_of(activity), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
+    if activity.id in request.excluded:
         return "excluded", "Taken out by you.", "Put it back in the tray."
-    offers = [v for v in ranked if house.offer(v)]
-    lack = house.lack(ranked[0])
+    offers = [v for v in ranked if cupboard.offer(v)]
+    lack = cupboard.lack(ranked[0])
     if not offers:
         assert lack is not None
         return lack.kind, lack.reason, lack.remedy

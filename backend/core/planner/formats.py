@@ -4,9 +4,9 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
 from types import MappingProxyType
 
-from core.child import Zone
+from core.child import PARTS, Part, Zone
 from core.errors import NotThere
-from core.library.declare import PARTS, Family
+from core.library.activity import Activity
 
 PAPER_GROUPS = frozenset(
     {
@@ -32,34 +32,34 @@ PART_NAMES = MappingProxyType(
 )
 
 
-def _own_parts(family: Family) -> tuple[str, ...]:
-    return family.parts
+def _own_parts(activity: Activity) -> tuple[Part, ...]:
+    return activity.parts
 
 
-def _boxes(family: Family) -> tuple[str, ...]:
+def _boxes(activity: Activity) -> tuple[Part, ...]:
     """Hand work, then paper, then self-care."""
-    if family.group in PAPER_GROUPS:
-        return ("main",) if "main" in family.parts else ()
-    if family.target == "daily":
+    if activity.group in PAPER_GROUPS:
+        return ("main",) if "main" in activity.parts else ()
+    if activity.target == "daily":
         return ("daily",)
-    return ("warm-up",) if "main" in family.parts else ()
+    return ("warm-up",) if "main" in activity.parts else ()
 
 
-def _only_main(family: Family) -> tuple[str, ...]:
-    return ("main",) if "main" in family.parts else ()
+def _only_main(activity: Activity) -> tuple[Part, ...]:
+    return ("main",) if "main" in activity.parts else ()
 
 
-def _managed_alone(family: Family) -> tuple[str, ...]:
-    return ("main",) if {"opener", "main"} & set(family.parts) else ()
+def _managed_alone(activity: Activity) -> tuple[Part, ...]:
+    return ("main",) if {"opener", "main"} & set(activity.parts) else ()
 
 
-def _kit_stages(family: Family) -> tuple[str, ...]:
-    return tuple(p for p in family.parts if p in ("opener", "main", "tidy"))
+def _kit_stages(activity: Activity) -> tuple[Part, ...]:
+    return tuple(p for p in activity.parts if p in ("opener", "main", "tidy"))
 
 
 @dataclass(frozen=True)
-class Shape:
-    """One shape of session.
+class Format:
+    """One session format.
 
     plays        -- the parts a family may play in it
     must         -- parts wanted, each with the fewest minutes of session from which it is
@@ -74,7 +74,7 @@ class Shape:
     id: str
     name: str
     hint: str
-    plays: Callable[[Family], tuple[str, ...]] = _own_parts
+    plays: Callable[[Activity], tuple[Part, ...]] = _own_parts
     must: Mapping[str, int] = field(
         default_factory=lambda: MappingProxyType({"opener": 12, "warm-up": 25, "daily": 20, "tidy": 15})
     )
@@ -92,29 +92,29 @@ def _minutes(**changed: tuple[int, int]) -> Mapping[str, tuple[int, int]]:
     return MappingProxyType({**PART_MINUTES, **{k.replace("_", "-"): v for k, v in changed.items()}})
 
 
-SHAPES = MappingProxyType(
+FORMATS = MappingProxyType(
     {
         s.id: s
         for s in (
-            Shape("parts", "Opener, work, daily life", "Opens with a sure win, ends with something useful."),
-            Shape(
+            Format("parts", "Opener, work, daily life", "Opens with a sure win, ends with something useful."),
+            Format(
                 "boxes", "Three boxes", "Hand work, then cut, paste and write, then self-care.", _boxes,
                 MappingProxyType({"warm-up": 10, "main": 10, "daily": 10}), (1, 2),
                 _minutes(warm_up=(4, 12), main=(4, 12), daily=(3, 12)), any_strand=True,
                 names=MappingProxyType({**PART_NAMES, "warm-up": "Box 1: hands", "main": "Box 2: paper", "daily": "Box 3: self-care"}),
             ),
-            Shape("home", "One or two activities", "Short, from what the house has.", _only_main, MappingProxyType({}), (1, 2)),
-            Shape(
+            Format("home", "One or two activities", "Short, from what the house has.", _only_main, MappingProxyType({}), (1, 2)),
+            Format(
                 "alone", "Independent box", "Only what is managed alone; finished without an adult.", _managed_alone,
                 MappingProxyType({}), (2, 4), _minutes(main=(3, 10)), MappingProxyType({"main": Zone(0.90, 0.995)}),
                 MappingProxyType({**PART_NAMES, "main": "Alone"}), any_strand=True,
                 ending="Put a picture of the finished row in the lid of the box.",
             ),
-            Shape(
+            Format(
                 "stations", "Stations", "Equal stations, changed on a signal.", _only_main, MappingProxyType({}), (3, 5),
                 _minutes(main=(3, 10)), names=MappingProxyType({**PART_NAMES, "main": "Station"}), any_strand=True, equal=True,
             ),
-            Shape(
+            Format(
                 "kit", "One kit, played through", "One thing on the table serves every block.", _kit_stages,
                 MappingProxyType({}), (2, 5), _minutes(main=(3, 10)), any_strand=True, one_kit=True,
                 ending="Break it up together, then a small reward.",
@@ -128,11 +128,11 @@ ORDERS = MappingProxyType(
 )
 
 
-def shape_of(shape_id: str) -> Shape:
-    """Return a shape. Raises NotThere where there is none of that id."""
-    if shape_id not in SHAPES:
-        raise NotThere(f"{shape_id!r} is not a shape of session. Use one of {', '.join(SHAPES)}.")
-    return SHAPES[shape_id]
+def format_of(format_id: str) -> Format:
+    """Return a session format. Raises NotThere where there is none of that id."""
+    if format_id not in FORMATS:
+        raise NotThere(f"{format_id!r} is not a session format. Use one of {', '.join(FORMATS)}.")
+    return FORMATS[format_id]
 
 
-__all__ = ["ORDERS", "PARTS", "PART_MINUTES", "SHAPES", "Shape", "shape_of"]
+__all__ = ["FORMATS", "ORDERS", "PARTS", "PART_MINUTES", "Format", "format_of"]

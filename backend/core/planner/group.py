@@ -10,14 +10,15 @@ from dataclasses import dataclass, replace
 from math import ceil
 from typing import Any
 
-from core.library import FAMILIES
-from core.library.declare import Family
+from core.child import Part
+from core.library import ACTIVITIES
+from core.library.activity import Activity
 from core.materials import Stock
-from core.offers import House, Offer
+from core.offers import Offer, UsableCupboard
 from core.planner.candidates import QUALITY, Candidate, all_candidates
 from core.planner.model import SET_OUT, STEP, run, whole_minutes
 from core.planner.objective import STRAND_STEPS
-from core.planner.request import Block, SessionRequest
+from core.planner.request import Block, PlanStatus, SessionRequest
 from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, block_from, check_request
 from core.safety import assess
 
@@ -42,7 +43,7 @@ class GroupRequest:
 class Shared:
     """How many of one thing the group wants at once, and how many there are."""
 
-    material: str
+    thing_id: str
     wanted: int
     have: int
     own_pot: bool
@@ -52,8 +53,8 @@ class Shared:
 class GroupBlock:
     """One shared activity: each child's own block, by name; turns: run beside another, half of the children at each."""
 
-    part: str
-    family: Family
+    part: Part
+    activity: Activity
     minutes: int
     turns: bool
     children: Mapping[str, Block]
@@ -62,9 +63,9 @@ class GroupBlock:
 
 @dataclass(frozen=True)
 class GroupPlan:
-    """Blocks in order. status: optimal, feasible (with the bound) or impossible (with the shortest fix)."""
+    """Blocks in order. status: optimal, feasible (with the bound) or infeasible (with the shortest fix)."""
 
-    status: str
+    status: PlanStatus
     blocks: tuple[GroupBlock, ...] = ()
     minutes: float = 0.0
     well_spent: float = 0.0
@@ -78,8 +79,8 @@ class GroupPlan:
 class Together:
     """One activity in one part for all children: a candidate each, and whether there is enough for all or for half."""
 
-    family: Family
-    part: str
+    activity: Activity
+    part: Part
     each: tuple[Candidate, ...]
     for_all: bool
 
@@ -101,14 +102,14 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     """
     _check(request)
     stock, kept_away = safe_for_all(request)
-    sessions = tuple(replace(s, stock=stock, shape="parts", parts=PARTS, locked=()) for s in request.sessions)
+    sessions = tuple(replace(s, stock=stock, format_id="parts", parts=PARTS, locked=()) for s in request.sessions)
     found = shared_candidates(sessions)
     if not any(t.part == "main" for t in found):
-        return GroupPlan("impossible", kept_away=kept_away, reason="no one activity here fits every child's rung with enough for all",
+        return GroupPlan("infeasible", kept_away=kept_away, reason="no one activity here fits every child's rung with enough for all",
                          fix="Take fewer children, widen the targets, or add a second set of things.")  # fmt: skip
     status, chosen, well_spent, bound = solve_group(found, sessions)
-    if status == "impossible":
-        return GroupPlan("impossible", kept_away=kept_away, reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
+    if status == "infeasible":
+        return GroupPlan("infeasible", kept_away=kept_away, reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
                          fix="Give it ten minutes more.")  # fmt: skip
     blocks = tuple(_block(t, m, turns, request.names, sessions) for t, m, turns in _in_order(chosen))
     return GroupPlan(status, blocks, minutes_of(chosen), well_spent, bound, kept_away)
@@ -155,18 +156,18 @@ def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
             each = tuple(b[key] for b in best)
             half = ceil(len(each) / 2)
             if enough(each, len(each)):
-                found.append(Together(each[0].family, key[1], each, True))
+                found.append(Together(each[0].activity, key[1], each, True))
             elif key[1] == "main" and all(enough(each[i : i + half], half) for i in (0, len(each) - half)):
-                found.append(Together(each[0].family, key[1], each, False))
+                found.append(Together(each[0].activity, key[1], each, False))
     return found
 
 
-def best_each(session: SessionRequest) -> dict[tuple[str, str], Candidate]:
+def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
     """A child's best grade of each activity in each part, by (family, part)."""
-    house = House(session.stock, session.child, session.setting)
-    best: dict[tuple[str, str], Candidate] = {}
-    for c in all_candidates(house, session):
-        key = (c.family.id, c.part)
+    cupboard = UsableCupboard(session.stock, session.child, session.setting)
+    best: dict[tuple[str, Part], Candidate] = {}
+    for c in all_candidates(cupboard, session):
+        key = (c.activity.id, c.part)
         if key not in best or (-c.quality, c.offer.variant.grade) < (-best[key].quality, best[key].offer.variant.grade):
             best[key] = c
     return best
@@ -176,14 +177,14 @@ def wanted_by(each: Sequence[Candidate]) -> dict[str, Shared]:
     """What children at one activity want at once: their own count of everything, but one wall, floor or tub for all."""
     found: dict[str, Shared] = {}
     for c in each:
-        roles = {r.id: r for r in c.family.roles}
+        roles = {r.id: r for r in c.activity.roles}
         for q in c.offer.quantities:
             role, before = roles[q.role], found.get(q.stock_id)
             least = q.wanted if q.single_use else role.least(c.offer.count)
             standing = role.form in STANDING
             total = max(least, before.wanted if before else 0) if standing else least + (before.wanted if before else 0)
             own = _own_pot(c.offer) and not standing
-            found[q.stock_id] = Shared(q.material, total, q.have, own)
+            found[q.stock_id] = Shared(q.thing_id, total, q.have, own)
     return found
 
 
@@ -215,12 +216,12 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
     set_up = sum(_set_up(t) * taken for t, taken in zip(found, take, strict=True))
     model.add(sum(spend) * STEP + set_up <= minutes * STEP)
     whole_minutes(model, sum(spend), set_up, minutes * STEP, range(minutes * STEP + 1), "set up")
-    tiring = sum(m for t, m in zip(found, spend, strict=True) if t.family.tiring)
+    tiring = sum(m for t, m in zip(found, spend, strict=True) if t.activity.tiring)
     model.add(tiring <= round(minutes * min(s.tiring_share for s in sessions)))
-    model.add(2 * sum(x for t, x in zip(found, take, strict=True) if t.family.tiring) <= sum(take) + 1)
+    model.add(2 * sum(x for t, x in zip(found, take, strict=True) if t.activity.tiring) <= sum(take) + 1)
     model.maximize(_worth(model, found, spend, sessions))
     solver, status = run(model, WORK_ALLOWED)
-    if status == "impossible":
+    if status == "infeasible":
         return status, [], 0.0, 0.0
     chosen = [(t, solver.value(m), not t.for_all) for t, x, m in zip(found, take, spend, strict=True) if solver.value(x)]
     scale = QUALITY * TENTHS * len(sessions)
@@ -229,7 +230,7 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
 
 def _set_up(t: Together) -> int:
     things = {thing for c in t.each for thing in c.kit}
-    return ceil((t.family.setup_minutes + t.family.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * len(things)
+    return ceil((t.activity.setup_minutes + t.activity.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * len(things)
 
 
 def minutes_of(chosen: Chosen) -> float:
@@ -253,10 +254,10 @@ def _group_parts(model: Any, found: list[Together], take: list[Any], minutes: in
     by_family: defaultdict[str, list[Any]] = defaultdict(list)
     by_part: defaultdict[str, list[Any]] = defaultdict(list)
     for t, taken in zip(found, take, strict=True):
-        by_family[t.family.id].append(taken)
+        by_family[t.activity.id].append(taken)
         by_part[t.part].append(taken)
-    for family in sorted(by_family):
-        model.add_at_most_one(by_family[family])
+    for activity in sorted(by_family):
+        model.add_at_most_one(by_family[activity])
     for part, from_minutes in (("opener", 12), ("tidy", 25)):
         model.add_linear_constraint(sum(by_part[part]), int(bool(by_part[part]) and minutes >= from_minutes), 1)
     least = 1 if minutes < LONG_ENOUGH_FOR_TWO else 2
@@ -294,11 +295,11 @@ def _in_order(chosen: Chosen) -> Chosen:
     """Opener, main (those by turns together, tiring ones apart), tidy."""
     opener = [x for x in chosen if x[0].part == "opener"]
     tidy = [x for x in chosen if x[0].part == "tidy"]
-    main = sorted((x for x in chosen if x[0].part == "main"), key=lambda x: (x[2], x[0].family.tiring, x[0].family.id))
-    calm, tiring = [x for x in main if not x[0].family.tiring], [x for x in main if x[0].family.tiring]
+    main = sorted((x for x in chosen if x[0].part == "main"), key=lambda x: (x[2], x[0].activity.tiring, x[0].activity.id))
+    calm, tiring = [x for x in main if not x[0].activity.tiring], [x for x in main if x[0].activity.tiring]
     mixed: Chosen = []
     while calm or tiring:
-        mixed += [tiring.pop(0)] if tiring and (not mixed or not mixed[-1][0].family.tiring) and len(tiring) > len(calm) - 1 else [
+        mixed += [tiring.pop(0)] if tiring and (not mixed or not mixed[-1][0].activity.tiring) and len(tiring) > len(calm) - 1 else [
             calm.pop(0) if calm else tiring.pop(0)
         ]  # fmt: skip
     return [*opener, *mixed, *tidy]
@@ -307,5 +308,5 @@ def _in_order(chosen: Chosen) -> Chosen:
 def _block(t: Together, minutes: int, turns: bool, names: Sequence[str], sessions: Sequence[SessionRequest]) -> GroupBlock:
     children = {n: block_from(c, minutes, s) for n, c, s in zip(names, t.each, sessions, strict=True)}
     at_once = t.each[: ceil(len(t.each) / 2)] if turns else t.each
-    things = tuple(sorted(wanted_by(at_once).values(), key=lambda s: s.material))
-    return GroupBlock(t.part, FAMILIES[t.family.id], minutes, turns, children, things)
+    things = tuple(sorted(wanted_by(at_once).values(), key=lambda s: s.thing_id))
+    return GroupBlock(t.part, ACTIVITIES[t.activity.id], minutes, turns, children, things)

@@ -3,16 +3,13 @@
 from dataclasses import replace
 from math import ceil
 
-from core.offers import House
+from core.offers import UsableCupboard
 from core.planner.candidates import gravest_first, left_out
 from core.planner.group import PARTS, GroupPlan, GroupRequest, best_each, safe_for_all, shared_candidates
 from core.planner.request import LeftOut
 
 FITS = frozenset({"not_chosen"})
-NO_ONE_PART = {
-    "reason": "A sure win for one child and main work for another: no one part suits all.",
-    "remedy": "Take children of nearer rungs.",
-}
+NO_ONE_PART = "A sure win for one child and main work for another: no single part suits everyone."
 
 
 def left_out_together(request: GroupRequest, plan: GroupPlan) -> tuple[LeftOut, ...]:
@@ -21,22 +18,26 @@ def left_out_together(request: GroupRequest, plan: GroupPlan) -> tuple[LeftOut, 
     What suits everybody in one part is short of things where there is not enough for half of the children.
     """
     stock, _ = safe_for_all(request)
-    sessions = tuple(replace(s, stock=stock, shape="parts", parts=PARTS, locked=()) for s in request.sessions)
-    chosen = frozenset(b.family.id for b in plan.blocks)
-    shared = {t.family.id for t in shared_candidates(sessions)}
+    sessions = tuple(replace(s, stock=stock, format_id="parts", parts=PARTS, locked=()) for s in request.sessions)
+    chosen = frozenset(b.activity.id for b in plan.blocks)
+    shared = {t.activity.id for t in shared_candidates(sessions)}
     found: dict[str, LeftOut] = {}
     for name, session in zip(request.names, sessions, strict=True):
-        for item in left_out(House(stock, session.child, session.setting), session, chosen):
-            if item.kind not in FITS and (item.family not in found or found[item.family].kind in FITS):
-                found[item.family] = replace(item, reason=f"For {name}: {item.reason}")
-            found.setdefault(item.family, item)
-    same_part = {family for family, _ in set.intersection(*(set(best_each(s)) for s in sessions))}
-    for family, item in found.items():
-        if item.kind in FITS and family not in shared:
-            found[family] = replace(item, **(_short(len(sessions)) if family in same_part else NO_ONE_PART))
+        for item in left_out(UsableCupboard(stock, session.child, session.setting), session, chosen):
+            if item.kind not in FITS and (item.activity_id not in found or found[item.activity_id].kind in FITS):
+                found[item.activity_id] = replace(item, reason=f"For {name}: {item.reason}")
+            found.setdefault(item.activity_id, item)
+    same_part = {activity for activity, _ in set.intersection(*(set(best_each(s)) for s in sessions))}
+    for activity, item in found.items():
+        if item.kind in FITS and activity not in shared:
+            found[activity] = (
+                _short(item, len(sessions))
+                if activity in same_part
+                else replace(item, reason=NO_ONE_PART, remedy="Take children of nearer rungs.")
+            )
     return gravest_first(found.values())
 
 
-def _short(children: int) -> dict[str, str]:
+def _short(item: LeftOut, children: int) -> LeftOut:
     reason = f"Not enough of it for {ceil(children / 2)} children at once."
-    return {"kind": "short", "reason": reason, "remedy": "A second set would bring it in."}
+    return replace(item, kind="short", reason=reason, remedy="A second set would bring it in.")

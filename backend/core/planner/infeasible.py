@@ -53,7 +53,7 @@ def smallest(
     given = sum(cost[name] * (1 - literal) for name, literal in literals.items())
     built.model.minimize(given * (LONGEST_SESSION * STEP + 1) + built.time)
     solver, status = run(built.model)
-    if status == "impossible":
+    if status == "infeasible":
         return None
     kept = {name: bool(solver.value(literal)) for name, literal in literals.items()}
     return Relaxed(tuple(n for n, k in kept.items() if not k), ceil(solver.value(built.time) / STEP))

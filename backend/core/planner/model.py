@@ -14,9 +14,10 @@ from dataclasses import dataclass
 from math import ceil
 from typing import Any
 
-from core.library.declare import PARTS
+from core.child import PARTS
 from core.planner.candidates import QUALITY, Candidate
 from core.planner.objective import STRAND_STEPS
+from core.planner.request import PlanStatus
 from core.skills import STRANDS
 
 STEP = 2  # solver steps in a minute
@@ -50,7 +51,7 @@ class Limits:
 class Choice:
     """What the solver chose: (candidate, minutes) pairs, the objective and its bound in well-spent minutes."""
 
-    status: str
+    status: PlanStatus
     chosen: tuple[tuple[Candidate, int], ...]
     well_spent: float
     bound: float
@@ -88,8 +89,8 @@ def solve(candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Lim
     built = build(candidates, fixed, limits)
     built.model.maximize(built.worth)
     solver, status = run(built.model)
-    if status == "impossible":
-        return Choice("impossible", (), 0.0, 0.0)
+    if status == "infeasible":
+        return Choice("infeasible", (), 0.0, 0.0)
     scale = QUALITY * 10
     return Choice(status, built.chosen(solver), solver.objective_value / scale, solver.best_objective_bound / scale)
 
@@ -114,7 +115,7 @@ def build(
     _hang(model.add(time <= limits.minutes * STEP), hold("minutes"))
     if hold is always:
         whole_minutes(model, sum(spend), set_up, limits.minutes * STEP, _amounts(listed, fixed, limits), "set up")
-    tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.family.tiring)
+    tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.activity.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes), hold("tiring"))
     _lasting(model, listed, take)
     _parts(model, listed, take, limits, hold)
@@ -132,7 +133,7 @@ def _hang(constraint: Any, literal: Any) -> None:
         constraint.only_enforce_if(literal)
 
 
-def run(model: Model, work: float | None = None) -> tuple[Any, str]:
+def run(model: Model, work: float | None = None) -> tuple[Any, PlanStatus]:
     """Solve a model and return the solver and optimal, feasible or impossible. The same on every machine.
 
     work -- the solver's own count of work allowed, about seconds; WORK_ALLOWED where none is given
@@ -157,7 +158,7 @@ def run(model: Model, work: float | None = None) -> tuple[Any, str]:
         if status != cp_model.UNKNOWN:
             break
     if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
-        return solver, "impossible"
+        return solver, "infeasible"
     return solver, "optimal" if status == cp_model.OPTIMAL else "feasible"
 
 
@@ -185,7 +186,7 @@ def _set_up(model: Model, listed: Listed, take: list[Any]) -> Any:
     users: defaultdict[str, set[str]] = defaultdict(set)
     for c in listed:
         for thing in c.kit:
-            users[thing].add(c.family.id)
+            users[thing].add(c.activity.id)
     shared = [thing for thing in sorted(users) if len(users[thing]) > 1]
     out = {thing: model.new_bool_var(f"kit {thing}") for thing in shared}
     for takes, thing in _never_together(listed, take, out):
@@ -203,14 +204,14 @@ def _never_together(listed: Listed, take: list[Any], out: Mapping[str, Any]) -> 
     groups: defaultdict[tuple[str, str], list[Any]] = defaultdict(list)
     for c, t in zip(listed, take, strict=True):
         for thing in c.kit & out.keys():
-            groups[thing, c.family.id].append(t)
+            groups[thing, c.activity.id].append(t)
             if c.part != "main":
                 groups[thing, f"part {c.part}"].append(t)
     return [(takes, thing) for (thing, group), takes in sorted(groups.items()) if len(takes) > 1 or not group.startswith("part ")]
 
 
 def _own_steps(c: Candidate) -> int:
-    return ceil((c.family.setup_minutes + c.family.tidy_minutes) * STEP - 1e-9)
+    return ceil((c.activity.setup_minutes + c.activity.tidy_minutes) * STEP - 1e-9)
 
 
 def whole_minutes(model: Model, work: Any, set_up: Any, total: int, amounts: Iterable[int], name: str) -> None:
@@ -260,10 +261,10 @@ def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: 
     by_family: defaultdict[str, list[Any]] = defaultdict(list)
     by_part: defaultdict[str, list[Any]] = defaultdict(list)
     for c, t in zip(listed, take, strict=True):
-        by_family[c.family.id].append(t)
+        by_family[c.activity.id].append(t)
         by_part[c.part].append(t)
-    for family in sorted(by_family):
-        model.add_at_most_one(by_family[family])
+    for activity in sorted(by_family):
+        model.add_at_most_one(by_family[activity])
     for part, takes in sorted(by_part.items()):
         if part == "main":
             count = _how_many(model, takes, limits.most_main)
@@ -299,7 +300,7 @@ def _apart(model: Model, listed: Listed, take: list[Any], literal: Any) -> None:
     tiring: defaultdict[str, list[Any]] = defaultdict(list)
     for c, t in zip(listed, take, strict=True):
         count[c.part].append(t)
-        if c.family.tiring:
+        if c.activity.tiring:
             tiring[c.part].append(t)
     there = {p: sum(count[p]) for p in PARTS}
     tired = {p: sum(tiring[p]) for p in PARTS}

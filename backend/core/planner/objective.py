@@ -9,8 +9,8 @@ import numpy as np
 from numpy.typing import ArrayLike
 
 from core.ability import Estimate, Floats, shortfalls
-from core.child import Child, Zone
-from core.library.declare import Family
+from core.child import Child, Part, Zone
+from core.library.activity import Activity
 from core.planner.request import Reason, SessionRequest
 from core.skills import STRANDS, WANTED_TASKS
 
@@ -61,9 +61,9 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
     return Reason("wanted", base * (NOT_HELD_BACK + (1 - NOT_HELD_BACK) * held), words)
 
 
-def freshness(family: Family, request: SessionRequest) -> Reason:
+def freshness(activity: Activity, request: SessionRequest) -> Reason:
     """The same skill in a new guise keeps interest: less for what was done in the last sessions."""
-    ago = request.recent.get(family.id)
+    ago = request.recent.get(activity.id)
     if ago is None:
         return Reason("fresh", 1.0, "New for this child")
     factor = FRESHNESS[ago] if ago < len(FRESHNESS) else 1.0
@@ -71,15 +71,15 @@ def freshness(family: Family, request: SessionRequest) -> Reason:
     return Reason("fresh", factor, f"Done {when}")
 
 
-def liking(family: Family, child: Child) -> Reason:
+def liking(activity: Activity, child: Child) -> Reason:
     """Whether it can wear something the child likes."""
-    shared = sorted(child.likes & set(family.themes))
+    shared = sorted(child.likes & set(activity.themes))
     return (
         Reason("liking", 1.0, f"Can be about {shared[0]}") if shared else Reason("liking", UNTHEMED, "No theme of this child's")
     )
 
 
-def zone_reason(chance: float, zone: Zone, part: str) -> Reason:
+def zone_reason(chance: float, zone: Zone, part: Part) -> Reason:
     """The fit of the forecast, in words."""
     fit = float(zone_fit(chance, zone))
     where = "inside" if fit == 1 else "easier than" if chance > zone.high else "harder than"

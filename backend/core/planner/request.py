@@ -3,15 +3,17 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from types import MappingProxyType
+from typing import Literal
 
 from core.ability import Estimate, chance_in_words
-from core.child import Child, Setting, Zone, Zones
-from core.library.declare import PARTS
+from core.child import PARTS, Child, Part, Setting, Zone, Zones
 from core.materials import Stock
-from core.offers import Quantity, Variant
-from core.planner.formats import Shape, shape_of
+from core.offers import LackKind, Quantity, Variant
+from core.planner.formats import Format, format_of
+from core.recording import SupportLevel
 from core.safety import Verdict
 
+PlanStatus = Literal["optimal", "feasible", "infeasible", "given"]
 SHORTEST_SESSION = 5  # minutes, project definition
 LONGEST_SESSION = 90  # minutes, project definition
 
@@ -20,7 +22,7 @@ LONGEST_SESSION = 90  # minutes, project definition
 class LockedBlock:
     """A block the therapist keeps: its part, its grade and its minutes."""
 
-    part: str
+    part: Part
     variant: Variant
     minutes: int
 
@@ -33,7 +35,7 @@ class SessionRequest:
     estimates -- strand id to estimate; a strand without one can't be aimed at
     recent    -- family id to how many sessions ago it was last done (0: the last one)
     parts     -- the parts wanted; a part nothing fits is left out and said so
-    shape     -- one of shapes.SHAPES; order -- one of shapes.ORDERS
+    format_id -- one of formats.FORMATS; order -- one of formats.ORDERS
     """
 
     child: Child
@@ -48,17 +50,17 @@ class SessionRequest:
     parts: tuple[str, ...] = PARTS
     zones: Zones = field(default_factory=Zones)
     tiring_share: float = 0.45
-    shape: str = "parts"
+    format_id: str = "parts"
     order: str = "precision_first"
 
     @property
-    def form(self) -> Shape:
-        """The shape of the session. Raises NotThere for an unknown one."""
-        return shape_of(self.shape)
+    def format(self) -> Format:
+        """The format of the session. Raises NotThere for an unknown one."""
+        return format_of(self.format_id)
 
-    def band(self, part: str) -> Zone:
-        """The band of expected success of a part, in this shape."""
-        return self.form.zones.get(part) or self.zones.of(part)
+    def band(self, part: Part) -> Zone:
+        """The band of expected success of a part, in this format."""
+        return self.format.zones.get(part) or self.zones.of(part)
 
 
 @dataclass(frozen=True)
@@ -74,7 +76,7 @@ class Reason:
 class Block:
     """One activity in a plan. minutes are at work; setting up comes on top (setup_minutes)."""
 
-    part: str
+    part: Part
     variant: Variant
     name: str
     strand: str
@@ -94,7 +96,7 @@ class Block:
     beat: str
     setup: str
     posture: str
-    cues: tuple[tuple[str, str], ...]
+    cues: tuple[tuple[SupportLevel, str], ...]
     watch: tuple[tuple[str, str], ...]
     tidy: str
     locked: bool = False
@@ -116,13 +118,16 @@ class Block:
         return "" if support == "spoken" else words
 
 
+LeftOutKind = Literal[LackKind, "too_hard", "too_easy", "not_chosen", "excluded"]
+
+
 @dataclass(frozen=True)
 class LeftOut:
     """An activity a therapist may have expected, and why it is not in the plan."""
 
-    family: str
+    activity_id: str
     name: str
-    kind: str
+    kind: LeftOutKind
     reason: str
     remedy: str
     strand: str
@@ -130,9 +135,9 @@ class LeftOut:
 
 @dataclass(frozen=True)
 class SessionPlan:
-    """Blocks in order. status: optimal, feasible (with the bound) or impossible (with the shortest fix)."""
+    """Blocks in order. status: optimal, feasible (with the bound) or infeasible (with the shortest fix)."""
 
-    status: str
+    status: PlanStatus
     blocks: tuple[Block, ...] = ()
     left_out: tuple[LeftOut, ...] = ()
     minutes: float = 0.0

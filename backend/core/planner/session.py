@@ -4,10 +4,9 @@ from dataclasses import replace
 from itertools import pairwise
 from math import ceil
 
-from core.child import cue_for, for_child
-from core.library import FAMILIES
-from core.library.declare import PARTS, Family
-from core.offers import House, Offer, Quantity, Variant, checked_variant, grade_words
+from core.child import PARTS, Part, cue_for, for_child
+from core.library import ACTIVITIES, Activity
+from core.offers import Offer, Quantity, UsableCupboard, Variant, checked_variant, grade_words
 from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
 from core.planner.consumables import shared_out
 from core.planner.formats import ORDERS
@@ -15,6 +14,7 @@ from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
 from core.planner.objective import STRAND_STEPS
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
+from core.recording import SupportLevel
 from core.skills import STRANDS, TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
@@ -29,7 +29,7 @@ class RequestError(ValueError):
         self.field = field
 
 
-def plan_session(request: SessionRequest, house: House | None = None) -> SessionPlan:
+def plan_session(request: SessionRequest, cupboard: UsableCupboard | None = None) -> SessionPlan:
     """Return the best session for a request: blocks in order, each with why, and what was left out.
 
     house -- the cupboard already judged for this child and setting, where the caller has it
@@ -38,19 +38,19 @@ def plan_session(request: SessionRequest, house: House | None = None) -> Session
     Raises RequestError for minutes out of range or an unknown target.
     """
     check_request(request)
-    house = house or House(request.stock, request.child, request.setting)
-    locked = [_locked_candidate(b, house, request) for b in request.locked]
+    cupboard = cupboard or UsableCupboard(request.stock, request.child, request.setting)
+    locked = [_locked_candidate(b, cupboard, request) for b in request.locked]
     missing = [b for b, c in zip(request.locked, locked, strict=True) if c is None]
     if missing:
-        return _lock_impossible(missing[0].variant, house)
-    found = [c for c in locked if c] + undominated(all_candidates(house, request))
+        return _lock_impossible(missing[0].variant, cupboard)
+    found = [c for c in locked if c] + undominated(all_candidates(cupboard, request))
     fixed = {i: b.minutes for i, b in enumerate(request.locked)}
     if not any(c.part in ("main", "stretch") for c in found):
-        return _nothing_to_train(house, request)
+        return _nothing_to_train(cupboard, request)
     choice, dropped = _roomiest(found, fixed, request)
-    if choice.status == "impossible":
-        return _no_room(found, fixed, house, request)
-    plan = _plan(choice, house, request, locked=frozenset(b.variant.family for b in request.locked), pool=found)
+    if choice.status == "infeasible":
+        return _no_room(found, fixed, cupboard, request)
+    plan = _plan(choice, cupboard, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=found)
     return replace(plan, notes=(*plan.notes, *(f"No room for {d} in {request.minutes} minutes." for d in dropped)))
 
 
@@ -66,8 +66,10 @@ def check_request(request: SessionRequest) -> None:
     for target in request.targets:
         if target not in TARGETS:
             raise RequestError("targets", f"{target!r} is not a target. Use one of {', '.join(TARGETS)}.")
-    if request.form.id == "alone" and request.setting.supervision != "box":
-        raise RequestError("shape", "An independent box is for when no adult helps. Choose “independent box” as supervision too.")
+    if request.format.id == "alone" and request.setting.supervision != "box":
+        raise RequestError(
+            "format_id", "An independent box is for when no adult helps. Choose “independent box” as supervision too."
+        )
     if request.order not in ORDERS:
         raise RequestError("order", f"{request.order!r} is not an order of work. Use one of {', '.join(ORDERS)}.")
     for block in request.locked:
@@ -78,15 +80,15 @@ def check_request(request: SessionRequest) -> None:
 
 def limits_of(found: list[Candidate], request: SessionRequest) -> Limits:
     """Which parts have to be there: in a short session only a win to open with and the main work."""
-    there, shape = {c.part for c in found}, request.form
-    wanted = [p for p, from_minutes in shape.must.items() if request.minutes >= from_minutes and p in there]
-    if shape.id == "parts" and not request.child.wanted:
+    there, session_format = {c.part for c in found}, request.format
+    wanted = [p for p, from_minutes in session_format.must.items() if request.minutes >= from_minutes and p in there]
+    if session_format.id == "parts" and not request.child.wanted:
         wanted = [p for p in wanted if p != "daily"]
-    least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and shape.id != "stations" else shape.main[0]
-    targets = () if shape.any_strand else _coverable(found, request)
+    least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and session_format.id != "stations" else session_format.main[0]
+    targets = () if session_format.any_strand else _coverable(found, request)
     return Limits(
         request.minutes, round(request.minutes * request.tiring_share), tuple(wanted), least, targets,
-        shape.main[1], shape.equal, shape.one_kit,
+        session_format.main[1], session_format.equal, session_format.one_kit,
     )  # fmt: skip
 
 
@@ -97,8 +99,8 @@ def _coverable(found: list[Candidate], request: SessionRequest) -> tuple[str, ..
     return covered if request.minutes >= 20 else covered[:1]
 
 
-def _locked_candidate(block: LockedBlock, house: House, request: SessionRequest) -> Candidate | None:
-    offer = house.offer(block.variant)
+def _locked_candidate(block: LockedBlock, cupboard: UsableCupboard, request: SessionRequest) -> Candidate | None:
+    offer = cupboard.offer(block.variant)
     made = candidate(offer, block.part, request) if offer else None
     if made is None and offer is not None:
         made = candidate(offer, "opener", request)
@@ -106,29 +108,29 @@ def _locked_candidate(block: LockedBlock, house: House, request: SessionRequest)
     return made
 
 
-def _lock_impossible(variant: Variant, house: House) -> SessionPlan:
-    lack = house.lack(variant)
-    name = FAMILIES[variant.family].name
+def _lock_impossible(variant: Variant, cupboard: UsableCupboard) -> SessionPlan:
+    lack = cupboard.lack(variant)
+    name = ACTIVITIES[variant.activity_id].name
     reason = lack.reason if lack else "it trains nothing this child has an estimate for."
-    return SessionPlan("impossible", reason=f"“{name}” is locked, but {reason[0].lower()}{reason[1:]}",
+    return SessionPlan("infeasible", reason=f"“{name}” is locked, but {reason[0].lower()}{reason[1:]}",
                        fix=lack.remedy if lack else f"Unlock “{name}”.")  # fmt: skip
 
 
-def _nothing_to_train(house: House, request: SessionRequest) -> SessionPlan:
+def _nothing_to_train(cupboard: UsableCupboard, request: SessionRequest) -> SessionPlan:
     """Say what stops most of the target's activities, and the one thing that would open one."""
-    out = left_out(house, request, frozenset())
+    out = left_out(cupboard, request, frozenset())
     names = " and ".join(TARGETS[t].name.lower() for t in request.targets)
     first = next((o for o in out if o.kind in ("missing", "short", "hand")), out[0] if out else None)
     reason = f"nothing in this house trains {names} safely at this child's rung"
     fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
-    return SessionPlan("impossible", left_out=out, reason=reason, fix=fix)
+    return SessionPlan("infeasible", left_out=out, reason=reason, fix=fix)
 
 
 def _roomiest(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> tuple[Choice, tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
     limits = limits_of(found, request)
     choice = solve(found, fixed, limits)
-    if choice.status != "impossible":
+    if choice.status != "infeasible":
         return choice, ()
     less = smallest(found, fixed, limits, PARTS_ORDER)
     if less is None:
@@ -151,71 +153,73 @@ def _given_up_words(limit: str) -> str:
     }[limit]  # fmt: skip
 
 
-def _no_room(found: list[Candidate], fixed: dict[int, int], house: House, request: SessionRequest) -> SessionPlan:
+def _no_room(found: list[Candidate], fixed: dict[int, int], cupboard: UsableCupboard, request: SessionRequest) -> SessionPlan:
     """Find by the solver the fewest limits to give up, and say what that means."""
-    out = left_out(house, request, frozenset())
+    out = left_out(cupboard, request, frozenset())
     less = smallest(found, fixed, limits_of(found, request), LIMITS_ORDER)
     if less is None:
         return SessionPlan(
-            "impossible", left_out=out, reason="no choice of limits leaves a session", fix="Choose another target or shape."
+            "infeasible", left_out=out, reason="no choice of limits leaves a session", fix="Choose another target or format."
         )
     if not less.given_up:
         return SessionPlan(
-            "impossible",
+            "infeasible",
             left_out=out,
             reason="no session was found in the time for looking",
             fix="Ask again with a few minutes more.",
         )
     hard = [g for g in less.given_up if g not in PARTS_ORDER and not g.startswith("target:")]
     reasons, fixes = zip(*(limit_words(g, less.minutes, request) for g in hard or less.given_up), strict=True)
-    return SessionPlan("impossible", left_out=out, reason=" and ".join(reasons), fix=" ".join(fixes))
+    return SessionPlan("infeasible", left_out=out, reason=" and ".join(reasons), fix=" ".join(fixes))
 
 
 def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str, str]:
     """Why a limit stands in the way, and the fix that gives it up."""
     if limit.startswith("lock:"):
         block = request.locked[int(limit[5:])]
-        name = FAMILIES[block.variant.family].name
+        name = ACTIVITIES[block.variant.activity_id].name
         return f"“{name}” is locked at {block.minutes} minutes and does not go with the rest", f"Unlock “{name}”."
     tiring = round(request.minutes * request.tiring_share)
     return {
         "minutes": (f"{request.minutes} minutes are too few", f"Give it {minutes} minutes."),
         "tiring": (f"the tiring blocks take more than {tiring} minutes", "Shorten or unlock a tiring block."),
         "apart": ("two tiring blocks would stand side by side", "Unlock one of them, or put something light between."),
-        "kit": ("no one thing here serves every block", "Choose another shape, or add to the cupboard."),
+        "kit": ("no one thing here serves every block", "Choose another format, or add to the cupboard."),
     }.get(limit) or (f"there is no room for {_given_up_words(limit)}", "Give the session more minutes.")
 
 
-def _plan(choice: Choice, house: House, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:
+def _plan(
+    choice: Choice, cupboard: UsableCupboard, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]
+) -> SessionPlan:
     pairs = in_order(list(choice.chosen), request.order)
-    chosen = frozenset(c.family.id for c, _ in pairs)
-    blocks = shared_out([_block(c, m, request, c.family.id in locked, _beaten(c, pool, chosen)) for c, m in pairs])
+    chosen = frozenset(c.activity.id for c, _ in pairs)
+    blocks = shared_out([_block(c, m, request, c.activity.id in locked, _beaten(c, pool, chosen)) for c, m in pairs])
     plan = totals(blocks)
     notes = tuple(
         f"Nothing here fits the {p}."
         for p in ("opener", "warm-up", "tidy")
-        if p in request.parts and p in request.form.must and p not in {c.part for c in pool}
+        if p in request.parts and p in request.format.must and p not in {c.part for c in pool}
     )
-    notes += (request.form.ending,) if request.form.ending else ()
-    return replace(plan, status=choice.status, left_out=left_out(house, request, chosen), bound=choice.bound, notes=notes)
+    notes += (request.format.ending,) if request.format.ending else ()
+    return replace(plan, status=choice.status, left_out=left_out(cupboard, request, chosen), bound=choice.bound, notes=notes)
 
 
 def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
-    others = [o for o in pool if o.part == c.part and o.family.id not in chosen and o.quality <= c.quality]
-    best = max(others, key=lambda o: (o.quality, o.family.id), default=None)
-    return f"{best.family.name} ({best.quality / QUALITY:.2f} a minute against {c.quality / QUALITY:.2f})" if best else ""
+    others = [o for o in pool if o.part == c.part and o.activity.id not in chosen and o.quality <= c.quality]
+    best = max(others, key=lambda o: (o.quality, o.activity.id), default=None)
+    return f"{best.activity.name} ({best.quality / QUALITY:.2f} a minute against {c.quality / QUALITY:.2f})" if best else ""
 
 
 def in_order(pairs: list[tuple[Candidate, int]], order: str = "precision_first") -> list[tuple[Candidate, int]]:
     """Parts in order; inside the main part precise work first and tiring work late (or the other way), no two tiring ones together."""
     by_part = {p: [x for x in pairs if x[0].part == p] for p in PARTS}
     main = by_part["main"]
-    calm = sorted((x for x in main if not x[0].family.tiring), key=lambda x: (-x[0].expected, x[0].family.id))
-    tiring = sorted((x for x in main if x[0].family.tiring), key=lambda x: (-x[0].expected, x[0].family.id))
+    calm = sorted((x for x in main if not x[0].activity.tiring), key=lambda x: (-x[0].expected, x[0].activity.id))
+    tiring = sorted((x for x in main if x[0].activity.tiring), key=lambda x: (-x[0].expected, x[0].activity.id))
     rest = next((by_part[p] for p in ("stretch", "daily", "tidy") if by_part[p]), [])
-    last = len(main) - 1 - int(any(c.family.tiring for c, _ in rest))
+    last = len(main) - 1 - int(any(c.activity.tiring for c, _ in rest))
     before = next((by_part[p] for p in ("warm-up", "opener") if by_part[p]), [])
-    first = int(any(c.family.tiring for c, _ in before))
+    first = int(any(c.activity.tiring for c, _ in before))
     slots = {first + 2 * i if order == "strength_first" else last - 2 * i for i in range(len(tiring))}
     tired, easy = iter(tiring), iter(calm)
     by_part["main"] = [next(tired) if i in slots else next(easy) for i in range(len(main))]
@@ -223,10 +227,10 @@ def in_order(pairs: list[tuple[Candidate, int]], order: str = "precision_first")
 
 
 def block_of(
-    request: SessionRequest, house: House, part: str, variant: Variant, minutes: int, locked: bool = False
+    request: SessionRequest, cupboard: UsableCupboard, part: Part, variant: Variant, minutes: int, locked: bool = False
 ) -> Block | None:
     """Return a block as it would stand in a plan, for any grade this house offers; None where it offers none."""
-    offer = house.offer(variant)
+    offer = cupboard.offer(variant)
     made = candidate(offer, part, request) if offer else None
     if made is None and offer is not None:
         made = candidate(offer, "opener", request)
@@ -235,13 +239,13 @@ def block_of(
 
 
 def block_from(c: Candidate, minutes: int, request: SessionRequest, sets: int = 1) -> Block:
-    """Return a candidate as a block with this many sets: the shape of home, group and bag plans."""
+    """Return a candidate as a block with this many sets: the session_format of home, group and bag plans."""
     made = _block(c, minutes, request, False, "")
     return replace(made, sets=sets, quantities=tuple(_for_sets(q, sets) for q in c.offer.quantities))
 
 
 def _block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, beat: str) -> Block:
-    f, offer = c.family, c.offer
+    f, offer = c.activity, c.offer
     sets = _sets(offer, minutes)
     return Block(
         c.part, offer.variant, f.name, c.strand, c.rung, grade_words(offer.variant, request.child), minutes, sets,
@@ -262,13 +266,13 @@ def _for_sets(q: Quantity, sets: int) -> Quantity:
     return replace(q, wanted=q.wanted * sets) if q.single_use else q
 
 
-def _cues(f: Family, request: SessionRequest) -> tuple[tuple[str, str], ...]:
+def _cues(f: Activity, request: SessionRequest) -> tuple[tuple[SupportLevel, str], ...]:
     """Each cue's help and words, in the order this child's prompt policy goes: least help first, or most."""
     said = tuple((q.support, for_child(q.words, request.child)) for q in f.cues)
     return said if request.child.prompt_policy == "least_first" else said[::-1]
 
 
-def _watch(f: Family, request: SessionRequest) -> tuple[tuple[str, str], ...]:
+def _watch(f: Activity, request: SessionRequest) -> tuple[tuple[str, str], ...]:
     """Each mark to watch and what to do when it is seen, by this child's policies."""
     on_tool = "tool_grasp" in f.trains or "tool_grasp" in f.demands
     return tuple((mark, cue_for(mark, request.child, on_tool)) for mark in f.watch)

@@ -7,10 +7,11 @@ from itertools import product
 from typing import Any
 
 from core.child import Child, Setting
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.materials import Role, Stock
-from core.offers import House, Variant, asked_of, checked_variant, clears, roles_of, set_count, tags_of
+from core.offers import UsableCupboard, Variant, asked_of, checked_variant, clears, roles_of, set_count, tags_of
 from core.planner.model import run
+from core.planner.request import PlanStatus
 from core.safety import assess_together
 
 LINE = 1000  # one more thing to carry weighs more than any number of pieces of it
@@ -31,7 +32,7 @@ class Visit:
 class Line:
     """One thing in the bag: how many, for whom, and how it goes from child to child."""
 
-    material: str
+    thing_id: str
     name: str
     count: int
     visits: tuple[str, ...]
@@ -43,7 +44,7 @@ class Use:
     """What plays a role at a visit: from the home or from the bag."""
 
     visit: str
-    family: str
+    activity_id: str
     role: str
     name: str
     count: int
@@ -52,9 +53,9 @@ class Use:
 
 @dataclass(frozen=True)
 class Bag:
-    """What to carry. status: optimal, feasible or impossible (with what is missing)."""
+    """What to carry. status: optimal, feasible or infeasible (with what is missing)."""
 
-    status: str
+    status: PlanStatus
     lines: tuple[Line, ...] = ()
     uses: tuple[Use, ...] = ()
     missing: tuple[str, ...] = ()
@@ -68,7 +69,7 @@ class Want:
     """One role of one planned block at one visit, and what may fill it: (stock id, from home), each with how many."""
 
     visit: int
-    family: str
+    activity_id: str
     role: Role
     options: Mapping[Option, int]
     block: int
@@ -82,7 +83,7 @@ def pack_bag(visits: Sequence[Visit], store: Sequence[Stock]) -> Bag:
     """
     wants, missing = wants_of(visits, store)
     chosen, status = _fewest(wants, visits, store)
-    if status == "impossible":
+    if status == "infeasible":
         return Bag(status, missing=(*missing, "the things there are do not go together: add one more of a kind"))
     carried: defaultdict[str, list[tuple[int, int]]] = defaultdict(list)
     uses = []
@@ -90,7 +91,7 @@ def pack_bag(visits: Sequence[Visit], store: Sequence[Stock]) -> Bag:
     for want, (stock_id, home) in chosen:
         count = want.options[stock_id, home]
         stock = next(s for s in visits[want.visit].home if s.id == stock_id) if home else things[stock_id]
-        uses.append(Use(visits[want.visit].name, want.family, want.role.id, stock.thing.name, count, home))
+        uses.append(Use(visits[want.visit].name, want.activity_id, want.role.id, stock.thing.name, count, home))
         if not home:
             carried[stock_id].append((count, want.visit))
     lines = tuple(_line(things[k], carried[k], visits) for k in sorted(carried, key=lambda k: things[k].thing.name))
@@ -102,34 +103,38 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
     wants: list[Want] = []
     missing: list[str] = []
     for at, visit in enumerate(visits):
-        houses = (House(visit.home, visit.child, visit.setting), House(store, visit.child, visit.setting))
+        houses = (UsableCupboard(visit.home, visit.child, visit.setting), UsableCupboard(store, visit.child, visit.setting))
         for place, (variant, sets) in enumerate(visit.planned):
-            family = checked_variant(variant)
-            count = set_count(family, variant.grade, visit.child.counting_months)
-            for role in roles_of(family, variant.grade):
+            activity = checked_variant(variant)
+            count = set_count(activity, variant.grade, visit.child.counting_months)
+            for role in roles_of(activity, variant.grade):
                 wants_role = _want(at, place, variant, role, count, sets, houses)
                 wants += [wants_role] if wants_role.options else []
                 if not wants_role.options:
-                    asked = role.asks(asked_of(family, variant.grade, role.id))
-                    missing.append(f"{visit.name}: {asked} for {family.name}")
+                    asked = role.asks(asked_of(activity, variant.grade, role.id))
+                    missing.append(f"{visit.name}: {asked} for {activity.name}")
     return wants, missing
 
 
-def _want(at: int, place: int, variant: Variant, role: Role, count: int, sets: int, houses: tuple[House, House]) -> Want:
-    family = checked_variant(variant)
+def _want(
+    at: int, place: int, variant: Variant, role: Role, count: int, sets: int, houses: tuple[UsableCupboard, UsableCupboard]
+) -> Want:
+    activity = checked_variant(variant)
     options, least = {}, role.least(count)
-    for house, home in zip(houses, (True, False), strict=True):
-        for stock, thing, verdict in zip(house.stock, house.things, house.verdicts, strict=True):
-            together = assess_together([thing], tags_of(family, variant.grade), house.child, house.setting)
-            fits = role.filled_by(thing, asked_of(family, variant.grade, role.id))
-            own_hand = thing.handed is None or house.child.hand in (thing.handed, "not_settled")
+    for cupboard, home in zip(houses, (True, False), strict=True):
+        for stock, thing, verdict in zip(cupboard.stock, cupboard.things, cupboard.verdicts, strict=True):
+            together = assess_together([thing], tags_of(activity, variant.grade), cupboard.child, cupboard.setting)
+            fits = role.filled_by(thing, asked_of(activity, variant.grade, role.id))
+            own_hand = thing.handed is None or cupboard.child.hand in (thing.handed, "not_settled")
             needed = least * sets if thing.single_use else least
             if fits and own_hand and verdict.status != "barred" and together.status != "barred" and stock.count >= needed:
                 options[stock.id, home] = needed
-    return Want(at, family.id, role, options, place)
+    return Want(at, activity.id, role, options, place)
 
 
-def _fewest(wants: Sequence[Want], visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[tuple[Want, Option]], str]:
+def _fewest(
+    wants: Sequence[Want], visits: Sequence[Visit], store: Sequence[Stock]
+) -> tuple[list[tuple[Want, Option]], PlanStatus]:
     from ortools.sat.python import cp_model
 
     model = cp_model.CpModel()
@@ -148,7 +153,7 @@ def _fewest(wants: Sequence[Want], visits: Sequence[Visit], store: Sequence[Stoc
     _amounts(model, wants, use, visits, {s.id: s for s in store}, pieces)
     model.minimize(LINE * sum(packed.values()) + sum(pieces.values()))
     solver, status = run(model)
-    if status == "impossible":
+    if status == "infeasible":
         return [], status
     return [(w, next(o for o, x in u.items() if solver.value(x))) for w, u in zip(wants, use, strict=True)], status
 
@@ -161,7 +166,7 @@ def _going_together(
     things |= {(v, s.id, False): s.thing for v in range(len(visits)) for s in store}
     places = {(w.visit, w.block, w.role.id): i for i, w in enumerate(wants)}
     for (visit, block, role), i in places.items():
-        for clearance in FAMILIES[wants[i].family].clearances:
+        for clearance in ACTIVITIES[wants[i].activity_id].clearances:
             other = places.get((visit, block, clearance.inner))
             if role != clearance.outer or other is None:
                 continue

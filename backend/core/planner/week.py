@@ -11,10 +11,10 @@ from math import ceil
 from typing import Any
 
 from core.child import Zone
-from core.offers import House, Quantity
+from core.offers import Quantity, UsableCupboard
 from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out
 from core.planner.model import STEP, run, whole_minutes
-from core.planner.request import Block, LeftOut, SessionRequest
+from core.planner.request import Block, LeftOut, PlanStatus, SessionRequest
 from core.planner.session import RequestError, block_from, check_request
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
@@ -58,9 +58,9 @@ class Day:
 
 @dataclass(frozen=True)
 class WeekPlan:
-    """Seven days. status: optimal, feasible (with the bound) or impossible (with the shortest fix)."""
+    """Seven days. status: optimal, feasible (with the bound) or infeasible (with the shortest fix)."""
 
-    status: str
+    status: PlanStatus
     days: tuple[Day, ...] = ()
     used_up: tuple[Quantity, ...] = ()
     left_out: tuple[LeftOut, ...] = ()
@@ -70,35 +70,35 @@ class WeekPlan:
     fix: str = ""
 
 
-def plan_week(request: WeekRequest, house: House | None = None) -> WeekPlan:
+def plan_week(request: WeekRequest, cupboard: UsableCupboard | None = None) -> WeekPlan:
     """Return the best week for one child at home. The same request always gives the same week.
 
     Raises RequestError when the days are not seven, minutes are not 0 to 90, or a_day is not 1 or 2.
     """
     _check(request)
     session = _as_home(request)
-    house = house or House(session.stock, session.child, session.setting)
-    found = week_candidates(house, session)
+    cupboard = cupboard or UsableCupboard(session.stock, session.child, session.setting)
+    found = week_candidates(cupboard, session)
     if not any(minutes >= LEAST_DAY for minutes in request.free):
-        return WeekPlan("impossible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more.")
+        return WeekPlan("infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more.")
     if not found:
-        out = left_out(house, session, frozenset())
+        out = left_out(cupboard, session, frozenset())
         first = next((o for o in out if o.kind in ("missing", "short")), out[0] if out else None)
         fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
         return WeekPlan(
-            "impossible", left_out=out, reason="nothing in this house can be done safely with the supervision it has", fix=fix
+            "infeasible", left_out=out, reason="nothing in this house can be done safely with the supervision it has", fix=fix
         )
     status, rows, well_spent, bound = solve_week(found, request)
-    if status == "impossible":
+    if status == "infeasible":
         least = min(_whole(c.least, c) for c in found)
-        return WeekPlan("impossible", reason="no free day is long enough for setting up and one activity",
+        return WeekPlan("infeasible", reason="no free day is long enough for setting up and one activity",
                         fix=f"Find one day with {ceil(least / STEP)} minutes.")  # fmt: skip
     days = tuple(
         Day(name, free, tuple(block_from(c, m, session) for c, m in row))
         for name, free, row in zip(DAYS, request.free, rows, strict=True)
     )
-    chosen = frozenset(b.variant.family for d in days for b in d.blocks)
-    return WeekPlan(status, days, _used_up(days), left_out(house, session, chosen), well_spent, bound)
+    chosen = frozenset(b.variant.activity_id for d in days for b in d.blocks)
+    return WeekPlan(status, days, _used_up(days), left_out(cupboard, session, chosen), well_spent, bound)
 
 
 def _check(request: WeekRequest) -> None:
@@ -113,19 +113,19 @@ def _check(request: WeekRequest) -> None:
 
 def _as_home(request: WeekRequest) -> SessionRequest:
     zones = replace(request.session.zones, bands={**request.session.zones.bands, "main": HOME_BAND})  # type: ignore[arg-type]
-    return replace(request.session, shape="home", zones=zones, minutes=MOST_DAY * 2, locked=())
+    return replace(request.session, format_id="home", zones=zones, minutes=MOST_DAY * 2, locked=())
 
 
-def week_candidates(house: House, session: SessionRequest) -> list[Candidate]:
+def week_candidates(cupboard: UsableCupboard, session: SessionRequest) -> list[Candidate]:
     """The candidates of a week. Dropped is only what MOST_ACTIVITIES others beat in everything: no optimum is lost."""
     groups: defaultdict[str, list[Candidate]] = defaultdict(list)
-    for c in all_candidates(house, session):
+    for c in all_candidates(cupboard, session):
         groups[c.strand].append(c)
     kept = []
     for strand in sorted(groups):
         for c in groups[strand]:
-            better = {o.family.id for o in groups[strand] if _beats(o, c)} - {c.family.id}
-            same = any(_beats(o, c) and o.family is c.family and o is not c for o in groups[strand])
+            better = {o.activity.id for o in groups[strand] if _beats(o, c)} - {c.activity.id}
+            same = any(_beats(o, c) and o.activity is c.activity and o is not c for o in groups[strand])
             if len(better) < MOST_ACTIVITIES and not same:
                 kept.append(c)
     return kept
@@ -138,11 +138,11 @@ def _beats(a: Candidate, b: Candidate) -> bool:
     if not no_worse or any(uses_b.get(s, 0) < n for s, n in uses_a.items()):
         return False
     equal = (a.quality, a.least, a.most, _set_up(a), uses_a) == (b.quality, b.least, b.most, _set_up(b), uses_b)
-    return not equal or (a.family.id, a.offer.variant.grade) < (b.family.id, b.offer.variant.grade)
+    return not equal or (a.activity.id, a.offer.variant.grade) < (b.activity.id, b.offer.variant.grade)
 
 
 def _set_up(c: Candidate) -> int:
-    return ceil((c.family.setup_minutes + c.family.tidy_minutes) * STEP - 1e-9)
+    return ceil((c.activity.setup_minutes + c.activity.tidy_minutes) * STEP - 1e-9)
 
 
 def _whole(minutes: int, c: Candidate) -> int:
@@ -177,7 +177,7 @@ def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[str, list[
     model.add(sum(take[i][d] for i in range(len(found)) for d in days) >= 1)
     model.maximize(worth)
     solver, status = run(model, WORK_ALLOWED)
-    if status == "impossible":
+    if status == "infeasible":
         return status, [], 0.0, 0.0
     rows = [[(c, solver.value(spend[i][d])) for i, c in enumerate(found) if solver.value(take[i][d])] for d in days]
     scale = QUALITY * TENTHS
@@ -194,15 +194,15 @@ def _variety(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
     """Few activities in a week, none on two days running, none twice on a day, none more than three times."""
     by_family: defaultdict[str, list[int]] = defaultdict(list)
     for i, c in enumerate(found):
-        by_family[c.family.id].append(i)
+        by_family[c.activity.id].append(i)
     used = []
-    for family in sorted(by_family):
-        chosen = model.new_bool_var(f"used {family}")
+    for activity in sorted(by_family):
+        chosen = model.new_bool_var(f"used {activity}")
         used.append(chosen)
-        model.add(sum(take[i][d] for i in by_family[family] for d in range(len(DAYS))) <= MOST_TIMES * chosen)
+        model.add(sum(take[i][d] for i in by_family[activity] for d in range(len(DAYS))) <= MOST_TIMES * chosen)
         for d in range(len(DAYS)):
-            next_day = [take[i][d + 1] for i in by_family[family]] if d + 1 < len(DAYS) else []
-            model.add(sum([take[i][d] for i in by_family[family]] + next_day) <= chosen)
+            next_day = [take[i][d + 1] for i in by_family[activity]] if d + 1 < len(DAYS) else []
+            model.add(sum([take[i][d] for i in by_family[activity]] + next_day) <= chosen)
     model.add(sum(used) <= MOST_ACTIVITIES)
 
 
@@ -246,7 +246,7 @@ def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: lis
 def _by_family(found: list[Candidate], places: list[int], take: list[list[Any]], day: int) -> Iterable[list[Any]]:
     groups: defaultdict[str, list[Any]] = defaultdict(list)
     for i in places:
-        groups[found[i].family.id].append(take[i][day])
+        groups[found[i].activity.id].append(take[i][day])
     return groups.values()
 
 

@@ -2,9 +2,10 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from typing import Literal
 
-from core.library import FAMILIES
-from core.offers import House, Variant, difficulty
+from core.library import ACTIVITIES
+from core.offers import UsableCupboard, Variant, difficulty
 from core.planner.candidates import QUALITY, all_candidates, left_out, undominated
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Built, build, run
@@ -18,48 +19,48 @@ SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
 class BroughtIn:
     """What one activity would take to be in the plan. cost: well-spent minutes lost, None where it can't be in."""
 
-    family: str
+    activity_id: str
     name: str
     cost: float | None
     words: str
     change: str
 
 
-def bring_in(request: SessionRequest, house: House, family_id: str) -> BroughtIn:
+def bring_in(request: SessionRequest, cupboard: UsableCupboard, activity_id: str) -> BroughtIn:
     """Return what it would cost to have this activity in the session, or the smallest change that would let it in.
 
     Raises KeyError for an activity that is not in the library.
     """
-    family = FAMILIES[family_id]
-    found = undominated(all_candidates(house, request))
-    if not any(c.family.id == family_id for c in found):
-        lack = next((o for o in left_out(house, request, frozenset()) if o.family == family_id), None)
-        words = lack.reason if lack else "It plays no part in a session of this shape."
-        return BroughtIn(family_id, family.name, None, words, lack.remedy if lack else "Choose another shape or target.")
+    activity = ACTIVITIES[activity_id]
+    found = undominated(all_candidates(cupboard, request))
+    if not any(c.activity.id == activity_id for c in found):
+        lack = next((o for o in left_out(cupboard, request, frozenset()) if o.activity_id == activity_id), None)
+        words = lack.reason if lack else "It plays no part in a session of this format."
+        return BroughtIn(activity_id, activity.name, None, words, lack.remedy if lack else "Choose another format or target.")
 
     def there(built: Built) -> None:
-        built.model.add(sum(t for c, t in zip(built.listed, built.take, strict=True) if c.family.id == family_id) >= 1)
+        built.model.add(sum(t for c, t in zip(built.listed, built.take, strict=True) if c.activity.id == activity_id) >= 1)
 
     limits = limits_of(found, request)
     best, best_status = _worth(build(found, {}, limits))
     forced = build(found, {}, limits)
     there(forced)
     worth, status = _worth(forced)
-    if best_status != "impossible" and status != "impossible":
+    if best_status != "infeasible" and status != "infeasible":
         cost = max(0.0, best - worth)
         words = "As good as what is there." if cost < 0.05 else f"It would cost {cost:.1f} well-spent minutes."
-        return BroughtIn(family_id, family.name, cost, words, "Swap it in by hand, or lock it and plan again.")
+        return BroughtIn(activity_id, activity.name, cost, words, "Swap it in by hand, or lock it and plan again.")
     less = smallest(found, {}, limits, LIMITS_ORDER, there)
     if less is None:
-        return BroughtIn(family_id, family.name, None, "It fits no session of this shape.", "Choose another shape.")
+        return BroughtIn(activity_id, activity.name, None, "It fits no session of this format.", "Choose another format.")
     reasons, fixes = zip(*(limit_words(g, less.minutes, request) for g in less.given_up), strict=True)
-    return BroughtIn(family_id, family.name, None, f"With it, {' and '.join(reasons)}.", " ".join(fixes))
+    return BroughtIn(activity_id, activity.name, None, f"With it, {' and '.join(reasons)}.", " ".join(fixes))
 
 
 def _worth(built: Built) -> tuple[float, str]:
     built.model.maximize(built.worth)
     solver, status = run(built.model)
-    return (solver.objective_value / (QUALITY * 10), status) if status != "impossible" else (0.0, status)
+    return (solver.objective_value / (QUALITY * 10), status) if status != "infeasible" else (0.0, status)
 
 
 @dataclass(frozen=True)
@@ -70,37 +71,40 @@ class Placed:
     minutes: int
 
 
+DifferenceKind = Literal["new", "gone", "harder", "easier", "other", "same"]
+
+
 @dataclass(frozen=True)
 class Difference:
     """One line of a comparison. kind: new, gone, harder, easier, other or same."""
 
-    family: str
+    activity_id: str
     name: str
-    kind: str
+    kind: DifferenceKind
     words: str
 
 
 def differences(now: Sequence[Placed], before: Sequence[Placed]) -> tuple[Difference, ...]:
     """Return how a plan differs from an earlier one: what stayed, in the order of now; then what is gone."""
-    old = {p.variant.family: p for p in before}
-    stayed = [_difference(p, old.get(p.variant.family)) for p in now]
-    kept = {p.variant.family for p in now}
+    old = {p.variant.activity_id: p for p in before}
+    stayed = [_difference(p, old.get(p.variant.activity_id)) for p in now]
+    kept = {p.variant.activity_id for p in now}
     gone = [
-        Difference(p.variant.family, FAMILIES[p.variant.family].name, "gone", "not this time")
+        Difference(p.variant.activity_id, ACTIVITIES[p.variant.activity_id].name, "gone", "not this time")
         for p in before
-        if p.variant.family not in kept
+        if p.variant.activity_id not in kept
     ]
     return (*stayed, *gone)
 
 
 def _difference(now: Placed, before: Placed | None) -> Difference:
-    family = FAMILIES[now.variant.family]
+    activity = ACTIVITIES[now.variant.activity_id]
     if before is None:
-        return Difference(family.id, family.name, "new", "not last time")
-    rungs = difficulty(now.variant)[family.strand] - difficulty(before.variant)[family.strand]
+        return Difference(activity.id, activity.name, "new", "not last time")
+    rungs = difficulty(now.variant)[activity.strand] - difficulty(before.variant)[activity.strand]
     longer = now.minutes - before.minutes
     words = [f"{abs(rungs):.1f} rungs {'harder' if rungs > 0 else 'easier'}"] if abs(rungs) > SAME_RUNGS else []
     words += ["another grade, as hard"] if not words and now.variant != before.variant else []
     words += [f"{abs(longer)} min {'longer' if longer > 0 else 'shorter'}"] if longer else []
-    kind = "harder" if rungs > SAME_RUNGS else "easier" if rungs < -SAME_RUNGS else "other" if words else "same"
-    return Difference(family.id, family.name, kind, ", ".join(words) or "as last time")
+    kind: DifferenceKind = "harder" if rungs > SAME_RUNGS else "easier" if rungs < -SAME_RUNGS else "other" if words else "same"
+    return Difference(activity.id, activity.name, kind, ", ".join(words) or "as last time")

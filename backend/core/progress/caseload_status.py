@@ -3,11 +3,18 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
+from typing import Literal
 
-from core.progress.next_step import STALE_DAYS
+from core.progress.next_step import STALE_DAYS, StepKind
 from core.skills import STRANDS
 
-GROUPS = (("setback", ("down",)), ("stuck", ("lower", "change")), ("ready", ("fade", "swap", "up")))
+StatusId = Literal["new", "recheck", "setback", "stuck", "ready", "steady"]
+
+GROUPS: tuple[tuple[StatusId, tuple[StepKind, ...]], ...] = (
+    ("setback", ("down",)),
+    ("stuck", ("lower", "change")),
+    ("ready", ("fade", "swap", "up")),
+)
 NAMED_BESIDE = 2  # strands named beside the first
 NEW = "Not seen yet. Set starting rungs, then plan the first session."
 STEADY = "Stay on the same grades; more tries before anything changes."
@@ -19,7 +26,7 @@ class Latest:
 
     strand: str
     on: date
-    kind: str
+    kind: StepKind
     words: str
     evidence: str
 
@@ -28,7 +35,7 @@ class Latest:
 class Standing:
     """id: new, recheck, setback, stuck, ready or steady; words: why."""
 
-    id: str
+    id: StatusId
     words: str
 
 

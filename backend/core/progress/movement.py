@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from math import hypot, log
+from typing import Literal
 
 from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, SetEvidence
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
@@ -39,9 +40,12 @@ class GradeChange:
     """A day on which an activity was asked at a harder or easier grade than the last time. by, to: rungs."""
 
     on: date
-    family: str
+    activity_id: str
     by: float
     to: float
+
+
+MovementKind = Literal["too_few", "up", "down", "steady"]
 
 
 @dataclass(frozen=True)
@@ -51,7 +55,7 @@ class Movement:
     nonoverlap -- share of pairs (early day, later day) in which the later one is higher; None where there are too few days
     """
 
-    kind: str
+    kind: MovementKind
     words: str
     change: float
     per_week: float | None
@@ -81,7 +85,7 @@ def _same_work(strand: str, sets: Sequence[SetResult]) -> list[list[SetEvidence]
     for s in sets:
         e = s.evidence(strand)
         if e.tries and SUPPORTS[e.support].informative:
-            groups.setdefault((e.family, e.difficulty, e.support), []).append(e)
+            groups.setdefault((e.activity_id, e.difficulty, e.support), []).append(e)
     return list(groups.values())
 
 
@@ -98,14 +102,14 @@ def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, 
     """
     asked: dict[tuple[date, str], float] = {}
     for s in sets:
-        asked[s.on, s.family] = max(asked.get((s.on, s.family), -1.0), s.difficulty[strand])
+        asked[s.on, s.activity_id] = max(asked.get((s.on, s.activity_id), -1.0), s.difficulty[strand])
     last: dict[str, float] = {}
     found = []
-    for (on, family), rung in sorted(asked.items()):
-        by = rung - last.get(family, rung)
+    for (on, activity), rung in sorted(asked.items()):
+        by = rung - last.get(activity, rung)
         if abs(by) >= WORTH_MARKING:
-            found.append(GradeChange(on, family, by, rung))
-        last[family] = rung
+            found.append(GradeChange(on, activity, by, rung))
+        last[activity] = rung
     return tuple(found)
 
 
@@ -127,7 +131,7 @@ def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Mov
     change = last.mean - first.mean
     weeks = max(1, round((last.on - first.on).days / 7))
     clear = abs(change) >= CLEAR_SPREADS * hypot(first.sd, last.sd) and change * slope > 0
-    kind = "steady" if not clear else "up" if change > 0 else "down"
+    kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
     said = {
         "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
         "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",

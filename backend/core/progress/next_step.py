@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from types import MappingProxyType
+from typing import Literal
 
 from core.ability import Estimate
 from core.offers import Variant, asks_other_hand
@@ -42,6 +43,9 @@ class Policy:
     preferred: str = ""
 
 
+StepKind = Literal["up", "hold", "down", "fade", "swap", "change", "lower", "recheck"]
+
+
 @dataclass(frozen=True)
 class Evidence:
     """One number the decision rests on, with its unit and in words."""
@@ -56,13 +60,13 @@ class Evidence:
 class Decision:
     """What to do next, in words, with what it rests on and what would change it."""
 
-    kind: str
+    kind: StepKind
     words: str
     evidence: tuple[Evidence, ...]
     would_change: str
 
 
-WORDS = {
+WORDS: dict[StepKind, str] = {
     "up": "Ready for one step harder",
     "hold": "Stay at this grade",
     "down": "One step easier",
@@ -236,8 +240,8 @@ def _stalled(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision | No
     better = shares[-1] - shares[0]
     if climbed >= policy.stall_rungs or better >= 0.15:
         return None
-    families = {s.family for s in facts.sets if s.on in days}
-    kind = "change" if len(families) < 3 else "lower"
+    activities = {s.activity_id for s in facts.sets if s.on in days}
+    kind: StepKind = "change" if len(activities) < 3 else "lower"
     words = f"No grade gained in {len(days)} sessions ({min(shares) * 10:.0f} to {max(shares) * 10:.0f} of 10)"
     remedy = (
         "A grade gained, or clearly more successes at this one."

@@ -4,8 +4,8 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from core.library import FAMILIES
-from core.recording import MARKS, MEASURED, SUPPORTS, Measured, folded
+from core.library import ACTIVITIES
+from core.recording import MARKS, MEASURED, SUPPORTS, Measured, SupportLevel, folded
 from core.running import SetResult
 from core.skills import STRANDS
 
@@ -45,8 +45,8 @@ def _done(told: Told) -> str:
         return f"{told.child}, {_day(told.on)}. Nothing was counted in this session."
     by_family: dict[str, list[SetResult]] = {}
     for s in told.sets:
-        by_family.setdefault(s.family, []).append(s)
-    lines = [f"{FAMILIES[f].name}: {_how(sets)}." for f, sets in by_family.items()]
+        by_family.setdefault(s.activity_id, []).append(s)
+    lines = [f"{ACTIVITIES[f].name}: {_how(sets)}." for f, sets in by_family.items()]
     out = f" Left out: {', '.join(told.skipped)}." if told.skipped else ""
     return f"{told.child}, {_day(told.on)}. {' '.join(lines)}{out}"
 
@@ -66,7 +66,7 @@ def _how(sets: Sequence[SetResult]) -> str:
     return ", ".join(parts)
 
 
-def _counted(support: str, mine: Sequence[SetResult], sets: Sequence[SetResult]) -> str:
+def _counted(support: SupportLevel, mine: Sequence[SetResult], sets: Sequence[SetResult]) -> str:
     won = sum(s.successes for s in mine)
     if support == "alone":
         return f"{won} of {sum(s.alone_tries for s in sets)} alone"

@@ -6,9 +6,9 @@ from datetime import date
 from functools import partial
 from types import MappingProxyType
 
-from core.library import FAMILIES
-from core.recording import AUTOMATIC, LEVELS, MEASURED, folded
-from core.running import SetResult
+from core.library import ACTIVITIES
+from core.recording import AUTOMATIC, LEVELS, MEASURED, SupportLevel, folded
+from core.running import SetResult, WorkingHand
 
 FEWEST_SECONDS = 5.0  # s: a set shorter than this has no pace worth saying
 
@@ -27,7 +27,7 @@ class Series:
 class ByHand:
     """What one hand did in all: successes of tries."""
 
-    hand: str
+    hand: WorkingHand
     successes: int
     tries: int
 
@@ -53,7 +53,7 @@ class Help:
     """How a day's tries went: how many tries at each level of help, least first; only levels that were used."""
 
     on: date
-    tries: Mapping[str, int]
+    tries: Mapping[SupportLevel, int]
 
 
 def help_by_day(sets: Sequence[SetResult]) -> tuple[Help, ...]:
@@ -67,7 +67,8 @@ def help_by_day(sets: Sequence[SetResult]) -> tuple[Help, ...]:
 
 def by_hand(sets: Sequence[SetResult]) -> tuple[ByHand, ...]:
     """Return successes of tries for each hand that was used, right first; nothing where only one hand was noted."""
-    hands = [h for h in ("right", "left") if any(s.hand == h for s in sets)]
+    both: tuple[WorkingHand, ...] = ("right", "left")
+    hands = [h for h in both if any(s.hand == h for s in sets)]
     if len(hands) < 2:
         return ()
     mine = {h: [s for s in sets if s.hand == h] for h in hands}
@@ -104,7 +105,7 @@ def _tension(sets: list[SetResult]) -> float | None:
 
 
 def _row(sets: list[SetResult]) -> float | None:
-    rows = [s.longest_row for s in sets if "row" in FAMILIES[s.family].measures]
+    rows = [s.longest_row for s in sets if "row" in ACTIVITIES[s.activity_id].measures]
     return float(max(rows)) if rows else None
 
 

@@ -2,6 +2,18 @@
 
 from core.recording.measures import AUTOMATIC, KNOWN, MEASURED, Measured, folded
 from core.recording.observations import MARKS
-from core.recording.support import LEVELS, SUPPORTS, less_help, lift
+from core.recording.support import LEVELS, SUPPORTS, SupportLevel, less_help, lift
 
-__all__ = ["AUTOMATIC", "KNOWN", "LEVELS", "MARKS", "MEASURED", "SUPPORTS", "Measured", "folded", "less_help", "lift"]
+__all__ = [
+    "AUTOMATIC",
+    "KNOWN",
+    "LEVELS",
+    "MARKS",
+    "MEASURED",
+    "SUPPORTS",
+    "Measured",
+    "SupportLevel",
+    "folded",
+    "less_help",
+    "lift",
+]

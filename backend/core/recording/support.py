@@ -5,15 +5,18 @@ Lifts are in rungs, from common practice with no source; kept here alone so that
 
 from dataclasses import dataclass
 from types import MappingProxyType
+from typing import Literal
 
 from core.errors import NotThere
+
+SupportLevel = Literal["alone", "spoken", "mark", "shown", "touch", "steadied", "hand_over_hand"]
 
 
 @dataclass(frozen=True)
 class Support:
     """One level of help. lift is in rungs; a level that tells nothing about the child is not informative."""
 
-    id: str
+    id: SupportLevel
     words: str
     lift: float
     informative: bool = True
@@ -30,17 +33,17 @@ _LADDER = (
 )
 
 SUPPORTS = MappingProxyType({s.id: s for s in _LADDER})
-LEVELS = tuple(SUPPORTS)
+LEVELS = tuple(SUPPORTS)  # least help first
 
 
-def lift(level: str) -> float:
+def lift(level: SupportLevel) -> float:
     """Return how many rungs a support level lifts the chance. Raises NotThere for an unknown level."""
     if level not in SUPPORTS:
         raise NotThere(f"support {level!r} is not on the ladder. Use one of {', '.join(LEVELS)}.")
     return SUPPORTS[level].lift
 
 
-def less_help(level: str) -> str | None:
+def less_help(level: SupportLevel) -> SupportLevel | None:
     """Return the next level with less help, or None when the child already works alone."""
     place = LEVELS.index(level)
     return LEVELS[place - 1] if place else None

@@ -3,6 +3,18 @@
 from core.running.events import EVENT, HANDS, Event, EventError, read_event
 from core.running.grade_advice import step_today
 from core.running.prompts import REST, table
-from core.running.sets import SetResult, fold
+from core.running.sets import SetResult, WorkingHand, fold
 
-__all__ = ["EVENT", "HANDS", "REST", "Event", "EventError", "SetResult", "fold", "read_event", "step_today", "table"]
+__all__ = [
+    "EVENT",
+    "HANDS",
+    "REST",
+    "Event",
+    "EventError",
+    "SetResult",
+    "WorkingHand",
+    "fold",
+    "read_event",
+    "step_today",
+    "table",
+]

@@ -10,8 +10,8 @@ from typing import Annotated, Any, Literal
 from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, Field, StrictBool, TypeAdapter, ValidationError
 from pydantic_core import PydanticCustomError
 
-from core.library import family
-from core.recording import MARKS, MEASURED, SUPPORTS
+from core.library import find_activity
+from core.recording import MARKS, MEASURED, SupportLevel
 
 HANDS = ("right", "left")
 LONGEST_HOLD_SECONDS = 600.0  # s: longer is a forgotten timer
@@ -64,7 +64,7 @@ class TryValue(_Value):
     """How one try went. help_first: whether help was on from the start; None in events from before that was kept."""
 
     outcome: Literal["success", "miss"]
-    support: Annotated[Text, _known(SUPPORTS, "support")]
+    support: SupportLevel
     grade: tuple[Annotated[int, Field(strict=True, ge=0)], ...]
     hand: Hand | Literal[""] | None = ""
     help_first: StrictBool | None = None
@@ -85,7 +85,7 @@ class MarkValue(_Value):
 class SupportValue(_Value):
     """A level of help."""
 
-    support: Annotated[Text, _known(SUPPORTS, "support")]
+    support: SupportLevel
 
 
 class GradeValue(_Value):
@@ -238,7 +238,7 @@ def _refusal(error: ValidationError) -> EventError:
 
 
 def _check_grade(grade: tuple[int, ...], activity_id: str) -> None:
-    axes = family(activity_id).axes
+    axes = find_activity(activity_id).axes
     if len(grade) != len(axes) or not all(step < len(a.steps) for step, a in zip(grade, axes, strict=True)):
         raise EventError(
             "grade", f"grade {list(grade)} does not exist for this activity. Send one step for each of its {len(axes)} axes."

@@ -28,14 +28,14 @@ class Fit:
 
 
 def fits_today(
-    estimate: Estimate, done: Iterable[SetEvidence], on: date, family: str, offers: Sequence[tuple[Variant, float]]
+    estimate: Estimate, done: Iterable[SetEvidence], on: date, activity_id: str, offers: Sequence[tuple[Variant, float]]
 ) -> tuple[Fit, ...]:
     """Return the fit of each grade on offer, in the order given.
 
     done   -- today's sets in this strand so far, of any activity
     offers -- (variant, rung) pairs of one family
     """
-    mean, sd = level_today(estimate, done, on, family)
+    mean, sd = level_today(estimate, done, on, activity_id)
     easiest, hardest = _gap(WELL_PLACED.high), _gap(WELL_PLACED.low)
     return tuple(
         Fit(v, rung, float(ndtr((easiest + rung - mean) / sd) - ndtr((hardest + rung - mean) / sd))) for v, rung in offers
@@ -56,10 +56,10 @@ def step_today(estimate: Estimate, done: Iterable[SetEvidence], on: date, ladder
     """
     told = tuple(done)
     offers = [(v, difficulty(v)[strand]) for v in ladder]
-    fits = fits_today(estimate, told, on, ladder[at].family, offers)
+    fits = fits_today(estimate, told, on, ladder[at].activity_id, offers)
     best = max(range(len(fits)), key=lambda i: (fits[i].well_placed, -abs(i - at)))
     if fits[best].well_placed <= WORTH_A_CHANGE:
-        level, _ = level_today(estimate, told, on, ladder[at].family)
+        level, _ = level_today(estimate, told, on, ladder[at].activity_id)
         best = min(range(len(fits)), key=lambda i: (abs(fits[i].rung - level), abs(i - at)))
     elif fits[best].well_placed <= fits[at].well_placed + WORTH_A_CHANGE:
         return 0

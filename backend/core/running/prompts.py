@@ -7,6 +7,7 @@ ready for more; end on a success.
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
+from typing import Literal
 
 Words = dict[str, str]
 
@@ -15,6 +16,9 @@ STRUGGLE = "Under 5 of 10: make it easier, end on a success."
 HELP_WORKS = "Good with help: next try with less."
 UP = "{won} of {tries} alone: next time harder."
 END_ON_WIN = "Stop here: end on a success."
+
+
+PromptKind = Literal["down", "up", "fade", "stop"]
 
 
 @dataclass(frozen=True)
@@ -27,7 +31,7 @@ class Suggestion:
     tries: int
     successes: int
     helped: bool
-    kind: str
+    kind: PromptKind
     words: str
 
 

@@ -9,12 +9,15 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
 from datetime import date, datetime
 from types import MappingProxyType
+from typing import Literal
 
 from core.ability import SetEvidence
 from core.child import PromptPolicy
 from core.offers import Variant, difficulty
-from core.recording import SUPPORTS, folded
+from core.recording import SUPPORTS, SupportLevel, folded
 from core.running.events import HANDS, Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
+
+WorkingHand = Literal["right", "left", ""]  # empty where nobody noted it
 
 
 @dataclass(frozen=True)
@@ -28,10 +31,10 @@ class SetResult:
 
     on: date
     block: str
-    family: str
+    activity_id: str
     grade: tuple[int, ...]
-    support: str
-    hand: str
+    support: SupportLevel
+    hand: WorkingHand
     tries: int
     successes: int
     drops: int = 0
@@ -47,7 +50,7 @@ class SetResult:
     @property
     def difficulty(self) -> Mapping[str, float]:
         """The rung asked, by strand."""
-        return difficulty(Variant(self.family, self.grade))
+        return difficulty(Variant(self.activity_id, self.grade))
 
     @property
     def failed_alone(self) -> bool:
@@ -71,7 +74,7 @@ class SetResult:
         Help that came after a failed try leaves a failure alone; help from the start lifts the chance.
         """
         other = preferred in HANDS and self.hand in HANDS and self.hand != preferred
-        name = f"{self.family}/{self.hand}" if other else self.family
+        name = f"{self.activity_id}/{self.hand}" if other else self.activity_id
         if self.failed_alone:
             return SetEvidence(name, self.difficulty[strand], self.tries, 0, "alone")
         return SetEvidence(name, self.difficulty[strand], self.tries, self.successes, self.support)
@@ -83,8 +86,8 @@ class _Key:
 
     block: str
     grade: tuple[int, ...]
-    support: str
-    hand: str
+    support: SupportLevel
+    hand: WorkingHand
     help_first: bool
 
 
@@ -120,7 +123,7 @@ def _keys(kept: list[Event], prompting: PromptPolicy) -> dict[str, _Key]:
     Tries from before `help_first` was kept were all sent as missed alone: under most help first, a miss in a block
     that is worked with help is a miss with the help last used there.
     """
-    help_in: dict[str, str] = {}
+    help_in: dict[str, SupportLevel] = {}
     keys = {}
     for e in kept:
         if not isinstance(e, TryEvent):
@@ -174,7 +177,7 @@ def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, 
     return SetResult(
         on=on,
         block=key.block,
-        family=blocks[key.block],
+        activity_id=blocks[key.block],
         grade=key.grade,
         support=key.support,
         hand=key.hand,

@@ -10,7 +10,7 @@ from types import MappingProxyType
 from typing import Literal
 
 from core.child import ALLERGENS, Child, Setting, Supervision
-from core.materials import Ball, Material, Shape
+from core.materials import Ball, Shape, Thing
 from core.safety import small_parts_cylinder
 
 Status = Literal["allowed", "caution", "barred"]
@@ -95,13 +95,13 @@ def fits_small_parts_cylinder(shape: Shape) -> bool:
     return small_parts_cylinder.fits(shape)
 
 
-def assess(material: Material, child: Child, setting: Setting) -> Verdict:
+def assess(thing: Thing, child: Child, setting: Setting) -> Verdict:
     """Return the verdict on one thing for one child in one setting.
 
     Every rule that speaks is in the hits, barred ones first. A caution that wants an adult closer than
     the setting offers is barred, and says so.
     """
-    hits = (hit for rule in _MATERIAL_RULES for hit in rule(material, child))
+    hits = (hit for rule in _MATERIAL_RULES for hit in rule(thing, child))
     return judged(hits, child, setting)
 
 
@@ -115,7 +115,7 @@ def assess_step(tags: Iterable[str], child: Child, setting: Setting) -> Verdict:
     return judged(hits, child, setting)
 
 
-def lifted_bars(before: Material, after: Material, children: Iterable[Child], setting: Setting) -> tuple[str, ...]:
+def lifted_bars(before: Thing, after: Thing, children: Iterable[Child], setting: Setting) -> tuple[str, ...]:
     """Return the rules that bar a thing as it was believed to be, and do not bar it as it was measured.
 
     children -- those who use it; a toddler who mouths everything is always judged beside them
@@ -161,7 +161,7 @@ def _unwatched(hit: Hit) -> Hit:
                hit.source, "Have an adult within arm's reach, or choose something else.", hit.wants)  # fmt: skip
 
 
-def _small_part(m: Material, c: Child) -> Iterator[Hit]:
+def _small_part(m: Thing, c: Child) -> Iterator[Hit]:
     if "cord" in m.forms and m.longest_mm > small_parts_cylinder.DEEP_MM * 1.15:
         return
     if not fits_small_parts_cylinder(m.shape):
@@ -175,7 +175,7 @@ def _small_part(m: Material, c: Child) -> Iterator[Hit]:
                   CPSC_CYLINDER, "Count out and count back in; keep away from younger children.")  # fmt: skip
 
 
-def _small_ball(m: Material, c: Child) -> Iterator[Hit]:
+def _small_ball(m: Thing, c: Child) -> Iterator[Hit]:
     if not isinstance(m.shape, Ball) or m.shape.diameter_mm > small_parts_cylinder.SMALL_BALL_MM:
         return
     if c.age_months < SMALL_PART_MONTHS or c.mouths:
@@ -183,14 +183,14 @@ def _small_ball(m: Material, c: Child) -> Iterator[Hit]:
                   CPSC_BALL, "Use a ball over 44.4 mm across.")  # fmt: skip
 
 
-def _balloon(m: Material, c: Child) -> Iterator[Hit]:
+def _balloon(m: Thing, c: Child) -> Iterator[Hit]:
     if m.balloon and c.age_months < BALLOON_MONTHS:
         yield Hit("balloon", "barred", "Balloons, uninflated or broken, can choke a child under 8 years.",
                   CPSC_BALLOON, "Use a light cloth or a paper bag that floats. A therapist may allow it adult-held, with a reason.",
                   overridable=True)  # fmt: skip
 
 
-def _never(m: Material, c: Child) -> Iterator[Hit]:
+def _never(m: Thing, c: Child) -> Iterator[Hit]:
     for present, what in (
         (m.strong_magnet, "Strong small magnets"),
         (m.button_cell, "Button or coin cells"),
@@ -201,7 +201,7 @@ def _never(m: Material, c: Child) -> Iterator[Hit]:
                       "Take it out of the house's play things; choose something else.")  # fmt: skip
 
 
-def _hard_food(m: Material, c: Child) -> Iterator[Hit]:
+def _hard_food(m: Thing, c: Child) -> Iterator[Hit]:
     if not m.round_hard_food:
         return
     if c.age_months < HARD_FOOD_MONTHS or c.mouths:
@@ -212,19 +212,19 @@ def _hard_food(m: Material, c: Child) -> Iterator[Hit]:
                   COMMON, "Seated, adult within arm's reach, not eaten while working.", "arms_reach")  # fmt: skip
 
 
-def _swallowing(m: Material, c: Child) -> Iterator[Hit]:
+def _swallowing(m: Thing, c: Child) -> Iterator[Hit]:
     if m.food and "swallowing" in c.precautions:
         yield Hit("swallowing", "barred", "Food as a material, and this child has trouble swallowing.",
                   COMMON, "Use a thing that is not food.")  # fmt: skip
 
 
-def _food_policy(m: Material, c: Child) -> Iterator[Hit]:
+def _food_policy(m: Thing, c: Child) -> Iterator[Hit]:
     if m.food and not c.food_as_material:
         yield Hit("food_policy", "barred", "This family does not use food as a material.",
                   "family's wish", "Use a thing that is not food.")  # fmt: skip
 
 
-def _sharp(m: Material, c: Child) -> Iterator[Hit]:
+def _sharp(m: Thing, c: Child) -> Iterator[Hit]:
     if not m.sharp:
         return
     if c.mouthing == "often":
@@ -235,7 +235,7 @@ def _sharp(m: Material, c: Child) -> Iterator[Hit]:
                   "Cut points off or blunt them; adult within arm's reach; counted back in.", "arms_reach")  # fmt: skip
 
 
-def _cord(m: Material, c: Child) -> Iterator[Hit]:
+def _cord(m: Thing, c: Child) -> Iterator[Hit]:
     length = m.cord_mm or 0
     if "cord" in m.forms and m.stiffness != "rigid" and length > LONG_CORD_MM:
         yield Hit("cord", "caution", f"Cord of {length / 10:.0f} cm: it can go round a neck.", f"{COMMON}; length {MEMORY}",
@@ -243,38 +243,38 @@ def _cord(m: Material, c: Child) -> Iterator[Hit]:
                   "arms_reach")  # fmt: skip
 
 
-def _raw(m: Material, c: Child) -> Iterator[Hit]:
+def _raw(m: Thing, c: Child) -> Iterator[Hit]:
     if m.raw and c.mouths:
         yield Hit("raw", "barred", f"{m.name} must not be tasted raw, and this child mouths things.",
                   COMMON, "Use cooked dough, putty or a filler that is safe to taste.")  # fmt: skip
 
 
-def _allergy(m: Material, c: Child) -> Iterator[Hit]:
+def _allergy(m: Thing, c: Child) -> Iterator[Hit]:
     present = set(m.allergens) | ({"latex"} if m.latex else set())
     for allergen in sorted(present & c.allergies):
         yield Hit("allergy", "barred", f"{m.name} may carry {ALLERGENS[allergen]}, and this child is allergic to it.",
                   COMMON, m.instead or "Choose the same thing made of something else.")  # fmt: skip
 
 
-def _force(m: Material, c: Child) -> Iterator[Hit]:
+def _force(m: Thing, c: Child) -> Iterator[Hit]:
     if c.force_limit_newton is not None and (m.force_newton or 0) > c.force_limit_newton:
         yield Hit("force", "barred", f"{m.name} takes {m.force_newton:.0f} N; this child's limit is {c.force_limit_newton:.0f} N.",
                   COMMON, "Use a weaker one, or ask the therapist who set the limit.")  # fmt: skip
 
 
-def _texture(m: Material, c: Child) -> Iterator[Hit]:
+def _texture(m: Thing, c: Child) -> Iterator[Hit]:
     if m.texture and m.texture in c.refuses:
         yield Hit("texture", "barred", f"This child refuses to touch {m.texture} things.",
                   "the child's own wish", "Offer it with a tool or in a closed bag, or leave it.")  # fmt: skip
 
 
-def _shared(m: Material, c: Child) -> Iterator[Hit]:
+def _shared(m: Thing, c: Child) -> Iterator[Hit]:
     if m.shared_risk:
         yield Hit("shared", "caution", "It passes from hand to hand.", COMMON,
                   "An own named pot for each child, or wash between children.")  # fmt: skip
 
 
-_MATERIAL_RULES: tuple[Callable[[Material, Child], Iterator[Hit]], ...] = (
+_MATERIAL_RULES: tuple[Callable[[Thing, Child], Iterator[Hit]], ...] = (
     _never, _small_part, _small_ball, _balloon, _hard_food, _swallowing, _food_policy, _sharp, _cord,
     _raw, _allergy, _force, _texture, _shared,
 )  # fmt: skip

@@ -13,7 +13,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.optimize import minimize
 
-from core.materials import Ball, Box, Ring, Rod, Shape
+from core.materials import Ball, Box, Disc, Ring, Rod, Shape
 
 DIAMETER_MM = 31.7  # mm, 16 CFR 1501.4
 SHALLOW_MM = 25.4  # mm, 16 CFR 1501.4
@@ -43,6 +43,8 @@ def fits(shape: Shape) -> bool:
         return _some_orientation(_box_points(shape), angles=3)
     if isinstance(shape, Ring):
         shape = Rod(shape.outer_mm, shape.thickness_mm)
+    if isinstance(shape, Disc):
+        shape = Rod(shape.diameter_mm, shape.height_mm)
     return _some_orientation(_rod_points(shape), angles=2)
 
 

@@ -4,16 +4,16 @@ from dataclasses import replace
 from unittest import TestCase
 
 from core.child import Child, Setting
-from core.library.things import MATERIALS
-from core.materials import Ball, MeasureError, measured_material
+from core.library import THINGS
+from core.materials import Ball, MeasureError, measured_thing
 from core.safety import STEP_TAGS, assess, assess_step
 
 NEAR, ROOM = Setting("home", "arms_reach"), Setting("home", "room")
 TODDLER, SIX = Child(30), Child(72)
 
 
-def rules(material: str, child: Child, setting: Setting = NEAR) -> dict[str, str]:
-    return {h.rule: h.status for h in assess(MATERIALS[material], child, setting).hits}
+def rules(thing_id: str, child: Child, setting: Setting = NEAR) -> dict[str, str]:
+    return {h.rule: h.status for h in assess(THINGS[thing_id], child, setting).hits}
 
 
 class MaterialRulesTest(TestCase):
@@ -28,7 +28,7 @@ class MaterialRulesTest(TestCase):
         self.assertNotIn("small_part", rules("bracelet", TODDLER))
 
     def test_ball_that_passes_44_4_mm_is_barred_under_three(self) -> None:
-        ball = replace(MATERIALS["tennis_ball"], shape=Ball(44.4))
+        ball = replace(THINGS["tennis_ball"], shape=Ball(44.4))
         self.assertEqual(assess(ball, TODDLER, NEAR).hits[0].rule, "small_ball")
         self.assertEqual(assess(replace(ball, shape=Ball(44.5)), TODDLER, NEAR).status, "allowed")
         self.assertEqual(assess(ball, SIX, NEAR).status, "allowed")
@@ -40,7 +40,7 @@ class MaterialRulesTest(TestCase):
 
     def test_an_overridden_balloon_still_wants_an_adult_within_reach(self) -> None:
         held = Child(80, overrides=frozenset({"balloon"}))
-        self.assertEqual(assess(MATERIALS["foil_balloon"], held, NEAR).status, "caution")
+        self.assertEqual(assess(THINGS["foil_balloon"], held, NEAR).status, "caution")
 
     def test_latex_allergy_bars_a_balloon_at_any_age_and_no_override_lifts_it(self) -> None:
         allergic = Child(120, allergies=frozenset({"latex"}), overrides=frozenset({"balloon", "allergy"}))
@@ -68,7 +68,7 @@ class MaterialRulesTest(TestCase):
         self.assertNotIn("cord", rules("counting_string", SIX, ROOM))
 
     def test_allergen_names_the_substitute(self) -> None:
-        hit = assess(MATERIALS["wheat_dough"], replace(SIX, allergies=frozenset({"wheat"})), NEAR).hits[0]
+        hit = assess(THINGS["wheat_dough"], replace(SIX, allergies=frozenset({"wheat"})), NEAR).hits[0]
         self.assertEqual((hit.rule, hit.status), ("allergy", "barred"))
         self.assertIn("corn flour", hit.remedy)
 
@@ -78,7 +78,7 @@ class MaterialRulesTest(TestCase):
     def test_force_over_the_limit_is_barred_and_measured_force_counts(self) -> None:
         limited = replace(SIX, force_limit_newton=12)
         self.assertEqual(rules("stiff_peg", limited)["force"], "barred")
-        weakened = measured_material(MATERIALS["stiff_peg"], {"force_newton": 9})
+        weakened = measured_thing(THINGS["stiff_peg"], {"force_newton": 9})
         self.assertEqual(assess(weakened, limited, NEAR).status, "allowed")
 
     def test_food_follows_the_family_and_swallowing(self) -> None:
@@ -88,12 +88,12 @@ class MaterialRulesTest(TestCase):
     def test_every_hit_of_every_thing_has_reason_source_and_remedy(self) -> None:
         careful = Child(30, mouthing="often", allergies=frozenset({"wheat", "latex", "egg", "milk", "nut"}), force_limit_newton=5)
         for child in (careful, SIX):
-            for material in MATERIALS.values():
-                for hit in assess(material, child, ROOM).hits:
-                    self.assertTrue(hit.reason and hit.source and hit.remedy, (material.id, hit))
+            for thing in THINGS.values():
+                for hit in assess(thing, child, ROOM).hits:
+                    self.assertTrue(hit.reason and hit.source and hit.remedy, (thing.id, hit))
 
     def test_the_worst_hit_comes_first_and_sets_the_status(self) -> None:
-        verdict = assess(MATERIALS["toothpick"], replace(TODDLER, mouthing="often"), ROOM)
+        verdict = assess(THINGS["toothpick"], replace(TODDLER, mouthing="often"), ROOM)
         self.assertEqual(verdict.status, "barred")
         self.assertEqual(
             [h.status for h in verdict.hits], sorted((h.status for h in verdict.hits), key=["barred", "caution"].index)
@@ -121,16 +121,16 @@ class StepRulesTest(TestCase):
 class MeasuringTest(TestCase):
     def test_a_hole_wider_than_its_bead_is_refused_at_the_field(self) -> None:
         with self.assertRaises(MeasureError) as no:
-            measured_material(MATERIALS["wooden_bead_15"], {"hole_mm": 18})
+            measured_thing(THINGS["wooden_bead_15"], {"hole_mm": 18})
         self.assertEqual(no.exception.field, "hole_mm")
         self.assertIn("Measure the hole", str(no.exception))
 
     def test_a_measured_size_scales_the_shape(self) -> None:
-        bigger = measured_material(MATERIALS["counter"], {"size_mm": 44})
+        bigger = measured_thing(THINGS["counter"], {"size_mm": 44})
         self.assertAlmostEqual(bigger.size_mm, 44)
         self.assertAlmostEqual(bigger.thin_mm, 4)
 
     def test_nonsense_measures_are_refused(self) -> None:
         for measured in ({"hole_mm": -1}, {"weight": 3}, {"force_newton": 0}):
             with self.assertRaises(MeasureError):
-                measured_material(MATERIALS["wooden_bead_15"], measured)
+                measured_thing(THINGS["wooden_bead_15"], measured)

@@ -5,7 +5,7 @@ from datetime import date
 from types import MappingProxyType
 from unittest import TestCase
 
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from core.progress import Step, Told, by_hand, draft, help_by_day, measures
 from core.recording import MEASURED
 from core.units import UCUM
@@ -56,8 +56,8 @@ class MeasuresTest(TestCase):
         self.assertEqual((self.series(*day)["tension"], self.series(*day)["off_line"]), ([11.0], [4.5]))
 
     def test_the_longest_row_is_kept_where_the_activity_counts_it(self) -> None:
-        catch = next(f for f in FAMILIES.values() if "row" in f.measures)
-        throw = set_of(MONDAY, 10, 9, family=catch.id, grade=(0,) * len(catch.axes), longest_row=6)
+        catch = next(f for f in ACTIVITIES.values() if "row" in f.measures)
+        throw = set_of(MONDAY, 10, 9, activity_id=catch.id, grade=(0,) * len(catch.axes), longest_row=6)
         self.assertEqual(self.series(throw)["row"], [6.0])
         self.assertNotIn("row", self.series(set_of(MONDAY, 10, 9, longest_row=6)))
 

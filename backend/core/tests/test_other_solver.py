@@ -5,7 +5,7 @@ from unittest import TestCase
 from unittest.mock import patch
 
 from core.child import Setting
-from core.offers import House
+from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, Visit, WeekRequest, bag, group, week
 from core.planner.candidates import QUALITY, all_candidates, undominated
@@ -23,7 +23,7 @@ def caught(module, call):  # type: ignore[no-untyped-def]
 
     def run(model, *more):  # type: ignore[no-untyped-def]
         solver, status = solve_with(model, *more)
-        seen.append((model, status, solver.objective_value if status != "impossible" else None))
+        seen.append((model, status, solver.objective_value if status != "infeasible" else None))
         return solver, status
 
     with patch.object(module, "run", run):
@@ -36,8 +36,8 @@ class OtherSolverTest(TestCase):
         """As they are planned, with every part and target that has to be there; large bounds once misled the reading of these."""
         for seed in (205, 208):
             request = made_up_request(seed)
-            house = House(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(house, request))
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(cupboard, request))
             built = build(found, {}, limits_of(found, request))
             built.model.maximize(built.worth)
             with patch("core.planner.model.WORK_ALLOWED", 10.0):
@@ -49,8 +49,8 @@ class OtherSolverTest(TestCase):
         tried = 0
         for seed in range(400, 412):
             request = replace(made_up_request(seed), minutes=20)
-            house = House(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(house, request))[:40]
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(cupboard, request))[:40]
             if not any(c.part == "main" for c in found):
                 continue
             limits = Limits(20, 9, (), 1, ())
@@ -86,8 +86,8 @@ class OtherSolverTest(TestCase):
 
     def test_bags(self) -> None:
         request = made_up_request(7)
-        house = House(stock_of(everything()), request.child, CLINIC)
-        offers = [o.variant for o in house.offers()][::200][:5]
+        cupboard = UsableCupboard(stock_of(everything()), request.child, CLINIC)
+        offers = [o.variant for o in cupboard.offers()][::200][:5]
         visits = [Visit("A", request.child, CLINIC, tuple((v, 1) for v in offers), stock_of({"pencil": 6}))]
         _, seen = caught(bag, lambda: bag.pack_bag(visits, stock_of(everything())))
         self.assertEqual(seen[0][1], "optimal")
@@ -97,8 +97,8 @@ class OtherSolverTest(TestCase):
         from core.planner import relaxed
 
         request = replace(made_up_request(402), minutes=8)
-        house = House(request.stock, request.child, request.setting)
-        found = undominated(all_candidates(house, request))[:30]
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
+        found = undominated(all_candidates(cupboard, request))[:30]
         limits = Limits(8, 2, ("opener", "tidy"), 2, ())
         answer, seen = caught(relaxed, lambda: smallest(found, {}, limits, LIMITS_ORDER))
         self.assertIsNotNone(answer)

@@ -6,9 +6,8 @@ from itertools import combinations, pairwise, product
 from unittest import TestCase
 from unittest.mock import patch
 
-from core.child import Child, Setting
-from core.library.declare import PARTS
-from core.offers import House, Variant
+from core.child import PARTS, Child, Setting
+from core.offers import UsableCupboard, Variant
 from core.offers.usable_cupboard import stock_of
 from core.planner import LockedBlock, RequestError, block_of, plan_session, shared_out
 from core.planner.candidates import all_candidates, undominated
@@ -28,11 +27,11 @@ def by_brute_force(candidates, limits) -> float:
             if not allowed(chosen, limits):
                 continue
             things = {thing for c in chosen for thing in c.kit}
-            setting_up = sum(-(-(c.family.setup_minutes + c.family.tidy_minutes) * 2 // 1) / 2 for c in chosen) + 0.5 * len(
+            setting_up = sum(-(-(c.activity.setup_minutes + c.activity.tidy_minutes) * 2 // 1) / 2 for c in chosen) + 0.5 * len(
                 things
             )
             for minutes in product(*(range(c.least, c.most + 1) for c in chosen)):
-                tiring = sum(m for m, c in zip(minutes, chosen, strict=True) if c.family.tiring)
+                tiring = sum(m for m, c in zip(minutes, chosen, strict=True) if c.activity.tiring)
                 if sum(minutes) + setting_up <= limits.minutes and tiring <= limits.tiring_minutes:
                     best = max(best, worth(chosen, minutes))
     return best
@@ -40,8 +39,8 @@ def by_brute_force(candidates, limits) -> float:
 
 def allowed(chosen, limits) -> bool:
     parts = Counter(c.part for c in chosen)
-    families = {c.family.id for c in chosen}
-    if len(families) < len(chosen) or any(n > 1 for p, n in parts.items() if p != "main"):
+    activities = {c.activity.id for c in chosen}
+    if len(activities) < len(chosen) or any(n > 1 for p, n in parts.items() if p != "main"):
         return False
     if any(not parts[p] for p in limits.must) or parts["main"] < limits.least_main:
         return False
@@ -70,7 +69,7 @@ def some_order_keeps_tiring_apart(chosen) -> bool:
     fixed = {p: [c for c in chosen if c.part == p] for p in PARTS}
     for main in orders(fixed["main"]):
         row = [c for p in PARTS for c in (main if p == "main" else fixed[p])]
-        if not any(a.family.tiring and b.family.tiring for a, b in pairwise(row)):
+        if not any(a.activity.tiring and b.activity.tiring for a, b in pairwise(row)):
             return True
     return False
 
@@ -90,8 +89,8 @@ class OptimumTest(TestCase):
         tried = 0
         for seed in range(40):
             request = replace(made_up_request(seed), minutes=16)
-            house = House(request.stock, request.child, request.setting)
-            found = [c for c in undominated(all_candidates(house, request)) if c.most - c.least <= 8]
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            found = [c for c in undominated(all_candidates(cupboard, request)) if c.most - c.least <= 8]
             found = found[:: max(1, len(found) // 9)][:9]
             if not any(c.part == "main" for c in found):
                 continue
@@ -103,8 +102,8 @@ class OptimumTest(TestCase):
 
     def test_dropping_dominated_candidates_loses_nothing(self) -> None:
         request = request_for(FIVE, {k: v for k, v in everything().items() if hash_of(k) % 3 == 0}, minutes=20)
-        house = House(request.stock, request.child, request.setting)
-        every = all_candidates(house, request)
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
+        every = all_candidates(cupboard, request)
         limits = Limits(20, 9, (), 1, ())
         with patch("core.planner.model.WORK_ALLOWED", 10.0):  # both proven
             all_of_them, kept = solve(every, {}, limits), solve(undominated(every), {}, limits)
@@ -116,8 +115,8 @@ class OptimumTest(TestCase):
         tried = 0
         for seed in (3, 5, 9, 12):
             request = replace(made_up_request(seed), minutes=14)
-            house = House(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(house, request))[::3]
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(cupboard, request))[::3]
             main = next((i for i, c in enumerate(found) if c.part == "main"), None)
             if main is None:
                 continue
@@ -148,7 +147,7 @@ class LimitsTest(TestCase):
         for seed in range(60):
             request = made_up_request(seed)
             plan = plan_session(request)
-            if plan.status == "impossible":
+            if plan.status == "infeasible":
                 self.assertTrue(plan.reason and plan.fix, seed)
                 continue
             made += 1
@@ -171,14 +170,14 @@ class SessionTest(TestCase):
     def test_locked_blocks_stay_as_they_are(self) -> None:
         lock = LockedBlock("main", Variant("ring_tower", (0, 1, 1)), 6)
         plan = plan_session(request_for(FIVE, everything(), locked=(lock,)))
-        kept = next(b for b in plan.blocks if b.variant.family == "ring_tower")
+        kept = next(b for b in plan.blocks if b.variant.activity_id == "ring_tower")
         self.assertEqual((kept.variant, kept.minutes, kept.locked), (lock.variant, 6, True))
 
     def test_what_was_taken_out_stays_out_and_says_so(self) -> None:
         first = plan_session(request_for(FIVE, everything()))
-        family = next(b.variant.family for b in first.blocks if b.part == "main")
-        plan = plan_session(request_for(FIVE, everything(), excluded=frozenset({family})))
-        self.assertNotIn(family, {b.variant.family for b in plan.blocks})
+        activity = next(b.variant.activity_id for b in first.blocks if b.part == "main")
+        plan = plan_session(request_for(FIVE, everything(), excluded=frozenset({activity})))
+        self.assertNotIn(activity, {b.variant.activity_id for b in plan.blocks})
 
     def test_every_block_says_why_in_four_terms_that_multiply_to_its_worth(self) -> None:
         for block in plan_session(request_for(FIVE, everything())).blocks:
@@ -188,8 +187,10 @@ class SessionTest(TestCase):
 
     def test_done_last_time_counts_less(self) -> None:
         plan = plan_session(request_for(FIVE, everything()))
-        again = plan_session(request_for(FIVE, everything(), recent={b.variant.family: 0 for b in plan.blocks}))
-        self.assertLess(len({b.variant.family for b in plan.blocks} & {b.variant.family for b in again.blocks}), len(plan.blocks))
+        again = plan_session(request_for(FIVE, everything(), recent={b.variant.activity_id: 0 for b in plan.blocks}))
+        self.assertLess(
+            len({b.variant.activity_id for b in plan.blocks} & {b.variant.activity_id for b in again.blocks}), len(plan.blocks)
+        )
 
     def test_left_out_activities_have_reason_and_remedy(self) -> None:
         toddler = Child(30, hand="right", mouthing="often")
@@ -205,20 +206,24 @@ class StockTest(TestCase):
         few = {"copy_paper": 5, "heavy_paper": 3, "child_scissors": 1, "short_crayon": 8, "pencil": 4, "glue_stick": 1}
         for minutes in (20, 30, 45):
             request = request_for(FIVE, few, minutes=minutes, targets=("scissors", "bilateral"))
-            house = House(request.stock, request.child, request.setting)
-            plan = plan_session(request, house)
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            plan = plan_session(request, cupboard)
             used: Counter[str] = Counter()
             for block in plan.blocks:
-                for q in house.offer(block.variant).quantities:
-                    used[q.material] += q.wanted if q.single_use else 0
+                for q in cupboard.offer(block.variant).quantities:
+                    used[q.thing_id] += q.wanted if q.single_use else 0
             self.assertTrue(plan.blocks)
             self.assertTrue(all(n <= few[thing] for thing, n in used.items()), (minutes, used))
 
     def test_sets_of_a_row_last_together_the_earlier_blocks_first(self) -> None:
         """Two blocks of three sets and things for four: three and one."""
         request = request_for(FIVE, everything())
-        house = House(request.stock, request.child, request.setting)
-        row = (block_of(request, house, "main", o.variant, 9) for o in house.offers() if any(q.single_use for q in o.quantities))
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
+        row = (
+            block_of(request, cupboard, "main", o.variant, 9)
+            for o in cupboard.offers()
+            if any(q.single_use for q in o.quantities)
+        )
         one = next(b for b in row if b)
         use = next(q for q in one.quantities if q.single_use)
         per_set = use.wanted // one.sets
@@ -229,7 +234,7 @@ class StockTest(TestCase):
         self.assertEqual([b.sets for b in shared_out([one])], [one.sets])
 
 
-class ImpossibleTest(TestCase):
+class InfeasibleTest(TestCase):
     def test_a_search_cut_short_is_never_taken_for_impossible(self) -> None:
         """With next to no work allowed the search goes on until it has found a session."""
         request = request_for(FIVE, everything(), targets=("grasp", "bilateral"))
@@ -238,19 +243,19 @@ class ImpossibleTest(TestCase):
         self.assertIn(plan.status, ("feasible", "optimal"))
         self.assertEqual(broken_limits(request, plan), [])
         with patch("core.planner.model.WORK_ALLOWED", 1e-5), patch("core.planner.model.PATIENCE", (1,)):
-            self.assertEqual(plan_session(request).status, "impossible")
+            self.assertEqual(plan_session(request).status, "infeasible")
 
     def test_an_empty_house_names_what_to_add(self) -> None:
         plan = plan_session(request_for(FIVE, {}))
-        self.assertEqual(plan.status, "impossible")
+        self.assertEqual(plan.status, "infeasible")
         self.assertIn("Add", plan.fix)
 
     def test_too_few_minutes_names_how_many_it_takes(self) -> None:
         locks = (LockedBlock("main", Variant("ring_tower", (0, 1, 1)), 30),)
         plan = plan_session(request_for(FIVE, everything(), minutes=15, locked=locks))
-        self.assertEqual(plan.status, "impossible")
+        self.assertEqual(plan.status, "infeasible")
         needed = int(plan.fix.split("Give it ")[1].split()[0])
-        self.assertNotEqual(plan_session(request_for(FIVE, everything(), minutes=needed, locked=locks)).status, "impossible")
+        self.assertNotEqual(plan_session(request_for(FIVE, everything(), minutes=needed, locked=locks)).status, "infeasible")
 
     def test_locks_that_can_not_stand_together_are_named(self) -> None:
         locks = (
@@ -258,13 +263,13 @@ class ImpossibleTest(TestCase):
             LockedBlock("opener", Variant("treasure_dig", (0, 0, 0)), 4),
         )
         plan = plan_session(request_for(FIVE, everything(), minutes=40, targets=("strength",), locked=locks))
-        self.assertEqual(plan.status, "impossible")
+        self.assertEqual(plan.status, "infeasible")
         self.assertIn("Unlock", plan.fix)
 
     def test_all_targets_barred_says_so(self) -> None:
         alone = replace(request_for(FIVE, everything(), targets=("scissors",)), setting=Setting("home", "room"))
         plan = plan_session(alone)
-        self.assertEqual(plan.status, "impossible")
+        self.assertEqual(plan.status, "infeasible")
         self.assertTrue(all(item.kind == "barred" for item in plan.left_out))
         self.assertIn("within arm's reach", plan.left_out[0].reason)
 
@@ -280,7 +285,7 @@ class ImpossibleTest(TestCase):
 
     def test_one_thing_in_the_house_is_no_error(self) -> None:
         self.assertIn(
-            plan_session(request_for(FIVE, {"pencil": 1}, minutes=10, targets=("in_hand",))).status, ("optimal", "impossible")
+            plan_session(request_for(FIVE, {"pencil": 1}, minutes=10, targets=("in_hand",))).status, ("optimal", "infeasible")
         )
 
     def test_stock_of_keeps_counts(self) -> None:

@@ -5,11 +5,10 @@ from unittest import TestCase
 
 from core.child import CHOICES, DEFAULTS, Child, cue_for, for_child
 from core.child.approaches import FUNCTION_FIRST, coaches_grip
-from core.library import FAMILIES
-from core.library.declare import LEVELS
+from core.library import ACTIVITIES
 from core.offers import Variant, grade_words, neighbours
 from core.planner import block_of
-from core.recording import MARKS
+from core.recording import LEVELS, MARKS
 from testing.core_builders import everything, full_house, request_for
 
 SIX = Child(72, hand="left")
@@ -51,23 +50,25 @@ class PromptTest(TestCase):
 
 class LacesTest(TestCase):
     def test_one_way_is_said_and_the_other_never(self) -> None:
-        families = [f for f in FAMILIES.values() if f.group == "laces"]
+        activities = [f for f in ACTIVITIES.values() if f.group == "laces"]
         for method, mine, other in (("two_loops", "second loop", "wrap"), ("one_loop", "wrap", "second loop")):
             child = replace(SIX, lace_method=method)
-            said = " ".join(for_child(w, child) for f in families for w in (f.setup, *(s.words for a in f.axes for s in a.steps)))
+            said = " ".join(
+                for_child(w, child) for f in activities for w in (f.setup, *(s.words for a in f.axes for s in a.steps))
+            )
             self.assertIn(mine, said)
             self.assertNotIn(other, said)
 
     def test_nothing_is_left_unsaid_in_any_family_for_anybody(self) -> None:
-        for f in FAMILIES.values():
+        for f in ACTIVITIES.values():
             words = [f.setup, *(c.words for c in f.cues), *(s.words for a in f.axes for s in a.steps)]
             for child in (None, SIX, Child(30)):
                 self.assertFalse([w for w in words if "{" in for_child(w, child)], f.id)
 
     def test_neighbours_say_sides_for_the_child(self) -> None:
-        house = full_house(SIX)
-        for f in FAMILIES.values():
-            for found in neighbours(Variant(f.id, (0,) * len(f.axes)), house):
+        cupboard = full_house(SIX)
+        for f in ACTIVITIES.values():
+            for found in neighbours(Variant(f.id, (0,) * len(f.axes)), cupboard):
                 self.assertNotIn("{", found.words if found else "")
             self.assertNotIn("{", "".join(grade_words(Variant(f.id, tuple(len(a.steps) - 1 for a in f.axes)), SIX)))
 

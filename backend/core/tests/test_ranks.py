@@ -19,7 +19,7 @@ from core.recording import lift
 CHILDREN, WEEKS, BINS = 600, 5, 10
 START = date(2026, 3, 2)
 PRIOR = Estimate(4.0, 1.2)
-FAMILIES = ("peg_fence", "load_the_barge", "squirrel_store")
+ACTIVITIES = ("peg_fence", "load_the_barge", "squirrel_store")
 
 
 @cache
@@ -32,7 +32,7 @@ def places() -> tuple[tuple[float, ...], tuple[float, ...]]:
 
 def _one(random: np.random.Generator) -> tuple[float, float]:
     rung, gain = random.normal(PRIOR.mean, PRIOR.sd), random.normal(GAIN_PER_WEEK, GAIN_SD)
-    offsets = {f: random.normal(0, OFFSET_SD) for f in FAMILIES}
+    offsets = {f: random.normal(0, OFFSET_SD) for f in ACTIVITIES}
     estimate = PRIOR
     for week in range(WEEKS):
         on = START + timedelta(weeks=week)
@@ -40,11 +40,11 @@ def _one(random: np.random.Generator) -> tuple[float, float]:
             rung += gain + random.normal(0, DRIFT_SD_PER_WEEK)
         day = random.normal(0, DAY_SD)
         sets = []
-        for family in random.choice(FAMILIES, 2, replace=False):
+        for activity in random.choice(ACTIVITIES, 2, replace=False):
             level = on_day(estimate, on).mean + random.uniform(-0.8, 0.8)
             support = "spoken" if random.random() < 0.25 else "alone"
-            chance = float(odds_curve(rung + offsets[family] + day + lift(support) - level))
-            sets.append(SetEvidence(str(family), level, 8, int(random.binomial(8, chance)), support))
+            chance = float(odds_curve(rung + offsets[activity] + day + lift(support) - level))
+            sets.append(SetEvidence(str(activity), level, 8, int(random.binomial(8, chance)), support))
         estimate = update(estimate, sets, on)
     gain_sd = float(np.sqrt(estimate.cov[-1][-1]))
     return float(norm.cdf(rung, estimate.mean, estimate.sd)), float(norm.cdf(gain, estimate.gain, gain_sd))

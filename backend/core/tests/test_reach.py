@@ -4,8 +4,8 @@ from unittest import TestCase
 
 from core.ability import Estimate
 from core.child import Child
-from core.library import FAMILIES
-from core.offers import House, difficulty, reach, starter_list, variants_of
+from core.library import ACTIVITIES
+from core.offers import UsableCupboard, difficulty, reach, starter_list, variants_of
 from core.offers.usable_cupboard import stock_of
 from core.safety import assess
 from testing.core_builders import CLINIC, everything, full_house
@@ -15,28 +15,28 @@ SIX = Child(72, hand="right")
 
 class ReachTest(TestCase):
     def test_a_full_house_reaches_from_end_to_end(self) -> None:
-        found = reach(FAMILIES["peg_fence"], full_house(), Estimate(3, 0.4))
+        found = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.4))
         self.assertEqual((found.offered, found.low, found.high), (found.grades, found.least, found.most))
         self.assertEqual((found.to_add, found.why_not), ("", ""))
 
     def test_the_nearest_grade_is_about_eight_of_ten(self) -> None:
-        found = reach(FAMILIES["peg_fence"], full_house(), Estimate(3, 0.2))
+        found = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.2))
         self.assertAlmostEqual(found.expected, 0.8, delta=0.06)
-        others = [abs(difficulty(v)["pinch"] - 3) for v in variants_of(FAMILIES["peg_fence"])]
+        others = [abs(difficulty(v)["pinch"] - 3) for v in variants_of(ACTIVITIES["peg_fence"])]
         self.assertAlmostEqual(abs(difficulty(found.nearest)["pinch"] - 3), min(others), delta=0.35)
 
     def test_the_one_thing_to_add_opens_what_it_says(self) -> None:
         stock = {"common_peg": 12, "tub_rim": 1}
-        house = House(stock_of(stock), SIX, CLINIC)
-        found = reach(FAMILIES["peg_fence"], house, Estimate(3, 0.4))
+        cupboard = UsableCupboard(stock_of(stock), SIX, CLINIC)
+        found = reach(ACTIVITIES["peg_fence"], cupboard, Estimate(3, 0.4))
         self.assertGreater(found.opens, 0)
         name = found.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
         added = next(m for m in full_house().things if m.name.lower() == name)
-        more = House(stock_of({**stock, added.id: 12}), SIX, CLINIC)
-        self.assertGreaterEqual(reach(FAMILIES["peg_fence"], more, Estimate(3, 0.4)).offered, found.offered + found.opens)
+        more = UsableCupboard(stock_of({**stock, added.id: 12}), SIX, CLINIC)
+        self.assertGreaterEqual(reach(ACTIVITIES["peg_fence"], more, Estimate(3, 0.4)).offered, found.offered + found.opens)
 
     def test_where_nothing_is_on_offer_the_reason_is_said(self) -> None:
-        found = reach(FAMILIES["peg_fence"], House(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))
+        found = reach(ACTIVITIES["peg_fence"], UsableCupboard(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))
         self.assertEqual((found.offered, found.nearest), (0, None))
         self.assertTrue(found.why_not and found.to_add)
 
@@ -50,15 +50,15 @@ class StarterTest(TestCase):
 
     def test_what_it_says_opens_really_does(self) -> None:
         picked = starter_list(SIX, CLINIC)
-        house = House(stock_of({m.id: max(m.typical_count, 20) for m, _ in picked}), SIX, CLINIC)
-        offered = {o.variant.family for o in house.offers()}
+        cupboard = UsableCupboard(stock_of({m.id: max(m.typical_count, 20) for m, _ in picked}), SIX, CLINIC)
+        offered = {o.variant.activity_id for o in cupboard.offers()}
         self.assertGreaterEqual(len(offered), picked[-1][1] * 0.75)
 
     def test_nothing_unsafe_is_ever_on_it(self) -> None:
         toddler = Child(28, mouthing="often", allergies=frozenset({"latex", "wheat"}), hand="left")
-        for material, _ in starter_list(toddler, CLINIC, most=30):
-            self.assertNotEqual(assess(material, toddler, CLINIC).status, "barred", material.id)
-            self.assertIn(material.handed, (None, "left"))
+        for thing, _ in starter_list(toddler, CLINIC, most=30):
+            self.assertNotEqual(assess(thing, toddler, CLINIC).status, "barred", thing.id)
+            self.assertIn(thing.handed, (None, "left"))
 
     def test_what_is_there_is_not_listed_again(self) -> None:
         first = [m.id for m, _ in starter_list(SIX, CLINIC, most=3)]

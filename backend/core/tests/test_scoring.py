@@ -169,9 +169,9 @@ class MeasuredTest(TestCase):
     def test_the_other_hand_is_evidence_with_an_offset_of_its_own(self) -> None:
         right = set_of(DAY, 10, 8)
         left = replace(right, hand="left")
-        self.assertEqual(right.evidence("hold_and_act", "right").family, "load_the_barge")
-        self.assertEqual(left.evidence("hold_and_act", "right").family, "load_the_barge/left")
-        self.assertEqual(left.evidence("hold_and_act", "not_settled").family, "load_the_barge")
+        self.assertEqual(right.evidence("hold_and_act", "right").activity_id, "load_the_barge")
+        self.assertEqual(left.evidence("hold_and_act", "right").activity_id, "load_the_barge/left")
+        self.assertEqual(left.evidence("hold_and_act", "not_settled").activity_id, "load_the_barge")
 
 
 class RestTest(TestCase):
@@ -223,8 +223,10 @@ class DecideTest(TestCase):
         self.assertEqual(self.decide(*sets).kind, "change")
 
     def test_three_activities_without_a_gain_look_lower(self) -> None:
-        families = (("load_the_barge", (1, 1, 0)), ("harbour_lights", (0, 0, 0)), ("lock_tower", (0, 1)))
-        sets = [set_of(DAY - timedelta(7 * w), 10, 6, family=families[w % 3][0], grade=families[w % 3][1]) for w in range(5)]
+        activities = (("load_the_barge", (1, 1, 0)), ("harbour_lights", (0, 0, 0)), ("lock_tower", (0, 1)))
+        sets = [
+            set_of(DAY - timedelta(7 * w), 10, 6, activity_id=activities[w % 3][0], grade=activities[w % 3][1]) for w in range(5)
+        ]
         self.assertEqual(self.decide(*sets).kind, "lower")
 
     def test_old_evidence_is_checked_again(self) -> None:
@@ -232,17 +234,17 @@ class DecideTest(TestCase):
         self.assertEqual(self.decide().kind, "recheck")
 
     def test_catching_wants_ten_in_a_row(self) -> None:
-        throws = [set_of(DAY - timedelta(7 * d), 10, 9, family="bag_over", grade=(1, 1, 0), longest_row=7) for d in range(2)]
+        throws = [set_of(DAY - timedelta(7 * d), 10, 9, activity_id="bag_over", grade=(1, 1, 0), longest_row=7) for d in range(2)]
         policy = policy_for("toss_catch", DAY)
         self.assertEqual(decide(throws, Estimate(2, 0.5), policy).kind, "hold")
-        perfect = [set_of(t.on, 10, 10, family="bag_over", grade=(1, 1, 0), longest_row=10) for t in throws]
+        perfect = [set_of(t.on, 10, 10, activity_id="bag_over", grade=(1, 1, 0), longest_row=10) for t in throws]
         self.assertEqual(decide(perfect, Estimate(2, 0.5), policy).kind, "up")
 
 
 class OtherHandTest(TestCase):
     """Common practice, no source: strength and transfer are trained with the other hand on purpose."""
 
-    squeeze = {"grade": (0, 0, 0), "family": "peg_fence"}
+    squeeze = {"grade": (0, 0, 0), "activity_id": "peg_fence"}
 
     def decide(self, *sets, hand: str = "right"):  # type: ignore[no-untyped-def]
         return decide(sets, Estimate(3.0, 0.5), policy_for("pinch", DAY, hand=hand))

@@ -6,9 +6,8 @@ from pathlib import Path
 from unittest import TestCase
 
 from core.child import PRECAUTIONS, Child, Setting
-from core.library import FAMILIES
-from core.library.things import MATERIALS
-from core.offers import House, variants_of
+from core.library import ACTIVITIES, THINGS
+from core.offers import UsableCupboard, variants_of
 from core.offers.usable_cupboard import stock_of
 from core.safety import STEP_TAGS, Hit, assess, assess_step, assess_together
 from core.safety.rules import RULES
@@ -19,7 +18,7 @@ SOURCES = Path(__file__).parents[3] / "docs" / "sources.md"
 
 def rules_of(*ids: str, tags: tuple[str, ...] = (), child: Child | None = None) -> dict[str, str]:
     """Rule to status for things used together."""
-    found = assess_together([MATERIALS[i] for i in ids], tags, child or Child(72), CLINIC)
+    found = assess_together([THINGS[i] for i in ids], tags, child or Child(72), CLINIC)
     return {h.rule: h.status for h in found.hits}
 
 
@@ -31,7 +30,7 @@ def every_hit() -> set[Hit]:
         Child(120), Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"})),
     ]  # fmt: skip
     settings = (CLINIC, Setting("home", "box"))
-    things = {h for m, c, s in product(MATERIALS.values(), children, settings) for h in assess(m, c, s).hits}
+    things = {h for m, c, s in product(THINGS.values(), children, settings) for h in assess(m, c, s).hits}
     return things | {h for t, c, s in product(STEP_TAGS, children, settings) for h in assess_step([t], c, s).hits}
 
 
@@ -51,7 +50,7 @@ class TogetherTest(TestCase):
         self.assertIn("small_hidden", rules_of("dry_rice", "pony_bead"))
 
     def test_a_stick_in_a_moving_hand_wants_an_adult(self) -> None:
-        moving = assess_together([MATERIALS["pencil"]], ("wall",), Child(72), Setting("home", "room"))
+        moving = assess_together([THINGS["pencil"]], ("wall",), Child(72), Setting("home", "room"))
         self.assertEqual(moving.status, "barred")
         self.assertEqual(rules_of("pencil", tags=("wall",)), {"stick_moving": "caution"})
 
@@ -59,20 +58,20 @@ class TogetherTest(TestCase):
         self.assertIn("food_mixed", rules_of("raisin", "soft_putty"))
 
     def test_a_barred_combination_is_never_on_offer(self) -> None:
-        house = House(stock_of({m.id: m.typical_count for m in MATERIALS.values()}), Child(60), Setting("home", "room"))
-        for family in FAMILIES.values():
-            for variant in variants_of(family):
-                offer = house.offer(variant)
+        cupboard = UsableCupboard(stock_of({m.id: m.typical_count for m in THINGS.values()}), Child(60), Setting("home", "room"))
+        for activity in ACTIVITIES.values():
+            for variant in variants_of(activity):
+                offer = cupboard.offer(variant)
                 if offer:
-                    things = [MATERIALS[q.material] for q in offer.quantities]
+                    things = [THINGS[q.thing_id] for q in offer.quantities]
                     tags = (
-                        *family.tags,
-                        *(t for a, at in zip(family.axes, variant.grade, strict=True) for t in a.steps[at].tags),
+                        *activity.tags,
+                        *(t for a, at in zip(activity.axes, variant.grade, strict=True) for t in a.steps[at].tags),
                     )
-                    self.assertNotEqual(assess_together(things, tags, house.child, house.setting).status, "barred", variant)
+                    self.assertNotEqual(assess_together(things, tags, cupboard.child, cupboard.setting).status, "barred", variant)
 
     def test_a_balloon_may_be_kept_up_only_where_it_was_allowed(self) -> None:
-        floats = [v for v in variants_of(FAMILIES["keep_it_up"]) if v.grade[0] == 1]
+        floats = [v for v in variants_of(ACTIVITIES["keep_it_up"]) if v.grade[0] == 1]
         self.assertTrue(all(full_house(Child(72)).offer(v) is None for v in floats))
         allowed = full_house(Child(72, overrides=frozenset({"balloon"})))
         self.assertTrue(any(allowed.offer(v) for v in floats))

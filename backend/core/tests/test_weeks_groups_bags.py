@@ -6,8 +6,8 @@ from itertools import combinations, pairwise, product
 from unittest import TestCase
 
 from core.child import Child, Setting
-from core.library import FAMILIES
-from core.offers import House, Variant, clears
+from core.library import ACTIVITIES
+from core.offers import UsableCupboard, Variant, clears
 from core.offers.usable_cupboard import stock_of
 from core.planner import (
     GroupRequest,
@@ -22,7 +22,7 @@ from core.planner import (
     plan_week,
 )  # fmt: skip
 from core.planner.candidates import all_candidates, undominated
-from core.planner.formats import SHAPES
+from core.planner.formats import FORMATS
 from core.planner.group import PARTS, safe_for_all, shared_candidates
 from core.planner.group_left_out import left_out_together
 from core.planner.infeasible import LIMITS_ORDER, smallest
@@ -49,16 +49,16 @@ def best_week_by_brute_force(found, free: tuple[int, ...]) -> float:
     for minutes in free:
         day: list = [None]
         for c in found:
-            set_up = -(-(c.family.setup_minutes + c.family.tidy_minutes) * 2 // 1) / 2
+            set_up = -(-(c.activity.setup_minutes + c.activity.tidy_minutes) * 2 // 1) / 2
             day += [(c, m) for m in range(max(c.least, 5), min(max(c.most, 5), 20) + 1) if m + set_up <= minutes]
         options.append(day)
     return max((week_worth(week) for week in product(*options) if week_allowed(week)), default=0.0)
 
 
 def week_allowed(week) -> bool:
-    families = [x[0].family.id if x else "" for x in week]
-    counts = Counter(f for f in families if f)
-    if any(a and a == b for a, b in pairwise(families)) or len(counts) > 4 or max(counts.values(), default=0) > 3:
+    activities = [x[0].activity.id if x else "" for x in week]
+    counts = Counter(f for f in activities if f)
+    if any(a and a == b for a, b in pairwise(activities)) or len(counts) > 4 or max(counts.values(), default=0) > 3:
         return False
     uses: Counter[str] = Counter()
     have = {}
@@ -87,8 +87,8 @@ class WeekTest(TestCase):
         tried = 0
         for seed in range(300, 316):
             request = at_home(seed)
-            house = House(request.stock, request.child, request.setting)
-            found = week_candidates(house, _as_home(WeekRequest(request, FREE)))[:3]
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            found = week_candidates(cupboard, _as_home(WeekRequest(request, FREE)))[:3]
             if not found:
                 continue
             free = (0, 12, 9, 0, 14, 0, 0)
@@ -100,10 +100,10 @@ class WeekTest(TestCase):
 
     def test_dropping_what_others_beat_loses_nothing(self) -> None:
         request = at_home(304)
-        house = House(request.stock, request.child, request.setting)
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
         wish = WeekRequest(request, (12, 0, 15, 0, 0, 20, 0))
-        every = [c for c in all_candidates(house, _as_home(wish)) if c.part == "main"]
-        few = solve_week(week_candidates(house, _as_home(wish)), wish)
+        every = [c for c in all_candidates(cupboard, _as_home(wish)) if c.part == "main"]
+        few = solve_week(week_candidates(cupboard, _as_home(wish)), wish)
         self.assertAlmostEqual(solve_week(every, wish)[2], few[2], places=6)
 
     def test_every_week_keeps_every_limit(self) -> None:
@@ -113,7 +113,7 @@ class WeekTest(TestCase):
             request = at_home(seed)
             for a_day in (1, 2) if seed % 4 == 0 else (1,):
                 plan = plan_week(WeekRequest(request, FREE, a_day))
-                if plan.status == "impossible":
+                if plan.status == "infeasible":
                     self.assertTrue(plan.reason and plan.fix, seed)
                     continue
                 made += 1
@@ -131,7 +131,7 @@ class WeekTest(TestCase):
             for block in day.blocks:
                 self.assertTrue(5 <= block.minutes <= MOST_DAY)
                 self.assertNotEqual(block.verdict.status, "barred")
-                days_of.setdefault(block.variant.family, []).append(d)
+                days_of.setdefault(block.variant.activity_id, []).append(d)
                 for q in block.quantities:
                     self.assertNotEqual(assess(have[q.stock_id].thing, request.child, request.setting).status, "barred")
                     used[q.stock_id] += q.wanted if q.single_use else 0
@@ -144,12 +144,12 @@ class WeekTest(TestCase):
 
     def test_a_family_without_time_is_told_so(self) -> None:
         plan = plan_week(WeekRequest(request_for(FIVE, everything()), (0,) * 7))
-        self.assertEqual((plan.status, plan.fix), ("impossible", "Find one day with 5 minutes or more."))
+        self.assertEqual((plan.status, plan.fix), ("infeasible", "Find one day with 5 minutes or more."))
 
     def test_a_home_without_an_adult_gets_nothing_that_wants_one(self) -> None:
         alone = replace(request_for(FIVE, everything(), targets=("scissors",)), setting=Setting("home", "room"))
         plan = plan_week(WeekRequest(alone, FREE))
-        self.assertFalse(any("cutting_tool" in FAMILIES[b.variant.family].tags for d in plan.days for b in d.blocks))
+        self.assertFalse(any("cutting_tool" in ACTIVITIES[b.variant.activity_id].tags for d in plan.days for b in d.blocks))
 
     def test_six_days_are_no_week(self) -> None:
         for field, wish in (
@@ -178,30 +178,32 @@ class GroupTest(TestCase):
         request = self.group(Child(30, hand="right"), Child(100, hand="right"))
         plan = plan_group(request)
         missed = left_out_together(request, plan)
-        chosen = {b.family.id for b in plan.blocks}
-        wanted = {f.id for f in FAMILIES.values() if any(STRANDS[s].target in ("grasp", "bilateral") for s in f.trains)}
-        self.assertEqual({m.family for m in missed}, wanted - chosen)
+        chosen = {b.activity.id for b in plan.blocks}
+        wanted = {f.id for f in ACTIVITIES.values() if any(STRANDS[s].target in ("grasp", "bilateral") for s in f.trains)}
+        self.assertEqual({m.activity_id for m in missed}, wanted - chosen)
         for m in missed:
             if m.kind in ("too_hard", "too_easy", "barred"):
                 self.assertRegex(m.reason, "^For [AB]: ")
         self.assertTrue(any(m.kind == "too_hard" and m.reason.startswith("For A") for m in missed))
-        sessions = [replace(s, shape="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
-        shared = {t.family.id for t in shared_candidates(sessions)}
-        parts = [{(c.family.id, c.part) for c in all_candidates(House(s.stock, s.child, s.setting), s)} for s in sessions]
-        both = {family for family, _ in parts[0] & parts[1]}
+        sessions = [replace(s, format_id="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
+        shared = {t.activity.id for t in shared_candidates(sessions)}
+        parts = [
+            {(c.activity.id, c.part) for c in all_candidates(UsableCupboard(s.stock, s.child, s.setting), s)} for s in sessions
+        ]
+        both = {activity for activity, _ in parts[0] & parts[1]}
         for m in missed:
             if m.kind == "not_chosen":
-                self.assertEqual("no one part" in m.reason, m.family not in both, m)
-                self.assertEqual("no one part" in m.reason, m.family not in shared, m)
+                self.assertEqual("no one part" in m.reason, m.activity_id not in both, m)
+                self.assertEqual("no one part" in m.reason, m.activity_id not in shared, m)
             if m.reason.startswith("Not enough of it"):
-                self.assertIn(m.family, both - shared)
+                self.assertIn(m.activity_id, both - shared)
 
     def test_what_is_barred_for_one_in_reach_is_barred_for_all(self) -> None:
         plan = plan_group(self.group(Child(90), Child(60, mouthing="often")))
         self.assertTrue(any("B is within reach" in away for away in plan.kept_away))
         mouths = Child(60, mouthing="often")
-        things = {q.material for b in plan.blocks for c in b.children.values() for q in c.quantities}
-        stock = {s.material.id: s for s in stock_of(everything())}
+        things = {q.thing_id for b in plan.blocks for c in b.children.values() for q in c.quantities}
+        stock = {s.usual.id: s for s in stock_of(everything())}
         for thing in things:
             rules = {h.rule for h in assess(stock[thing].thing, mouths, CLINIC).hits if h.status == "barred"}
             self.assertFalse(rules & {"small_part", "small_ball", "raw", "hard_food"}, thing)
@@ -218,7 +220,7 @@ class GroupTest(TestCase):
                 for k in (30, 60)
             ]
             plan = plan_group(GroupRequest(("A", "B", "C"), (first, *others)))
-            if plan.status == "impossible":
+            if plan.status == "infeasible":
                 self.assertTrue(plan.reason and plan.fix)
                 continue
             made += 1
@@ -228,7 +230,7 @@ class GroupTest(TestCase):
             self.assertEqual(len({b.minutes for b in turns}), bool(turns))
             for block in plan.blocks:
                 for thing in block.things:
-                    self.assertTrue(thing.wanted <= thing.have or thing.own_pot, (seed, block.family.id, thing))
+                    self.assertTrue(thing.wanted <= thing.have or thing.own_pot, (seed, block.activity.id, thing))
         self.assertGreater(made, 4)
 
     def test_one_child_is_no_group(self) -> None:
@@ -285,8 +287,8 @@ class BagTest(TestCase):
     }
 
     def visits(self) -> list[Visit]:
-        house = House(stock_of(self.STORE), Child(70), CLINIC)
-        offers = [o.variant for o in house.offers() if len(FAMILIES[o.variant.family].roles) <= 2]
+        cupboard = UsableCupboard(stock_of(self.STORE), Child(70), CLINIC)
+        offers = [o.variant for o in cupboard.offers() if len(ACTIVITIES[o.variant.activity_id].roles) <= 2]
         return [
             Visit("Ada", Child(70), CLINIC, tuple((v, 1) for v in offers[::60][:3]), stock_of({"pencil": 4})),
             Visit("Bo", Child(60, mouthing="sometimes"), CLINIC, tuple((v, 1) for v in offers[30::70][:2]), ()),
@@ -309,7 +311,7 @@ class BagTest(TestCase):
         visits = [Visit(n, Child(70), CLINIC, plan, stock_of({"table_tray": 1})) for n in ("Ada", "Bo", "Cy")]
         bag = pack_bag(visits, stock_of(self.STORE))
         self.assertEqual(
-            [(line.material, line.count, line.between) for line in bag.lines],
+            [(line.thing_id, line.count, line.between) for line in bag.lines],
             [("corn_dough", 3, "one each, with the child's name")],
         )
         sticks = [Visit(n, Child(70), CLINIC, ((Variant("spin_the_mast", (1, 0)), 1),), ()) for n in ("Ada", "Bo")]
@@ -330,13 +332,13 @@ class BagTest(TestCase):
                 "tea_cosy_line": 2,
             }
         )
-        house = House(store, Child(70), CLINIC)
-        threading = [o.variant for o in house.offers([FAMILIES["load_the_barge"]])][::3]
+        cupboard = UsableCupboard(store, Child(70), CLINIC)
+        threading = [o.variant for o in cupboard.offers([ACTIVITIES["load_the_barge"]])][::3]
         self.assertTrue(threading)
         for variant in threading:
             bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((variant, 1),), ())], store)
             by_role = {u.role: next(s.thing for s in store if s.thing.name == u.name) for u in bag.uses}
-            for clearance in FAMILIES["load_the_barge"].clearances:
+            for clearance in ACTIVITIES["load_the_barge"].clearances:
                 self.assertTrue(clears(clearance, by_role[clearance.outer], by_role[clearance.inner]), (variant, by_role))
 
     def test_what_nothing_fills_is_named(self) -> None:
@@ -345,13 +347,13 @@ class BagTest(TestCase):
 
 
 class ShapesTest(TestCase):
-    def plan(self, shape: str, minutes: int = 35, **more: object):  # type: ignore[no-untyped-def]
-        request = request_for(FIVE, everything(), minutes=minutes, targets=("grasp", "scissors"), shape=shape, **more)
-        return plan_session(replace(request, setting=Setting("home", "box")) if shape == "alone" else request)
+    def plan(self, format_id: str, minutes: int = 35, **more: object):  # type: ignore[no-untyped-def]
+        request = request_for(FIVE, everything(), minutes=minutes, targets=("grasp", "scissors"), format_id=format_id, **more)
+        return plan_session(replace(request, setting=Setting("home", "box")) if format_id == "alone" else request)
 
     def test_every_shape_can_be_planned(self) -> None:
-        for shape in SHAPES:
-            self.assertIn(self.plan(shape).status, ("optimal", "feasible"), shape)
+        for format_id in FORMATS:
+            self.assertIn(self.plan(format_id).status, ("optimal", "feasible"), format_id)
 
     def test_three_boxes_come_in_order(self) -> None:
         parts = [b.part for b in self.plan("boxes").blocks]
@@ -364,7 +366,7 @@ class ShapesTest(TestCase):
 
     def test_an_independent_box_with_an_adult_beside_is_refused(self) -> None:
         with self.assertRaises(RequestError):
-            plan_session(request_for(FIVE, everything(), shape="alone"))
+            plan_session(request_for(FIVE, everything(), format_id="alone"))
 
     def test_stations_are_equally_long(self) -> None:
         plan = self.plan("stations")
@@ -394,18 +396,18 @@ class RelaxTest(TestCase):
         tried = 0
         for seed in range(400, 415):
             request = replace(made_up_request(seed), minutes=12)
-            house = House(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(house, request))[::4][:25]
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
+            found = undominated(all_candidates(cupboard, request))[::4][:25]
             must = tuple(p for p in ("opener", "tidy", "warm-up", "daily") if any(c.part == p for c in found))
             limits = Limits(12, 3, must, 1, ())
-            if not any(c.part == "main" for c in found) or solve(found, {}, limits).status != "impossible":
+            if not any(c.part == "main" for c in found) or solve(found, {}, limits).status != "infeasible":
                 continue
             answer = smallest(found, {}, limits, parts)
             possible = [
                 given
                 for n in range(len(must) + 1)
                 for given in combinations(must, n)
-                if solve(found, {}, replace(limits, must=tuple(p for p in must if p not in given))).status != "impossible"
+                if solve(found, {}, replace(limits, must=tuple(p for p in must if p not in given))).status != "infeasible"
             ]
             self.assertEqual(answer is None, not possible, seed)
             if answer:
@@ -416,12 +418,12 @@ class RelaxTest(TestCase):
     def test_a_lock_that_does_not_fit_is_named_with_the_fix(self) -> None:
         locks = tuple(LockedBlock("main", Variant(f, (0, 0)), 40) for f in ("nest_basket", "scarf_pull"))
         plan = plan_session(request_for(FIVE, everything(), minutes=60, locked=locks))
-        self.assertEqual(plan.status, "impossible")
+        self.assertEqual(plan.status, "infeasible")
         self.assertTrue("Unlock" in plan.fix or "Give it" in plan.fix)
 
     def test_the_fewest_limits_are_found_among_all_kinds(self) -> None:
         request = replace(made_up_request(402), minutes=8)
-        house = House(request.stock, request.child, request.setting)
-        found = undominated(all_candidates(house, request))[:30]
+        cupboard = UsableCupboard(request.stock, request.child, request.setting)
+        found = undominated(all_candidates(cupboard, request))[:30]
         answer = smallest(found, {}, Limits(8, 2, ("opener", "tidy"), 2, ()), LIMITS_ORDER)
         self.assertTrue(answer and answer.given_up)

@@ -9,11 +9,10 @@ from hypothesis import strategies as st
 
 from core.ability import Estimate
 from core.child import Child, Setting, Zone
-from core.library import FAMILIES
-from core.library.declare import Family
-from core.library.things import MATERIALS
+from core.library import ACTIVITIES, THINGS
+from core.library.activity import Activity
 from core.materials import Role
-from core.offers import House, Variant, asked_of, set_count, tags_of, variants_of
+from core.offers import UsableCupboard, Variant, asked_of, set_count, tags_of, variants_of
 from core.planner import SessionRequest, block_of, plan_session, totals
 from core.planner.candidates import aims, all_candidates, minutes_of, too_demanding, undominated
 from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
@@ -82,35 +81,35 @@ class WeightTest(TestCase):
 
 class FreshnessTest(TestCase):
     def test_falls_with_how_lately_it_was_done(self) -> None:
-        family = FAMILIES["peg_fence"]
-        factors = [freshness(family, request_for(FIVE, {}, recent={"peg_fence": ago})).factor for ago in range(4)]
+        activity = ACTIVITIES["peg_fence"]
+        factors = [freshness(activity, request_for(FIVE, {}, recent={"peg_fence": ago})).factor for ago in range(4)]
         self.assertEqual(factors, sorted(factors))
-        self.assertEqual(freshness(family, request_for(FIVE, {})).factor, 1.0)
+        self.assertEqual(freshness(activity, request_for(FIVE, {})).factor, 1.0)
 
     def test_a_liked_theme_is_named(self) -> None:
-        self.assertIn("boats", liking(FAMILIES["ring_tower"], FIVE).words)
-        self.assertEqual(liking(FAMILIES["peg_fence"], FIVE).factor, 0.9)
+        self.assertIn("boats", liking(ACTIVITIES["ring_tower"], FIVE).words)
+        self.assertEqual(liking(ACTIVITIES["peg_fence"], FIVE).factor, 0.9)
 
 
 class CandidateTest(TestCase):
     def test_main_work_aims_only_at_the_chosen_targets(self) -> None:
         request = request_for(FIVE, everything(), targets=("bilateral",))
-        self.assertEqual(aims(FAMILIES["load_the_barge"], "main", request), ["hold_and_act"])
-        self.assertEqual(aims(FAMILIES["peg_fence"], "main", request), [])
-        self.assertEqual(aims(FAMILIES["peg_fence"], "warm-up", request), ["pinch"])
+        self.assertEqual(aims(ACTIVITIES["load_the_barge"], "main", request), ["hold_and_act"])
+        self.assertEqual(aims(ACTIVITIES["peg_fence"], "main", request), [])
+        self.assertEqual(aims(ACTIVITIES["peg_fence"], "warm-up", request), ["pinch"])
 
     def test_a_demand_far_above_the_child_shuts_a_family_out(self) -> None:
         request = request_for(Child(26, hand="right"), everything())
         strand, gap = too_demanding(Variant("about_turn", (0, 0)), request)
         self.assertEqual(strand, "simple_rotation")
         self.assertGreater(gap, 1)
-        self.assertNotIn("about_turn", {c.family.id for c in all_candidates(full_house(Child(26, hand="right")), request)})
+        self.assertNotIn("about_turn", {c.activity.id for c in all_candidates(full_house(Child(26, hand="right")), request)})
 
     def test_no_block_asks_for_more_than_half_the_attention(self) -> None:
-        for family in FAMILIES.values():
-            for part in family.parts:
-                least, most = minutes_of(family, part, request_for(replace(FIVE, attention_minutes=10), {}))
-                self.assertTrue(0 < least <= most, (family.id, part))
+        for activity in ACTIVITIES.values():
+            for part in activity.parts:
+                least, most = minutes_of(activity, part, request_for(replace(FIVE, attention_minutes=10), {}))
+                self.assertTrue(0 < least <= most, (activity.id, part))
                 self.assertLessEqual(most, max(least, 5))
 
     def test_every_part_has_a_candidate_in_a_full_house(self) -> None:
@@ -127,7 +126,9 @@ class CandidateTest(TestCase):
         for c in (c for c in every if c not in kept):
             self.assertTrue(
                 any(
-                    (k.family, k.part, k.strand) == (c.family, c.part, c.strand) and k.quality >= c.quality and k.kit <= c.kit
+                    (k.activity_id, k.part, k.strand) == (c.activity, c.part, c.strand)
+                    and k.quality >= c.quality
+                    and k.kit <= c.kit
                     for k in kept
                 )
             )
@@ -145,44 +146,44 @@ class HouseAgainstPlainLoopTest(TestCase):
         """The bit sets against a loop that shares no code with them."""
         for seed in (1, 5, 9, 14):
             request = made_up_request(seed)
-            house = House(request.stock, request.child, request.setting)
+            cupboard = UsableCupboard(request.stock, request.child, request.setting)
             fine = [
                 (s, t)
-                for s, t, v in zip(house.stock, house.things, house.verdicts, strict=True)
+                for s, t, v in zip(cupboard.stock, cupboard.things, cupboard.verdicts, strict=True)
                 if (v.status != "barred" and t.handed in (None, request.child.hand))
                 or (v.status != "barred" and request.child.hand == "not_settled")
             ]
-            for family in FAMILIES.values():
-                for variant in variants_of(family):
-                    count = set_count(family, variant.grade, request.child.counting_months)
+            for activity in ACTIVITIES.values():
+                for variant in variants_of(activity):
+                    count = set_count(activity, variant.grade, request.child.counting_months)
                     fits = [
                         [
                             t.id
                             for s, t in fine
-                            if role.filled_by(t, asked_of(family, variant.grade, role.id)) and s.count >= role.least(count)
+                            if role.filled_by(t, asked_of(activity, variant.grade, role.id)) and s.count >= role.least(count)
                         ]
-                        for role in family.roles
-                        if brought(family, variant, role)
+                        for role in activity.roles
+                        if brought(activity, variant, role)
                     ]
-                    if house.offer(variant) is None:
-                        barred = house.verdict_on_steps(family, variant.grade).status == "barred"
-                        tags = tags_of(family, variant.grade)
+                    if cupboard.offer(variant) is None:
+                        barred = cupboard.verdict_on_steps(activity, variant.grade).status == "barred"
+                        tags = tags_of(activity, variant.grade)
 
                         def in_company(
                             ids: tuple[str, ...], tags: tuple[str, ...] = tags, request: SessionRequest = request
                         ) -> bool:
-                            things = [MATERIALS[i] for i in ids]
+                            things = [THINGS[i] for i in ids]
                             return assess_together(things, tags, request.child, request.setting).status != "barred"
 
                         open_to = not all_different(fits, in_company)
-                        self.assertTrue(barred or family.clearances or open_to, (seed, variant, fits))
+                        self.assertTrue(barred or activity.clearances or open_to, (seed, variant, fits))
                     else:
                         self.assertTrue(all(fits), (seed, variant))
 
 
-def brought(family: Family, variant: Variant, role: Role) -> bool:
+def brought(activity: Activity, variant: Variant, role: Role) -> bool:
     """Whether a role is wanted at a grade: named by no step at all, or by a chosen one."""
-    steps = [(at == chosen, s) for a, chosen in zip(family.axes, variant.grade, strict=True) for at, s in enumerate(a.steps)]
+    steps = [(at == chosen, s) for a, chosen in zip(activity.axes, variant.grade, strict=True) for at, s in enumerate(a.steps)]
     naming = [chosen for chosen, s in steps if role.id in s.uses]
     return any(naming) or not naming
 
@@ -203,30 +204,30 @@ class BlockTest(TestCase):
         self.assertEqual(block.well_spent, 0)
 
     def test_totals_count_each_thing_once(self) -> None:
-        request, house = request_for(FIVE, everything()), full_house(FIVE)
-        one = block_of(request, house, "main", Variant("ladder_walk", (1, 0)), 4)
+        request, cupboard = request_for(FIVE, everything()), full_house(FIVE)
+        one = block_of(request, cupboard, "main", Variant("ladder_walk", (1, 0)), 4)
         self.assertEqual(totals((one, one)).minutes, 2 * (one.minutes + one.setup_minutes) + 0.5)
 
     def test_two_tiring_blocks_together_are_pointed_out(self) -> None:
-        request, house = request_for(FIVE, everything()), full_house(FIVE)
-        a = block_of(request, house, "main", Variant("peg_fence", (1, 1, 0)), 4)
-        b = block_of(request, house, "main", Variant("crane_pick", (1, 1, 0)), 4)
+        request, cupboard = request_for(FIVE, everything()), full_house(FIVE)
+        a = block_of(request, cupboard, "main", Variant("peg_fence", (1, 1, 0)), 4)
+        b = block_of(request, cupboard, "main", Variant("crane_pick", (1, 1, 0)), 4)
         self.assertIn("Put something light between them", totals((a, b)).notes[0])
 
     def test_paper_is_counted_for_every_set(self) -> None:
-        request, house = request_for(FIVE, everything()), full_house(FIVE)
-        long = block_of(request, house, "main", Variant("sail_fold", (0, 0)), 9)
-        short = block_of(request, house, "main", Variant("sail_fold", (0, 0)), 3)
+        request, cupboard = request_for(FIVE, everything()), full_house(FIVE)
+        long = block_of(request, cupboard, "main", Variant("sail_fold", (0, 0)), 9)
+        short = block_of(request, cupboard, "main", Variant("sail_fold", (0, 0)), 3)
         self.assertEqual(long.quantities[0].wanted, long.sets * short.quantities[0].wanted)
 
     def test_a_session_too_short_for_every_part_gives_up_the_least_and_says_so(self) -> None:
         toddler = Child(31, hand="right", attention_minutes=14)
         plan = plan_session(request_for(toddler, everything(), minutes=16, targets=("grasp", "bilateral")))
-        self.assertNotEqual(plan.status, "impossible")
+        self.assertNotEqual(plan.status, "infeasible")
         self.assertTrue({b.part for b in plan.blocks} >= {"main"})
 
     def test_supervision_from_another_room_leaves_scissors_out_with_the_reason(self) -> None:
         request = replace(request_for(FIVE, everything(), targets=("scissors", "grasp")), setting=Setting("home", "room"))
         plan = plan_session(request)
-        why = {item.family: item for item in plan.left_out}
+        why = {item.activity_id: item for item in plan.left_out}
         self.assertEqual(why["cut_the_lane"].kind, "barred")

@@ -14,12 +14,12 @@ class CupboardTest(TestCase):
         self.child = make_child(self.lead, self.home, mouthing="often")
         self.api = Api(self.lead)
 
-    def item(self, material: str) -> StockItem:
-        return StockItem.objects.get(home=self.home, material=material)
+    def item(self, thing_id: str) -> StockItem:
+        return StockItem.objects.get(home=self.home, thing_id=thing_id)
 
     def test_each_thing_shows_its_verdict_for_this_child(self) -> None:
         _, out = self.api("get", f"/homes/{self.home.pk}/cupboard?child_id={self.child.pk}")
-        verdicts = {i["material"]["id"]: i["verdict"] for i in out["items"]}
+        verdicts = {i["thing"]["id"]: i["verdict"] for i in out["items"]}
         self.assertEqual(verdicts["counter"]["status"], "barred")
         self.assertEqual(verdicts["bracelet"]["status"], "allowed")
         hit = verdicts["counter"]["hits"][0]
@@ -27,7 +27,7 @@ class CupboardTest(TestCase):
         self.assertTrue(hit["remedy"])
 
     def test_adding_what_is_there_adds_to_the_count(self) -> None:
-        self.api("post", f"/homes/{self.home.pk}/cupboard", {"material": "counter", "count": 5})
+        self.api("post", f"/homes/{self.home.pk}/cupboard", {"thing_id": "counter", "count": 5})
         self.assertEqual(self.item("counter").count, 25)
 
     def test_counting_down_to_none_keeps_the_line(self) -> None:
@@ -44,7 +44,7 @@ class CupboardTest(TestCase):
         ):
             status, problem = self.api("put", f"/cupboard-items/{bead.pk}", body)
             self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
-        self.assertEqual(self.api("post", f"/homes/{self.home.pk}/cupboard", {"material": "moon", "count": 1})[0], 422)
+        self.assertEqual(self.api("post", f"/homes/{self.home.pk}/cupboard", {"thing_id": "moon", "count": 1})[0], 422)
         self.assertEqual(self.item("wooden_bead_15").version, 1)
 
     def test_a_measured_size_changes_the_verdict(self) -> None:
@@ -60,7 +60,7 @@ class CupboardTest(TestCase):
         status, problem = helper("put", f"/cupboard-items/{item.pk}", body)
         self.assertEqual(status, 403)
         self.assertIn("Ask a therapist", problem["detail"])
-        new = {"material": "counter", "count": 1, "measured": {"size_mm": 70}}
+        new = {"thing_id": "counter", "count": 1, "measured": {"size_mm": 70}}
         self.assertEqual(helper("post", f"/homes/{self.home.pk}/cupboard", new)[0], 403)
         item.refresh_from_db()
         self.assertEqual((item.measured, item.version), ({}, 1))
@@ -75,7 +75,7 @@ class CupboardTest(TestCase):
         self.assertEqual((status, problem["fields"][0]["field"]), (422, "size_mm"))
 
     def test_nothing_is_kept_for_a_child_who_is_not_there(self) -> None:
-        new = {"material": "counter", "count": 5}
+        new = {"thing_id": "counter", "count": 5}
         self.assertEqual(self.api("post", f"/homes/{self.home.pk}/cupboard?child_id=987654", new)[0], 404)
         item = self.item("counter")
         self.assertEqual(self.api("put", f"/cupboard-items/{item.pk}?child_id=987654", {"count": 1, "version": 1})[0], 404)
@@ -90,7 +90,7 @@ class CupboardTest(TestCase):
 
     def test_taking_a_line_out(self) -> None:
         self.assertEqual(self.api("delete", f"/cupboard-items/{self.item('bracelet').pk}")[0], 204)
-        self.assertFalse(StockItem.objects.filter(home=self.home, material="bracelet").exists())
+        self.assertFalse(StockItem.objects.filter(home=self.home, thing_id="bracelet").exists())
 
 
 class MakingTest(TestCase):
@@ -101,8 +101,8 @@ class MakingTest(TestCase):
         self.api = Api(self.lead)
 
     def makings(self) -> dict[str, dict]:
-        _, out = self.api("get", f"/homes/{self.home.pk}/makings?child_id={self.child.pk}")
-        return {m["material"]: m for m in out}
+        _, out = self.api("get", f"/homes/{self.home.pk}/recipes?child_id={self.child.pk}")
+        return {m["thing_id"]: m for m in out}
 
     def test_what_can_be_made_says_whose_steps_and_minutes(self) -> None:
         ball = self.makings()["slit_ball"]
@@ -111,11 +111,11 @@ class MakingTest(TestCase):
         self.assertIn("adult_cuts", {h["rule"] for h in ball["verdict"]["hits"]})
 
     def test_what_was_made_is_in_the_cupboard_and_no_longer_offered(self) -> None:
-        self.api("post", f"/homes/{self.home.pk}/cupboard", {"material": "slit_ball", "count": 1})
+        self.api("post", f"/homes/{self.home.pk}/cupboard", {"thing_id": "slit_ball", "count": 1})
         self.assertNotIn("slit_ball", self.makings())
 
     def test_another_clinic_sees_nothing(self) -> None:
-        status, _ = Api(make_member())("get", f"/homes/{self.home.pk}/makings?child_id={self.child.pk}")
+        status, _ = Api(make_member())("get", f"/homes/{self.home.pk}/recipes?child_id={self.child.pk}")
         self.assertEqual(status, 404)
 
 

@@ -11,8 +11,7 @@ from django.test import TestCase
 from caseload.models import Child, EstimatePoint, Home
 from clinic.models import Clinic, Member
 from core.child import ALLERGENS, PRECAUTIONS
-from core.library import FAMILIES
-from core.library.things import MATERIALS
+from core.library import ACTIVITIES, THINGS
 from core.skills import TARGETS, WANTED_TASKS
 from cupboard.models import StockItem
 from demo import clinic_data as demo
@@ -21,11 +20,11 @@ from running.models import RunEvent, SetRecord
 
 class DemoDeclarationTest(TestCase):
     def test_everything_it_names_exists(self) -> None:
-        themes = {t for f in FAMILIES.values() for t in f.themes}
+        themes = {t for f in ACTIVITIES.values() for t in f.themes}
         homes = {h.name for h in demo.HOMES}
         for home in demo.HOMES:
             lines = [line.split(":") for line in home.stock.split()]
-            self.assertEqual([m for m, _ in lines if m not in MATERIALS], [], home.name)
+            self.assertEqual([m for m, _ in lines if m not in THINGS], [], home.name)
             self.assertTrue(all(int(n) > 0 for _, n in lines))
         for child in demo.CHILDREN:
             self.assertIn(child.home, homes)
@@ -60,12 +59,12 @@ class LoadDemoTest(TestCase):
         self.assertGreater(RunEvent.objects.count(), 50)
         self.assertGreater(SetRecord.objects.count(), 8)
         self.assertGreater(EstimatePoint.objects.count(), 4)
-        self.assertTrue(StockItem.objects.filter(material="wooden_bead_25").exists())
+        self.assertTrue(StockItem.objects.filter(thing_id="wooden_bead_25").exists())
 
     def test_the_same_seed_gives_the_same_histories(self) -> None:
         def loaded() -> list[tuple[str, int, int]]:
             self.load()
-            return list(SetRecord.objects.order_by("pk").values_list("family", "tries", "successes"))
+            return list(SetRecord.objects.order_by("pk").values_list("activity_id", "tries", "successes"))
 
         with transaction.atomic():
             first = loaded()

@@ -2,7 +2,7 @@
 
 from django.test import TestCase
 
-from core.library import FAMILIES
+from core.library import ACTIVITIES
 from testing.builders import Api, make_child, make_home, make_member
 
 
@@ -14,7 +14,7 @@ class LibraryTest(TestCase):
 
     def test_every_activity_is_there_with_its_reach_or_the_reason(self) -> None:
         status, rows = self.api("get", f"/children/{self.child.pk}/library?home_id={self.child.home_id}")
-        self.assertEqual((status, len(rows)), (200, len(FAMILIES)))
+        self.assertEqual((status, len(rows)), (200, len(ACTIVITIES)))
         for row in rows:
             if row["offered"]:
                 self.assertLessEqual(row["least"], row["low"])
@@ -43,25 +43,25 @@ class DialsAndSwapsTest(TestCase):
         self.here = f"/children/{self.child.pk}"
 
     def test_a_dial_is_turned_without_a_plan(self) -> None:
-        body = {"part": "main", "family": "squirrel_store", "grade": [0, 0, 0], "minutes": 4}
+        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "minutes": 4}
         _, easy = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", body)
         _, hard = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", {**body, "grade": [0, 2, 2]})
         self.assertGreater(easy["block"]["expected"], hard["block"]["expected"])
         self.assertEqual(len(easy["dials"]), 3)
 
     def test_a_swap_says_its_effect(self) -> None:
-        query = f"home_id={self.child.home_id}&family=squirrel_store&grade=0,0,0&role=item"
+        query = f"home_id={self.child.home_id}&activity_id=squirrel_store&grade=0,0,0&role=item"
         _, out = self.api("get", f"{self.here}/swaps?{query}")
         self.assertTrue(out)
         self.assertTrue(all("difficulty" in s["words"] or "rungs" in s["words"] or s["barred"] for s in out))
 
     def test_a_role_that_is_not_there_is_refused(self) -> None:
-        query = f"home_id={self.child.home_id}&family=squirrel_store&grade=0,0,0&role=anchor"
+        query = f"home_id={self.child.home_id}&activity_id=squirrel_store&grade=0,0,0&role=anchor"
         status, problem = self.api("get", f"{self.here}/swaps?{query}")
         self.assertEqual(status, 422)
         self.assertIn("no role", problem["detail"])
 
     def test_another_clinic_can_turn_no_dial(self) -> None:
-        body = {"part": "main", "family": "squirrel_store", "grade": [0, 0, 0], "minutes": 4}
+        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "minutes": 4}
         status, _ = Api(make_member())("post", f"{self.here}/forecast?home_id={self.child.home_id}", body)
         self.assertEqual(status, 404)

@@ -31,16 +31,16 @@ class PlanTest(TestCase):
         return out
 
     def arrange(self, plan: dict, blocks: list[dict]) -> tuple[int, dict]:
-        row = [{k: b[k] for k in ("part", "family", "grade", "minutes", "locked")} for b in blocks]
+        row = [{k: b[k] for k in ("part", "activity_id", "grade", "minutes", "locked")} for b in blocks]
         return self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})
 
     def test_a_plan_uses_only_what_the_house_has(self) -> None:
         plan = self.plan()
-        have = dict(StockItem.objects.filter(home=self.child.home).values_list("material", "count"))
+        have = dict(StockItem.objects.filter(home=self.child.home).values_list("thing_id", "count"))
         self.assertEqual(plan["status"], "optimal")
         for block in plan["blocks"]:
             for q in block["quantities"]:
-                self.assertLessEqual(q["wanted"], have[q["material"]])
+                self.assertLessEqual(q["wanted"], have[q["thing_id"]])
         self.assertLessEqual(plan["minutes"], 30)
         self.assertTrue(plan["left_out"])
 
@@ -56,7 +56,7 @@ class PlanTest(TestCase):
     def test_no_safe_plan_says_because_and_the_shortest_fix(self) -> None:
         empty = make_home(self.lead, {})
         plan = self.plan(home_id=empty.pk)
-        self.assertEqual((plan["status"], plan.get("id")), ("impossible", None))
+        self.assertEqual((plan["status"], plan.get("id")), ("infeasible", None))
         self.assertTrue(plan["reason"] and plan["fix"])
         self.assertEqual(Plan.objects.count(), 0)
 
@@ -72,7 +72,7 @@ class PlanTest(TestCase):
     def test_a_dial_turn_answers_and_keeps_nothing(self) -> None:
         plan = self.plan()
         block = next(b for b in plan["blocks"] if b["part"] == "main")
-        body = {k: block[k] for k in ("part", "family", "grade", "minutes", "locked")}
+        body = {k: block[k] for k in ("part", "activity_id", "grade", "minutes", "locked")}
         _, here = self.api("post", f"/plans/{plan['id']}/forecast", body)
         near = here["harder"] or here["easier"]
         _, there = self.api("post", f"/plans/{plan['id']}/forecast", {**body, "grade": near["grade"]})
@@ -81,7 +81,7 @@ class PlanTest(TestCase):
 
     def test_a_grade_the_house_lacks_says_what_to_add(self) -> None:
         plan = self.plan()
-        body = {"part": "main", "family": "wash_day", "grade": [0, 0], "minutes": 5}
+        body = {"part": "main", "activity_id": "wash_day", "grade": [0, 0], "minutes": 5}
         status, out = self.api("post", f"/plans/{plan['id']}/forecast", body)
         self.assertEqual((status, out["block"]), (200, None))
         self.assertTrue(out["why_not"] and out["remedy"])
@@ -93,7 +93,8 @@ class PlanTest(TestCase):
         status, out = self.arrange(plan, [blocks[1], blocks[0], *blocks[3:]])
         self.assertEqual(status, 200)
         self.assertEqual(
-            [b["family"] for b in out["blocks"]], [blocks[1]["family"], blocks[0]["family"], *(b["family"] for b in blocks[3:])]
+            [b["activity_id"] for b in out["blocks"]],
+            [blocks[1]["activity_id"], blocks[0]["activity_id"], *(b["activity_id"] for b in blocks[3:])],
         )
         self.assertTrue(out["blocks"][0]["locked"])
         self.assertEqual(out["status"], "given")
@@ -103,12 +104,12 @@ class PlanTest(TestCase):
         main = next(b for b in plan["blocks"] if b["part"] == "main")
         main["locked"] = True
         _, kept = self.arrange(plan, plan["blocks"])
-        gone = next(b["family"] for b in kept["blocks"] if b["part"] == "main" and not b["locked"])
+        gone = next(b["activity_id"] for b in kept["blocks"] if b["part"] == "main" and not b["locked"])
         _, again = self.api("post", f"/plans/{plan['id']}/again", {"version": kept["version"], "excluded": [gone]})
-        families = [b["family"] for b in again["blocks"]]
-        self.assertIn(main["family"], families)
-        self.assertNotIn(gone, families)
-        self.assertEqual([item["kind"] for item in again["left_out"] if item["family"] == gone], ["excluded"])
+        activities = [b["activity_id"] for b in again["blocks"]]
+        self.assertIn(main["activity_id"], activities)
+        self.assertNotIn(gone, activities)
+        self.assertEqual([item["kind"] for item in again["left_out"] if item["activity_id"] == gone], ["excluded"])
 
     def test_an_arrangement_that_can_not_stand_is_refused_and_changes_nothing(self) -> None:
         plan = self.plan()
@@ -131,8 +132,8 @@ class PlanTest(TestCase):
 
     def test_a_changed_cupboard_marks_the_plan_and_stops_a_block_that_can_not_stand(self) -> None:
         plan = self.plan()
-        used = plan["blocks"][0]["quantities"][0]["material"]
-        StockItem.objects.filter(home=self.child.home, material=used).delete()
+        used = plan["blocks"][0]["quantities"][0]["thing_id"]
+        StockItem.objects.filter(home=self.child.home, thing_id=used).delete()
         _, now = self.api("get", f"/plans/{plan['id']}")
         self.assertIn("cupboard", now["changed"][0])
 
@@ -140,7 +141,7 @@ class PlanTest(TestCase):
         plan = self.plan()
         self.child.mouthing, self.child.allergies = "often", ["wheat", "latex", "milk"]
         self.child.save()
-        StockItem.objects.filter(home=self.child.home).exclude(material__in=["clear_wall"]).delete()
+        StockItem.objects.filter(home=self.child.home).exclude(thing_id__in=["clear_wall"]).delete()
         status, problem = self.api("post", f"/plans/{plan['id']}/runs", {"id": uuid4()})
         self.assertEqual(status, 422)
         self.assertIn("can't be run today", problem["detail"])

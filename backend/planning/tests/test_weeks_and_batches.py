@@ -106,8 +106,8 @@ class TogetherTest(TestCase):
         status, bag = self.api("post", "/bags", {"children": [self.older.pk, self.younger.pk], "store_id": store.pk})
         self.assertEqual((status, bag["unplanned"]), (200, ["Bo"]))
         self.assertEqual(bag["lines"], [])
-        self.home.stock.filter(material__in=["wide_bowl", "small_cup", "pencil", "counter", "building_block"]).delete()
-        self.home.stock.exclude(material="copy_paper").delete()
+        self.home.stock.filter(thing_id__in=["wide_bowl", "small_cup", "pencil", "counter", "building_block"]).delete()
+        self.home.stock.exclude(thing_id="copy_paper").delete()
         _, bag = self.api("post", "/bags", {"children": [self.older.pk], "store_id": store.pk})
         self.assertTrue(bag["lines"])
 
@@ -126,7 +126,7 @@ class PlanQuestionsTest(TestCase):
         self.assertEqual(self.api("put", f"/plans/{self.plan.pk}/name", {"name": "x", "version": now})[0], 409)
         self.assertEqual(self.api("put", f"/plans/{self.plan.pk}/name", {"name": "x" * 61, "version": now + 1})[0], 422)
         _, copy = self.api("post", f"/plans/{self.plan.pk}/copy")
-        self.assertEqual([b["family"] for b in copy["blocks"]], [b.family for b in self.plan.blocks.all()])
+        self.assertEqual([b["activity_id"] for b in copy["blocks"]], [b.activity_id for b in self.plan.blocks.all()])
         self.assertNotEqual(copy["id"], str(self.plan.pk))
 
     def test_a_copy_leaves_out_what_can_no_longer_stand_and_says_so(self) -> None:
@@ -146,14 +146,14 @@ class PlanQuestionsTest(TestCase):
     def test_what_bringing_one_in_costs(self) -> None:
         _, plan = self.api("get", f"/plans/{self.plan.pk}")
         fits = next(o for o in plan["left_out"] if o["kind"] == "not_chosen")
-        status, out = self.api("get", f"/plans/{self.plan.pk}/bring-in?family={fits['family']}")
+        status, out = self.api("get", f"/plans/{self.plan.pk}/bring-in?activity_id={fits['activity_id']}")
         self.assertEqual(status, 200)
         self.assertGreaterEqual(out["cost"], 0)
         missing = next(o for o in plan["left_out"] if o["kind"] == "missing")
-        _, out = self.api("get", f"/plans/{self.plan.pk}/bring-in?family={missing['family']}")
+        _, out = self.api("get", f"/plans/{self.plan.pk}/bring-in?activity_id={missing['activity_id']}")
         self.assertIsNone(out["cost"])
         self.assertTrue(out["words"] and out["change"])
-        self.assertEqual(self.api("get", f"/plans/{self.plan.pk}/bring-in?family=moon")[0], 422)
+        self.assertEqual(self.api("get", f"/plans/{self.plan.pk}/bring-in?activity_id=moon")[0], 422)
 
     def test_a_shape_is_kept_with_the_plan(self) -> None:
         wish = {
@@ -162,12 +162,12 @@ class PlanQuestionsTest(TestCase):
             "place": "home",
             "supervision": "box",
             "home_id": self.child.home_id,
-            "shape": "alone",
+            "format_id": "alone",
         }
         status, plan = self.api("post", f"/children/{self.child.pk}/plans", wish)
-        self.assertEqual((status, plan["shape"], plan["part_names"]["main"]), (200, "alone", "Alone"))
+        self.assertEqual((status, plan["format_id"], plan["part_names"]["main"]), (200, "alone", "Alone"))
         self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "supervision": "arms_reach"})[0], 422)
-        self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "shape": "spiral"})[0], 422)
+        self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "format_id": "spiral"})[0], 422)
 
 
 class BatchTest(TestCase):

@@ -86,10 +86,10 @@ class CaseloadTest(TestCase):
             self.assertEqual(len(notes), int(run.on.isoformat() in days))
             changed, last = 0, {}
             for day in sorted(days):
-                for family in {s["family"] for s in strand["sets"] if s["on"] == day}:
-                    rung = max(s["difficulty"] for s in strand["sets"] if (s["on"], s["family"]) == (day, family))
-                    changed += abs(rung - last.get(family, rung)) >= 0.25
-                    last[family] = rung
+                for activity in {s["activity_id"] for s in strand["sets"] if s["on"] == day}:
+                    rung = max(s["difficulty"] for s in strand["sets"] if (s["on"], s["activity_id"]) == (day, activity))
+                    changed += abs(rung - last.get(activity, rung)) >= 0.25
+                    last[activity] = rung
             self.assertEqual(len([m for m in strand["marked"] if m["kind"] != "note"]), changed)
 
 

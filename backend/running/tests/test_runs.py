@@ -13,8 +13,7 @@ from django.test.utils import CaptureQueriesContext
 from caseload.models import Child, EstimatePoint, StrandEstimate
 from clinic.models import AuditEntry
 from core.ability import chance
-from core.library import FAMILIES
-from core.library.things import MATERIALS
+from core.library import ACTIVITIES, THINGS
 from core.offers import difficulty
 from core.progress import next_hand
 from core.recording import MEASURED
@@ -72,7 +71,7 @@ class TapsTest(TestCase):
     def test_the_runs_blocks_do_not_change_when_the_plan_does(self) -> None:
         before = self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"]
         plan = self.api("get", f"/plans/{self.run_.plan_id}")[1]
-        row = [{k: b[k] for k in ("part", "family", "grade", "minutes", "locked")} for b in plan["blocks"][:1]]
+        row = [{k: b[k] for k in ("part", "activity_id", "grade", "minutes", "locked")} for b in plan["blocks"][:1]]
         self.assertEqual(self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})[0], 200)
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"], before)
 
@@ -120,17 +119,19 @@ class FinishTest(TestCase):
         for week in (2, 1):
             run = run_for_child(self.lead, self.child, TODAY - timedelta(days=7 * week))
             asked |= {
-                b["family"]: (b["strand"], b["rung"]) for b in run.blocks if b["part"] == "main" and b["family"] not in asked
+                b["activity_id"]: (b["strand"], b["rung"])
+                for b in run.blocks
+                if b["part"] == "main" and b["activity_id"] not in asked
             }
             tap_all(self.lead, run, "11111111")
             finish_run(self.lead, run)
         child = Child.objects.prefetch_related("estimates").get(pk=self.child.pk)
         bench = workbench(child, child.home, Wish(30, ("grasp", "bilateral"), "home"), TODAY)
-        for family, (strand, rung) in asked.items():
-            offers = [difficulty(o.variant)[strand] for o in bench.house.offers([FAMILIES[family]])]
-            fitting = [r for r in offers if 0.7 <= chance(bench.request.estimates[strand], r, family=family) <= 0.85]
+        for activity, (strand, rung) in asked.items():
+            offers = [difficulty(o.variant)[strand] for o in bench.cupboard.offers([ACTIVITIES[activity]])]
+            fitting = [r for r in offers if 0.7 <= chance(bench.request.estimates[strand], r, activity_id=activity) <= 0.85]
             if fitting and max(offers) > rung + 0.3:
-                self.assertGreater(max(fitting), rung, family)
+                self.assertGreater(max(fitting), rung, activity)
 
     def test_an_empty_run_ends_without_a_word(self) -> None:
         run = run_for_child(self.lead, self.child)
@@ -207,11 +208,11 @@ class MouthingTest(TestCase):
         plan = Plan.objects.create(child=child, home=child.home, made_by=lead, place="home", supervision="arms_reach", minutes=20,
                                    targets=["in_hand"], status="given", child_version=1, stock_stamp="x")  # fmt: skip
         plan.blocks.create(
-            position=0, part="main", family="squirrel_store", grade=[0, 0, 0], minutes=4, strand="to_palm", expected=0.8
+            position=0, part="main", activity_id="squirrel_store", grade=[0, 0, 0], minutes=4, strand="to_palm", expected=0.8
         )
         run = start_run(lead, plan, uuid4(), TODAY)
         small = {
-            block["id"]: [q["material"] for q in block["quantities"] if fits_small_parts_cylinder(MATERIALS[q["material"]].shape)]
+            block["id"]: [q["thing_id"] for q in block["quantities"] if fits_small_parts_cylinder(THINGS[q["thing_id"]].shape)]
             for block in run.blocks
         }
         self.assertTrue(any(small.values()))
@@ -232,7 +233,7 @@ class MouthingTest(TestCase):
 class TogetherTest(TestCase):
     def setUp(self) -> None:
         self.lead = make_member()
-        self.home = make_home(self.lead, dict.fromkeys(MATERIALS, 30))
+        self.home = make_home(self.lead, dict.fromkeys(THINGS, 30))
         self.children = [make_child(self.lead, self.home, first_name=n) for n in ("Wyn", "Isa")]
         self.api = Api(self.lead)
         body = {
@@ -252,8 +253,8 @@ class TogetherTest(TestCase):
     def test_each_child_gets_a_run_of_the_same_activities_on_an_own_grade(self) -> None:
         status, runs = self.start()
         self.assertEqual((status, [r["child_name"] for r in runs]), (200, ["Wyn", "Isa"]))
-        planned = [(b["family"], [c["grade"] for c in b["children"]]) for b in self.group["blocks"]]
-        ran = [(b["family"], [b["grade"], o["grade"]]) for b, o in zip(runs[0]["blocks"], runs[1]["blocks"], strict=True)]
+        planned = [(b["activity_id"], [c["grade"] for c in b["children"]]) for b in self.group["blocks"]]
+        ran = [(b["activity_id"], [b["grade"], o["grade"]]) for b, o in zip(runs[0]["blocks"], runs[1]["blocks"], strict=True)]
         self.assertEqual(ran, planned)
         self.assertEqual({r["group_id"] for r in runs}, {self.group["id"]})
         told = AuditEntry.objects.filter(action="run.start", child__isnull=False).values_list("child", flat=True)
@@ -264,7 +265,7 @@ class TogetherTest(TestCase):
         self.assertEqual(Run.objects.count(), 2)
 
     def test_what_is_barred_for_one_is_off_the_table_for_all(self) -> None:
-        small = {q["material"] for b in self.start()[1][0]["blocks"] for q in b["quantities"] if fits_small(q["material"])}
+        small = {q["thing_id"] for b in self.start()[1][0]["blocks"] for q in b["quantities"] if fits_small(q["thing_id"])}
         if not small:
             self.skipTest("this plan uses no small part")
         Child.objects.filter(pk=self.children[1].pk).update(mouthing="often")
@@ -283,8 +284,8 @@ class TogetherTest(TestCase):
         self.assertEqual(other("post", f"/groups/{self.group['id']}/runs", {"ids": self.ids})[0], 404)
 
 
-def fits_small(material: str) -> bool:
-    shape = MATERIALS[material].shape
+def fits_small(thing_id: str) -> bool:
+    shape = THINGS[thing_id].shape
     return shape is not None and fits_small_parts_cylinder(shape)
 
 
@@ -352,7 +353,7 @@ class BesideCountingTest(TestCase):
         run = run_for_child(self.lead, self.child)
         for block in run.blocks:
             asked = {m["id"] for m in block["measures"]}
-            self.assertEqual(asked, {m for m in FAMILIES[block["family"]].measures if m in MEASURED})
+            self.assertEqual(asked, {m for m in ACTIVITIES[block["activity_id"]].measures if m in MEASURED})
 
     def test_the_own_record_is_shown_only_where_speed_is_played_with(self) -> None:
         run = run_for_child(self.lead, self.child)
@@ -390,7 +391,7 @@ class TurnOfTheHandTest(TestCase):
         run = run_for_child(lead, child)
         shared: dict[str, object] = {
             "strand": "pinch",
-            "family": "peg_fence",
+            "activity_id": "peg_fence",
             "grade": [0, 0, 0],
             "difficulty": 2.0,
             "support": "alone",

@@ -85,7 +85,7 @@ class PrepSheetTest(TestCase):
         plan = Plan.objects.create(child=child, home=home, made_by=self.lead, place="home", supervision="arms_reach", minutes=20,
                                    targets=["bilateral"], status="given", child_version=1, stock_stamp="x")  # fmt: skip
         plan.blocks.create(
-            position=0, part="main", family="keep_it_up", grade=[1, 0], minutes=4, strand="toss_catch", expected=0.8
+            position=0, part="main", activity_id="keep_it_up", grade=[1, 0], minutes=4, strand="toss_catch", expected=0.8
         )
         text = self.get(f"/plans/{plan.pk}/sheet").content.decode()
         self.assertIn("allowed by a therapist, because: Held by the mother, foil only", text)

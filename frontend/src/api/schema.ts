@@ -196,7 +196,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/materials": {
+    "/api/things": {
         parameters: {
             query?: never;
             header?: never;
@@ -204,10 +204,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Materials
+         * List Things
          * @description Every household thing the library knows, by name.
          */
-        get: operations["cupboard_api_list_materials"];
+        get: operations["cupboard_api_list_things"];
         put?: never;
         post?: never;
         delete?: never;
@@ -284,7 +284,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/homes/{home_id}/makings": {
+    "/api/homes/{home_id}/recipes": {
         parameters: {
             query?: never;
             header?: never;
@@ -292,10 +292,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * List Makings
+         * List Recipes
          * @description What can be made from this cupboard that is not there yet, quickest first, judged for one child there.
          */
-        get: operations["cupboard_making_api_list_makings"];
+        get: operations["cupboard_recipes_api_list_recipes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -317,7 +317,7 @@ export interface paths {
          * Measure
          * @description Work out a force, a sheet weight or a hole from what a home can measure.
          */
-        post: operations["cupboard_making_api_measure"];
+        post: operations["cupboard_recipes_api_measure"];
         delete?: never;
         options?: never;
         head?: never;
@@ -339,7 +339,7 @@ export interface paths {
         put?: never;
         /**
          * Make Plan
-         * @description Plan a session. Where none is possible: status impossible, the reason and the shortest fix.
+         * @description Plan a session. Where none is possible: status infeasible, the reason and the shortest fix.
          */
         post: operations["planning_api_make_plan"];
         delete?: never;
@@ -419,7 +419,7 @@ export interface paths {
         put?: never;
         /**
          * Plan Again
-         * @description Plan again around the locked blocks; an impossible wish leaves the plan as it was.
+         * @description Plan again around the locked blocks; an infeasible wish leaves the plan as it was.
          */
         post: operations["planning_api_plan_again"];
         delete?: never;
@@ -1166,6 +1166,18 @@ export interface components {
             name: string;
         };
         /**
+         * FormatOut
+         * @description A format of session and what it is for.
+         */
+        FormatOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Hint */
+            hint: string;
+        };
+        /**
          * RungOut
          * @description One rung; age in months where it has a typical window.
          */
@@ -1176,18 +1188,6 @@ export interface components {
             words: string;
             /** Age Months */
             age_months: number | null;
-        };
-        /**
-         * ShapeOut
-         * @description A shape of session and what it is for.
-         */
-        ShapeOut: {
-            /** Id */
-            id: string;
-            /** Name */
-            name: string;
-            /** Hint */
-            hint: string;
         };
         /**
          * StrandWords
@@ -1242,8 +1242,8 @@ export interface components {
             };
             /** Steps */
             steps: components["schemas"]["Choice"][];
-            /** Shapes */
-            shapes: components["schemas"]["ShapeOut"][];
+            /** Formats */
+            formats: components["schemas"]["FormatOut"][];
             /** Orders */
             orders: components["schemas"]["Choice"][];
             /** Themes */
@@ -1662,10 +1662,10 @@ export interface components {
             reason: string;
         };
         /**
-         * MaterialOut
+         * ThingOut
          * @description A household thing. Sizes in mm, forces in N, sheet weight in g/m².
          */
-        MaterialOut: {
+        ThingOut: {
             /** Id */
             id: string;
             /** Name */
@@ -1732,7 +1732,7 @@ export interface components {
         ItemOut: {
             /** Id */
             id: number;
-            material: components["schemas"]["MaterialOut"];
+            thing: components["schemas"]["ThingOut"];
             /** Count */
             count: number;
             /** Measured */
@@ -1758,8 +1758,8 @@ export interface components {
          * @description A thing to put in.
          */
         NewItem: {
-            /** Material */
-            material: string;
+            /** Thing Id */
+            thing_id: string;
             /** Count */
             count: number;
             /**
@@ -1865,12 +1865,24 @@ export interface components {
             kit: components["schemas"]["PieceCount"][];
         };
         /**
-         * MakingOut
+         * PartOut
+         * @description One ingredient and how many.
+         */
+        PartOut: {
+            /** Words */
+            words: string;
+            /** Count */
+            count: number;
+            /** Here */
+            here: string[];
+        };
+        /**
+         * RecipeOut
          * @description How one thing is made at home. adult_steps are never the child's.
          */
-        MakingOut: {
-            /** Material */
-            material: string;
+        RecipeOut: {
+            /** Thing Id */
+            thing_id: string;
             /** Name */
             name: string;
             /** Parts */
@@ -1886,18 +1898,6 @@ export interface components {
             /** Makes */
             makes: number;
             verdict: components["schemas"]["VerdictOut"];
-        };
-        /**
-         * PartOut
-         * @description One ingredient and how many.
-         */
-        PartOut: {
-            /** Words */
-            words: string;
-            /** Count */
-            count: number;
-            /** Here */
-            here: string[];
         };
         /**
          * MeasuringOut
@@ -1972,8 +1972,8 @@ export interface components {
         BlockOut: {
             /** Part */
             part: string;
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Grade */
@@ -2073,8 +2073,8 @@ export interface components {
          * @description An activity that is not in the plan, and why.
          */
         LeftOutOut: {
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Kind */
@@ -2102,7 +2102,7 @@ export interface components {
         };
         /**
          * PlanOut
-         * @description A plan with its totals. status impossible: no id, a reason and the shortest fix.
+         * @description A plan with its totals. status infeasible: no id, a reason and the shortest fix.
          */
         PlanOut: {
             /** Id */
@@ -2124,10 +2124,10 @@ export interface components {
             /** Targets */
             targets: string[];
             /**
-             * Shape
+             * Format Id
              * @default parts
              */
-            shape: string;
+            format_id: string;
             /**
              * Part Names
              * @default {}
@@ -2218,8 +2218,8 @@ export interface components {
             role: string;
             /** Words */
             words: string;
-            /** Material */
-            material: string;
+            /** Thing Id */
+            thing_id: string;
             /** Name */
             name: string;
             /** Wanted */
@@ -2270,10 +2270,10 @@ export interface components {
             /** Home Id */
             home_id: number;
             /**
-             * Shape
+             * Format Id
              * @default parts
              */
-            shape: string;
+            format_id: string;
             /**
              * Order
              * @default precision_first
@@ -2323,8 +2323,8 @@ export interface components {
         BlockIn: {
             /** Part */
             part: string;
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Grade */
             grade: number[];
             /** Minutes */
@@ -2383,8 +2383,8 @@ export interface components {
          * @description One line of a comparison with an earlier plan. kind: new, gone, harder, easier, other or same.
          */
         DifferenceOut: {
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Kind */
@@ -2397,8 +2397,8 @@ export interface components {
          * @description What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the change.
          */
         BroughtInOut: {
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Cost */
@@ -2413,8 +2413,8 @@ export interface components {
          * @description Another activity at the same rung.
          */
         AlternativeOut: {
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Grade */
@@ -2494,8 +2494,8 @@ export interface components {
          * @description One activity in one house. Rungs are of its first strand; expected is the chance alone at the nearest grade.
          */
         ReachOut: {
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Group */
@@ -2556,8 +2556,8 @@ export interface components {
          * @description A thing to start with, and how many activities the list makes whole up to it.
          */
         StarterOut: {
-            /** Material */
-            material: string;
+            /** Thing Id */
+            thing_id: string;
             /** Name */
             name: string;
             /** Typical Count */
@@ -2695,8 +2695,8 @@ export interface components {
         GroupBlockOut: {
             /** Part */
             part: string;
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Target */
@@ -3209,8 +3209,8 @@ export interface components {
         RunBlockOut: {
             /** Part */
             part: string;
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Grade */
@@ -3386,8 +3386,11 @@ export interface components {
          * @description A level of help.
          */
         SupportValue: {
-            /** Support */
-            support: string;
+            /**
+             * Support
+             * @enum {string}
+             */
+            support: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
         };
         /**
          * TryEvent
@@ -3420,8 +3423,11 @@ export interface components {
              * @enum {string}
              */
             outcome: "success" | "miss";
-            /** Support */
-            support: string;
+            /**
+             * Support
+             * @enum {string}
+             */
+            support: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
             /** Grade */
             grade: number[];
             /**
@@ -3660,8 +3666,8 @@ export interface components {
             on: string;
             /** Block */
             block: string;
-            /** Family */
-            family: string;
+            /** Activity Id */
+            activity_id: string;
             /** Name */
             name: string;
             /** Grade Words */
@@ -4564,7 +4570,7 @@ export interface operations {
             };
         };
     };
-    cupboard_api_list_materials: {
+    cupboard_api_list_things: {
         parameters: {
             query?: never;
             header?: never;
@@ -4579,7 +4585,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MaterialOut"][];
+                    "application/json": components["schemas"]["ThingOut"][];
                 };
             };
         };
@@ -4870,7 +4876,7 @@ export interface operations {
             };
         };
     };
-    cupboard_making_api_list_makings: {
+    cupboard_recipes_api_list_recipes: {
         parameters: {
             query: {
                 child_id: number;
@@ -4889,7 +4895,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MakingOut"][];
+                    "application/json": components["schemas"]["RecipeOut"][];
                 };
             };
             /** @description Forbidden */
@@ -4921,7 +4927,7 @@ export interface operations {
             };
         };
     };
-    cupboard_making_api_measure: {
+    cupboard_recipes_api_measure: {
         parameters: {
             query?: never;
             header?: never;
@@ -5515,7 +5521,7 @@ export interface operations {
     planning_api_ask_to_bring_in: {
         parameters: {
             query: {
-                family: string;
+                activity_id: string;
             };
             header?: never;
             path: {
@@ -5795,7 +5801,7 @@ export interface operations {
         parameters: {
             query: {
                 home_id: number;
-                family: string;
+                activity_id: string;
                 grade: string;
                 role: string;
             };

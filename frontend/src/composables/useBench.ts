@@ -6,7 +6,7 @@ export type Plan = Schemas['PlanOut']
 export type Block = Schemas['BlockOut']
 type Choice = Schemas['BlockIn']
 
-const choiceOf = (b: Block): Choice => ({ part: b.part, family: b.family, grade: [...b.grade], minutes: b.minutes, locked: b.locked })
+const choiceOf = (b: Block): Choice => ({ part: b.part, activity_id: b.activity_id, grade: [...b.grade], minutes: b.minutes, locked: b.locked })
 
 export const LONGEST_BLOCK = 60
 
@@ -67,8 +67,8 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
     })
 
   /** Change only what the hand touched of one activity, so that a change still on its way is not overwritten. */
-  const alter = (family: string, part: (block: Choice) => Partial<Choice>): Promise<boolean> =>
-    arrange((row) => row.map((b) => (b.family === family ? { ...b, ...part(b) } : b)))
+  const alter = (activityId: string, part: (block: Choice) => Partial<Choice>): Promise<boolean> =>
+    arrange((row) => row.map((b) => (b.activity_id === activityId ? { ...b, ...part(b) } : b)))
 
   const step = (from: Ref<Choice[][]>, to: Ref<Choice[][]>): Promise<void> =>
     inTurn(async () => {

@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client'
 
-type Material = Schemas['MaterialOut']
+type Material = Schemas['ThingOut']
 
 const round = (mm: number): string => (mm < 10 && mm % 1 ? mm.toFixed(1) : String(Math.round(mm)))
 

@@ -32,7 +32,7 @@ describe('rungs off the ladder', () => {
 })
 
 describe('measures', () => {
-  const thing = { shape: 'box', sides_mm: [148, 105, 0.3], sheet_gsm: 190 } as Schemas['MaterialOut']
+  const thing = { shape: 'box', sides_mm: [148, 105, 0.3], sheet_gsm: 190 } as Schemas['ThingOut']
 
   it('says each number with its unit and leaves out what is next to nothing', () => {
     expect(measureWords(thing)).toBe('148 × 105 mm, 190 g/m²')

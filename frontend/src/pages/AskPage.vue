@@ -24,12 +24,12 @@ const { data: plans } = useQuery({
 })
 const places = usePlaces(() => child)
 
-const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [], place: 'home', supervision: 'arms_reach', home_id: child.home_id, shape: 'parts', order: 'precision_first' })
+const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [], place: 'home', supervision: 'arms_reach', home_id: child.home_id, format_id: 'parts', order: 'precision_first' })
 const { aims, ticked } = useAims(() => child.id, wish)
-watch(() => wish.shape, (shape) => {
-  if (shape === 'alone') wish.supervision = 'box'
+watch(() => wish.format_id, (format) => {
+  if (format === 'alone') wish.supervision = 'box'
   else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
-  if (shape === 'home') wish.minutes = Math.min(wish.minutes, 20)
+  if (format === 'home') wish.minutes = Math.min(wish.minutes, 20)
 })
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const { busy, error, doing } = useDoing()
@@ -53,9 +53,9 @@ async function plan(): Promise<void> {
         <AimReasons :aims="aims?.filter((x) => wish.targets.includes(x.target)) ?? []" />
       </fieldset>
       <fieldset>
-        <legend>Shape <span class="soft small light">{{ words?.shapes.find((s) => s.id === wish.shape)?.hint }}</span></legend>
+        <legend>Session format <span class="soft small light">{{ words?.formats.find((s) => s.id === wish.format_id)?.hint }}</span></legend>
         <div class="row">
-          <button v-for="s in words?.shapes" :key="s.id" type="button" class="pick small-pick" :aria-pressed="wish.shape === s.id" :title="s.hint" @click="wish.shape = s.id">{{ s.name }}</button>
+          <button v-for="s in words?.formats" :key="s.id" type="button" class="pick small-pick" :aria-pressed="wish.format_id === s.id" :title="s.hint" @click="wish.format_id = s.id">{{ s.name }}</button>
         </div>
       </fieldset>
       <fieldset>

@@ -37,18 +37,18 @@ const proof = computed(() => ({ optimal: 'Proven best', feasible: `Best found; n
 
 async function move(from: number, by: number): Promise<void> {
   const to = from + by
-  const family = blocks.value[from]?.family
+  const activityId = blocks.value[from]?.activity_id
   if (to < 0 || to >= blocks.value.length) return
   at.value = to
   await arrange((row) => {
-    const moved = row.filter((b) => b.family === family)
-    return row.filter((b) => b.family !== family).toSpliced(to, 0, ...moved)
+    const moved = row.filter((b) => b.activity_id === activityId)
+    return row.filter((b) => b.activity_id !== activityId).toSpliced(to, 0, ...moved)
   })
 }
 
 function removed(): void {
-  const family = block.value?.family
-  void arrange((row) => row.filter((b) => b.family !== family))
+  const activityId = block.value?.activity_id
+  void arrange((row) => row.filter((b) => b.activity_id !== activityId))
 }
 
 async function run(): Promise<void> {
@@ -88,16 +88,16 @@ async function run(): Promise<void> {
     <div v-if="plan.reason" class="notice barred" role="alert">Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}</div>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
     <ProblemNote :error="error ?? starting" />
-    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :names="plan.part_names ?? {}" @move="move" @stretch="(i, by) => alter(blocks[i]!.family, (b) => ({ minutes: stretched(b.minutes, by) }))" />
+    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :names="plan.part_names ?? {}" @move="move" @stretch="(i, by) => alter(blocks[i]!.activity_id, (b) => ({ minutes: stretched(b.minutes, by) }))" />
     <div class="split">
       <BlockPanel
         v-if="block"
-        :key="block.family"
+        :key="block.activity_id"
         :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :part-name="plan.part_names?.[block.part] ?? ''" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
-        @change="(part) => alter(block!.family, part)"
+        @change="(part) => alter(block!.activity_id, part)"
         @move="(by) => move(at, by)"
         @remove="removed"
-        @exclude="(family) => again([...plan!.excluded, family])"
+        @exclude="(activityId) => again([...plan!.excluded, activityId])"
       />
       <aside class="stack">
         <KitList :kit="plan.kit ?? []" />

@@ -27,7 +27,7 @@ const places = usePlaces(() => child)
 
 const groups = computed(() => {
   const wanted = search.value.trim().toLowerCase()
-  const items = (data.value?.items ?? []).filter((i) => !wanted || `${i.material.name} ${i.material.forms.join(' ')}`.toLowerCase().includes(wanted))
+  const items = (data.value?.items ?? []).filter((i) => !wanted || `${i.thing.name} ${i.thing.forms.join(' ')}`.toLowerCase().includes(wanted))
   return [
     { id: 'barred', words: `Not for ${child.first_name}`, because: byReason(items.filter((i) => i.verdict?.status === 'barred')) },
     { id: 'caution', words: 'With care', because: byReason(items.filter((i) => i.verdict?.status === 'caution')) },

@@ -48,10 +48,10 @@ const not = computed(() => found.value.filter((r) => !r.offered))
     <p v-if="isPending" class="soft">Looking through the cupboard…</p>
     <template v-if="data">
       <p><strong>{{ here.length }}</strong> activities this house can offer {{ child.first_name }}<span class="soft">, those nearest to 8 of 10 first. The solid bar is the grades on offer here, the thin line all there are, the dot is {{ child.first_name }}.</span></p>
-      <ul class="list"><LibraryRow v-for="r in here" :key="r.family" :reach="r" :child-id="child.id" :home-id="chosen" /></ul>
+      <ul class="list"><LibraryRow v-for="r in here" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" /></ul>
       <template v-if="not.length">
         <h3>Not from this cupboard</h3>
-        <ul class="list"><LibraryRow v-for="r in not" :key="r.family" :reach="r" :child-id="child.id" :home-id="chosen" /></ul>
+        <ul class="list"><LibraryRow v-for="r in not" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" /></ul>
       </template>
     </template>
   </div>

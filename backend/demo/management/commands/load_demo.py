@@ -61,7 +61,7 @@ class Command(BaseCommand):
         for demo in HOMES:
             home = Home.objects.create(clinic=lead.clinic, name=demo.name, kind=demo.kind, supervision=demo.supervision)
             for line in demo.stock.split():
-                material, count = line.split(":")
-                add_item(lead, home, material, int(count), {})
+                thing, count = line.split(":")
+                add_item(lead, home, thing, int(count), {})
             homes[demo.name] = home
         return homes

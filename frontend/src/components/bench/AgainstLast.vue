@@ -19,7 +19,7 @@ const gone = computed(() => (data.value?.lines ?? []).filter((l) => l.kind === '
   <section v-if="data?.on" class="sheet" aria-label="Against last time">
     <h3>Against {{ dayWords(data.on) }}</h3>
     <ul>
-      <li v-for="l in lines" :key="l.family"><span class="sign" aria-hidden="true">{{ signs[l.kind] }}</span><strong>{{ l.name }}</strong> {{ l.words }}</li>
+      <li v-for="l in lines" :key="l.activity_id"><span class="sign" aria-hidden="true">{{ signs[l.kind] }}</span><strong>{{ l.name }}</strong> {{ l.words }}</li>
     </ul>
     <p v-if="gone.length" class="small soft">Not this time: {{ gone.join(', ') }}</p>
   </section>

@@ -13,7 +13,7 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
       <h3>Set out</h3>
       <p>{{ block.setup }}</p>
       <p class="soft small">{{ block.posture }}</p>
-      <KitSwaps :child-id="childId" :home-id="homeId" :family="block.family" :grade="block.grade" :quantities="block.quantities" @pick="emit('pick', $event)" />
+      <KitSwaps :child-id="childId" :home-id="homeId" :activity-id="block.activity_id" :grade="block.grade" :quantities="block.quantities" @pick="emit('pick', $event)" />
       <p><strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit }}</p>
     </div>
     <div>

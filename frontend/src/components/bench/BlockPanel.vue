@@ -11,7 +11,7 @@ import WhyNumber from '@/components/bench/WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
 const { planId, childId, homeId, partName, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; busy: boolean }>()
-const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [family: string] }>()
+const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [activityId: string] }>()
 
 const NEAREST = 4 // equals shown before asking for more, nearest first
 const allEquals = ref(false)
@@ -21,7 +21,7 @@ watch(() => block, (now) => {
   grade.value = [...now.grade]
   minutes.value = now.minutes
 })
-const choice = computed<Choice>(() => ({ part: block.part, family: block.family, grade: grade.value, minutes: minutes.value, locked: block.locked }))
+const choice = computed<Choice>(() => ({ part: block.part, activity_id: block.activity_id, grade: grade.value, minutes: minutes.value, locked: block.locked }))
 const { data: forecast } = useQuery({
   queryKey: ['forecast', () => planId, choice],
   queryFn: () => told(api.POST('/api/plans/{plan_id}/forecast', { params: { path: { plan_id: planId } }, body: choice.value })),
@@ -41,7 +41,7 @@ const jump = (to: number[] | undefined): void => {
   if (to) put({ grade: to })
 }
 const stretch = (by: number): void => emit('change', (now) => ({ minutes: stretched(now.minutes, by) }))
-const swap = (a: Schemas['AlternativeOut']): void => put({ family: a.family, grade: a.grade })
+const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activity_id, grade: a.grade })
 </script>
 
 <template>
@@ -66,14 +66,14 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ family: a.family, gra
       <button type="button" class="plain-button" :disabled="position === 0" aria-label="Move earlier" @click="emit('move', -1)">◂ Earlier</button>
       <button type="button" class="plain-button" :disabled="position === last" aria-label="Move later" @click="emit('move', 1)">Later ▸</button>
       <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
-      <button type="button" class="plain-button" @click="emit('exclude', block.family)">Not this one</button>
+      <button type="button" class="plain-button" @click="emit('exclude', block.activity_id)">Not this one</button>
     </div>
     <div v-if="forecast" class="dials">
       <GradeDial v-for="(dial, i) in forecast.dials" :key="dial.axis" :dial="dial" :value="grade[i] ?? 0" @turn="turn(i, $event)" />
     </div>
     <div v-if="forecast?.equals.length" class="row">
       <span class="soft">Same rung, another activity:</span>
-      <button v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)" :key="a.family" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
+      <button v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)" :key="a.activity_id" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
       <button v-if="!allEquals && forecast.equals.length > NEAREST" type="button" class="plain-button" @click="allEquals = true">{{ forecast.equals.length - NEAREST }} more</button>
     </div>
     <BlockDetails v-if="shown" :block="shown" :child-id="childId" :home-id="homeId" :dim="Boolean(barred)" @pick="jump" />

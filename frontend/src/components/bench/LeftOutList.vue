@@ -8,14 +8,14 @@ const { items, planId = '' } = defineProps<{ items: Schemas['LeftOutOut'][]; pla
 const asked = ref<Record<string, string>>({})
 
 /** What it would cost to have this one in, worked out when asked. */
-async function ask(family: string): Promise<void> {
+async function ask(activityId: string): Promise<void> {
   if (!planId) return
-  asked.value[family] = 'Working it out…'
+  asked.value[activityId] = 'Working it out…'
   try {
-    const found = await told(api.GET('/api/plans/{plan_id}/bring-in', { params: { path: { plan_id: planId }, query: { family } } }))
-    asked.value[family] = `${found.words} ${found.change}`
+    const found = await told(api.GET('/api/plans/{plan_id}/bring-in', { params: { path: { plan_id: planId }, query: { activity_id: activityId } } }))
+    asked.value[activityId] = `${found.words} ${found.change}`
   } catch (problem) {
-    asked.value[family] = (problem as Error).message
+    asked.value[activityId] = (problem as Error).message
   }
 }
 const kinds: Record<string, string> = {
@@ -36,14 +36,14 @@ const groups = computed(() =>
       <summary><VerdictSign v-if="g.kind === 'barred'" status="barred" /> {{ g.words }} <span class="soft">{{ g.items.length }}</span></summary>
       <template v-if="g.kind === 'not_chosen' && planId">
         <p class="small soft">Others made better use of the minutes. Press one to see what it would take.</p>
-        <p class="chips"><button v-for="item in g.items" :key="item.family" type="button" class="chip" @click="ask(item.family)">{{ item.name }}</button></p>
-        <p v-for="item in g.items.filter((i) => asked[i.family])" :key="item.family" class="small" aria-live="polite"><strong>{{ item.name }}</strong> {{ asked[item.family] }}</p>
+        <p class="chips"><button v-for="item in g.items" :key="item.activity_id" type="button" class="chip" @click="ask(item.activity_id)">{{ item.name }}</button></p>
+        <p v-for="item in g.items.filter((i) => asked[i.activity_id])" :key="item.activity_id" class="small" aria-live="polite"><strong>{{ item.name }}</strong> {{ asked[item.activity_id] }}</p>
       </template>
       <ul v-else>
-        <li v-for="item in g.items" :key="item.family">
+        <li v-for="item in g.items" :key="item.activity_id">
           <strong>{{ item.name }}</strong> {{ item.reason }} <span class="soft">{{ item.remedy }}</span>
-          <button v-if="planId && !asked[item.family]" type="button" class="link" @click="ask(item.family)">what would it take?</button>
-          <em v-else-if="planId" aria-live="polite"> {{ asked[item.family] }}</em>
+          <button v-if="planId && !asked[item.activity_id]" type="button" class="link" @click="ask(item.activity_id)">what would it take?</button>
+          <em v-else-if="planId" aria-live="polite"> {{ asked[item.activity_id] }}</em>
         </li>
       </ul>
     </details>

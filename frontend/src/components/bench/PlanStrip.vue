@@ -52,7 +52,7 @@ function key(event: KeyboardEvent, index: number): void {
 <template>
   <div class="table">
     <ol ref="strip" class="strip" aria-label="Blocks in order. Alt and arrow keys move one, Shift and arrow keys stretch it.">
-      <li v-for="(b, i) in blocks" :key="b.family" :style="{ flexGrow: shownMinutes(b, i) + b.setup_minutes }">
+      <li v-for="(b, i) in blocks" :key="b.activity_id" :style="{ flexGrow: shownMinutes(b, i) + b.setup_minutes }">
         <button
           type="button" draggable="true" :class="['block', b.target, { chosen: i === at, tiring: b.tiring, gone: b.problem }]" :aria-current="i === at"
           @click="at = i" @dragstart="dragged = i" @dragover.prevent @drop="drop(i)" @keydown="key($event, i)"

@@ -25,7 +25,7 @@ const most = computed(() => Math.max(...week.days.map((d) => d.free), 10))
       <li v-for="d in week.days" :key="d.name">
         <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.free ? `${d.free} min` : 'no practice' }}</span></p>
         <div class="room" :style="{ height: `${24 + (d.free / most) * 210}px` }" :class="{ none: !d.free }">
-          <div v-for="b in d.blocks" :key="b.family" :class="['block', b.target]" :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }">
+          <div v-for="b in d.blocks" :key="b.activity_id" :class="['block', b.target]" :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }">
             <strong>{{ b.name }}</strong>
             <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>
             <span class="small">{{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>

@@ -7,17 +7,17 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
 const emit = defineEmits<{ added: [] }>()
-const { data: materials } = useQuery({ queryKey: ['materials'], queryFn: () => told(api.GET('/api/materials')), staleTime: Infinity })
+const { data: things } = useQuery({ queryKey: ['things'], queryFn: () => told(api.GET('/api/things')), staleTime: Infinity })
 const chosen = ref('')
 const count = ref(1)
 const error = ref<Error | null>(null)
-const picked = computed(() => materials.value?.find((m) => m.id === chosen.value))
+const picked = computed(() => things.value?.find((m) => m.id === chosen.value))
 watch(picked, (m) => (count.value = m?.typical_count ?? 1))
 
 async function add(): Promise<void> {
   error.value = null
   try {
-    const body = { material: chosen.value, count: count.value, measured: {} }
+    const body = { thing_id: chosen.value, count: count.value, measured: {} }
     await told(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id: homeId }, query: { child_id: childId } }, body }))
     chosen.value = ''
     emit('added')
@@ -30,7 +30,7 @@ async function add(): Promise<void> {
 <template>
   <form class="row" novalidate @submit.prevent="add">
     <el-select v-model="chosen" class="what" filterable placeholder="Add a thing…" aria-label="Add a thing">
-      <el-option v-for="m in materials" :key="m.id" :value="m.id" :label="m.name"><span>{{ m.name }}</span> <span class="soft small">{{ measureWords(m) }}</span></el-option>
+      <el-option v-for="m in things" :key="m.id" :value="m.id" :label="m.name"><span>{{ m.name }}</span> <span class="soft small">{{ measureWords(m) }}</span></el-option>
     </el-select>
     <el-input-number v-if="chosen" v-model="count" class="count" :min="0" :max="9999" aria-label="How many" />
     <button class="plain-button" :class="{ main: chosen }" :disabled="!chosen">Add</button>

@@ -34,15 +34,15 @@ async function remove(): Promise<void> {
 <template>
   <li>
     <div class="what">
-      <strong>{{ item.material.name }}</strong>
-      <span class="small soft">{{ measureWords(item.material) }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span>
+      <strong>{{ item.thing.name }}</strong>
+      <span class="small soft">{{ measureWords(item.thing) }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span>
       <span v-for="h in item.verdict?.hits.slice(1)" :key="h.rule" class="small why">Also: {{ h.reason }} {{ h.remedy }}</span>
       <span v-if="said" class="small why" role="alert">{{ said }}</span>
     </div>
     <div class="row">
-      <el-input-number v-model="count" class="count" :min="0" :max="9999" :aria-label="`How many: ${item.material.name}`" @change="save({ count })" />
+      <el-input-number v-model="count" class="count" :min="0" :max="9999" :aria-label="`How many: ${item.thing.name}`" @change="save({ count })" />
       <button type="button" class="link small" @click="measuring = true">Measure</button>
-      <button type="button" class="link small" :aria-label="`Take out ${item.material.name}`" @click="remove">Take out</button>
+      <button type="button" class="link small" :aria-label="`Take out ${item.thing.name}`" @click="remove">Take out</button>
     </div>
     <MeasureForm v-if="measuring" :item="item" :save="(measured) => save({ measured })" :said="said" @close="measuring = false" />
   </li>

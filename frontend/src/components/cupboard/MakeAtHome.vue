@@ -10,18 +10,18 @@ import VerdictSign from '@/components/shared/VerdictSign.vue'
 const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
 const forget = useForget()
 const { data } = useQuery({
-  queryKey: ['makings', () => homeId, () => childId],
-  queryFn: () => told(api.GET('/api/homes/{home_id}/makings', { params: { path: { home_id: homeId }, query: { child_id: childId } } })),
+  queryKey: ['recipes', () => homeId, () => childId],
+  queryFn: () => told(api.GET('/api/homes/{home_id}/recipes', { params: { path: { home_id: homeId }, query: { child_id: childId } } })),
 })
 const shown = ref(false)
 const open = ref('')
 const error = ref<Error | null>(null)
 const fine = computed(() => (data.value ?? []).filter((m) => m.verdict.status !== 'barred'))
 
-async function made(m: Schemas['MakingOut']): Promise<void> {
+async function made(m: Schemas['RecipeOut']): Promise<void> {
   error.value = null
   try {
-    await told(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id: homeId }, query: { child_id: childId } }, body: { material: m.material, count: m.makes, measured: {} } }))
+    await told(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id: homeId }, query: { child_id: childId } }, body: { thing_id: m.thing_id, count: m.makes, measured: {} } }))
     forget('cupboard')
   } catch (problem) {
     error.value = problem as Error
@@ -34,9 +34,9 @@ async function made(m: Schemas['MakingOut']): Promise<void> {
     <h3><button type="button" class="opens big" :aria-expanded="shown" @click="shown = !shown">Make from what is here <span class="soft">{{ fine.length }} things</span></button></h3>
     <ProblemNote :error="error" />
     <ul v-if="shown">
-      <li v-for="m in fine" :key="m.material">
-        <button type="button" class="opens" :aria-expanded="open === m.material" @click="open = open === m.material ? '' : m.material"><strong>{{ m.name }}</strong> <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span></button>
-        <div v-if="open === m.material" class="stack how">
+      <li v-for="m in fine" :key="m.thing_id">
+        <button type="button" class="opens" :aria-expanded="open === m.thing_id" @click="open = open === m.thing_id ? '' : m.thing_id"><strong>{{ m.name }}</strong> <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span></button>
+        <div v-if="open === m.thing_id" class="stack how">
           <p><span class="soft small">From</span> {{ m.parts.map((p) => (p.here.length ? `${p.words} (${p.here[0]?.toLowerCase()})` : p.words)).join(', ') }}</p>
           <p v-if="m.tools.length"><span class="soft small">With</span> {{ m.tools.join(', ') }}</p>
           <p v-if="m.adult_steps.length"><span class="tag caution">Adult</span> {{ m.adult_steps.join('. ') }}.</p>

@@ -7,11 +7,11 @@ const { item, save, said } = defineProps<{ item: Schemas['ItemOut']; save: (meas
 const emit = defineEmits<{ close: [] }>()
 
 const fields = computed(() => [
-  { id: 'size_mm', words: 'Middle side, mm', typical: item.material.sides_mm[1] },
-  { id: 'hole_mm', words: 'Hole, mm', typical: item.material.hole_mm },
-  { id: 'opening_mm', words: 'Opening, mm', typical: item.material.opening_mm },
-  { id: 'force_newton', words: 'Force to work it, N', typical: item.material.force_newton },
-  { id: 'sheet_gsm', words: 'Sheet weight, g/m²', typical: item.material.sheet_gsm },
+  { id: 'size_mm', words: 'Middle side, mm', typical: item.thing.sides_mm[1] },
+  { id: 'hole_mm', words: 'Hole, mm', typical: item.thing.hole_mm },
+  { id: 'opening_mm', words: 'Opening, mm', typical: item.thing.opening_mm },
+  { id: 'force_newton', words: 'Force to work it, N', typical: item.thing.force_newton },
+  { id: 'sheet_gsm', words: 'Sheet weight, g/m²', typical: item.thing.sheet_gsm },
 ].filter((f) => f.typical != null))
 const form = reactive<Record<string, number | undefined>>({ ...item.measured })
 
@@ -22,7 +22,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <el-dialog model-value :title="`${item.material.name}, as measured here`" width="560" @close="$emit('close')">
+  <el-dialog model-value :title="`${item.thing.name}, as measured here`" width="560" @close="$emit('close')">
     <p class="soft small">Leave a field empty to keep the usual figure.</p>
     <el-form label-position="top" novalidate @submit.prevent="keep">
       <el-form-item v-for="f in fields" :key="f.id" :label="`${f.words} (usually ${f.typical?.toFixed(0)})`">

@@ -13,7 +13,7 @@ const { data } = useQuery({
   <section class="sheet stack">
     <h3>This cupboard is empty. Look for these first:</h3>
     <ol>
-      <li v-for="thing in data" :key="thing.material"><strong>{{ thing.name }}</strong><span class="soft small"> then {{ thing.opens }} activities can be done</span></li>
+      <li v-for="thing in data" :key="thing.thing_id"><strong>{{ thing.name }}</strong><span class="soft small"> then {{ thing.opens }} activities can be done</span></li>
     </ol>
     <p class="soft small">Worked out for {{ name }}: the things that bring most activities together, safe ones only.</p>
   </section>

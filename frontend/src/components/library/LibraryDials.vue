@@ -11,7 +11,7 @@ import VerdictSign from '@/components/shared/VerdictSign.vue'
 /** One activity with its dials live for a child and a cupboard; nothing is kept. */
 const { reach, childId, homeId } = defineProps<{ reach: Reach; childId: number; homeId: number }>()
 const grade = ref([...(reach.nearest.length ? reach.nearest : reach.easiest)])
-const body = computed(() => ({ part: reach.parts[0] ?? 'main', family: reach.family, grade: grade.value, minutes: reach.minutes[0] ?? 5, locked: false }))
+const body = computed(() => ({ part: reach.parts[0] ?? 'main', activity_id: reach.activity_id, grade: grade.value, minutes: reach.minutes[0] ?? 5, locked: false }))
 const { data } = useQuery({
   queryKey: ['here', () => childId, () => homeId, body],
   queryFn: () => told(api.POST('/api/children/{child_id}/forecast', { params: { path: { child_id: childId }, query: { home_id: homeId } }, body: body.value })),
@@ -33,7 +33,7 @@ const jump = (to?: number[]): void => {
     </div>
     <div class="dials"><GradeDial v-for="(dial, i) in data?.dials" :key="dial.axis" :dial="dial" :value="grade[i] ?? 0" @turn="grade = grade.with(i, $event)" /></div>
     <div v-if="block" class="two">
-      <div><h4>Set out</h4><p>{{ block.setup }}</p><KitSwaps :child-id="childId" :home-id="homeId" :family="reach.family" :grade="grade" :quantities="block.quantities" @pick="jump" /></div>
+      <div><h4>Set out</h4><p>{{ block.setup }}</p><KitSwaps :child-id="childId" :home-id="homeId" :activity-id="reach.activity_id" :grade="grade" :quantities="block.quantities" @pick="jump" /></div>
       <div><h4>Say or do</h4><p v-for="c in block.cues" :key="c.support"><span class="soft small">{{ c.support_words }}:</span> {{ c.words }}</p></div>
     </div>
     <p v-for="h in block?.verdict.hits" :key="h.rule + h.reason" class="row care"><VerdictSign :status="h.status" /><span><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span></p>

@@ -4,9 +4,9 @@ import { computed } from 'vue'
 import { api, told } from '@/api/client'
 
 /** What else could play a role: the effect on difficulty, quantity and care, said before it is chosen. */
-const { childId, homeId, family, grade, role } = defineProps<{ childId: number; homeId: number; family: string; grade: number[]; role: string }>()
+const { childId, homeId, activityId, grade, role } = defineProps<{ childId: number; homeId: number; activityId: string; grade: number[]; role: string }>()
 const emit = defineEmits<{ pick: [grade: number[]] }>()
-const query = computed(() => ({ home_id: homeId, family, grade: grade.join(','), role }))
+const query = computed(() => ({ home_id: homeId, activity_id: activityId, grade: grade.join(','), role }))
 const { data, isPending } = useQuery({
   queryKey: ['swaps', () => childId, query],
   queryFn: () => told(api.GET('/api/children/{child_id}/swaps', { params: { path: { child_id: childId }, query: query.value } })),

@@ -1,0 +1,121 @@
+"""What an activity is: the strands it trains, the things it needs, how it is graded, and how it is led."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from types import MappingProxyType
+
+from core.child import Part
+from core.materials import Need, Role
+from core.recording import SupportLevel
+from core.skills import STRANDS
+
+
+@dataclass(frozen=True)
+class Step:
+    """One choice on an axis.
+
+    words  -- the grade in the therapist's words
+    rungs  -- how much harder than the axis's first step, in rungs, for every strand trained
+    needs  -- what it asks of the thing in a role, beside the role's own needs
+    uses   -- roles that only steps naming them bring to the table: filled, counted and judged at those grades alone
+    tags   -- hazard tags of safety.STEP_TAGS
+    count  -- how many tries a set has at this step, where the step decides it
+    """
+
+    words: str
+    rungs: float = 0.0
+    needs: Mapping[str, tuple[Need, ...]] = field(default_factory=lambda: MappingProxyType({}))
+    uses: tuple[str, ...] = ()
+    tags: tuple[str, ...] = ()
+    count: int | None = None
+
+
+@dataclass(frozen=True)
+class Axis:
+    """One way of grading a family, its steps from easy to hard."""
+
+    id: str
+    words: str
+    steps: tuple[Step, ...]
+
+
+@dataclass(frozen=True)
+class Cue:
+    """What to say or do, and how much help it is."""
+
+    support: SupportLevel
+    words: str
+
+
+@dataclass(frozen=True)
+class Clearance:
+    """The thing in `outer` has a `gap` property that the thing in `inner` must pass with room to spare."""
+
+    outer: str
+    gap: str
+    inner: str
+    width: str
+    spare_mm: float
+    words: str
+
+
+@dataclass(frozen=True, eq=False)
+class Activity:
+    """One activity with its grades. Base rungs are those of the easiest grade on every axis.
+
+    Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
+    does, steps, counts_when, why, say and stop are what families read; empty until somebody has written them.
+    """
+
+    id: str
+    name: str
+    group: str
+    trains: Mapping[str, float]
+    demands: Mapping[str, float]
+    roles: tuple[Role, ...]
+    axes: tuple[Axis, ...]
+    parts: tuple[Part, ...]
+    minutes: tuple[int, int]
+    counts: tuple[int, int, int]
+    unit: str
+    setup: str
+    cues: tuple[Cue, ...]
+    watch: tuple[str, ...]
+    tidy: str
+    measures: tuple[str, ...] = ()
+    clearances: tuple[Clearance, ...] = ()
+    setup_minutes: float = 1.0
+    tidy_minutes: float = 0.5
+    tiring: bool = False
+    tags: tuple[str, ...] = ()
+    themes: tuple[str, ...] = ()
+    posture: str = "at the table, feet flat, forearms resting"
+    both_hands: bool = False
+    does: str = ""
+    steps: tuple[str, ...] = ()
+    counts_when: str = ""
+    why: str = ""
+    say: str = ""
+    stop: str = ""
+
+    @property
+    def strand(self) -> str:
+        """The strand it trains first."""
+        return next(iter(self.trains))
+
+    @property
+    def target(self) -> str:
+        """The target of the strand it trains first."""
+        return STRANDS[self.strand].target
+
+    def axis(self, axis_id: str) -> tuple[int, Axis]:
+        """Return the place and the axis of that id. Raises ValueError where there is none."""
+        for place, axis in enumerate(self.axes):
+            if axis.id == axis_id:
+                return place, axis
+        raise ValueError(f"{self.name} is not graded by {axis_id!r}. Use one of {', '.join(a.id for a in self.axes)}.")
+
+    def count_for(self, age_months: float) -> int:
+        """How many tries a set has: young (under 4 years), middle (under 7), older. Common practice."""
+        young, middle, older = self.counts
+        return young if age_months < 48 else middle if age_months < 84 else older

@@ -1,0 +1,57 @@
+"""The library's own files: read once, when the package loads. The only file access of the core."""
+
+from collections.abc import Iterator
+from importlib.resources import files
+from importlib.resources.abc import Traversable
+from types import MappingProxyType
+from typing import Any
+
+import yaml
+
+from core.library.activity import Activity
+from core.library.checks import ActivitySource, LibraryError, RecipeSource, ThingSource, read
+from core.library.recipe import Recipe
+from core.materials import Thing
+
+_LOADER = getattr(yaml, "CSafeLoader", yaml.SafeLoader)  # the C one is ten times as fast, where it is there
+
+
+def _values(folder: str) -> Iterator[tuple[str, str, Any]]:
+    """Each file of a folder: what to call it, its name without the ending, and what it holds."""
+    found: list[Traversable] = sorted(files("core.library").joinpath(folder).iterdir(), key=lambda f: f.name)
+    for file in found:
+        if file.name.endswith(".yaml"):
+            where = f"core/library/{folder}/{file.name}"
+            try:
+                yield where, file.name.removesuffix(".yaml"), yaml.load(file.read_text("utf-8"), Loader=_LOADER)
+            except yaml.YAMLError as error:
+                raise LibraryError(where, "the whole", "", f"It is not YAML: {error}.", "Correct it there.") from error
+
+
+def load_things() -> MappingProxyType[str, Thing]:
+    """Every household thing, by id; figures are typical ones, from memory. Raises LibraryError."""
+    things: dict[str, Thing] = {}
+    for where, _, rows in _values("things"):
+        for at, row in enumerate(rows):
+            thing = read(ThingSource, row, f"{where}, thing {at + 1}").build()
+            if thing.id in things:
+                raise LibraryError(where, "id", thing.id, "Two things have this id.", "Give one of them another.")
+            things[thing.id] = thing
+    return MappingProxyType(things)
+
+
+def load_activities() -> MappingProxyType[str, Activity]:
+    """Every activity, by id: a file each, named by its id. Raises LibraryError."""
+    activities: dict[str, Activity] = {}
+    for where, name, row in _values("activities"):
+        activity = read(ActivitySource, row, where).build()
+        if activity.id != name:
+            raise LibraryError(where, "id", activity.id, "A file is named by the id of its activity.", "Rename one of the two.")
+        activities[activity.id] = activity
+    return MappingProxyType(activities)
+
+
+def load_recipes(things: MappingProxyType[str, Thing]) -> MappingProxyType[str, Recipe]:
+    """How things are made at home, by the thing they make. Raises LibraryError."""
+    recipes = (read(RecipeSource, row, where).build(things) for where, _, row in _values("recipes"))
+    return MappingProxyType({recipe.thing_id: recipe for recipe in recipes})
