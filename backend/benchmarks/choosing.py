@@ -33,7 +33,8 @@ def by_estimate(on_the_spot: bool = True) -> Callable[[Child, int], list[float]]
 
     def session(child: Child, week: int) -> list[float]:
         day = DAY + timedelta(weeks=week)
-        sets, truths = [], []
+        sets: list[SetEvidence] = []
+        truths: list[float] = []
         for activity in _families(child):
             offers = [(Variant(activity, ()), float(rung)) for rung in GRADES]
             fits = fits_today(state["estimate"], sets if on_the_spot else [], day, activity, offers)

@@ -37,7 +37,7 @@ def pages(say) -> None:  # type: ignore[no-untyped-def]
     api, child = Api(lead), children[0]
     run = run_for_child(lead, child)
     plan = run.plan
-    block = plan.blocks.first()
+    block = plan.blocks.all()[0]
     dial = {"part": block.part, "activity_id": block.activity_id, "grade": block.grade, "minutes": block.minutes}
     for name, method, path, body in (
         ("caseload", "get", "/caseload", None),
@@ -77,7 +77,7 @@ def growth(say) -> None:  # type: ignore[no-untyped-def]
         _pad_sets(run, wanted)
         for path in paths.values():
             api("get", path)
-        cost[wanted] = {name: best(_timed(lambda p=path: api("get", p)) for _ in range(TIMES)) for name, path in paths.items()}  # type: ignore[misc]
+        cost[wanted] = {name: best(_timed(lambda p=path: api("get", p)) for _ in range(TIMES)) for name, path in paths.items()}
     for name in paths:
         few, many = cost[10_000][name], cost[1_000_000][name]
         say(f"page {name}: {many * 1e3:.1f} ms with 1,000,000 sets, {many / few:.2f} times that with 10,000")

@@ -8,8 +8,7 @@ from time import perf_counter
 from unittest.mock import patch
 
 from core.child import Setting
-from core.library import ACTIVITIES
-from core.offers import UsableCupboard
+from core.library import ACTIVITIES, Activity
 from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, WeekRequest, plan_group, plan_session, plan_week
 from core.planner.candidates import all_candidates, undominated
@@ -92,7 +91,7 @@ def library_size(say: Say) -> None:
         )
 
 
-def _sessions_with(activities: dict[str, object]) -> float:
+def _sessions_with(activities: dict[str, Activity]) -> float:
     modules = (
         "core.offers.usable_cupboard",
         "core.offers.grading",
@@ -100,7 +99,7 @@ def _sessions_with(activities: dict[str, object]) -> float:
         "core.planner.session",
         "core.library",
     )
-    patches = [patch(f"{m}.FAMILIES", activities) for m in modules]
+    patches = [patch(f"{m}.ACTIVITIES", activities) for m in modules]
     for p in patches:
         p.start()
     try:
@@ -116,8 +115,7 @@ def _sessions_with(activities: dict[str, object]) -> float:
 
 
 def _solved(request) -> object:  # type: ignore[no-untyped-def]
-    cupboard = UsableCupboard(request.stock, request.child, request.setting)
-    kept = undominated(all_candidates(cupboard, request))
+    kept = undominated(all_candidates(replace(request, usable=None)))
     return solve(kept, {}, limits_of(kept, request))
 
 

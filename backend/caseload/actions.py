@@ -5,13 +5,14 @@ from datetime import date
 from typing import Any
 
 from caseload.checks import FieldError, checked_home, checked_profile
-from caseload.facts import facts_of, started
+from caseload.facts import facts_of, set_start
 from caseload.models import Child, EstimatePoint, Home, StrandEstimate
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
 from core.child import CHOICES as POLICIES
+from core.child import Place, Supervision
 from core.skills import STRANDS
 
 PROFILE = (
@@ -27,7 +28,7 @@ def profile_of(child: Child) -> dict[str, Any]:
 
 
 @acting("home.add")
-def add_home(member: Member, name: str, kind: str, supervision: str) -> Done[Home]:
+def add_home(member: Member, name: str, kind: Place, supervision: Supervision) -> Done[Home]:
     """Add a place with an empty cupboard. Raises FieldError for a name or a kind that can't be kept."""
     home = Home.objects.create(clinic_id=member.clinic_id, **checked_home(name, kind, supervision))
     return Done(home, home, None, {"name": home.name, "kind": home.kind})
@@ -38,7 +39,9 @@ def add_child(member: Member, home: Home, profile: Mapping[str, Any], on: date) 
     """Add a child with a first guess in every strand, from age."""
     child = Child.objects.create(clinic_id=member.clinic_id, home=home, **checked_profile(profile, on))
     facts = facts_of(child, on)
-    StrandEstimate.objects.bulk_create([started(StrandEstimate(child=child, strand=s), ability.start(facts, s)) for s in STRANDS])
+    StrandEstimate.objects.bulk_create(
+        [set_start(StrandEstimate(child=child, strand=s), ability.start(facts, s)) for s in STRANDS]
+    )
     return Done(child, child, child.pk, {"first_name": child.first_name})
 
 
@@ -66,7 +69,7 @@ def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> 
     estimate = ability.start(facts_of(child, on), strand, seen_rung=rung)
     row = StrandEstimate.objects.select_for_update().get(child=child, strand=strand)
     before = row.mean
-    started(row, Estimate(estimate.mean, estimate.sd, on)).seen_rung = rung
+    set_start(row, Estimate(estimate.mean, estimate.sd, on)).seen_rung = rung
     row.save()
     keep_point(child, strand, on, estimate)
     return Done(row, child, child.pk, {"strand": strand, "rung": rung, "before": round(before, 2)})

@@ -13,7 +13,9 @@ from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.ability import held_back
+from core.ability import held_back, wanted_rungs
+from core.child import CorrectPolicy, GripPolicy, Hand, LaceMethod, Mouthing, Place, PromptPolicy, SpeedPolicy, Supervision
+from core.materials import Texture
 from core.skills import STRANDS, WANTED_TASKS
 
 router = Router(tags=["caseload"])
@@ -25,22 +27,22 @@ class Profile(Schema):
 
     first_name: str = Field(max_length=60)
     birth_date: date
-    hand: str = "not_settled"
-    mouthing: str = "never"
+    hand: Hand = "not_settled"
+    mouthing: Mouthing = "never"
     allergies: list[str] = []
     precautions: list[str] = []
-    refuses: list[str] = []
+    refuses: list[Texture] = []
     likes: list[str] = []
     wanted: list[str] = []
     family_words: str = Field("", max_length=200)
     seating: str = Field("", max_length=200)
     attention_minutes: int = 30
     force_limit_newton: float | None = None
-    prompt_policy: str = "least_first"
-    grip_policy: str = "by_age"
-    lace_method: str = "undecided"
-    correct_policy: str = "stop_and_fix"
-    speed_policy: str = "off"
+    prompt_policy: PromptPolicy = "least_first"
+    grip_policy: GripPolicy = "by_age"
+    lace_method: LaceMethod = "undecided"
+    correct_policy: CorrectPolicy = "stop_and_fix"
+    speed_policy: SpeedPolicy = "off"
     food_as_material: bool = True
     every_days: int = 7
 
@@ -65,7 +67,7 @@ class HeldBack(Schema):
 
 
 class ChildOut(Profile):
-    """A child with everything the page shows."""
+    """A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task requires."""
 
     id: int
     version: int
@@ -76,6 +78,7 @@ class ChildOut(Profile):
     overrides: dict[str, str]
     strands: list[StrandOut]
     held_back: list[HeldBack]
+    wanted_rungs: dict[str, int]
 
 
 class ProfileEdit(Profile):
@@ -108,8 +111,8 @@ class NewHome(Schema):
     """A new place: home, clinic or school, and how close an adult is there."""
 
     name: str = Field(max_length=80)
-    kind: str = "home"
-    supervision: str = "arms_reach"
+    kind: Place = "home"
+    supervision: Supervision = "arms_reach"
 
 
 class HomeOut(Schema):
@@ -117,21 +120,21 @@ class HomeOut(Schema):
 
     id: int
     name: str
-    kind: str
-    supervision: str
+    kind: Place
+    supervision: Supervision
 
 
 @router.get("/homes", response={200: list[HomeOut], 403: Problem})
 def list_homes(request: HttpRequest) -> list[HomeOut]:
     """The places with a cupboard, by kind and name."""
-    return [HomeOut(id=h.pk, name=h.name, kind=h.kind, supervision=h.supervision) for h in queries.homes(member(request))]
+    return [HomeOut.model_validate(h) for h in queries.homes(member(request))]
 
 
 @router.post("/homes", response={201: HomeOut, **REFUSED})
 def add_home(request: HttpRequest, body: NewHome) -> tuple[int, HomeOut]:
     """Add a place with an empty cupboard."""
     home = actions.add_home(member(request), body.name, body.kind, body.supervision)
-    return 201, HomeOut(id=home.pk, name=home.name, kind=home.kind, supervision=home.supervision)
+    return 201, HomeOut.model_validate(home)
 
 
 @router.get("/children/{child_id}", response={200: ChildOut, **REFUSED})
@@ -197,4 +200,5 @@ def child_out(child: Child) -> ChildOut:
         **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today), usual_minutes=facts_of(child, today).usual_minutes,
         home_id=child.home_id, home_name=child.home.name, overrides=child.overrides, strands=strands,
         held_back=[HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)}) for t in child.wanted],
+        wanted_rungs=wanted_rungs(child.wanted),
     )  # fmt: skip

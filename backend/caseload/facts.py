@@ -2,11 +2,11 @@
 
 from datetime import date
 
-from caseload.models import Child, StrandEstimate
+from caseload.models import Child, Home, StrandEstimate
 from core import ability
 from core.ability import Estimate
-from core.child import CHOICES as POLICIES
 from core.child import Child as Facts
+from core.child import Setting
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -24,13 +24,19 @@ def age_months(birth_date: date, on: date) -> float:
 def facts_of(child: Child, on: date) -> Facts:
     """The child as the core's rules see it on a day."""
     return Facts(
-        age_months=age_months(child.birth_date, on), hand=child.hand, mouthing=child.mouthing,  # type: ignore[arg-type]
+        age_months=age_months(child.birth_date, on), hand=child.hand, mouthing=child.mouthing,
         allergies=frozenset(child.allergies), precautions=frozenset(child.precautions),
         refuses=frozenset(child.refuses), likes=frozenset(child.likes), wanted=tuple(child.wanted),
         attention_minutes=child.attention_minutes, force_limit_newton=child.force_limit_newton,
         food_as_material=child.food_as_material, overrides=frozenset(child.overrides),
-        **{policy: getattr(child, policy) for policy in POLICIES},
+        prompt_policy=child.prompt_policy, grip_policy=child.grip_policy, lace_method=child.lace_method,
+        correct_policy=child.correct_policy, speed_policy=child.speed_policy,
     )  # fmt: skip
+
+
+def setting_of(home: Home) -> Setting:
+    """Where a session in this place happens, with the supervision it usually has."""
+    return Setting(home.kind, home.supervision)
 
 
 def estimates_of(child: Child, on: date) -> dict[str, Estimate]:
@@ -38,13 +44,13 @@ def estimates_of(child: Child, on: date) -> dict[str, Estimate]:
     return {e.strand: ability.on_day(ability.from_plain(e.state), on) for e in child.estimates.all()}
 
 
-def started(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:
+def set_start(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:
     """Put a starting estimate into its row, unsaved; evidence counts from its day on."""
     row.start_state = dict(ability.as_plain(estimate))
-    return stored(row, estimate)
+    return set_estimate(row, estimate)
 
 
-def stored(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:
+def set_estimate(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:
     """Put an estimate into its row, unsaved."""
     row.mean, row.sd, row.as_of, row.tries = estimate.mean, estimate.sd, estimate.as_of, estimate.tries
     row.state = dict(ability.as_plain(estimate))

@@ -3,13 +3,21 @@
 from django.db import models
 from django.db.models import Q
 
+from clinic.fields import one_of, only
 from clinic.models import Clinic
-from clinic.queries import in_clinic
-from core.child import CHOICES
-
-HANDS = [("right", "Right"), ("left", "Left"), ("not_settled", "Not settled")]
-MOUTHING = [("never", "Never"), ("sometimes", "Sometimes"), ("often", "Often")]
-KINDS = [("home", "Home"), ("clinic", "Clinic room"), ("school", "School")]
+from clinic.queries import ClinicManager
+from core.child import (
+    CHOICES,
+    CorrectPolicy,
+    GripPolicy,
+    Hand,
+    LaceMethod,
+    Mouthing,
+    Place,
+    PromptPolicy,
+    SpeedPolicy,
+    Supervision,
+)
 
 
 class Home(models.Model):
@@ -17,15 +25,15 @@ class Home(models.Model):
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
     name = models.CharField(max_length=80)
-    kind = models.CharField(max_length=8, choices=KINDS, default="home")
-    supervision = models.CharField(max_length=12, default="arms_reach")
+    kind: "models.CharField[Place, Place]" = one_of(Place, 8, default="home")
+    supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12, default="arms_reach")
 
-    objects = in_clinic("clinic").as_manager()
+    objects = ClinicManager("clinic")
 
     class Meta:
         constraints = [
-            models.CheckConstraint(condition=Q(kind__in=[k for k, _ in KINDS]), name="home_kind_known"),
-            models.CheckConstraint(condition=Q(supervision__in=["arms_reach", "room", "box"]), name="home_supervision_known"),
+            only("kind", Place, "home_kind_known"),
+            only("supervision", Supervision, "home_supervision_known"),
         ]
 
     def __str__(self) -> str:
@@ -39,8 +47,8 @@ class Child(models.Model):
     home = models.ForeignKey(Home, models.PROTECT, related_name="children")
     first_name = models.CharField(max_length=60)
     birth_date = models.DateField()
-    hand = models.CharField(max_length=12, choices=HANDS, default="not_settled")
-    mouthing = models.CharField(max_length=10, choices=MOUTHING, default="never")
+    hand: "models.CharField[Hand, Hand]" = one_of(Hand, 12, default="not_settled")
+    mouthing: "models.CharField[Mouthing, Mouthing]" = one_of(Mouthing, 10, default="never")
     allergies = models.JSONField(default=list)
     precautions = models.JSONField(default=list)
     refuses = models.JSONField(default=list)
@@ -50,23 +58,23 @@ class Child(models.Model):
     seating = models.CharField(max_length=200, blank=True)
     attention_minutes = models.PositiveSmallIntegerField(default=30)
     force_limit_newton = models.FloatField(null=True, blank=True)
-    prompt_policy = models.CharField(max_length=12, default="least_first")
-    grip_policy = models.CharField(max_length=12, default="by_age")
-    lace_method = models.CharField(max_length=12, default="undecided")
-    correct_policy = models.CharField(max_length=12, default="stop_and_fix")
-    speed_policy = models.CharField(max_length=12, default="off")
+    prompt_policy: "models.CharField[PromptPolicy, PromptPolicy]" = one_of(PromptPolicy, 12, default="least_first")
+    grip_policy: "models.CharField[GripPolicy, GripPolicy]" = one_of(GripPolicy, 12, default="by_age")
+    lace_method: "models.CharField[LaceMethod, LaceMethod]" = one_of(LaceMethod, 12, default="undecided")
+    correct_policy: "models.CharField[CorrectPolicy, CorrectPolicy]" = one_of(CorrectPolicy, 12, default="stop_and_fix")
+    speed_policy: "models.CharField[SpeedPolicy, SpeedPolicy]" = one_of(SpeedPolicy, 12, default="off")
     food_as_material = models.BooleanField(default=True)
     overrides = models.JSONField(default=dict)
     every_days = models.PositiveSmallIntegerField(default=7)
     version = models.PositiveIntegerField(default=1)
 
-    objects = in_clinic("clinic").as_manager()
+    objects = ClinicManager("clinic")
 
     class Meta:
         ordering = ["first_name", "id"]
         constraints = [
-            models.CheckConstraint(condition=Q(hand__in=[h for h, _ in HANDS]), name="child_hand_known"),
-            models.CheckConstraint(condition=Q(mouthing__in=[m for m, _ in MOUTHING]), name="child_mouthing_known"),
+            only("hand", Hand, "child_hand_known"),
+            only("mouthing", Mouthing, "child_mouthing_known"),
             models.CheckConstraint(
                 condition=Q(attention_minutes__gte=2) & Q(attention_minutes__lte=120), name="child_attention_possible"
             ),

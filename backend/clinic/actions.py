@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass, field
-from functools import wraps
+from functools import update_wrapper
 from typing import Any, Concatenate, Generic, ParamSpec, TypeVar
 
 from django.db import models, transaction
@@ -36,14 +36,14 @@ def acting(name: str) -> Callable[[Callable[Concatenate[Member, P], Done[T]]], C
     """Make a function an action: checked first, one transaction, audited."""
 
     def wrap(action: Callable[Concatenate[Member, P], Done[T]]) -> Callable[Concatenate[Member, P], T]:
-        @wraps(action)
-        def run(member: Member, *args: P.args, **kwargs: P.kwargs) -> T:
+        def run(member: Member, /, *args: P.args, **kwargs: P.kwargs) -> T:
             require(member, name)
             with transaction.atomic():
                 done = action(member, *args, **kwargs)
                 log(member, name, done.subject, done.child, done.detail)
             return done.result
 
+        update_wrapper(run, action)
         return run
 
     return wrap

@@ -25,8 +25,9 @@ from cupboard.recipes_api import router as recipes
 from planning.api import router as planning
 from planning.bag_api import router as bag
 from planning.batch_api import router as batches
+from planning.groups_api import router as groups
 from planning.library_api import router as library
-from planning.week_api import router as weeks
+from planning.weeks_api import router as weeks
 from progress.api import router as progress
 from progress.record_api import router as records
 from reference.api import router as words
@@ -55,6 +56,7 @@ for _router in (
     planning,
     library,
     weeks,
+    groups,
     bag,
     batches,
     running,
@@ -131,7 +133,11 @@ def _on_shape(request: HttpRequest, no: ValidationError) -> HttpResponse:
 
 
 def _shape_problem(error: dict[str, Any]) -> FieldProblem:
-    where = ".".join(str(p) for p in error["loc"] if p not in ("body", "query", "path"))
+    parts = [str(p) for p in error["loc"] if p not in ("body", "query", "path")]
+    where = ".".join(p for p in parts if not p.startswith("literal["))
     where = where.split(".", 1)[1] if where.startswith("body.") else where
-    value = error.get("input", "")
-    return FieldProblem(field=where, value=str(value)[:80], reason=f"{error['msg']}.", remedy="Correct it and save again.")
+    value = str(error.get("input", "")).encode("utf-8", "replace").decode()[:80]
+    if error["type"] == "literal_error":
+        choices = error["ctx"]["expected"].replace(" or ", ", ").replace("'", "")
+        return FieldProblem(field=where, value=value, reason=f"{value!r} is not a choice here.", remedy=f"Use one of {choices}.")
+    return FieldProblem(field=where, value=value, reason=f"{error['msg']}.", remedy="Correct it and save again.")

@@ -5,12 +5,11 @@ from typing import Any
 from django.utils import timezone
 
 from caseload.checks import FieldError
-from caseload.facts import facts_of
+from caseload.facts import facts_of, setting_of
 from caseload.models import Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from clinic.permissions import require
-from core.child import Setting
 from core.library import THINGS
 from core.materials import Thing, measured_thing
 from core.safety import lifted_bars
@@ -64,7 +63,7 @@ def _lifted(member: Member, home: Home, before: Thing, after: Thing) -> dict[str
     """What the audit log keeps where a measurement lifts a bar. Raises NotAllowed for who may not do that."""
     today = timezone.localdate()
     children = [facts_of(c, today) for c in home.children.all()]
-    rules = lifted_bars(before, after, children, Setting(home.kind, home.supervision))  # type: ignore[arg-type]
+    rules = lifted_bars(before, after, children, setting_of(home))
     if rules:
         require(member, "cupboard.lift_bar")
     return {"bars_lifted": list(rules)} if rules else {}

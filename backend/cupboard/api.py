@@ -6,16 +6,15 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
-from caseload.facts import facts_of
+from caseload.facts import facts_of, setting_of
 from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.child import Setting
 from core.library import THINGS
 from core.materials import FORMS, Thing, measured_thing
-from core.safety import Verdict, assess
+from core.safety import Status, assess
 from cupboard import actions, queries
 from cupboard.models import StockItem
 
@@ -27,7 +26,7 @@ class HitOut(Schema):
     """One hazard rule that speaks."""
 
     rule: str
-    status: str
+    status: Status
     reason: str
     source: str
     remedy: str
@@ -37,7 +36,7 @@ class HitOut(Schema):
 class VerdictOut(Schema):
     """allowed, caution or barred, and the rules that say so."""
 
-    status: str
+    status: Status
     hits: list[HitOut]
 
 
@@ -145,8 +144,8 @@ def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
     thing = measured_thing(THINGS[item.thing_id], item.measured)
     verdict = None
     if child is not None:
-        setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
-        verdict = verdict_out(assess(thing, facts_of(child, timezone.localdate()), setting))
+        setting = setting_of(home)
+        verdict = VerdictOut.model_validate(assess(thing, facts_of(child, timezone.localdate()), setting))
     return ItemOut(
         id=item.pk,
         thing=thing_out(thing),
@@ -154,17 +153,6 @@ def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
         measured=item.measured,
         version=item.version,
         verdict=verdict,
-    )
-
-
-def verdict_out(verdict: Verdict) -> VerdictOut:
-    """A verdict as the API shows it."""
-    return VerdictOut(
-        status=verdict.status,
-        hits=[
-            HitOut(rule=h.rule, status=h.status, reason=h.reason, source=h.source, remedy=h.remedy, overridable=h.overridable)
-            for h in verdict.hits
-        ],
     )
 
 

@@ -4,7 +4,7 @@ from django.db import models
 from django.db.models import Q
 
 from caseload.models import Home
-from clinic.queries import in_clinic
+from clinic.queries import ClinicManager
 
 
 class StockItem(models.Model):
@@ -17,7 +17,7 @@ class StockItem(models.Model):
     version = models.PositiveIntegerField(default=1)
     changed_at = models.DateTimeField(auto_now=True)
 
-    objects = in_clinic("home__clinic").as_manager()
+    objects = ClinicManager("home__clinic")
 
     class Meta:
         constraints = [

@@ -7,16 +7,15 @@ from django.utils import timezone
 from ninja import Router
 
 from caseload.checks import FieldError
-from caseload.facts import facts_of
+from caseload.facts import facts_of, setting_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.child import Setting
 from core.library import THINGS
 from core.materials import COIN_GRAMS, NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.offers import Recipe, makeable, verdict
-from cupboard.api import VerdictOut, verdict_out
+from cupboard.api import VerdictOut
 from cupboard.queries import items
 
 router = Router(tags=["cupboard"])
@@ -73,8 +72,8 @@ def list_recipes(request: HttpRequest, home_id: int, child_id: int) -> list[Reci
     who = member(request)
     home, child = home_for(who, home_id), facts_of(child_for(who, child_id), timezone.localdate())
     have = {i.thing_id for i in items(home) if i.count}
-    setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
-    return [_shown(m, have, verdict_out(verdict(m, child, setting))) for m in makeable(have)]
+    setting = setting_of(home)
+    return [_shown(m, have, VerdictOut.model_validate(verdict(m, child, setting))) for m in makeable(have)]
 
 
 def _shown(m: Recipe, have: set[str], judged: VerdictOut) -> RecipeOut:

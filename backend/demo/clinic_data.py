@@ -6,6 +6,8 @@ stored through the same actions as real use.
 
 from dataclasses import dataclass, field
 
+from core.child import Hand, Mouthing, Place, Supervision
+
 CLINIC = "Larkwater Children's Hands"
 
 
@@ -14,8 +16,8 @@ class DemoHome:
     """A cupboard. stock: material ids with counts."""
 
     name: str
-    kind: str
-    supervision: str
+    kind: Place
+    supervision: Supervision
     stock: str
 
 
@@ -26,7 +28,7 @@ class DemoChild:
     first_name: str
     home: str
     age_months: int
-    hand: str
+    hand: Hand
     targets: tuple[str, ...]
     wanted: tuple[str, ...]
     likes: tuple[str, ...]
@@ -34,7 +36,7 @@ class DemoChild:
     kind: str
     start_shift: float = 0.0
     per_week: float | None = None
-    mouthing: str = "never"
+    mouthing: Mouthing = "never"
     allergies: tuple[str, ...] = ()
     precautions: tuple[str, ...] = ()
     refuses: tuple[str, ...] = ()

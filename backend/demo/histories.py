@@ -21,7 +21,9 @@ from planning.models import Plan
 from planning.workbench import Wish
 from progress.actions import finish_run
 from running.actions import keep_events, start_run
+from running.frozen import FrozenBlock
 from running.models import Run
+from running.queries import blocks_of
 
 MADE_UP_READINGS = {
     # what a made-up child reads at its worst and at its best, in the measure's own unit
@@ -109,48 +111,47 @@ def _taps(
 ) -> Iterator[dict[str, Any]]:
     """What would be tapped in one session, second by second: least help first, so help comes after a failed try."""
     at = datetime.combine(run.on, time(14, 5), tzinfo=UTC)
-    for block in run.blocks:
-        made_up = truth[block["strand"]]
-        hand = block["hand"] if block["hand"] in HANDS else "right"
+    for frozen in blocks_of(run):
+        block = frozen.block
+        made_up = truth[block.strand]
+        hand = frozen.hand if frozen.hand in HANDS else "right"
         harder = OTHER_HAND_RUNGS if child.hand in HANDS and hand != child.hand else 0.0
-        for _ in range(min(block["sets"], 2)):
+        for _ in range(min(block.sets, 2)):
             misses = 0
-            for _ in range(block["count"]):
+            for _ in range(block.count):
                 helps = misses >= 2 or (demo.helped and random.random() < 0.75)
-                chances = [
-                    made_up.true_chance(week, block["activity_id"], block["rung"] + harder, s) for s in ("alone", "spoken")
-                ]
+                chances = [made_up.true_chance(week, block.activity_id, block.rung + harder, s) for s in ("alone", "spoken")]
                 luck = float(random.random())
                 support = "spoken" if chances[0] <= luck < chances[1] and helps else "alone"
                 won = luck < chances[helps]
                 misses = 0 if won else misses + 1
                 at += timedelta(seconds=float(random.uniform(5, 14)))
-                yield _event(block, "try", at, random, {
-                    "outcome": "success" if won else "miss", "support": support, "grade": block["grade"], "hand": hand, "help_first": False,
+                yield _event(frozen, "try", at, random, {
+                    "outcome": "success" if won else "miss", "support": support, "grade": block.grade, "hand": hand, "help_first": False,
                 })  # fmt: skip
-                if not won and random.random() < 0.2 and block["watch"]:
-                    mark = block["watch"][int(random.integers(len(block["watch"])))]["id"]
-                    yield _event(block, "mark", at, random, {"mark": mark})
-            for kind, value in _read_off(block, made_up.true_chance(week, block["activity_id"], block["rung"] + harder), random):
-                yield _event(block, kind, at, random, value)
+                if not won and random.random() < 0.2 and block.watch:
+                    mark = block.watch[int(random.integers(len(block.watch)))].id
+                    yield _event(frozen, "mark", at, random, {"mark": mark})
+            for kind, value in _read_off(frozen, made_up.true_chance(week, block.activity_id, block.rung + harder), random):
+                yield _event(frozen, kind, at, random, value)
             at += timedelta(seconds=40)
         at += timedelta(seconds=90)
 
 
 def _event(
-    block: dict[str, Any], kind: str, at: datetime, random: np.random.Generator, value: Mapping[str, object]
+    block: FrozenBlock, kind: str, at: datetime, random: np.random.Generator, value: Mapping[str, object]
 ) -> dict[str, Any]:
-    return {"id": str(_id(random)), "block": block["id"], "kind": kind, "at": at, "value": value}
+    return {"id": str(_id(random)), "block": block.id, "kind": kind, "at": at, "value": value}
 
 
-def _read_off(block: dict[str, Any], skill: float, random: np.random.Generator) -> Iterator[tuple[str, dict[str, object]]]:
+def _read_off(frozen: FrozenBlock, skill: float, random: np.random.Generator) -> Iterator[tuple[str, dict[str, object]]]:
     """What would be measured after a set, better with skill (the true chance, 0 to 1)."""
-    for asked in block["measures"]:
-        worst, best = MADE_UP_READINGS[asked["id"]]
-        read = asked["usual"] or worst + (best - worst) * min(max(skill + random.normal(0, 0.1), 0), 1)
-        step = asked["step"]
-        yield "measure", {"measure": asked["id"], "value": min(max(round(read / step) * step, asked["lowest"]), asked["highest"])}
-    if "hold" in ACTIVITIES[block["activity_id"]].measures:
+    for asked in frozen.measures:
+        worst, best = MADE_UP_READINGS[asked.id]
+        read = asked.usual or worst + (best - worst) * min(max(skill + random.normal(0, 0.1), 0), 1)
+        step = asked.step
+        yield "measure", {"measure": asked.id, "value": min(max(round(read / step) * step, asked.lowest), asked.highest)}
+    if "hold" in ACTIVITIES[frozen.block.activity_id].measures:
         for _ in range(3):
             yield "hold", {"seconds": round(max(0.5, 2 + 8 * skill + float(random.normal(0, 1))), 1)}
 

@@ -1,46 +1,35 @@
 """Making a plan, changing it by hand, planning again around what is locked."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import date
 
 from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.child import PARTS
-from core.offers import Variant, checked_variant
-from core.planner import Block, SessionPlan, block_of, plan_session, totals
-from planning.models import Plan, PlanBlock
-from planning.workbench import Wish, Workbench, stock_stamp, variant_of, wish_of, workbench, workbench_of
+from core.planner import Block, GroupPlan, LeftOut, PlannedBlock, Refusal, SessionPlan, WeekPlan, plan_session, totals
+from planning.models import LONGEST_BLOCK, Plan, PlanBlock
+from planning.stored import as_json
+from planning.workbench import Wish, Workbench, choices_of, stock_stamp, wish_of, workbench, workbench_of
 
 LONGEST_NAME = 60
 
 
-@dataclass(frozen=True)
-class BlockChoice:
-    """A block as a hand sets it."""
-
-    part: str
-    activity_id: str
-    grade: tuple[int, ...]
-    minutes: int
-    locked: bool = False
-
-
 class Infeasible(Exception):
-    """No plan: carries the planner's answer with its reason and shortest fix."""
+    """No session, no week, no session together: carries the planner's answer with its reason and shortest fix."""
 
-    def __init__(self, answer: SessionPlan) -> None:
+    def __init__(self, answer: SessionPlan | WeekPlan | GroupPlan) -> None:
         super().__init__(f"No plan, because {answer.reason}. The shortest fix: {answer.fix}")
-        self.answer = answer
+        self.reason, self.fix = answer.reason, answer.fix
+        self.left_out: tuple[LeftOut, ...] = () if isinstance(answer, GroupPlan) else answer.left_out
 
 
 @acting("plan.make")
 def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) -> Done[Plan]:
     """Plan a session and keep it. Raises Infeasible, with nothing kept, when there is none."""
     bench = workbench(child, home, wish, on)
-    answer = plan_session(bench.request, bench.cupboard)
+    answer = plan_session(bench.request)
     if answer.status == "infeasible":
         raise Infeasible(answer)
     plan = Plan.objects.create(
@@ -59,7 +48,7 @@ def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str]
     wish = replace(wish_of(now), excluded=tuple(excluded))
     bench = workbench_of(now, on)
     request = replace(bench.request, excluded=frozenset(wish.excluded))
-    answer = plan_session(request, bench.cupboard)
+    answer = plan_session(request)
     if answer.status == "infeasible":
         raise Infeasible(answer)
     now.excluded, now.status, now.bound, now.notes = list(wish.excluded), answer.status, answer.bound, list(answer.notes)
@@ -69,16 +58,16 @@ def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str]
 
 
 @acting("plan.edit")
-def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[BlockChoice], on: date) -> Done[Plan]:
-    """Set the row of blocks as a hand arranged it. Raises FieldError where a block can't stand."""
+def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[PlannedBlock], on: date) -> Done[Plan]:
+    """Set the row of blocks as a therapist arranged it. Raises FieldError where a block can't stand."""
     now = _unchanged(plan, version)
     bench = workbench_of(now, on)
-    blocks = tuple(checked_block(bench, choice, at) for at, choice in enumerate(choices))
+    blocks = tuple(_standing(bench, choice, at) for at, choice in enumerate(choices))
     _once_each(choices)
     now.status, now.bound = "given", 0.0
     now.notes = list(totals(blocks).notes)
     _keep(now, blocks)
-    return Done(now, now, now.child_id, {"blocks": [c.activity_id for c in choices]})
+    return Done(now, now, now.child_id, {"blocks": [c.variant.activity_id for c in choices]})
 
 
 @acting("plan.edit")
@@ -98,17 +87,9 @@ def name_plan(member: Member, plan: Plan, version: int, name: str) -> Done[Plan]
 @acting("plan.make")
 def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
     """Make a new plan with the blocks of an earlier one, each checked for today; what can't stand is left out and said."""
-    bench = workbench_of(plan, on)
-    blocks, notes = [], []
-    for stored in plan.blocks.all():
-        block = block_of(bench.request, bench.cupboard, stored.part, variant_of(stored), stored.minutes)
-        if block:
-            blocks.append(block)
-        else:
-            lack = bench.cupboard.lack(variant_of(stored))
-            notes.append(
-                f"Left out {checked_variant(variant_of(stored)).name}: {lack.reason if lack else 'nothing to train there'}"
-            )
+    found = [workbench_of(plan, on).stand(p) for p in choices_of(plan)]
+    blocks = [b for b in found if isinstance(b, Block)]
+    notes = [f"Left out {r.name}: {r.reason}" for r in found if isinstance(r, Refusal)]
     made = Plan.objects.create(
         child=plan.child, home=plan.home, made_by=member, place=plan.place, supervision=plan.supervision, minutes=plan.minutes,
         targets=plan.targets, format_id=plan.format_id, order=plan.order, status="given", notes=[*totals(tuple(blocks)).notes, *notes],
@@ -124,37 +105,25 @@ def mark_used(plan: Plan, on: date) -> None:
     plan.save(update_fields=["used_on"])
 
 
-def checked_block(bench: Workbench, choice: BlockChoice, at: int) -> Block:
+def _standing(bench: Workbench, choice: PlannedBlock, at: int) -> Block:
     """Return the block a choice makes. Raises FieldError, naming the block, when it can't stand here."""
-    if choice.part not in PARTS:
-        raise FieldError(
-            f"blocks.{at}.part", choice.part, f"{choice.part!r} is not a part of a session.", f"Use one of {', '.join(PARTS)}."
-        )
-    if not 1 <= choice.minutes <= 60:
-        raise FieldError(
-            f"blocks.{at}.minutes", choice.minutes, f"A block of {choice.minutes} minutes can't be.", "Choose 1 to 60."
-        )
-    variant = Variant(choice.activity_id, choice.grade)
-    activity = checked_variant(variant)
-    block = block_of(bench.request, bench.cupboard, choice.part, variant, choice.minutes, choice.locked)
-    if block is None:
-        lack = bench.cupboard.lack(variant)
-        reason = lack.reason if lack else f"{activity.name} trains nothing this child has an estimate for."
-        raise FieldError(f"blocks.{at}.grade", list(choice.grade), reason, lack.remedy if lack else "Choose another activity.")
-    return block
+    if not 1 <= choice.minutes <= LONGEST_BLOCK:
+        reason = f"{choice.minutes} minutes is not a possible length of a block."
+        raise FieldError(f"blocks.{at}.minutes", choice.minutes, reason, f"Choose 1 to {LONGEST_BLOCK}.")
+    found = bench.stand(choice)
+    if isinstance(found, Refusal):
+        raise FieldError(f"blocks.{at}.grade", list(choice.variant.grade), found.reason, found.remedy)
+    return found
 
 
-def _once_each(choices: Sequence[BlockChoice]) -> None:
+def _once_each(choices: Sequence[PlannedBlock]) -> None:
     seen = set()
     for at, choice in enumerate(choices):
-        if choice.activity_id in seen:
-            raise FieldError(
-                f"blocks.{at}.family",
-                choice.activity_id,
-                "This activity is in the plan already.",
-                "Give the first one more minutes instead.",
-            )
-        seen.add(choice.activity_id)
+        activity_id = choice.variant.activity_id
+        if activity_id in seen:
+            reason, remedy = "This activity is in the plan already.", "Give the first one more minutes instead."
+            raise FieldError(f"blocks.{at}.activity_id", activity_id, reason, remedy)
+        seen.add(activity_id)
 
 
 def _unchanged(plan: Plan, version: int) -> Plan:
@@ -165,18 +134,8 @@ def _unchanged(plan: Plan, version: int) -> Plan:
         .get(pk=plan.pk)
     )
     if now.version != version:
-        raise StaleEdit({"version": now.version, "blocks": [_plain(b) for b in now.blocks.all()]}, {"version": version})
+        raise StaleEdit({"version": now.version, "blocks": [as_json(p) for p in choices_of(now)]}, {"version": version})
     return now
-
-
-def _plain(block: PlanBlock) -> dict[str, object]:
-    return {
-        "part": block.part,
-        "activity_id": block.activity_id,
-        "grade": variant_of(block).grade,
-        "minutes": block.minutes,
-        "locked": block.locked,
-    }
 
 
 def _keep(plan: Plan, blocks: Sequence[Block]) -> None:
@@ -184,8 +143,4 @@ def _keep(plan: Plan, blocks: Sequence[Block]) -> None:
         plan.version += 1
         plan.save()
     plan.blocks.all().delete()
-    PlanBlock.objects.bulk_create(
-        PlanBlock(plan=plan, position=at, part=b.part, activity_id=b.variant.activity_id, grade=list(b.variant.grade), minutes=b.minutes,
-                  locked=b.locked, strand=b.strand, expected=b.expected)
-        for at, b in enumerate(blocks)
-    )  # fmt: skip
+    PlanBlock.objects.bulk_create(PlanBlock.of(plan, at, b) for at, b in enumerate(blocks))

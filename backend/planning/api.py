@@ -11,13 +11,12 @@ from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
-from core.library import find_activity as checked_activity
-from core.offers import checked_variant
+from core.library import find_activity
 from core.paper import kit_of
-from core.planner import Placed, SessionPlan, block_of, bring_in, differences, left_out, shared_out, totals
+from core.planner import Refusal, bring_in, differences, left_out, totals
 from planning import actions, queries
-from planning.actions import BlockChoice, Infeasible
-from planning.models import Plan, PlanBlock
+from planning.actions import Infeasible
+from planning.models import Plan
 from planning.schemas import (
     AgainIn,
     AgainstOut,
@@ -35,8 +34,8 @@ from planning.schemas import (
     PlanOut,
     WishIn,
 )
-from planning.shown import block_out, fields_of, forecast_out, gone_out
-from planning.workbench import Wish, Workbench, variant_of, what_changed, workbench_of
+from planning.shown import forecast_out, gone_out
+from planning.workbench import Wish, choices_of, what_changed, workbench_of
 
 router = Router(tags=["planning"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -50,8 +49,8 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision, format_id=body.format_id, order=body.order)
     try:
         plan = actions.make_plan(who, child, home, wish, timezone.localdate())
-    except Infeasible as no:
-        return infeasible_out(no.answer, child, home, wish)
+    except Infeasible as error:
+        return infeasible_out(error, child, home, wish)
     return plan_out(queries.plan_for(who, plan.pk))
 
 
@@ -69,7 +68,7 @@ def list_plans(request: HttpRequest, child_id: int, limit: int = 20) -> list[Pla
     plans = queries.plans_of(who, child_for(who, child_id))[: min(max(limit, 1), 100)]
     return [
         PlanLine(id=p.pk, made_at=p.made_at, used_on=p.used_on, minutes=p.minutes, targets=p.targets,
-                 blocks=[checked_variant(variant_of(b)).name for b in p.blocks.all()], name=p.name)
+                 blocks=[find_activity(b.activity_id).name for b in p.blocks.all()], name=p.name)
         for p in plans
     ]  # fmt: skip
 
@@ -85,8 +84,7 @@ def set_blocks(request: HttpRequest, plan_id: UUID, body: BlocksIn) -> PlanOut:
     """Set the row of blocks as arranged by hand."""
     who = member(request)
     plan = queries.plan_for(who, plan_id)
-    choices = [BlockChoice(b.part, b.activity_id, tuple(b.grade), b.minutes, b.locked) for b in body.blocks]
-    actions.set_blocks(who, plan, body.version, choices, timezone.localdate())
+    actions.set_blocks(who, plan, body.version, [b.planned() for b in body.blocks], timezone.localdate())
     return plan_out(queries.plan_for(who, plan_id))
 
 
@@ -97,8 +95,8 @@ def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
     plan = queries.plan_for(who, plan_id)
     try:
         actions.plan_again(who, plan, body.version, body.excluded, timezone.localdate())
-    except Infeasible as no:
-        return plan_out(plan, no.answer)
+    except Infeasible as error:
+        return plan_out(plan, error)
     return plan_out(queries.plan_for(who, plan_id))
 
 
@@ -124,12 +122,8 @@ def against_last(request: HttpRequest, plan_id: UUID) -> AgainstOut:
     who = member(request)
     plan = queries.plan_for(who, plan_id)
     last = queries.last_run_before(plan)
-    lines = differences(_placed(plan), _placed(last)) if last else ()
-    return AgainstOut(on=last.used_on if last else None, lines=[DifferenceOut(**fields_of(d)) for d in lines])
-
-
-def _placed(plan: Plan) -> list[Placed]:
-    return [Placed(variant_of(b), b.minutes) for b in plan.blocks.all()]
+    lines = differences(choices_of(plan), choices_of(last)) if last else ()
+    return AgainstOut(on=last.used_on if last else None, lines=[DifferenceOut.model_validate(d) for d in lines])
 
 
 @router.get("/plans/{plan_id}/bring-in", response={200: BroughtInOut, **REFUSED})
@@ -137,9 +131,9 @@ def ask_to_bring_in(request: HttpRequest, plan_id: UUID, activity_id: str) -> Br
     """What it would cost to have this activity in, or the smallest change that lets it in. Nothing is kept."""
     plan = queries.plan_for(member(request), plan_id)
     bench = workbench_of(plan, timezone.localdate())
-    checked_activity(activity_id)
+    find_activity(activity_id)
     request_now = replace(bench.request, locked=(), excluded=bench.request.excluded - {activity_id})
-    return BroughtInOut(**fields_of(bring_in(request_now, bench.cupboard, activity_id)))
+    return BroughtInOut.model_validate(bring_in(request_now, activity_id))
 
 
 @router.post("/plans/{plan_id}/forecast", response={200: ForecastOut, **REFUSED})
@@ -149,40 +143,31 @@ def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
     return forecast_out(workbench_of(plan, timezone.localdate()), body)
 
 
-def plan_out(plan: Plan, refused: SessionPlan | None = None) -> PlanOut:
+def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
     """A stored plan, worked out afresh. A block that can no longer stand says why in `problem`."""
     bench = workbench_of(plan, timezone.localdate())
-    stored = list(plan.blocks.all())
-    made = [block_of(bench.request, bench.cupboard, b.part, variant_of(b), b.minutes, b.locked) for b in stored]
-    blocks = shared_out([b for b in made if b])
-    standing = iter(blocks)
-    shown = [block_out(next(standing)) if b else _gone(bench, s) for b, s in zip(made, stored, strict=True)]
+    rows = list(plan.blocks.all())
+    found, blocks = bench.stand_all(choices_of(plan))
+    shown = [
+        gone_out(row, b) if isinstance(b, Refusal) else BlockOut.model_validate(b) for row, b in zip(rows, found, strict=True)
+    ]
     sums = totals(blocks)
-    chosen = frozenset(b.activity_id for b in plan.blocks.all())
+    chosen = frozenset(row.activity_id for row in rows)
     return PlanOut(
         id=plan.pk, child_id=plan.child_id, child_name=plan.child.first_name, home_id=plan.home_id, home_name=plan.home.name,
         place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, format_id=plan.format_id, part_names=dict(bench.request.format.names), name=plan.name, excluded=plan.excluded,
         status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
         minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
-        blocks=shown, kit=[KitLineOut(name=k.named, wanted=k.wanted, short=k.short) for k in kit_of(blocks)], left_out=_left_out(bench, chosen), notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
+        blocks=shown, kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)], left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)], notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
         changed=what_changed(plan), version=plan.version, made_at=plan.made_at, used_on=plan.used_on,
     )  # fmt: skip
 
 
-def _gone(bench: Workbench, stored: PlanBlock) -> BlockOut:
-    lack = bench.cupboard.lack(variant_of(stored))
-    return gone_out(stored, f"{lack.reason} {lack.remedy}" if lack else "No longer on offer.")
-
-
-def _left_out(bench: Workbench, chosen: frozenset[str]) -> list[LeftOutOut]:
-    return [LeftOutOut(**fields_of(item)) for item in left_out(bench.cupboard, bench.request, chosen)]
-
-
-def infeasible_out(answer: SessionPlan, child: Child, home: Home, wish: Wish) -> PlanOut:
+def infeasible_out(refused: Infeasible, child: Child, home: Home, wish: Wish) -> PlanOut:
     """No plan: why, and the shortest fix."""
     return PlanOut(
         id=None, child_id=child.pk, child_name=child.first_name, home_id=home.pk, home_name=home.name, place=wish.place,
         supervision=wish.supervision, minutes_asked=wish.minutes, targets=list(wish.targets), excluded=list(wish.excluded),
-        status="infeasible", reason=answer.reason, fix=answer.fix,
-        left_out=[LeftOutOut(**fields_of(item)) for item in answer.left_out],
+        status="infeasible", reason=refused.reason, fix=refused.fix,
+        left_out=[LeftOutOut.model_validate(item) for item in refused.left_out],
     )  # fmt: skip

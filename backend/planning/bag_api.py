@@ -4,18 +4,16 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
-from caseload.facts import facts_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.child import Setting
 from core.library import ACTIVITIES, THINGS
-from core.planner import Visit, block_of, pack_bag
+from core.planner import Block, PlanStatus, Visit, pack_bag
 from cupboard.queries import stock_of
 from planning.queries import latest_plan
-from planning.workbench import variant_of, workbench_of
+from planning.workbench import choices_of, workbench_of
 
 router = Router(tags=["bag"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -50,7 +48,7 @@ class BagUseOut(Schema):
 class BagOut(Schema):
     """The bag: things to carry, what each home has itself, what nothing fills, and children without a plan."""
 
-    status: str
+    status: PlanStatus
     lines: list[BagLineOut]
     uses: list[BagUseOut]
     missing: list[str]
@@ -80,10 +78,8 @@ def _visits(who: Member, children: list[int]) -> tuple[list[Visit], list[str]]:
             unplanned.append(child.first_name)
             continue
         bench = workbench_of(plan, today)
-        planned = []
-        for stored in plan.blocks.all():
-            block = block_of(bench.request, bench.cupboard, stored.part, variant_of(stored), stored.minutes)
-            planned.append((variant_of(stored), block.sets if block else 1))
-        setting = Setting(plan.place, plan.supervision)  # type: ignore[arg-type]
-        visits.append(Visit(child.first_name, facts_of(child, today), setting, tuple(planned), stock_of(child.home)))
+        found = [(p.variant, bench.stand(p)) for p in choices_of(plan)]
+        planned = tuple((variant, b.sets if isinstance(b, Block) else 1) for variant, b in found)
+        request = bench.request
+        visits.append(Visit(child.first_name, request.child, request.setting, planned, stock_of(child.home)))
     return visits, unplanned

@@ -6,6 +6,7 @@ from datetime import date
 from django.db import transaction
 from django.utils import timezone
 from procrastinate.contrib.django import app
+from procrastinate.types import JSONValue
 
 from caseload.facts import facts_of
 from caseload.models import Child
@@ -28,7 +29,8 @@ def start_batch(member: Member, children: Sequence[Child], minutes: int | None) 
 
 
 def _hand_out(lines: Sequence[int]) -> None:
-    app.configure_task("plan_child").batch_defer(*({"line_id": pk} for pk in lines))
+    jobs: list[dict[str, JSONValue]] = [{"line_id": pk} for pk in lines]
+    app.configure_task("plan_child").batch_defer(*jobs)
 
 
 @transaction.atomic
@@ -48,10 +50,10 @@ def plan_line(line_id: int, on: date | None = None) -> BatchLine:
     try:
         line.plan = make_plan(line.batch.asked_by, child, child.home, wish, today)
         line.status, line.words = "planned", ""
-    except Infeasible as no:
-        line.status, line.words = "refused", f"{no.answer.reason[:1].upper()}{no.answer.reason[1:]}. {no.answer.fix}"[:500]
-    except RequestError as no:
-        line.status, line.words = "refused", str(no)[:500]
+    except Infeasible as error:
+        line.status, line.words = "refused", f"{error.reason[:1].upper()}{error.reason[1:]}. {error.fix}"[:500]
+    except RequestError as error:
+        line.status, line.words = "refused", str(error)[:500]
     line.save(update_fields=["plan", "status", "words"])
     return line
 

@@ -5,16 +5,16 @@ from django.utils import timezone
 from ninja import Router
 
 from caseload.checks import FieldError
-from caseload.facts import facts_of
+from caseload.facts import facts_of, setting_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Child as Facts
-from core.child import Setting
+from core.child import Part
 from core.library import ACTIVITIES
-from core.offers import Reach, Swap, Variant, grade_words, reach, starter_list, swaps
+from core.offers import Reach, Variant, grade_words, most_useful_first, reach, starter_list, swaps
 from core.skills import STRANDS
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
@@ -35,7 +35,7 @@ class ReachOut(Schema):
     strand: str
     strand_name: str
     also: list[str]
-    parts: list[str]
+    parts: list[Part]
     minutes: list[int]
     grades: int
     offered: int
@@ -68,16 +68,11 @@ class StarterOut(Schema):
 
 @router.get("/children/{child_id}/library", response={200: list[ReachOut], **REFUSED})
 def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[ReachOut]:
-    """Every activity, with the grades this house can offer this child."""
+    """Every activity with the grades this house can offer this child, the most useful first."""
     bench = _bench(member(request), child_id, home_id)
-    return [
-        _shown(
-            reach(f, bench.cupboard, bench.request.estimates[f.strand]),
-            bench.request.estimates[f.strand].mean,
-            bench.cupboard.child,
-        )
-        for f in ACTIVITIES.values()
-    ]
+    estimates = bench.request.estimates
+    reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in ACTIVITIES.values())
+    return [_shown(r, estimates[r.activity.strand].mean, bench.cupboard.child) for r in reaches]
 
 
 @router.get("/children/{child_id}/starter", response={200: list[StarterOut], **REFUSED})
@@ -86,7 +81,7 @@ def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[Star
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, home_id)
     have = [i.thing_id for i in items(home) if i.count]
-    setting = Setting(home.kind, home.supervision)  # type: ignore[arg-type]
+    setting = setting_of(home)
     picked = starter_list(facts_of(child, timezone.localdate()), setting, have)
     return [StarterOut(thing_id=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
 
@@ -104,14 +99,9 @@ def read_swaps(request: HttpRequest, child_id: int, home_id: int, activity_id: s
     try:
         variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
         found = swaps(variant, role, bench.cupboard)
-    except ValueError as no:
-        raise FieldError("role", role, str(no), "") from no
-    return [_swap_out(s) for s in found]
-
-
-def _swap_out(s: Swap) -> SwapOut:
-    same = {name: getattr(s, name) for name in ("stock_id", "name", "rungs", "wanted", "have", "rounds", "words", "barred")}
-    return SwapOut(**same, grade=list(s.variant.grade))
+    except ValueError as error:
+        raise FieldError("role", role, str(error), "") from error
+    return [SwapOut.model_validate(s) for s in found]
 
 
 def _bench(who: Member, child_id: int, home_id: int) -> Workbench:

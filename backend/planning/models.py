@@ -1,14 +1,20 @@
 """Plans and their blocks."""
 
 import uuid
+from typing import Literal
 
 from django.db import models
 from django.db.models import Q
 
 from caseload.models import Child, Home
+from clinic.fields import one_of, only
 from clinic.models import Clinic, Member
-from clinic.queries import in_clinic
-from core.child import PARTS
+from clinic.queries import ClinicManager
+from core.child import Part, Place, Supervision
+from core.planner import Block, PlanStatus
+
+LONGEST_BLOCK = 60  # minutes; project definition
+BatchStatus = Literal["waiting", "planned", "refused"]
 
 
 class Plan(models.Model):
@@ -19,15 +25,15 @@ class Plan(models.Model):
     home = models.ForeignKey(Home, models.PROTECT)
     made_by = models.ForeignKey(Member, models.PROTECT)
     made_at = models.DateTimeField(auto_now_add=True)
-    place = models.CharField(max_length=8)
-    supervision = models.CharField(max_length=12)
+    place: "models.CharField[Place, Place]" = one_of(Place, 8)
+    supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12)
     minutes = models.PositiveSmallIntegerField()
     targets = models.JSONField()
     format_id = models.CharField(max_length=10, default="parts")
     order = models.CharField(max_length=16, default="precision_first")
     name = models.CharField(max_length=60, blank=True)
     excluded = models.JSONField(default=list)
-    status = models.CharField(max_length=10)
+    status: "models.CharField[PlanStatus, PlanStatus]" = one_of(PlanStatus, 10)
     bound = models.FloatField(default=0)
     notes = models.JSONField(default=list)
     child_version = models.PositiveIntegerField()
@@ -35,11 +41,16 @@ class Plan(models.Model):
     used_on = models.DateField(null=True)
     version = models.PositiveIntegerField(default=1)
 
-    objects = in_clinic("child__clinic").as_manager()
+    objects = ClinicManager("child__clinic")
 
     class Meta:
         indexes = [models.Index(fields=["child", "-made_at"])]
-        constraints = [models.CheckConstraint(condition=Q(minutes__gte=5) & Q(minutes__lte=90), name="plan_minutes_possible")]
+        constraints = [
+            models.CheckConstraint(condition=Q(minutes__gte=5) & Q(minutes__lte=90), name="plan_minutes_possible"),
+            only("place", Place, "plan_place_known"),
+            only("supervision", Supervision, "plan_supervision_known"),
+            only("status", PlanStatus, "plan_status_known"),
+        ]
 
 
 class HomeWeek(models.Model):
@@ -50,16 +61,16 @@ class HomeWeek(models.Model):
     made_by = models.ForeignKey(Member, models.PROTECT)
     made_at = models.DateTimeField(auto_now_add=True)
     starts_on = models.DateField()
-    supervision = models.CharField(max_length=12)
+    supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12)
     targets = models.JSONField()
-    free = models.JSONField()
+    minutes_by_day = models.JSONField()
     a_day = models.PositiveSmallIntegerField()
-    status = models.CharField(max_length=10)
+    status: "models.CharField[PlanStatus, PlanStatus]" = one_of(PlanStatus, 10)
     well_spent = models.FloatField(default=0)
     bound = models.FloatField(default=0)
     days = models.JSONField()
 
-    objects = in_clinic("child__clinic").as_manager()
+    objects = ClinicManager("child__clinic")
 
     class Meta:
         indexes = [models.Index(fields=["child", "-starts_on"])]
@@ -67,7 +78,10 @@ class HomeWeek(models.Model):
 
 
 class GroupSession(models.Model):
-    """Children together, as planned: blocks frozen with each child's own grade."""
+    """Children together, as planned: which activities, each child's grade, how long. The rest is worked out by the core.
+
+    child_ids -- the children in the order they were chosen; with turns, the first half begins
+    """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4)
     home = models.ForeignKey(Home, models.PROTECT)
@@ -75,9 +89,15 @@ class GroupSession(models.Model):
     made_by = models.ForeignKey(Member, models.PROTECT)
     made_at = models.DateTimeField(auto_now_add=True)
     minutes = models.PositiveSmallIntegerField()
-    answer = models.JSONField()
+    supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12)
+    targets = models.JSONField(default=list)
+    child_ids = models.JSONField(default=list)
+    status: "models.CharField[PlanStatus, PlanStatus]" = one_of(PlanStatus, 10)
+    well_spent = models.FloatField(default=0)
+    bound = models.FloatField(default=0)
+    blocks = models.JSONField(default=list)
 
-    objects = in_clinic("home__clinic").as_manager()
+    objects = ClinicManager("home__clinic")
 
 
 class Batch(models.Model):
@@ -89,7 +109,7 @@ class Batch(models.Model):
     asked_at = models.DateTimeField(auto_now_add=True)
     minutes = models.PositiveSmallIntegerField(null=True)
 
-    objects = in_clinic("clinic").as_manager()
+    objects = ClinicManager("clinic")
 
 
 class BatchLine(models.Model):
@@ -97,7 +117,7 @@ class BatchLine(models.Model):
 
     batch = models.ForeignKey(Batch, models.CASCADE, related_name="lines")
     child = models.ForeignKey(Child, models.CASCADE)
-    status = models.CharField(max_length=8, default="waiting")
+    status: "models.CharField[BatchStatus, BatchStatus]" = one_of(BatchStatus, 8, default="waiting")
     plan = models.ForeignKey("Plan", models.SET_NULL, null=True)
     words = models.CharField(max_length=500, blank=True)
     seen = models.BooleanField(default=False)
@@ -106,7 +126,7 @@ class BatchLine(models.Model):
         ordering = ["pk"]
         constraints = [
             models.UniqueConstraint(fields=["batch", "child"], name="one_line_per_child"),
-            models.CheckConstraint(condition=Q(status__in=("waiting", "planned", "refused")), name="batch_status_known"),
+            only("status", BatchStatus, "batch_status_known"),
         ]
 
 
@@ -115,7 +135,7 @@ class PlanBlock(models.Model):
 
     plan = models.ForeignKey(Plan, models.CASCADE, related_name="blocks")
     position = models.PositiveSmallIntegerField()
-    part = models.CharField(max_length=8)
+    part: "models.CharField[Part, Part]" = one_of(Part, 8)
     activity_id = models.CharField(max_length=40)
     grade = models.JSONField()
     minutes = models.PositiveSmallIntegerField()
@@ -129,6 +149,21 @@ class PlanBlock(models.Model):
             models.UniqueConstraint(
                 fields=["plan", "position"], name="one_block_per_position", deferrable=models.Deferrable.DEFERRED
             ),
-            models.CheckConstraint(condition=Q(part__in=PARTS), name="block_part_known"),
-            models.CheckConstraint(condition=Q(minutes__gte=1) & Q(minutes__lte=60), name="block_minutes_possible"),
+            only("part", Part, "block_part_known"),
+            models.CheckConstraint(condition=Q(minutes__gte=1) & Q(minutes__lte=LONGEST_BLOCK), name="block_minutes_possible"),
         ]
+
+    @classmethod
+    def of(cls, plan: Plan, position: int, block: Block) -> "PlanBlock":
+        """The row of a block that stands, unsaved."""
+        return cls(
+            plan=plan,
+            position=position,
+            part=block.part,
+            activity_id=block.activity_id,
+            grade=list(block.grade),
+            minutes=block.minutes,
+            locked=block.locked,
+            strand=block.strand,
+            expected=block.expected,
+        )

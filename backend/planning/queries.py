@@ -12,7 +12,7 @@ from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core.ability import Aim, suggested_aims
-from planning.models import GroupSession, Plan
+from planning.models import GroupSession, HomeWeek, Plan
 
 
 def plan_for(member: Member, plan_id: UUID) -> Plan:
@@ -58,3 +58,20 @@ def group_for(member: Member, group_id: UUID) -> GroupSession:
         raise Http404(f"No group session {group_id} in your clinic.")
     log(member, "plan.read", found, None)
     return found
+
+
+def week_for(member: Member, week_id: UUID) -> HomeWeek:
+    """Return one week with its child and home, and note the read. Raises Http404."""
+    require(member, "plan.read")
+    weeks = HomeWeek.objects.visible_to(member).select_related("child__home").prefetch_related("child__estimates")
+    found = weeks.filter(pk=week_id).first()
+    if found is None:
+        raise Http404(f"No week {week_id} in your clinic.")
+    log(member, "plan.read", found, found.child_id)
+    return found
+
+
+def weeks_of(member: Member, child: Child) -> QuerySet[HomeWeek]:
+    """A child's home weeks, newest first."""
+    require(member, "plan.read")
+    return HomeWeek.objects.visible_to(member).filter(child=child).order_by("-starts_on", "-made_at")

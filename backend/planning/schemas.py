@@ -3,8 +3,15 @@
 from datetime import date, datetime
 from uuid import UUID
 
+from pydantic import Field
+
 from clinic.schema import Schema
+from core.child import Part, Place, Supervision
+from core.offers import Variant
+from core.planner import DifferenceKind, LeftOutKind, PlannedBlock, PlanStatus
+from core.recording import SupportLevel
 from cupboard.api import VerdictOut
+from planning.models import LONGEST_BLOCK
 
 
 class AimOut(Schema):
@@ -19,21 +26,25 @@ class WishIn(Schema):
 
     minutes: int
     targets: list[str]
-    place: str = "clinic"
-    supervision: str = "arms_reach"
+    place: Place = "clinic"
+    supervision: Supervision = "arms_reach"
     home_id: int
     format_id: str = "parts"
     order: str = "precision_first"
 
 
 class BlockIn(Schema):
-    """A block as a hand sets it."""
+    """A block as a therapist sets it."""
 
-    part: str
+    part: Part
     activity_id: str
     grade: list[int]
     minutes: int
     locked: bool = False
+
+    def planned(self) -> PlannedBlock:
+        """The choice as the core sees it."""
+        return PlannedBlock(self.part, Variant(self.activity_id, tuple(self.grade)), self.minutes, self.locked)
 
 
 class BlocksIn(Schema):
@@ -64,7 +75,7 @@ class QuantityOut(Schema):
     role: str
     words: str
     thing_id: str
-    name: str
+    name: str = Field(validation_alias="named")
     wanted: int
     have: int
     rounds: int
@@ -75,7 +86,7 @@ class QuantityOut(Schema):
 class CueOut(Schema):
     """A cue: how much help it is, and what to say or do."""
 
-    support: str
+    support: SupportLevel
     support_words: str
     words: str
 
@@ -92,7 +103,7 @@ class MarkOut(Schema):
 class BlockOut(Schema):
     """One block of a plan, with everything needed to set it up and run it."""
 
-    part: str
+    part: Part
     activity_id: str
     name: str
     grade: list[int]
@@ -107,7 +118,7 @@ class BlockOut(Schema):
     unit: str
     quantities: list[QuantityOut]
     expected: float
-    expected_words: str = ""
+    expected_words: str
     tiring: bool
     setup_minutes: float
     well_spent: float
@@ -116,8 +127,8 @@ class BlockOut(Schema):
     beat: str
     setup: str
     posture: str
-    say: str = ""
-    do_first: str = ""
+    say: str
+    do_first: str
     cues: list[CueOut]
     watch: list[MarkOut]
     tidy: str
@@ -130,7 +141,7 @@ class LeftOutOut(Schema):
 
     activity_id: str
     name: str
-    kind: str
+    kind: LeftOutKind
     reason: str
     remedy: str
     strand: str
@@ -139,7 +150,7 @@ class LeftOutOut(Schema):
 class KitLineOut(Schema):
     """One thing to bring; short: how many are missing."""
 
-    name: str
+    name: str = Field(validation_alias="named")
     wanted: int
     short: int
 
@@ -152,21 +163,22 @@ class PlanOut(Schema):
     child_name: str
     home_id: int
     home_name: str
-    place: str
-    supervision: str
+    place: Place
+    supervision: Supervision
     minutes_asked: int
     targets: list[str]
     format_id: str = "parts"
     part_names: dict[str, str] = {}
     name: str = ""
     excluded: list[str]
-    status: str
+    status: PlanStatus
     reason: str = ""
     fix: str = ""
     minutes: float = 0
     well_spent: float = 0
     bound: float = 0
     tiring_minutes: int = 0
+    longest_block: int = LONGEST_BLOCK
     blocks: list[BlockOut] = []
     kit: list[KitLineOut] = []
     left_out: list[LeftOutOut] = []
@@ -264,7 +276,7 @@ class DifferenceOut(Schema):
 
     activity_id: str
     name: str
-    kind: str
+    kind: DifferenceKind
     words: str
 
 

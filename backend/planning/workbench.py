@@ -1,18 +1,19 @@
-"""From what is stored to what the planner works on: a request and a house, for one child, today."""
+"""From what is stored to what the planner works on: a request with its cupboard, for one child, today."""
 
 import hashlib
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date
 from types import MappingProxyType
 
 from caseload.facts import estimates_of, facts_of
 from caseload.models import Child, Home
-from core.child import Setting
-from core.offers import UsableCupboard, Variant
-from core.planner import LockedBlock, SessionRequest
+from core.child import Place, Setting, Supervision
+from core.offers import UsableCupboard
+from core.planner import Block, PlannedBlock, Refusal, SessionRequest, shared_out, stand
 from cupboard.queries import items, stock_of
-from planning.models import Plan, PlanBlock
+from planning.models import Plan
+from planning.stored import planned_of
 
 SESSIONS_REMEMBERED = 4
 
@@ -23,8 +24,8 @@ class Wish:
 
     minutes: int
     targets: tuple[str, ...]
-    place: str = "clinic"
-    supervision: str = "arms_reach"
+    place: Place = "clinic"
+    supervision: Supervision = "arms_reach"
     excluded: tuple[str, ...] = ()
     format_id: str = "parts"
     order: str = "precision_first"
@@ -32,43 +33,72 @@ class Wish:
 
 @dataclass(frozen=True)
 class Workbench:
-    """A request and the cupboard it may use."""
+    """A request with the cupboard it may use: what every stored choice is looked at with, today."""
 
     request: SessionRequest
-    cupboard: UsableCupboard
+
+    @property
+    def cupboard(self) -> UsableCupboard:
+        """The cupboard as this child may use it there."""
+        return self.request.cupboard
+
+    def stand(self, planned: PlannedBlock) -> Block | Refusal:
+        """A stored choice as it stands today, or why it can't."""
+        return stand(self.request, planned)
+
+    def stand_all(self, planned: Iterable[PlannedBlock]) -> tuple[list[Block | Refusal], tuple[Block, ...]]:
+        """Stored choices as they stand today, and of these the ones that can, what is used up shared out among them."""
+        found = [self.stand(p) for p in planned]
+        standing = shared_out([b for b in found if isinstance(b, Block)])
+        blocks = iter(standing)
+        return [next(blocks) if isinstance(b, Block) else b for b in found], standing
 
 
-def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[LockedBlock] = ()) -> Workbench:
-    """Return the request for a child and the house to fill it from. A handful of queries."""
-    facts = facts_of(child, on)
-    setting = Setting(wish.place, wish.supervision)  # type: ignore[arg-type]
-    stock = stock_of(home)
+def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock] = ()) -> Workbench:
+    """Return the request for a child with the cupboard to fill it from. A handful of queries."""
     request = SessionRequest(
-        facts, setting, stock, MappingProxyType(estimates_of(child, on)), wish.minutes, tuple(wish.targets),
-        recent=MappingProxyType(recent_activities(child)), locked=tuple(locked), excluded=frozenset(wish.excluded),
-        format_id=wish.format_id, order=wish.order,
-    )  # fmt: skip
-    return Workbench(request, UsableCupboard(stock, facts, setting))
+        facts_of(child, on),
+        Setting(wish.place, wish.supervision),
+        stock_of(home),
+        MappingProxyType(estimates_of(child, on)),
+        wish.minutes,
+        tuple(wish.targets),
+        recent=MappingProxyType(recent_activities(child)),
+        locked=tuple(locked),
+        excluded=frozenset(wish.excluded),
+        format_id=wish.format_id,
+        order=wish.order,
+    )
+    return Workbench(request)
 
 
 def workbench_of(plan: Plan, on: date) -> Workbench:
     """The workbench a stored plan stands on, as the child and the cupboard are today."""
-    return workbench(plan.child, plan.home, wish_of(plan), on, locked_of(plan))
+    locked = [p for p in choices_of(plan) if p.locked]
+    return workbench(plan.child, plan.home, wish_of(plan), on, locked)
+
+
+def home_workbench(child: Child, targets: Sequence[str], on: date) -> Workbench:
+    """The workbench for work in the child's own home, with the supervision it has."""
+    return workbench(child, child.home, Wish(30, tuple(targets), "home", child.home.supervision, format_id="home"), on)
 
 
 def wish_of(plan: Plan) -> Wish:
     """What was asked of a stored plan."""
-    return Wish(plan.minutes, tuple(plan.targets), plan.place, plan.supervision, tuple(plan.excluded), plan.format_id, plan.order)
+    return Wish(
+        plan.minutes,
+        tuple(plan.targets),
+        plan.place,
+        plan.supervision,
+        tuple(plan.excluded),
+        plan.format_id,
+        plan.order,
+    )
 
 
-def locked_of(plan: Plan) -> tuple[LockedBlock, ...]:
-    """The blocks of a stored plan that are kept."""
-    return tuple(LockedBlock(b.part, variant_of(b), b.minutes) for b in plan.blocks.all() if b.locked)
-
-
-def variant_of(block: PlanBlock) -> Variant:
-    """The graded activity of a stored block."""
-    return Variant(block.activity_id, tuple(block.grade))
+def choices_of(plan: Plan) -> list[PlannedBlock]:
+    """The blocks of a stored plan, in order."""
+    return [planned_of(row) for row in plan.blocks.all()]
 
 
 def recent_activities(child: Child) -> dict[str, int]:
@@ -91,7 +121,7 @@ def what_changed(plan: Plan) -> list[str]:
     """What changed since the plan was made: the child, the cupboard, both or nothing."""
     changed = []
     if plan.child.version != plan.child_version:
-        changed.append(f"what is known of {plan.child.first_name}")
+        changed.append(f"{plan.child.first_name}'s profile")
     if stock_stamp(plan.home) != plan.stock_stamp:
         changed.append(f"the cupboard of {plan.home.name}")
     return changed

@@ -8,15 +8,15 @@ from django.utils import timezone
 
 from caseload.actions import keep_point
 from caseload.checks import FieldError
-from caseload.facts import stored
+from caseload.facts import set_estimate
 from caseload.models import Child, StrandEstimate
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
-from core.progress import WORDS, decide, policy_for
+from core.progress import WORDS, StepKind, decide, policy_for
 from planning.actions import mark_used
-from progress.models import ANSWERS, DecisionRecord
+from progress.models import Answer, DecisionRecord, NoStep
 from running.actions import fold_run
 from running.models import Run
 from running.queries import WORKING_PARTS, history
@@ -47,7 +47,7 @@ def _take_in(run: Run, strand: str) -> None:
     row = StrandEstimate.objects.select_for_update().get(child=run.child, strand=strand)
     stood = _replayed(run.child, row, before=run.on)
     now = _replayed(run.child, row)
-    stored(row, now).save()
+    set_estimate(row, now).save()
     if run.sets.filter(strand=strand, part__in=WORKING_PARTS).exists():
         propose(run, strand, stood, now)
 
@@ -56,7 +56,7 @@ def replay(child: Child) -> None:
     """Work out every estimate of a child again from its start through every set on record."""
     for row in StrandEstimate.objects.select_for_update().filter(child=child):
         if history(child, row.strand):
-            stored(row, _replayed(child, row)).save()
+            set_estimate(row, _replayed(child, row)).save()
 
 
 def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> Estimate:
@@ -89,13 +89,13 @@ def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> Decisio
 
 
 @acting("decision.answer")
-def answer_decision(member: Member, decision: DecisionRecord, answer: str, why: str, kind: str = "") -> Done[DecisionRecord]:
-    """Accept a proposed step, change it to another kind, or decline it. The last two keep a word why: FieldError without."""
-    if answer not in ANSWERS[1:]:
-        raise FieldError("answer", answer, f"{answer!r} is not an answer.", f"Use one of {', '.join(ANSWERS[1:])}.")
+def answer_decision(
+    member: Member, decision: DecisionRecord, answer: Answer, why: str, kind: StepKind | NoStep = ""
+) -> Done[DecisionRecord]:
+    """Accept a proposed step, change it to another kind, or decline it. The last two keep the reason: FieldError without."""
     if answer != "accepted" and not why.strip():
-        raise FieldError("why", why, f"A {answer} step keeps the reason.", "Write a word why.")
-    if answer == "changed" and (kind not in WORDS or kind == decision.kind):
+        raise FieldError("why", why, f"A {answer} step is kept with its reason.", "Write the reason.")
+    if answer == "changed" and (not kind or kind == decision.kind):
         raise FieldError(
             "kind", kind, f"{kind!r} is not another step.", f"Use one of {', '.join(k for k in WORDS if k != decision.kind)}."
         )

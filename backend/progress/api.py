@@ -14,7 +14,7 @@ from clinic.problems import Problem
 from core.child import Child as Facts
 from core.library import ACTIVITIES
 from core.offers import Variant, grade_words
-from core.progress import by_hand, day_levels, grade_changes, help_by_day, measures, moved, standings
+from core.progress import Point, by_hand, day_levels, grade_changes, gravity, help_by_day, measures, moved, priority, standings
 from core.recording import MARKS, MEASURED, SUPPORTS
 from core.running import SetResult
 from core.skills import STRANDS
@@ -39,7 +39,7 @@ from progress.schemas import (
     ValueOut,
 )
 from running.models import Run
-from running.queries import run_for, sets_by_strand
+from running.queries import names_of, run_for, sets_by_strand
 
 router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -47,9 +47,10 @@ REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 @router.get("/caseload", response={200: list[StandingOut], 403: Problem})
 def read_caseload(request: HttpRequest) -> list[StandingOut]:
-    """The children this member may see: who is due, ready to move, stuck."""
+    """The children this member may see: those who are due first, the gravest of them on top."""
     today = timezone.localdate()
-    return [_standing(s, today) for s in queries.caseload_standing(member(request))]
+    lines = [_standing(s, today) for s in queries.caseload_standing(member(request))]
+    return sorted(lines, key=lambda c: (not c.is_due, gravity(c.standings[0].id), c.first_name))
 
 
 def _standing(s: queries.CaseloadLine, today: date) -> StandingOut:
@@ -95,9 +96,7 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
 
 
-def _strand(
-    strand: str, points: list[queries.Point], results: list[SetResult], notes: list[Note], facts: Facts
-) -> StrandProgressOut:
+def _strand(strand: str, points: list[Point], results: list[SetResult], notes: list[Note], facts: Facts) -> StrandProgressOut:
     ladder = STRANDS[strand]
     m = moved(ladder, points, day_levels(strand, results))
     return StrandProgressOut(
@@ -109,7 +108,7 @@ def _strand(
             for x in measures(results)
         ],
         hands=[HandOut(hand=h.hand, successes=h.successes, tries=h.tries) for h in by_hand(results)],
-        help=[HelpOut(on=h.on, tries=dict(h.tries)) for h in help_by_day(results)],
+        help=[HelpOut(on=h.on, tries=dict(h.tries.items())) for h in help_by_day(results)],
         marked=_marked(strand, results, notes),
     )  # fmt: skip
 
@@ -135,8 +134,8 @@ def results_out(run: Run) -> ResultsOut:
     done = {s.block for _, s in sets}
     return ResultsOut(
         run_id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, on=run.on,
-        sets=[set_out(s, strand, facts) for strand, s in sets], decisions=[decision_out(d) for d in run.decisions.order_by("strand")],
-        skipped=[b["name"] for b in run.blocks if b["id"] not in done],
+        sets=[set_out(s, strand, facts) for strand, s in sets], decisions=[decision_out(d) for d in sorted(run.decisions.order_by("strand"), key=lambda d: priority(d.kind))],
+        skipped=[name for block_id, name in names_of(run).items() if block_id not in done],
         together=[TogetherOut(run_id=r.pk, child_name=r.child.first_name) for r in queries.together_with(run)],
     )  # fmt: skip
 

@@ -1,15 +1,20 @@
 """What was decided after a run, and what the therapist said of it."""
 
+from typing import Literal, get_args
+
 from django.db import models
 from django.db.models import Q
 
 from caseload.models import Child
+from clinic.fields import one_of, only
 from clinic.models import Member
-from clinic.queries import in_clinic
-from core.progress import WORDS, Latest
+from clinic.queries import ClinicManager
+from core.progress import WORDS, Latest, StepKind
 from running.models import Run
 
-ANSWERS = ["", "accepted", "changed", "declined"]
+Answer = Literal["", "accepted", "changed", "declined"]
+ANSWERS: tuple[Answer, ...] = get_args(Answer)
+NoStep = Literal[""]
 
 
 class DecisionRecord(models.Model):
@@ -19,7 +24,7 @@ class DecisionRecord(models.Model):
     child = models.ForeignKey(Child, models.CASCADE, related_name="decisions")
     strand = models.CharField(max_length=24)
     on = models.DateField()
-    kind = models.CharField(max_length=8)
+    kind: "models.CharField[StepKind, StepKind]" = one_of(StepKind, 8)
     words = models.CharField(max_length=200)
     evidence = models.JSONField()
     would_change = models.CharField(max_length=300)
@@ -27,18 +32,18 @@ class DecisionRecord(models.Model):
     mean_after = models.FloatField()
     sd_before = models.FloatField()
     sd_after = models.FloatField()
-    answer = models.CharField(max_length=8, blank=True, default="")
-    answer_kind = models.CharField(max_length=8, blank=True, default="")
+    answer: "models.CharField[Answer, Answer]" = one_of(Answer, 8, blank=True, default="")
+    answer_kind: "models.CharField[StepKind | NoStep, StepKind | NoStep]" = one_of(StepKind, 8, blank=True, default="")
     answer_why = models.CharField(max_length=200, blank=True, default="")
 
-    objects = in_clinic("child__clinic").as_manager()
+    objects = ClinicManager("child__clinic")
 
     class Meta:
         indexes = [models.Index(fields=["child", "strand", "-on"])]
         constraints = [
             models.UniqueConstraint(fields=["run", "strand"], name="one_decision_per_run_and_strand"),
-            models.CheckConstraint(condition=Q(kind__in=list(WORDS)), name="decision_kind_known"),
-            models.CheckConstraint(condition=Q(answer__in=ANSWERS), name="decision_answer_known"),
+            only("kind", StepKind, "decision_kind_known"),
+            only("answer", Answer, "decision_answer_known"),
             models.CheckConstraint(
                 condition=Q(answer="changed", answer_kind__in=list(WORDS)) | (~Q(answer="changed") & Q(answer_kind="")),
                 name="decision_changed_to_something",
@@ -46,18 +51,20 @@ class DecisionRecord(models.Model):
         ]
 
     @property
-    def settled_kind(self) -> str:
+    def settled_kind(self) -> StepKind:
         """What is done next, after the therapist's answer: a declined step leaves things as they are."""
-        return {"changed": self.answer_kind, "declined": "hold"}.get(self.answer, self.kind)
+        if self.answer == "changed" and self.answer_kind:
+            return self.answer_kind
+        return "hold" if self.answer == "declined" else self.kind
 
     @property
     def latest(self) -> Latest:
         """This step as the list of children tells it."""
-        changed = self.answer == "changed"
-        rests_on = (
-            f"Changed by the therapist: {self.answer_why}" if changed else self.evidence[0]["words"] if self.evidence else ""
-        )
-        return Latest(self.strand, self.on, self.settled_kind, WORDS[self.answer_kind] if changed else self.words, rests_on)
+        if self.answer == "changed":
+            why = f"Changed by the therapist: {self.answer_why}"
+            return Latest(self.strand, self.on, self.settled_kind, WORDS[self.settled_kind], why)
+        why = self.evidence[0]["words"] if self.evidence else ""
+        return Latest(self.strand, self.on, self.settled_kind, self.words, why)
 
 
 class Note(models.Model):
@@ -70,7 +77,7 @@ class Note(models.Model):
     signed_by = models.ForeignKey(Member, models.PROTECT, null=True, related_name="+")
     signed_at = models.DateTimeField(null=True)
 
-    objects = in_clinic("child__clinic").as_manager()
+    objects = ClinicManager("child__clinic")
 
     class Meta:
         constraints = [
@@ -103,7 +110,7 @@ class Goal(models.Model):
     written_on = models.DateField()
     written_by = models.ForeignKey(Member, models.PROTECT)
 
-    objects = in_clinic("child__clinic").as_manager()
+    objects = ClinicManager("child__clinic")
 
     class Meta:
         ordering = ["written_on", "pk"]

@@ -54,8 +54,10 @@ def decision_for(member: Member, decision_id: int) -> DecisionRecord:
 def points_by_strand(child: Child) -> dict[str, list[Point]]:
     """Where each estimate stood after each day. One query."""
     found: dict[str, list[Point]] = defaultdict(list)
-    for strand, *point in EstimatePoint.objects.filter(child=child).order_by("on").values_list("strand", "on", "mean", "sd"):
-        found[strand].append(Point(*point))
+    for strand, on, mean, sd in (
+        EstimatePoint.objects.filter(child=child).order_by("on").values_list("strand", "on", "mean", "sd")
+    ):
+        found[strand].append(Point(on, mean, sd))
     return found
 
 

@@ -12,7 +12,7 @@ from clinic.models import Member
 from core.progress import WORDS, Step, Told, draft
 from progress.models import Amendment, Goal, GoalScore, Note
 from running.models import Run
-from running.queries import folded
+from running.queries import folded, names_of
 
 SCALE = (-2, -1, 0, 1, 2)
 
@@ -30,9 +30,9 @@ def drafted(run: Run) -> str:
     )
     return draft(
         Told(
-            run.child.first_name, run.on, sets, [b["name"] for b in run.blocks if b["id"] not in done],
+            run.child.first_name, run.on, sets, [name for block_id, name in names_of(run).items() if block_id not in done],
             {d.strand: (d.mean_before, d.mean_after) for d in decisions},
-            [Step(d.strand, d.words, d.evidence[0]["words"] if d.evidence else "", d.answer, WORDS.get(d.answer_kind, "")) for d in decisions], earlier,
+            [Step(d.strand, d.words, d.evidence[0]["words"] if d.evidence else "", d.answer, WORDS[d.answer_kind] if d.answer_kind else "") for d in decisions], earlier,
         )
     )  # fmt: skip
 

@@ -1,11 +1,17 @@
 """What the progress API shows."""
 
 from datetime import date
+from typing import Literal
 from uuid import UUID
 
 from pydantic import Field
 
 from clinic.schema import Schema
+from core.child import Hand
+from core.progress import MovementKind, StatusId, StepKind
+from core.recording import SupportLevel
+from core.running import WorkingHand
+from progress.models import Answer, NoStep
 
 
 class EvidenceOut(Schema):
@@ -25,7 +31,7 @@ class DecisionOut(Schema):
     strand: str
     strand_name: str
     on: date
-    kind: str
+    kind: StepKind
     words: str
     evidence: list[EvidenceOut]
     would_change: str
@@ -33,15 +39,15 @@ class DecisionOut(Schema):
     mean_after: float
     sd_before: float
     sd_after: float
-    answer: str
-    answer_kind: str
+    answer: Answer
+    answer_kind: StepKind | NoStep
     answer_why: str
 
 
 class StandingLine(Schema):
     """How a child stands, and why. id: new, recheck, setback, stuck, ready or steady."""
 
-    id: str
+    id: StatusId
     words: str
 
 
@@ -51,7 +57,7 @@ class StandingOut(Schema):
     id: int
     first_name: str
     age_months: float
-    hand: str
+    hand: Hand
     home_name: str
     wanted: list[str]
     last_on: date | None
@@ -71,9 +77,9 @@ class SetOut(Schema):
     strand: str
     strand_name: str
     difficulty: float
-    support: str
+    support: SupportLevel
     support_words: str
-    hand: str
+    hand: WorkingHand
     tries: int
     successes: int
     drops: int
@@ -132,7 +138,7 @@ class SeriesOut(Schema):
 class HandOut(Schema):
     """What one hand did in all."""
 
-    hand: str
+    hand: WorkingHand
     successes: int
     tries: int
 
@@ -141,14 +147,14 @@ class HelpOut(Schema):
     """How many tries were made on a day at each level of help, least first."""
 
     on: date
-    tries: dict[str, int]
+    tries: dict[SupportLevel, int]
 
 
 class MarkedOut(Schema):
     """A day marked on the line. kind: harder, easier or note."""
 
     on: date
-    kind: str
+    kind: Literal["harder", "easier", "note"]
     words: str
     run_id: UUID | None = None
 
@@ -159,7 +165,7 @@ class StrandProgressOut(Schema):
     strand: str
     name: str
     target: str
-    kind: str
+    kind: MovementKind
     words: str
     change: float
     per_week: float | None
@@ -186,6 +192,6 @@ class ProgressOut(Schema):
 class AnswerIn(Schema):
     """What the therapist says of a proposed step. kind: where it was changed, to which."""
 
-    answer: str
+    answer: Literal["accepted", "changed", "declined"]
     why: str = Field("", max_length=200)
-    kind: str = ""
+    kind: StepKind | NoStep = ""

@@ -4,13 +4,13 @@ from django.http import HttpRequest
 from ninja import Router
 
 from clinic.schema import Schema
-from core.child import ALLERGENS, PRECAUTIONS
+from core.child import ALLERGENS, PRECAUTIONS, Supervision
 from core.child import CHOICES as POLICIES
 from core.library import ACTIVITIES
 from core.materials import MEASURES
 from core.planner import FORMATS, ORDERS
-from core.progress import WORDS
-from core.recording import SUPPORTS
+from core.progress import WORDS, StepKind
+from core.recording import SUPPORTS, SupportLevel
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
 
 router = Router(tags=["words"])
@@ -20,6 +20,20 @@ class Choice(Schema):
     """An id and its words."""
 
     id: str
+    name: str
+
+
+class SupportChoice(Schema):
+    """A level of help and its words."""
+
+    id: SupportLevel
+    name: str
+
+
+class StepChoice(Schema):
+    """A next step and its words."""
+
+    id: StepKind
     name: str
 
 
@@ -48,9 +62,11 @@ class TaskOut(Choice):
 
 
 class FormatOut(Choice):
-    """A format of session and what it is for."""
+    """A session format and what it is for. supervision: the only one it is for; most_minutes: the longest it is asked for."""
 
     hint: str
+    supervision: Supervision | None
+    most_minutes: int | None
 
 
 class WordsOut(Schema):
@@ -59,11 +75,11 @@ class WordsOut(Schema):
     targets: list[Choice]
     strands: list[StrandWords]
     wanted_tasks: list[TaskOut]
-    supports: list[Choice]
+    supports: list[SupportChoice]
     allergens: list[Choice]
     precautions: list[Choice]
     policies: dict[str, list[Choice]]
-    steps: list[Choice]
+    steps: list[StepChoice]
     formats: list[FormatOut]
     orders: list[Choice]
     themes: list[str]
@@ -81,12 +97,12 @@ def words(request: HttpRequest) -> WordsOut:
             for s in STRANDS.values()
         ],
         wanted_tasks=[TaskOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
-        supports=[Choice(id=s.id, name=s.words) for s in SUPPORTS.values()],
+        supports=[SupportChoice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
-        steps=[Choice(id=k, name=v) for k, v in WORDS.items()],
+        steps=[StepChoice(id=k, name=v) for k, v in WORDS.items()],
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
-        formats=[FormatOut(id=s.id, name=s.name, hint=s.hint) for s in FORMATS.values()],
+        formats=[FormatOut.model_validate(s) for s in FORMATS.values()],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
         measures=dict(MEASURES),

@@ -1,7 +1,7 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, replace
+from dataclasses import dataclass, replace
 from datetime import date
 from typing import Any
 from uuid import UUID
@@ -13,15 +13,17 @@ from clinic.models import Member
 from core import safety
 from core.library import ACTIVITIES
 from core.offers import Variant, grade_words, neighbours
-from core.planner import Block, block_of, shared_out
+from core.planner import Block, Refusal
 from core.progress import measures, next_hand
 from core.recording import MEASURED
 from core.running import REST, Event, EventError, read_event, table
-from planning.models import Plan, PlanBlock
-from planning.shown import block_out
-from planning.workbench import Workbench, variant_of, workbench_of
+from planning.models import Plan
+from planning.workbench import Workbench, choices_of, workbench_of
+from running.frozen import FrozenBlock, FrozenGrade, FrozenMeasure
 from running.models import Run, RunEvent, SetRecord
 from running.queries import activities_of, folded, parts_of, sets_by_strand, strands_of
+
+LADDER_STEPS = 4  # one-step changes each way that a tablet may make while offline
 
 
 @dataclass(frozen=True)
@@ -43,38 +45,30 @@ def start_run(member: Member, plan: Plan, run_id: UUID, on: date) -> Done[Run]:
     begun = Run.objects.filter(pk=run_id, plan=plan).first()
     if begun is not None:
         return Done(begun, begun, plan.child_id, {"again": True})
-    run = Run.objects.create(pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=frozen_blocks(plan, on))
+    run = Run.objects.create(
+        pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=[b.plain() for b in frozen_blocks(plan, on)]
+    )
     return Done(run, run, plan.child_id, {"plan": str(plan.pk)})
 
 
-def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[dict[str, Any]]:
+def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[FrozenBlock]:
     """The plan's blocks in full, as they are run, each with the table of what to say.
 
     bench -- where it is not the plan's own: a cupboard shared with other children
     """
-    at_hand, stored = bench or workbench_of(plan, on), list(plan.blocks.all())
-    if not stored:
+    at_hand, choices = bench or workbench_of(plan, on), choices_of(plan)
+    if not choices:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
-    blocks = shared_out([_still_on_offer(at_hand, b, at) for at, b in enumerate(stored)])
-    done = _Done(plan.child, on)
-    return [_frozen_block(at_hand, block, at, done) for at, block in enumerate(blocks)]
+    found, blocks = at_hand.stand_all(choices)
+    for at, refusal in enumerate(found):
+        if isinstance(refusal, Refusal):
+            reason = f"Block {at + 1} can't be run today: {refusal.reason}"
+            raise FieldError(f"blocks.{at}", refusal.activity_id, reason, "Plan again, or take the block out.")
+    before = _Before(plan.child, on)
+    return [_frozen(at_hand, block, at, before) for at, block in enumerate(blocks)]
 
 
-def _still_on_offer(bench: Workbench, stored: PlanBlock, at: int) -> Block:
-    block = block_of(bench.request, bench.cupboard, stored.part, variant_of(stored), stored.minutes)
-    if block is None:
-        lack = bench.cupboard.lack(variant_of(stored))
-        reason = lack.reason if lack else "It is no longer on offer."
-        raise FieldError(
-            f"blocks.{at}",
-            stored.activity_id,
-            f"Block {at + 1} can't be run today: {reason}",
-            "Plan again, or take the block out.",
-        )
-    return block
-
-
-class _Done:
+class _Before:
     """What a child did before, as far as a new run asks: whose hand's turn it is, and the own record. Two queries at most."""
 
     def __init__(self, child: Child, on: date) -> None:
@@ -92,29 +86,38 @@ class _Done:
         return max((v for s in mine if s.id == "pace" for _, v in s.points), default=None)
 
 
-def _frozen_block(bench: Workbench, block: Block, at: int, done: _Done) -> dict[str, Any]:
-    says = [
-        {"tries": s.tries, "successes": s.successes, "helped": s.helped, "kind": s.kind, "words": s.words}
-        for s in table(block.count)
-    ]
-    return {
-        "id": f"b{at}", **block_out(block).model_dump(), "says": says, "grades": _grades(bench, block.variant),
-        "if_mouthed": if_mouthed(bench, block), "rest": asdict(REST), "measures": _asked(bench, block),
-        "hand": done.hand(block), "record": done.record(block),
-    }  # fmt: skip
+def _frozen(bench: Workbench, block: Block, at: int, before: _Before) -> FrozenBlock:
+    return FrozenBlock(
+        id=f"b{at}",
+        block=block,
+        says=table(block.count),
+        grades=_grades(bench, block.variant),
+        if_mouthed=tuple(if_mouthed(bench, block)),
+        rest=REST,
+        measures=_measures(bench, block),
+        hand=before.hand(block),
+        record=before.record(block),
+    )
 
 
-def _asked(bench: Workbench, block: Block) -> list[dict[str, Any]]:
+def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:
     """What this activity has read off by hand; for resistance the force of the thing in use comes ready."""
     things = {s.id: s.thing for s in bench.cupboard.stock}
     forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
-    asked = [MEASURED[m] for m in ACTIVITIES[block.variant.activity_id].measures if m in MEASURED]
-    return [
-        {"id": m.id, "name": m.name, "unit": m.unit, "lowest": m.lowest, "highest": m.highest, "step": m.step,
-         "usual": max(forces) if m.id == "newton" and forces else None,
-         "choices": list(m.choices)}
+    asked = [MEASURED[m] for m in ACTIVITIES[block.activity_id].measures if m in MEASURED]
+    return tuple(
+        FrozenMeasure(
+            id=m.id,
+            name=m.name,
+            unit=m.unit,
+            lowest=m.lowest,
+            highest=m.highest,
+            step=m.step,
+            usual=max(forces) if m.id == "newton" and forces else None,
+            choices=m.choices,
+        )
         for m in asked
-    ]  # fmt: skip
+    )
 
 
 def if_mouthed(bench: Workbench, block: Block) -> list[str]:
@@ -132,21 +135,22 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
     return found
 
 
-def _grades(bench: Workbench, here: Variant) -> list[dict[str, Any]]:
+def _grades(bench: Workbench, here: Variant) -> tuple[FrozenGrade, ...]:
     """The ladder of one-step changes a tablet may make while offline: easiest to hardest through this grade."""
-    down, up, at = [], [], here
-    while (found := neighbours(at, bench.cupboard)[0]) and len(down) < 4:
-        down.append((found.variant, found.words))
-        at = found.variant
+    easier, harder = (_one_way(bench, here, way) for way in (0, 1))
+    ladder = [*reversed(easier), (here, ""), *harder]
+    child = bench.cupboard.child
+    return tuple(FrozenGrade(grade=v.grade, words=grade_words(v, child), change=change, here=v == here) for v, change in ladder)
+
+
+def _one_way(bench: Workbench, here: Variant, way: int) -> list[tuple[Variant, str]]:
+    """The nearest grades one way, each with what to change to get there. way -- 0 easier, 1 harder"""
+    found: list[tuple[Variant, str]] = []
     at = here
-    while (found := neighbours(at, bench.cupboard)[1]) and len(up) < 4:
-        up.append((found.variant, found.words))
-        at = found.variant
-    ladder = [*reversed(down), (here, ""), *up]
-    return [
-        {"grade": list(v.grade), "words": list(grade_words(v, bench.cupboard.child)), "change": words, "here": v == here}
-        for v, words in ladder
-    ]
+    while (step := neighbours(at, bench.cupboard)[way]) and len(found) < LADDER_STEPS:
+        found.append((step.variant, step.words))
+        at = step.variant
+    return found
 
 
 @acting("run.tap")

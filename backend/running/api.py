@@ -15,13 +15,14 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.running import EVENT, Event
+from core.running import EVENT, TABLET_RULES, Event, PromptKind
 from planning.queries import group_for, plan_for
 from planning.schemas import BlockOut
 from running import actions, queries
+from running.frozen import FrozenBlock
 from running.group_actions import start_together as start_runs
 from running.models import Run
-from running.today import advice
+from running.today import AdviceKind, advice
 
 router = Router(tags=["running"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -45,7 +46,7 @@ class SuggestionOut(Schema):
     tries: int
     successes: int
     helped: bool
-    kind: str
+    kind: PromptKind
     words: str
 
 
@@ -88,11 +89,11 @@ class RunBlockOut(BlockOut):
     id: str
     says: list[SuggestionOut]
     grades: list[GradeOut]
-    if_mouthed: list[str] = []
-    rest: RestOut | None = None
-    measures: list[AskedOut] = []
-    hand: str = ""
-    record: float | None = None
+    if_mouthed: list[str]
+    rest: RestOut | None
+    measures: list[AskedOut]
+    hand: str
+    record: float | None
 
 
 class EventIn(Schema):
@@ -110,6 +111,14 @@ class EventIn(Schema):
         return handler(EVENT.core_schema)
 
 
+class TabletRulesOut(Schema):
+    """When a set counts as helped (share of its tries), and when its pace is shown (fewest tries and seconds)."""
+
+    helped_share: float
+    pace_tries: int
+    pace_seconds: float
+
+
 class RunOut(Schema):
     """A run with its blocks and everything tapped so far."""
 
@@ -121,6 +130,7 @@ class RunOut(Schema):
     hand: str
     speed: str
     help_first: bool
+    rules: TabletRulesOut
     on: date
     ended_at: datetime | None
     blocks: list[RunBlockOut]
@@ -131,7 +141,7 @@ class AdviceOut(Schema):
     """A block that would suit better at another grade today. kind: up or down."""
 
     block: str
-    kind: str
+    kind: AdviceKind
     grade: list[int]
     words: str
 
@@ -165,7 +175,7 @@ def start_together(request: HttpRequest, group_id: UUID, body: TogetherIn) -> li
     """Begin a run for every child of a group; every block is checked again for everybody within reach."""
     who = member(request)
     group = group_for(who, group_id)
-    children = [child_for(who, pk) for pk in group.answer.get("child_ids", [])]
+    children = [child_for(who, pk) for pk in group.child_ids]
     return [run_out(r) for r in start_runs(who, group, children, body.ids, timezone.localdate())]
 
 
@@ -197,5 +207,20 @@ def run_out(run: Run) -> RunOut:
     """A run as the API shows it."""
     return RunOut(
         id=run.pk, plan_id=run.plan_id, group_id=run.group_id, speed=run.child.speed_policy, child_id=run.child_id, child_name=run.child.first_name, hand=run.child.hand,
-        on=run.on, ended_at=run.ended_at, blocks=[RunBlockOut(**b) for b in run.blocks], events=queries.events_of(run), help_first=run.child.prompt_policy == "most_first",
+        on=run.on, ended_at=run.ended_at, blocks=[_block_out(b) for b in queries.blocks_of(run)], events=queries.events_of(run), help_first=run.child.prompt_policy == "most_first", rules=TabletRulesOut.model_validate(TABLET_RULES),
     )  # fmt: skip
+
+
+def _block_out(frozen: FrozenBlock) -> RunBlockOut:
+    shown = dict(BlockOut.model_validate(frozen.block))
+    return RunBlockOut.model_construct(
+        **shown,
+        id=frozen.id,
+        says=[SuggestionOut.model_validate(s) for s in frozen.says],
+        grades=[GradeOut.model_validate(g) for g in frozen.grades],
+        if_mouthed=list(frozen.if_mouthed),
+        rest=RestOut.model_validate(frozen.rest) if frozen.rest else None,
+        measures=[AskedOut.model_validate(m) for m in frozen.measures],
+        hand=frozen.hand,
+        record=frozen.record,
+    )

@@ -8,10 +8,10 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, acting, log
 from clinic.models import Member
-from core.offers import UsableCupboard
-from core.planner import safe_for_all
+from core.planner import Block, GroupBlock, Refusal, stand_together, table_for_all
+from planning.groups_actions import group_request, wish_of_group
 from planning.models import GroupSession, Plan, PlanBlock
-from planning.week_actions import GroupWish, group_request
+from planning.stored import group_from_json
 from planning.workbench import Workbench, stock_stamp
 from running.actions import frozen_blocks
 from running.models import Run
@@ -31,15 +31,16 @@ def start_together(
     if len(begun) == len(children):
         return Done([begun[c.pk] for c in children], group, None, {"again": True})
     _everybody(children, ids)
-    wish = GroupWish(group.minutes, (), str(group.answer.get("supervision", "arms_reach")))
-    request = group_request(children, group.home, wish, on)
-    stock, _ = safe_for_all(request)
+    request = group_request(children, group.home, wish_of_group(group), on)
+    found = [stand_together(request, group_from_json(plain, [c.pk for c in children])) for plain in group.blocks]
+    blocks = [_standing(b, at) for at, b in enumerate(found)]
     runs = []
-    for child, session in zip(children, request.sessions, strict=True):
-        plan = _plan(member, group, child, wish)
-        bench = Workbench(session, UsableCupboard(stock, session.child, session.setting))
-        blocks = frozen_blocks(plan, on, bench)
-        run = Run.objects.create(pk=ids[child.pk], plan=plan, child=child, by=member, on=on, blocks=blocks, group=group)
+    for place, (child, session) in enumerate(zip(children, table_for_all(request), strict=True)):
+        plan = _plan(member, group, child, [b.children[place] for b in blocks])
+        frozen = frozen_blocks(plan, on, Workbench(session))
+        run = Run.objects.create(
+            pk=ids[child.pk], plan=plan, child=child, by=member, on=on, blocks=[b.plain() for b in frozen], group=group
+        )
         log(member, "run.start", run, child.pk, {"group": str(group.pk), "plan": str(plan.pk)})
         runs.append(run)
     return Done(runs, group, None, {"children": [c.pk for c in children], "runs": [str(r.pk) for r in runs]})
@@ -51,18 +52,26 @@ def _everybody(children: Sequence[Child], ids: Mapping[int, UUID]) -> None:
         raise FieldError("ids", missing, f"No run id for {', '.join(missing)}.", "Send one for each child.")
 
 
-def _plan(member: Member, group: GroupSession, child: Child, wish: GroupWish) -> Plan:
+def _standing(found: GroupBlock | Refusal, at: int) -> GroupBlock:
+    if isinstance(found, Refusal):
+        reason = f"{found.name} can't be run today: {found.reason}"
+        raise FieldError(f"blocks.{at}", found.activity_id, reason, "Plan the group again.")
+    return found
+
+
+def _plan(member: Member, group: GroupSession, child: Child, blocks: Sequence[Block]) -> Plan:
     """The group's plan written out as this child's own."""
     plan = Plan.objects.create(
-        child=child, home=group.home, made_by=member, place=group.home.kind, supervision=wish.supervision, minutes=group.minutes,
-        targets=[], status="given", child_version=child.version, stock_stamp=stock_stamp(group.home),
-    )  # fmt: skip
-    mine = [(b, c) for b in group.answer["blocks"] for c in b["children"] if c["child"] == child.first_name]
-    if not mine or not all(c.get("grade") for _, c in mine):
-        raise FieldError("group", str(group.pk), f"{child.first_name} is not in this plan any more.", "Plan the group again.")
-    PlanBlock.objects.bulk_create(
-        PlanBlock(plan=plan, position=at, part=b["part"], activity_id=b["activity_id"], grade=c["grade"], minutes=b["minutes"],
-                  strand=c["strand"], expected=c["expected"])
-        for at, (b, c) in enumerate(mine)
-    )  # fmt: skip
+        child=child,
+        home=group.home,
+        made_by=member,
+        place=group.home.kind,
+        supervision=group.supervision,
+        minutes=group.minutes,
+        targets=[],
+        status="given",
+        child_version=child.version,
+        stock_stamp=stock_stamp(group.home),
+    )
+    PlanBlock.objects.bulk_create(PlanBlock.of(plan, at, b) for at, b in enumerate(blocks))
     return plan

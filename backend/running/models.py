@@ -7,7 +7,7 @@ from django.db.models import F, Q
 
 from caseload.models import Child
 from clinic.models import Member
-from clinic.queries import in_clinic
+from clinic.queries import ClinicManager
 from planning.models import GroupSession, Plan
 
 
@@ -25,7 +25,7 @@ class Run(models.Model):
     frozen = models.BooleanField(default=False)
     group = models.ForeignKey(GroupSession, models.SET_NULL, null=True, related_name="runs")
 
-    objects = in_clinic("child__clinic").as_manager()
+    objects = ClinicManager("child__clinic")
 
     class Meta:
         indexes = [models.Index(fields=["child", "-on"])]

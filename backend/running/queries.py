@@ -13,6 +13,7 @@ from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core.running import Event, EventError, SetResult, fold, read_event
+from running.frozen import FrozenBlock
 from running.models import Run, SetRecord
 
 WORKING_PARTS = ("main", "stretch", "daily")  # a sure win at the start says nothing about readiness
@@ -37,19 +38,29 @@ def run_to_tap(member: Member, run_id: UUID) -> Run:
     return found
 
 
+def blocks_of(run: Run) -> tuple[FrozenBlock, ...]:
+    """The plan's blocks as they stood when the run began."""
+    return tuple(FrozenBlock.model_validate(plain) for plain in run.blocks)
+
+
+def names_of(run: Run) -> dict[str, str]:
+    """The run's blocks: block id to name."""
+    return {b["id"]: b["block"]["name"] for b in run.blocks}
+
+
 def activities_of(run: Run) -> dict[str, str]:
     """The run's blocks: block id to family id."""
-    return {b["id"]: b["activity_id"] for b in run.blocks}
+    return {b["id"]: b["block"]["variant"]["activity_id"] for b in run.blocks}
 
 
 def parts_of(run: Run) -> dict[str, str]:
     """The run's blocks: block id to the part of the session each is."""
-    return {b["id"]: b["part"] for b in run.blocks}
+    return {b["id"]: b["block"]["part"] for b in run.blocks}
 
 
 def strands_of(run: Run) -> dict[str, str]:
     """The run's blocks: block id to the strand each aims at."""
-    return {b["id"]: b["strand"] for b in run.blocks}
+    return {b["id"]: b["block"]["strand"] for b in run.blocks}
 
 
 def folded(run: Run) -> tuple[SetResult, ...]:

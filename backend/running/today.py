@@ -1,14 +1,17 @@
 """What today's sets say of the grades still to come, while a run is under way."""
 
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, Literal
 
 from caseload.models import StrandEstimate
 from core.ability import from_plain
 from core.offers import Variant
 from core.running import SetResult, step_today
+from running.frozen import FrozenBlock
 from running.models import Run
-from running.queries import WORKING_PARTS, folded, strands_of
+from running.queries import WORKING_PARTS, blocks_of, folded, strands_of
+
+AdviceKind = Literal["up", "down"]
 
 
 @dataclass(frozen=True)
@@ -16,7 +19,7 @@ class Advice:
     """One block that would suit better at another grade today. kind: up or down."""
 
     block: str
-    kind: str
+    kind: AdviceKind
     grade: tuple[int, ...]
     words: str
 
@@ -33,30 +36,30 @@ def advice(run: Run) -> list[Advice]:
         StrandEstimate.objects.filter(child_id=run.child_id, strand__in=set(strands.values())).values_list("strand", "state")
     )
     found = []
-    for block in (b for b in run.blocks if b["part"] in WORKING_PARTS):
-        strand = strands[block["id"]]
+    for block in (b for b in blocks_of(run) if b.block.part in WORKING_PARTS):
+        strand = strands[block.id]
         sets = [s for s in done if strands[s.block] == strand]
         if sets and strand in states:
             found += _for_block(run, block, strand, sets, states[strand])
     return found
 
 
-def _for_block(run: Run, block: dict[str, Any], strand: str, sets: list[SetResult], state: dict[str, Any]) -> list[Advice]:
-    ladder = [tuple(g["grade"]) for g in block["grades"]]
+def _for_block(run: Run, block: FrozenBlock, strand: str, sets: list[SetResult], state: dict[str, Any]) -> list[Advice]:
+    ladder = [g.grade for g in block.grades]
     here = _grade_now(block, sets)
     if here not in ladder:
         return []
     at = ladder.index(here)
-    variants = [Variant(block["activity_id"], g) for g in ladder]
+    variants = [Variant(block.block.activity_id, g) for g in ladder]
     step = step_today(from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, variants, at, strand)
     if not step:
         return []
-    words = ", ".join(block["grades"][at + step]["words"])
+    words = ", ".join(block.grades[at + step].words)
     told = f"Today suits {'one step harder' if step > 0 else 'one step easier'}: {words}"
-    return [Advice(block["id"], "up" if step > 0 else "down", ladder[at + step], told)]
+    return [Advice(block.id, "up" if step > 0 else "down", ladder[at + step], told)]
 
 
-def _grade_now(block: dict[str, Any], sets: list[SetResult]) -> tuple[int, ...]:
+def _grade_now(block: FrozenBlock, sets: list[SetResult]) -> tuple[int, ...]:
     """The grade a block was last done at, else the planned one."""
-    mine = [s for s in sets if s.block == block["id"]]
-    return mine[-1].grade if mine else tuple(block["grade"])
+    mine = [s for s in sets if s.block == block.id]
+    return mine[-1].grade if mine else block.block.grade

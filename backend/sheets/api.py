@@ -11,13 +11,12 @@ from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from core.library import ACTIVITIES
-from core.offers import UsableCupboard, Variant
 from core.paper import PrepBlock, prep_sheet
-from core.planner import Block, block_of, format_of, shared_out
-from planning.queries import plan_for
-from planning.week_actions import home_bench
-from planning.week_api import week_for, week_out
-from planning.workbench import variant_of, workbench_of
+from core.planner import Block, format_of
+from planning.queries import plan_for, week_for
+from planning.stored import from_json
+from planning.weeks_api import week_out
+from planning.workbench import Workbench, choices_of, home_workbench, workbench_of
 from sheets import paper as on_paper
 
 router = Router(tags=["sheets"])
@@ -58,8 +57,7 @@ def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpRe
 def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
     plan = plan_for(who, plan_id)
     bench = workbench_of(plan, timezone.localdate())
-    made = (block_of(bench.request, bench.cupboard, b.part, variant_of(b), b.minutes, b.locked) for b in plan.blocks.all())
-    blocks = shared_out([b for b in made if b])
+    _, blocks = bench.stand_all(choices_of(plan))
     sheet = prep_sheet(blocks, bench.cupboard, plan.child.overrides, plan.child.first_name)
     themes = {t for b in blocks for t in ACTIVITIES[b.variant.activity_id].themes} & set(plan.child.likes)
     most_first = plan.child.prompt_policy == "most_first"
@@ -76,7 +74,7 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
     return {
         "name": b.name, "part": part, "minutes": b.minutes, "sets": b.sets, "count": b.count, "unit": b.unit, "grade": " · ".join(b.grade_words),
         "expected": b.expected_words, "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
-        "posture": f"{b.posture[:1].upper()}{b.posture[1:]}", "cues": p.cues, "watch": p.watch, "easier": p.easier, "harder": p.harder,
+        "posture": f"{b.posture[:1].upper()}{b.posture[1:]}", "cues": b.cues, "watch": b.watch, "easier": p.easier, "harder": p.harder,
         "tidy": b.tidy, "cautions": p.cautions, "say": b.say, "do_first": b.do_first,
         "things": [f"{q.wanted} {q.named}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
     }  # fmt: skip
@@ -84,21 +82,19 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
 
 def _week(who: Member, week_id: UUID) -> dict[str, Any]:
     week = week_for(who, week_id)
-    request, cupboard = home_bench(week.child, week.targets, timezone.localdate())
+    bench = home_workbench(week.child, week.targets, timezone.localdate())
     shown = week_out(week)
-    blocks = _once_each(week.days, request, cupboard)
-    sheet = prep_sheet(blocks, cupboard, week.child.overrides, week.child.first_name)
+    sheet = prep_sheet(_once_each(week.days, bench), bench.cupboard, week.child.overrides, week.child.first_name)
     return {
         "child": week.child.first_name, "starts_on": week.starts_on, "days": shown.days, "used_up": ", ".join(shown.used_up),
         "rows": [_row(p, "", week.child.hand) for p in sheet.blocks],
     }  # fmt: skip
 
 
-def _once_each(days: list[list[dict[str, Any]]], request: Any, cupboard: UsableCupboard) -> list[Block]:
+def _once_each(days: list[list[dict[str, Any]]], bench: Workbench) -> list[Block]:
     """Each activity of the week once, at its longest."""
     found: dict[str, Block] = {}
-    for stored in (b for day in days for b in day):
-        block = block_of(request, cupboard, "main", Variant(stored["activity_id"], tuple(stored["grade"])), stored["minutes"])
-        if block and (block.variant.activity_id not in found or found[block.variant.activity_id].minutes < block.minutes):
-            found[block.variant.activity_id] = block
+    for block in (bench.stand(from_json(plain)) for day in days for plain in day):
+        if isinstance(block, Block) and (block.activity_id not in found or found[block.activity_id].minutes < block.minutes):
+            found[block.activity_id] = block
     return list(found.values())

@@ -61,7 +61,7 @@ def _read(constraint: Any, low: np.ndarray, high: np.ndarray, keep: Any) -> None
             _add(row, place, factor)
         bounds = (_bound(linear.domain[0]), _bound(linear.domain[len(linear.domain) - 1]))
         _conditional(row, bounds, constraint.enforcement_literal, low, high, keep)
-        return None
+        return
     for kind, at_least, at_most in (
         ("at_most_one", -FAR, 1.0),
         ("exactly_one", 1.0, 1.0),
@@ -72,12 +72,14 @@ def _read(constraint: Any, low: np.ndarray, high: np.ndarray, keep: Any) -> None
             literals = list(getattr(constraint, kind).literals)
             conditions = list(constraint.enforcement_literal)
             if kind == "bool_and":
-                return _implies(conditions, literals, len(low), keep)
+                _implies(conditions, literals, len(low), keep)
+                return
             if conditions and kind != "bool_or":
                 raise ValueError(f"no reading for a conditional {kind}")
             literals += [-c - 1 for c in conditions]
             constant = sum(_literal(row, place, 1.0) for place in literals)
-            return keep(row, at_least - constant, at_most - constant)
+            keep(row, at_least - constant, at_most - constant)
+            return
     raise ValueError(f"no reading for {constraint}")
 
 

@@ -18,6 +18,7 @@ from planning.actions import make_plan
 from planning.models import Plan
 from planning.workbench import Wish
 from running.actions import keep_events, start_run
+from running.api import run_out
 from running.models import Run
 
 TODAY = timezone.localdate()  # the clinic's day, which is not everywhere the machine's
@@ -69,9 +70,14 @@ def run_for_child(member: Member, child: Child, on: date = TODAY) -> Run:
     return start_run(member, plan_for_child(member, child), uuid4(), on)
 
 
+def shown_blocks(run: Run) -> list[dict[str, Any]]:
+    """A run's blocks as the API shows them."""
+    return [b.model_dump(mode="json") for b in run_out(run).blocks]
+
+
 def tries(run: Run, block: int, outcomes: str, support: str = "alone", second: int = 0) -> list[dict[str, Any]]:
     """Events for one block: '1' a success, '0' a miss."""
-    shown = run.blocks[block]
+    shown = shown_blocks(run)[block]
     start = datetime(2026, 3, 2, 9, 0, tzinfo=UTC) + timedelta(seconds=second)
     return [
         {"id": str(uuid4()), "block": shown["id"], "kind": "try", "at": start + timedelta(seconds=5 * i),

@@ -50,6 +50,6 @@ def _of_each_block(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
         for strand, rung in ACTIVITIES[block.variant.activity_id].demands.items():
             if rung > request.estimates[strand].mean + 1:
                 yield f"{block.name} demands too much of {strand}"
-        expected = chance(request.estimates[block.strand], block.rung, activity_id=block.variant.activity_id)
+        expected = float(chance(request.estimates[block.strand], block.rung, activity_id=block.variant.activity_id))
         if abs(block.expected - expected) > 1e-9:
             yield f"{block.name} says {block.expected}, is {expected}"

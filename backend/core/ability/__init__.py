@@ -15,7 +15,7 @@ from core.ability.estimate import (
     start,
     update,
 )
-from core.ability.gaps import Aim, held_back, shortfalls, suggested_aims
+from core.ability.gaps import Aim, held_back, shortfalls, suggested_aims, wanted_rungs
 
 __all__ = [
     "AT_RUNG",
@@ -35,4 +35,5 @@ __all__ = [
     "start",
     "suggested_aims",
     "update",
+    "wanted_rungs",
 ]

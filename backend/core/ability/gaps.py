@@ -30,6 +30,15 @@ def shortfalls(wanted: Iterable[str], estimates: Mapping[str, Estimate]) -> list
     return sorted(found, key=lambda s: (-s.rungs, s.task, s.strand))
 
 
+def wanted_rungs(wanted: Iterable[str]) -> dict[str, int]:
+    """Return the highest rung of each strand that any of the wanted tasks requires."""
+    rungs: dict[str, int] = {}
+    for task in wanted:
+        for strand, rung in WANTED_TASKS[task].demands.items():
+            rungs[strand] = max(rungs.get(strand, 0), rung)
+    return rungs
+
+
 def held_back(task: str, estimates: Mapping[str, Estimate]) -> list[Short]:
     """Return the strands that hold one task back, most first; none when nothing it leans on is missing."""
     return [s for s in shortfalls((task,), estimates) if s.rungs > WORTH_NAMING]

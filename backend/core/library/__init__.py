@@ -1,7 +1,7 @@
 """The library: activities, household things and home recipes, a file each (see docs/library.md), checked when it loads."""
 
 from core.errors import NotThere
-from core.library.activity import Activity, Clearance
+from core.library.activity import Activity, Clearance, Cue
 from core.library.checks import LibraryError, check
 from core.library.files import load_activities, load_recipes, load_things
 from core.library.recipe import Recipe
@@ -24,6 +24,7 @@ __all__ = [
     "THINGS",
     "Activity",
     "Clearance",
+    "Cue",
     "LibraryError",
     "Recipe",
     "check",

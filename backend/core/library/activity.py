@@ -6,7 +6,7 @@ from types import MappingProxyType
 
 from core.child import Part
 from core.materials import Need, Role
-from core.recording import SupportLevel
+from core.recording import SUPPORTS, SupportLevel
 from core.skills import STRANDS
 
 
@@ -45,6 +45,11 @@ class Cue:
 
     support: SupportLevel
     words: str
+
+    @property
+    def support_words(self) -> str:
+        """The help in words."""
+        return SUPPORTS[self.support].words
 
 
 @dataclass(frozen=True)

@@ -16,7 +16,7 @@ from core.child import Part
 from core.library.activity import Activity, Axis, Clearance, Cue, Step
 from core.library.recipe import Part as Ingredient
 from core.library.recipe import Recipe
-from core.materials import FORMS, Ball, Box, Disc, Need, Ring, Rod, Role, Shape, Thing
+from core.materials import FORMS, Ball, Box, Disc, Need, Ring, Rod, Role, Shape, Texture, Thing
 from core.recording import KNOWN, MARKS, SupportLevel
 from core.safety import STEP_TAGS
 from core.skills import STRANDS
@@ -330,7 +330,7 @@ class ThingSource(_Source):
     button_cell: bool = False
     swells_in_water: bool = False
     shared_risk: bool = False
-    texture: Literal["sticky", "wet", "gritty"] | None = None
+    texture: Texture | None = None
     handed: Literal["right", "left"] | None = None
     instead: str = ""
 

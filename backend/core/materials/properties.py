@@ -7,6 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field, fields, replace
 from math import ceil
 from types import MappingProxyType
+from typing import Literal
 
 from core.materials.shapes import Shape
 
@@ -35,6 +36,7 @@ MEASURES = MappingProxyType(
     }
 )  # fmt: skip
 
+Texture = Literal["sticky", "wet", "gritty"]
 PLAUSIBLE_TIMES = 4  # how many times larger or smaller than the usual one a thing may measure; project definition
 
 
@@ -79,7 +81,7 @@ class Thing:
     swells_in_water: bool = False
     shared_risk: bool = False
     typical_count: int = 1
-    texture: str | None = None
+    texture: Texture | None = None
     handed: str | None = None
     instead: str = ""
 

@@ -1,6 +1,6 @@
 """What one cupboard can offer one child: graded activities, what fits, what could stand in, what can be made."""
 
-from core.offers.coverage import Reach, reach, starter_list
+from core.offers.coverage import Reach, most_useful_first, reach, starter_list
 from core.offers.grading import Neighbour, asks_other_hand, dials, difficulty, equals, grade_words, neighbours
 from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.substitutes import Swap, swaps
@@ -27,6 +27,7 @@ __all__ = [
     "equals",
     "grade_words",
     "makeable",
+    "most_useful_first",
     "neighbours",
     "reach",
     "roles_of",

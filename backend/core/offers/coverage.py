@@ -14,6 +14,7 @@ from core.offers.grading import difficulty
 from core.offers.usable_cupboard import Quantity, UsableCupboard, fillers
 from core.offers.variants import Variant, roles_of, variants_of
 
+AIMED_AT = 0.8  # the chance alone that a grade is chosen for: standing at its rung, by definition
 CAN_ADD = ("missing", "short")
 
 
@@ -47,6 +48,16 @@ class Reach:
         return "" if self.expected is None else chance_in_words(self.expected)
 
 
+def most_useful_first(reaches: Iterable[Reach]) -> list[Reach]:
+    """Return activities in the order of use here: nearest to 8 of 10 first, then what lacks least; what can't be done last."""
+
+    def rank(r: Reach) -> tuple[bool, float, float, str]:
+        off = 0.0 if r.expected is None else abs(r.expected - AIMED_AT)
+        return r.expected is None, off, -r.offered / r.grades, r.activity.name
+
+    return sorted(reaches, key=rank)
+
+
 def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> Reach:
     """Return how far a house reaches in one activity, for a child with this estimate in its first strand."""
     variants = list(variants_of(activity))
@@ -56,7 +67,7 @@ def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> R
     adds = Counter(lack.remedy for lack in lacks if lack.kind in CAN_ADD and cupboard.roles_missing(lack.variant) == 1)
     to_add, opens = max(adds.items(), key=lambda a: (a[1], a[0]), default=("", 0))
     chances = {v: float(chance(estimate, rungs[v], activity_id=activity.id)) for v in offers}
-    nearest = min(offers, key=lambda v: (abs(chances[v] - 0.8), v.grade), default=None)
+    nearest = min(offers, key=lambda v: (abs(chances[v] - AIMED_AT), v.grade), default=None)
     on_offer = [rungs[v] for v in offers]
     things = sorted({q.name for v in offers for q in _quantities(cupboard, v)})
     return Reach(

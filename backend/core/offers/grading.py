@@ -23,6 +23,11 @@ class Neighbour:
     words: str
     rungs: float
 
+    @property
+    def grade(self) -> tuple[int, ...]:
+        """The chosen step of each axis."""
+        return self.variant.grade
+
 
 @dataclass(frozen=True)
 class DialStep:

@@ -33,6 +33,11 @@ class Swap:
     barred: str
 
     @property
+    def grade(self) -> tuple[int, ...]:
+        """The chosen step of each axis."""
+        return self.variant.grade
+
+    @property
     def words(self) -> str:
         """The effect in words."""
         if self.barred:

@@ -89,6 +89,7 @@ class UsableCupboard:
 
     def __init__(self, stock: Iterable[Stock], child: Child, setting: Setting) -> None:
         self.child, self.setting = child, setting
+        self._made_of = stock
         judged = [(s, s.thing, safety.assess(s.thing, child, setting)) for s in stock]
         judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].usual.id))
         self.stock = tuple(j[0] for j in judged)
@@ -109,6 +110,10 @@ class UsableCupboard:
         self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer | None] = {}
         self._have = frozenset(s.usual.id for s in self.stock if s.count)
+
+    def is_of(self, stock: Iterable[Stock], child: Child, setting: Setting) -> bool:
+        """Whether this is the judged cupboard of just these things, this child and this setting."""
+        return self._made_of is stock and self.child is child and self.setting is setting
 
     def _fits_hand(self, thing: Thing) -> bool:
         return thing.handed is None or self.child.hand in (thing.handed, "not_settled")

@@ -9,7 +9,6 @@ from core.library import ACTIVITIES, THINGS
 from core.offers import UsableCupboard, neighbours, tags_of
 from core.paper.table_layout import Stands, lay_out
 from core.planner import Block
-from core.recording import MARKS, SUPPORTS
 from core.safety import Hit
 
 
@@ -41,8 +40,6 @@ class PrepBlock:
 
     block: Block
     table: tuple[Stands, ...]
-    cues: tuple[tuple[str, str], ...]
-    watch: tuple[tuple[str, str], ...]
     easier: str
     harder: str
     cautions: tuple[str, ...]
@@ -115,8 +112,6 @@ def _prepared(block: Block, cupboard: UsableCupboard, hand: Hand) -> PrepBlock:
     easier, harder = neighbours(block.variant, cupboard)
     return PrepBlock(
         block, lay_out(block.variant.activity_id, block.quantities, hand),
-        tuple((SUPPORTS[s].words, words) for s, words in block.cues),
-        tuple((MARKS[m].words, cue) for m, cue in block.watch),
         easier.words if easier else "", harder.words if harder else "", tuple(_caution(h) for h in block.verdict.hits),
     )  # fmt: skip
 

@@ -1,22 +1,36 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
+from core.planner.blocks import stand, totals
 from core.planner.candidates import left_out
 from core.planner.consumables import shared_out
 from core.planner.formats import FORMATS, ORDERS, format_of
-from core.planner.group import GroupBlock, GroupPlan, GroupRequest, plan_group, safe_for_all
+from core.planner.group import (
+    GroupBlock,
+    GroupPlan,
+    GroupRequest,
+    PlannedGroupBlock,
+    group_minutes,
+    plan_group,
+    safe_for_all,
+    stand_together,
+    table_for_all,
+)
 from core.planner.group_left_out import left_out_together
 from core.planner.request import (
     Block,
     LeftOut,
-    LockedBlock,
+    LeftOutKind,
+    PlannedBlock,
+    PlanStatus,
     Reason,
+    Refusal,
     SessionPlan,
     SessionRequest,
 )
-from core.planner.session import RequestError, block_of, plan_session, totals
+from core.planner.session import RequestError, plan_session
 from core.planner.visit_bag import Bag, Visit, pack_bag
 from core.planner.week import DAYS, WeekPlan, WeekRequest, plan_week
-from core.planner.what_if import Placed, bring_in, differences
+from core.planner.what_if import DifferenceKind, bring_in, differences
 
 __all__ = [
     "DAYS",
@@ -24,23 +38,27 @@ __all__ = [
     "ORDERS",
     "Bag",
     "Block",
+    "DifferenceKind",
     "GroupBlock",
     "GroupPlan",
     "GroupRequest",
     "LeftOut",
-    "LockedBlock",
-    "Placed",
+    "LeftOutKind",
+    "PlanStatus",
+    "PlannedBlock",
+    "PlannedGroupBlock",
     "Reason",
+    "Refusal",
     "RequestError",
     "SessionPlan",
     "SessionRequest",
     "Visit",
     "WeekPlan",
     "WeekRequest",
-    "block_of",
     "bring_in",
     "differences",
     "format_of",
+    "group_minutes",
     "left_out",
     "left_out_together",
     "pack_bag",
@@ -49,5 +67,8 @@ __all__ = [
     "plan_week",
     "safe_for_all",
     "shared_out",
+    "stand",
+    "stand_together",
+    "table_for_all",
     "totals",
 ]

@@ -12,7 +12,7 @@ from core.ability import Floats, chance
 from core.child import Part, Zone
 from core.library import ACTIVITIES
 from core.library.activity import Activity
-from core.offers import Offer, UsableCupboard, Variant, difficulty, variants_of
+from core.offers import Offer, Variant, difficulty, variants_of
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.request import LeftOut, LeftOutKind, Reason, SessionRequest
 from core.skills import STRANDS
@@ -88,14 +88,14 @@ def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | 
     return next(iter(_Weigher(request, activity, [offer]).rated(part).candidates(least_quality=0)), None)
 
 
-def all_candidates(cupboard: UsableCupboard, request: SessionRequest) -> list[Candidate]:
+def all_candidates(request: SessionRequest) -> list[Candidate]:
     """Every candidate worth a look: what is far from its band is left out wherever its part has something nearer."""
     rated: list[_Rated] = []
     locked = {b.variant.activity_id for b in request.locked}
     for activity in ACTIVITIES.values():
         if activity.id in request.excluded or activity.id in locked:
             continue
-        offers = [o for o in cupboard.offers([activity]) if too_demanding(o.variant, request) is None]
+        offers = [o for o in request.cupboard.offers([activity]) if too_demanding(o.variant, request) is None]
         weigher = _Weigher(request, activity, offers)
         for part in request.format.plays(activity) if offers else ():
             if part in request.parts and (part != "daily" or _is_daily(activity, request)):
@@ -187,13 +187,13 @@ def _uses_no_more(better: Candidate, c: Candidate) -> bool:
 GRAVEST: tuple[LeftOutKind, ...] = ("barred", "hand", "short", "missing", "too_hard", "too_easy", "not_chosen", "excluded")
 
 
-def left_out(cupboard: UsableCupboard, request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
+def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
     """What a therapist may miss: families that train a target strand and are not in the plan, with why."""
     found = []
     for activity in ACTIVITIES.values():
         strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]
         if strands and activity.id not in chosen:
-            found.append(_why_left_out(activity, strands[0], cupboard, request))
+            found.append(_why_left_out(activity, strands[0], request))
     return gravest_first(found)
 
 
@@ -202,19 +202,19 @@ def gravest_first(found: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
     return tuple(sorted(found, key=lambda item: (GRAVEST.index(item.kind), item.name)))
 
 
-def _why_left_out(activity: Activity, strand: str, cupboard: UsableCupboard, request: SessionRequest) -> LeftOut:
-    kind, reason, remedy = _why(activity, strand, cupboard, request)
+def _why_left_out(activity: Activity, strand: str, request: SessionRequest) -> LeftOut:
+    kind, reason, remedy = _why(activity, strand, request)
     return LeftOut(activity.id, activity.name, kind, reason, remedy, strand)
 
 
-def _why(activity: Activity, strand: str, cupboard: UsableCupboard, request: SessionRequest) -> tuple[LeftOutKind, str, str]:
+def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[LeftOutKind, str, str]:
     """Kind, reason and remedy, looking at the grade nearest to the child first."""
     mean = request.estimates[strand].mean
     ranked = sorted(variants_of(activity), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
     if activity.id in request.excluded:
         return "excluded", "Taken out by you.", "Put it back in the tray."
-    offers = [v for v in ranked if cupboard.offer(v)]
-    lack = cupboard.lack(ranked[0])
+    offers = [v for v in ranked if request.cupboard.offer(v)]
+    lack = request.cupboard.lack(ranked[0])
     if not offers:
         assert lack is not None
         return lack.kind, lack.reason, lack.remedy

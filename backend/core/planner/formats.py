@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
 from types import MappingProxyType
 
-from core.child import PARTS, Part, Zone
+from core.child import PARTS, Part, Supervision, Zone
 from core.errors import NotThere
 from core.library.activity import Activity
 
@@ -69,6 +69,8 @@ class Format:
     any_strand   -- whether main work may train strands outside the chosen targets
     equal        -- whether all main blocks have the same minutes (children change places together)
     one_kit      -- whether one thing has to be in every block
+    supervision  -- the only supervision it is for, where there is just one
+    most_minutes -- the longest it is asked for, where it is a short one
     """
 
     id: str
@@ -86,6 +88,8 @@ class Format:
     equal: bool = False
     one_kit: bool = False
     ending: str = ""
+    supervision: Supervision | None = None
+    most_minutes: int | None = None
 
 
 def _minutes(**changed: tuple[int, int]) -> Mapping[str, tuple[int, int]]:
@@ -103,12 +107,13 @@ FORMATS = MappingProxyType(
                 _minutes(warm_up=(4, 12), main=(4, 12), daily=(3, 12)), any_strand=True,
                 names=MappingProxyType({**PART_NAMES, "warm-up": "Box 1: hands", "main": "Box 2: paper", "daily": "Box 3: self-care"}),
             ),
-            Format("home", "One or two activities", "Short, from what the house has.", _only_main, MappingProxyType({}), (1, 2)),
+            Format("home", "One or two activities", "Short, from what the house has.", _only_main, MappingProxyType({}), (1, 2), most_minutes=20),
             Format(
                 "alone", "Independent box", "Only what is managed alone; finished without an adult.", _managed_alone,
                 MappingProxyType({}), (2, 4), _minutes(main=(3, 10)), MappingProxyType({"main": Zone(0.90, 0.995)}),
                 MappingProxyType({**PART_NAMES, "main": "Alone"}), any_strand=True,
                 ending="Put a picture of the finished row in the lid of the box.",
+                supervision="box",
             ),
             Format(
                 "stations", "Stations", "Equal stations, changed on a signal.", _only_main, MappingProxyType({}), (3, 5),

@@ -5,25 +5,26 @@ waiting: two activities run side by side for the same minutes, half of the child
 """
 
 from collections import defaultdict
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from math import ceil
 from typing import Any
 
 from core.child import Part
-from core.library import ACTIVITIES
+from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
 from core.materials import Stock
-from core.offers import Offer, UsableCupboard
+from core.offers import Offer, Variant
+from core.planner.blocks import block_from, candidate_of
 from core.planner.candidates import QUALITY, Candidate, all_candidates
 from core.planner.model import SET_OUT, STEP, run, whole_minutes
 from core.planner.objective import STRAND_STEPS
-from core.planner.request import Block, PlanStatus, SessionRequest
-from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, block_from, check_request
+from core.planner.request import Block, PlannedBlock, PlanStatus, Refusal, SessionRequest
+from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, check_request
 from core.safety import assess
 
 MOST_CHILDREN = 6
-PARTS = ("opener", "main", "tidy")
+PARTS: tuple[Part, ...] = ("opener", "main", "tidy")
 MOST_MAIN = 4
 STANDING = frozenset({"wall", "floor", "water", "tube", "edge"})  # forms several children use at once
 IN_REACH = frozenset({"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy"})
@@ -33,7 +34,10 @@ TENTHS = 10
 
 @dataclass(frozen=True)
 class GroupRequest:
-    """Children at one table: a session request each, all with the same cupboard, setting and minutes."""
+    """Children at one table: a session request each, all with the same cupboard, setting and minutes.
+
+    names -- what each is called in reasons; two may be called the same
+    """
 
     names: tuple[str, ...]
     sessions: tuple[SessionRequest, ...]
@@ -48,16 +52,21 @@ class Shared:
     have: int
     own_pot: bool
 
+    @property
+    def named(self) -> str:
+        """The name for as many as are wanted, in lower case."""
+        return THINGS[self.thing_id].named(self.wanted)
+
 
 @dataclass(frozen=True)
 class GroupBlock:
-    """One shared activity: each child's own block, by name; turns: run beside another, half of the children at each."""
+    """One shared activity: each child's own block, in the order of the request; turns: beside another, half of the children at each."""
 
     part: Part
     activity: Activity
     minutes: int
     turns: bool
-    children: Mapping[str, Block]
+    children: tuple[Block, ...]
     things: tuple[Shared, ...]
 
 
@@ -101,8 +110,8 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     Raises RequestError for fewer than two or more than six children, or where cupboards, settings or minutes differ.
     """
     _check(request)
-    stock, kept_away = safe_for_all(request)
-    sessions = tuple(replace(s, stock=stock, format_id="parts", parts=PARTS, locked=()) for s in request.sessions)
+    _, kept_away = safe_for_all(request)
+    sessions = table_for_all(request)
     found = shared_candidates(sessions)
     if not any(t.part == "main" for t in found):
         return GroupPlan("infeasible", kept_away=kept_away, reason="no one activity here fits every child's rung with enough for all",
@@ -111,8 +120,8 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     if status == "infeasible":
         return GroupPlan("infeasible", kept_away=kept_away, reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
                          fix="Give it ten minutes more.")  # fmt: skip
-    blocks = tuple(_block(t, m, turns, request.names, sessions) for t, m, turns in _in_order(chosen))
-    return GroupPlan(status, blocks, minutes_of(chosen), well_spent, bound, kept_away)
+    blocks = tuple(group_block(t, m, turns, sessions) for t, m, turns in _in_order(chosen))
+    return GroupPlan(status, blocks, group_minutes(blocks), well_spent, bound, kept_away)
 
 
 def _check(request: GroupRequest) -> None:
@@ -164,9 +173,8 @@ def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
 
 def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
     """A child's best grade of each activity in each part, by (family, part)."""
-    cupboard = UsableCupboard(session.stock, session.child, session.setting)
     best: dict[tuple[str, Part], Candidate] = {}
-    for c in all_candidates(cupboard, session):
+    for c in all_candidates(session):
         key = (c.activity.id, c.part)
         if key not in best or (-c.quality, c.offer.variant.grade) < (-best[key].quality, best[key].offer.variant.grade):
             best[key] = c
@@ -200,7 +208,7 @@ def enough(each: Sequence[Candidate], children: int) -> bool:
 Chosen = list[tuple[Together, int, bool]]
 
 
-def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tuple[str, Chosen, float, float]:
+def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tuple[PlanStatus, Chosen, float, float]:
     """Return status, what is chosen with its minutes and whether by turns, well-spent minutes a child, and their bound."""
     from ortools.sat.python import cp_model
 
@@ -229,13 +237,11 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
 
 
 def _set_up(t: Together) -> int:
-    things = {thing for c in t.each for thing in c.kit}
-    return ceil((t.activity.setup_minutes + t.activity.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * len(things)
+    return _set_up_steps(t.activity, len({thing for c in t.each for thing in c.kit}))
 
 
-def minutes_of(chosen: Chosen) -> float:
-    """The minutes of a group session, setting up counted block by block."""
-    return sum(m + _set_up(t) / STEP for t, m, _ in chosen)
+def _set_up_steps(activity: Activity, things: int) -> int:
+    return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * things
 
 
 def _turns(model: Any, found: list[Together], take: list[Any], spend: list[Any]) -> None:
@@ -305,8 +311,45 @@ def _in_order(chosen: Chosen) -> Chosen:
     return [*opener, *mixed, *tidy]
 
 
-def _block(t: Together, minutes: int, turns: bool, names: Sequence[str], sessions: Sequence[SessionRequest]) -> GroupBlock:
-    children = {n: block_from(c, minutes, s) for n, c, s in zip(names, t.each, sessions, strict=True)}
+def group_block(t: Together, minutes: int, turns: bool, sessions: Sequence[SessionRequest]) -> GroupBlock:
+    """Return an activity that suits all as a block: each child's own, and how many things they want at once."""
+    children = tuple(block_from(c, minutes, s) for c, s in zip(t.each, sessions, strict=True))
     at_once = t.each[: ceil(len(t.each) / 2)] if turns else t.each
     things = tuple(sorted(wanted_by(at_once).values(), key=lambda s: s.thing_id))
-    return GroupBlock(t.part, ACTIVITIES[t.activity.id], minutes, turns, children, things)
+    return GroupBlock(t.part, t.activity, minutes, turns, children, things)
+
+
+@dataclass(frozen=True)
+class PlannedGroupBlock:
+    """A shared block as it was chosen: each child's own grade, in the order of the request."""
+
+    part: Part
+    minutes: int
+    turns: bool
+    variants: tuple[Variant, ...]
+
+
+def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBlock | Refusal:
+    """Return a shared block as it stands today, things that are barred for one off the table for all; or why it can't stand."""
+    sessions = table_for_all(request)
+    each = []
+    for name, session, variant in zip(request.names, sessions, planned.variants, strict=True):
+        found = candidate_of(PlannedBlock(planned.part, variant, planned.minutes), session)
+        if isinstance(found, Refusal):
+            return replace(found, reason=f"For {name}: {found.reason}")
+        each.append(found)
+    activity = ACTIVITIES[planned.variants[0].activity_id]
+    return group_block(Together(activity, planned.part, tuple(each), not planned.turns), planned.minutes, planned.turns, sessions)
+
+
+def table_for_all(request: GroupRequest) -> tuple[SessionRequest, ...]:
+    """Each child's session with the one cupboard that is safe for all of them."""
+    stock, _ = safe_for_all(request)
+    return tuple(replace(s, stock=stock, format_id="parts", parts=PARTS, locked=()) for s in request.sessions)
+
+
+def group_minutes(blocks: Sequence[GroupBlock]) -> float:
+    """The minutes of a group session, setting up counted block by block."""
+    things = [{q.stock_id for c in b.children for q in c.quantities} for b in blocks]
+    set_up = (_set_up_steps(b.activity, len(t)) for b, t in zip(blocks, things, strict=True))
+    return sum(b.minutes for b in blocks) + sum(set_up) / STEP

@@ -3,27 +3,24 @@
 from dataclasses import replace
 from math import ceil
 
-from core.offers import UsableCupboard
 from core.planner.candidates import gravest_first, left_out
-from core.planner.group import PARTS, GroupPlan, GroupRequest, best_each, safe_for_all, shared_candidates
+from core.planner.group import GroupRequest, best_each, shared_candidates, table_for_all
 from core.planner.request import LeftOut
 
 FITS = frozenset({"not_chosen"})
 NO_ONE_PART = "A sure win for one child and main work for another: no single part suits everyone."
 
 
-def left_out_together(request: GroupRequest, plan: GroupPlan) -> tuple[LeftOut, ...]:
-    """Return what a therapist may miss in a group's plan: activities for the targets, each with the first child it does not suit.
+def left_out_together(request: GroupRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
+    """Return what a therapist may miss in a group's plan of these activities: activities for the targets, each with the first child it does not suit.
 
     What suits everybody in one part is short of things where there is not enough for half of the children.
     """
-    stock, _ = safe_for_all(request)
-    sessions = tuple(replace(s, stock=stock, format_id="parts", parts=PARTS, locked=()) for s in request.sessions)
-    chosen = frozenset(b.activity.id for b in plan.blocks)
+    sessions = table_for_all(request)
     shared = {t.activity.id for t in shared_candidates(sessions)}
     found: dict[str, LeftOut] = {}
     for name, session in zip(request.names, sessions, strict=True):
-        for item in left_out(UsableCupboard(stock, session.child, session.setting), session, chosen):
+        for item in left_out(session, chosen):
             if item.kind not in FITS and (item.activity_id not in found or found[item.activity_id].kind in FITS):
                 found[item.activity_id] = replace(item, reason=f"For {name}: {item.reason}")
             found.setdefault(item.activity_id, item)

@@ -7,11 +7,13 @@ from typing import Literal
 
 from core.ability import Estimate, chance_in_words
 from core.child import PARTS, Child, Part, Setting, Zone, Zones
+from core.library import Cue
 from core.materials import Stock
-from core.offers import LackKind, Quantity, Variant
+from core.offers import LackKind, Quantity, UsableCupboard, Variant
 from core.planner.formats import Format, format_of
-from core.recording import SupportLevel
+from core.recording import MARKS
 from core.safety import Verdict
+from core.skills import STRANDS
 
 PlanStatus = Literal["optimal", "feasible", "infeasible", "given"]
 SHORTEST_SESSION = 5  # minutes, project definition
@@ -19,12 +21,16 @@ LONGEST_SESSION = 90  # minutes, project definition
 
 
 @dataclass(frozen=True)
-class LockedBlock:
-    """A block the therapist keeps: its part, its grade and its minutes."""
+class PlannedBlock:
+    """A block as it was chosen: its part, its grade, its minutes. Everything else is worked out from it.
+
+    The one shape in which blocks of sessions, weeks and groups are stored. locked -- kept when planning again
+    """
 
     part: Part
     variant: Variant
     minutes: int
+    locked: bool = False
 
 
 @dataclass(frozen=True)
@@ -45,13 +51,22 @@ class SessionRequest:
     minutes: int
     targets: tuple[str, ...]
     recent: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
-    locked: tuple[LockedBlock, ...] = ()
+    locked: tuple[PlannedBlock, ...] = ()
     excluded: frozenset[str] = frozenset()
     parts: tuple[str, ...] = PARTS
     zones: Zones = field(default_factory=Zones)
     tiring_share: float = 0.45
     format_id: str = "parts"
     order: str = "precision_first"
+    usable: UsableCupboard | None = field(default=None, compare=False, repr=False)
+
+    @property
+    def cupboard(self) -> UsableCupboard:
+        """The cupboard as this child may use it in this setting, judged once and kept."""
+        if self.usable is None or not self.usable.is_of(self.stock, self.child, self.setting):
+            object.__setattr__(self, "usable", UsableCupboard(self.stock, self.child, self.setting))
+        assert self.usable is not None
+        return self.usable
 
     @property
     def format(self) -> Format:
@@ -70,6 +85,24 @@ class Reason:
     term: str
     factor: float
     words: str
+
+
+@dataclass(frozen=True)
+class Watched:
+    """A mark to watch for, and what to do when it is seen."""
+
+    id: str
+    cue: str
+
+    @property
+    def words(self) -> str:
+        """The mark in words."""
+        return MARKS[self.id].words
+
+    @property
+    def may_mean(self) -> str:
+        """What it may mean."""
+        return MARKS[self.id].may_mean
 
 
 @dataclass(frozen=True)
@@ -96,8 +129,8 @@ class Block:
     beat: str
     setup: str
     posture: str
-    cues: tuple[tuple[SupportLevel, str], ...]
-    watch: tuple[tuple[str, str], ...]
+    cues: tuple[Cue, ...]
+    watch: tuple[Watched, ...]
     tidy: str
     locked: bool = False
 
@@ -109,13 +142,42 @@ class Block:
     @property
     def say(self) -> str:
         """The spoken cue, whatever order the cues are in."""
-        return next((words for support, words in self.cues if support == "spoken"), "")
+        return next((c.words for c in self.cues if c.support == "spoken"), "")
 
     @property
     def do_first(self) -> str:
         """What to do before anything is said, where most help comes first; else nothing."""
-        support, words = self.cues[0] if self.cues else ("spoken", "")
-        return "" if support == "spoken" else words
+        return "" if not self.cues or self.cues[0].support == "spoken" else self.cues[0].words
+
+    @property
+    def activity_id(self) -> str:
+        """The activity."""
+        return self.variant.activity_id
+
+    @property
+    def grade(self) -> tuple[int, ...]:
+        """The chosen step of each axis."""
+        return self.variant.grade
+
+    @property
+    def strand_name(self) -> str:
+        """The strand it aims at, in words."""
+        return STRANDS[self.strand].name
+
+    @property
+    def target(self) -> str:
+        """The target it aims at."""
+        return STRANDS[self.strand].target
+
+
+@dataclass(frozen=True)
+class Refusal:
+    """Why a chosen block can't stand today, and what would let it."""
+
+    activity_id: str
+    name: str
+    reason: str
+    remedy: str
 
 
 LeftOutKind = Literal[LackKind, "too_hard", "too_easy", "not_chosen", "excluded"]

@@ -1,20 +1,17 @@
 """A session: plan it, explain it, and answer when a hand changes it."""
 
 from dataclasses import replace
-from itertools import pairwise
-from math import ceil
 
-from core.child import PARTS, Part, cue_for, for_child
-from core.library import ACTIVITIES, Activity
-from core.offers import Offer, Quantity, UsableCupboard, Variant, checked_variant, grade_words
-from core.planner.candidates import QUALITY, Candidate, all_candidates, candidate, left_out, undominated
+from core.child import PARTS
+from core.library import ACTIVITIES
+from core.offers import checked_variant
+from core.planner.blocks import as_block, candidate_of, totals
+from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out, undominated
 from core.planner.consumables import shared_out
 from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
-from core.planner.model import SET_OUT, STEP, Choice, Limits, solve
-from core.planner.objective import STRAND_STEPS
-from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Block, LockedBlock, SessionPlan, SessionRequest
-from core.recording import SupportLevel
+from core.planner.model import Choice, Limits, solve
+from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Refusal, SessionPlan, SessionRequest
 from core.skills import STRANDS, TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
@@ -29,28 +26,26 @@ class RequestError(ValueError):
         self.field = field
 
 
-def plan_session(request: SessionRequest, cupboard: UsableCupboard | None = None) -> SessionPlan:
+def plan_session(request: SessionRequest) -> SessionPlan:
     """Return the best session for a request: blocks in order, each with why, and what was left out.
 
-    house -- the cupboard already judged for this child and setting, where the caller has it
     The same request always gives the same plan. A request nothing can satisfy gives status
-    `impossible`, with the reason and the shortest fix.
+    `infeasible`, with the reason and the shortest fix.
     Raises RequestError for minutes out of range or an unknown target.
     """
     check_request(request)
-    cupboard = cupboard or UsableCupboard(request.stock, request.child, request.setting)
-    locked = [_locked_candidate(b, cupboard, request) for b in request.locked]
-    missing = [b for b, c in zip(request.locked, locked, strict=True) if c is None]
-    if missing:
-        return _lock_impossible(missing[0].variant, cupboard)
-    found = [c for c in locked if c] + undominated(all_candidates(cupboard, request))
+    locked = [candidate_of(b, request) for b in request.locked]
+    for kept in locked:
+        if isinstance(kept, Refusal):
+            return _lock_refused(kept)
+    found = [c for c in locked if isinstance(c, Candidate)] + undominated(all_candidates(request))
     fixed = {i: b.minutes for i, b in enumerate(request.locked)}
     if not any(c.part in ("main", "stretch") for c in found):
-        return _nothing_to_train(cupboard, request)
+        return _nothing_to_train(request)
     choice, dropped = _roomiest(found, fixed, request)
     if choice.status == "infeasible":
-        return _no_room(found, fixed, cupboard, request)
-    plan = _plan(choice, cupboard, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=found)
+        return _no_room(found, fixed, request)
+    plan = _plan(choice, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=found)
     return replace(plan, notes=(*plan.notes, *(f"No room for {d} in {request.minutes} minutes." for d in dropped)))
 
 
@@ -66,7 +61,7 @@ def check_request(request: SessionRequest) -> None:
     for target in request.targets:
         if target not in TARGETS:
             raise RequestError("targets", f"{target!r} is not a target. Use one of {', '.join(TARGETS)}.")
-    if request.format.id == "alone" and request.setting.supervision != "box":
+    if request.format.supervision not in (None, request.setting.supervision):
         raise RequestError(
             "format_id", "An independent box is for when no adult helps. Choose “independent box” as supervision too."
         )
@@ -99,26 +94,14 @@ def _coverable(found: list[Candidate], request: SessionRequest) -> tuple[str, ..
     return covered if request.minutes >= 20 else covered[:1]
 
 
-def _locked_candidate(block: LockedBlock, cupboard: UsableCupboard, request: SessionRequest) -> Candidate | None:
-    offer = cupboard.offer(block.variant)
-    made = candidate(offer, block.part, request) if offer else None
-    if made is None and offer is not None:
-        made = candidate(offer, "opener", request)
-        made = replace(made, part=block.part) if made else None
-    return made
+def _lock_refused(refusal: Refusal) -> SessionPlan:
+    reason = f"“{refusal.name}” is locked, but {refusal.reason[0].lower()}{refusal.reason[1:]}"
+    return SessionPlan("infeasible", reason=reason, fix=refusal.remedy)
 
 
-def _lock_impossible(variant: Variant, cupboard: UsableCupboard) -> SessionPlan:
-    lack = cupboard.lack(variant)
-    name = ACTIVITIES[variant.activity_id].name
-    reason = lack.reason if lack else "it trains nothing this child has an estimate for."
-    return SessionPlan("infeasible", reason=f"“{name}” is locked, but {reason[0].lower()}{reason[1:]}",
-                       fix=lack.remedy if lack else f"Unlock “{name}”.")  # fmt: skip
-
-
-def _nothing_to_train(cupboard: UsableCupboard, request: SessionRequest) -> SessionPlan:
+def _nothing_to_train(request: SessionRequest) -> SessionPlan:
     """Say what stops most of the target's activities, and the one thing that would open one."""
-    out = left_out(cupboard, request, frozenset())
+    out = left_out(request, frozenset())
     names = " and ".join(TARGETS[t].name.lower() for t in request.targets)
     first = next((o for o in out if o.kind in ("missing", "short", "hand")), out[0] if out else None)
     reason = f"nothing in this house trains {names} safely at this child's rung"
@@ -153,9 +136,9 @@ def _given_up_words(limit: str) -> str:
     }[limit]  # fmt: skip
 
 
-def _no_room(found: list[Candidate], fixed: dict[int, int], cupboard: UsableCupboard, request: SessionRequest) -> SessionPlan:
+def _no_room(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> SessionPlan:
     """Find by the solver the fewest limits to give up, and say what that means."""
-    out = left_out(cupboard, request, frozenset())
+    out = left_out(request, frozenset())
     less = smallest(found, fixed, limits_of(found, request), LIMITS_ORDER)
     if less is None:
         return SessionPlan(
@@ -188,12 +171,10 @@ def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str,
     }.get(limit) or (f"there is no room for {_given_up_words(limit)}", "Give the session more minutes.")
 
 
-def _plan(
-    choice: Choice, cupboard: UsableCupboard, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]
-) -> SessionPlan:
+def _plan(choice: Choice, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:
     pairs = in_order(list(choice.chosen), request.order)
     chosen = frozenset(c.activity.id for c, _ in pairs)
-    blocks = shared_out([_block(c, m, request, c.activity.id in locked, _beaten(c, pool, chosen)) for c, m in pairs])
+    blocks = shared_out([as_block(c, m, request, c.activity.id in locked, _beaten(c, pool, chosen)) for c, m in pairs])
     plan = totals(blocks)
     notes = tuple(
         f"Nothing here fits the {p}."
@@ -201,7 +182,7 @@ def _plan(
         if p in request.parts and p in request.format.must and p not in {c.part for c in pool}
     )
     notes += (request.format.ending,) if request.format.ending else ()
-    return replace(plan, status=choice.status, left_out=left_out(cupboard, request, chosen), bound=choice.bound, notes=notes)
+    return replace(plan, status=choice.status, left_out=left_out(request, chosen), bound=choice.bound, notes=notes)
 
 
 def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
@@ -224,83 +205,3 @@ def in_order(pairs: list[tuple[Candidate, int]], order: str = "precision_first")
     tired, easy = iter(tiring), iter(calm)
     by_part["main"] = [next(tired) if i in slots else next(easy) for i in range(len(main))]
     return [x for p in PARTS for x in by_part[p]]
-
-
-def block_of(
-    request: SessionRequest, cupboard: UsableCupboard, part: Part, variant: Variant, minutes: int, locked: bool = False
-) -> Block | None:
-    """Return a block as it would stand in a plan, for any grade this house offers; None where it offers none."""
-    offer = cupboard.offer(variant)
-    made = candidate(offer, part, request) if offer else None
-    if made is None and offer is not None:
-        made = candidate(offer, "opener", request)
-        made = replace(made, part=part) if made else None
-    return _block(made, minutes, request, locked, "") if made else None
-
-
-def block_from(c: Candidate, minutes: int, request: SessionRequest, sets: int = 1) -> Block:
-    """Return a candidate as a block with this many sets: the session_format of home, group and bag plans."""
-    made = _block(c, minutes, request, False, "")
-    return replace(made, sets=sets, quantities=tuple(_for_sets(q, sets) for q in c.offer.quantities))
-
-
-def _block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, beat: str) -> Block:
-    f, offer = c.activity, c.offer
-    sets = _sets(offer, minutes)
-    return Block(
-        c.part, offer.variant, f.name, c.strand, c.rung, grade_words(offer.variant, request.child), minutes, sets,
-        offer.count, f.unit, tuple(_for_sets(q, sets) for q in offer.quantities), c.expected, f.tiring,
-        ceil((f.setup_minutes + f.tidy_minutes) * STEP - 1e-9) / STEP, minutes * c.quality / QUALITY, offer.verdict, c.why, beat,
-        for_child(f.setup, request.child), f.posture, _cues(f, request),
-        _watch(f, request), f.tidy, locked,
-    )  # fmt: skip
-
-
-def _sets(offer: Offer, minutes: int) -> int:
-    """How many sets fit the minutes, and the consumables."""
-    room = [q.have // max(q.wanted, 1) for q in offer.quantities if q.single_use]
-    return max(1, min([minutes // SET_MINUTES, *room]))
-
-
-def _for_sets(q: Quantity, sets: int) -> Quantity:
-    return replace(q, wanted=q.wanted * sets) if q.single_use else q
-
-
-def _cues(f: Activity, request: SessionRequest) -> tuple[tuple[SupportLevel, str], ...]:
-    """Each cue's help and words, in the order this child's prompt policy goes: least help first, or most."""
-    said = tuple((q.support, for_child(q.words, request.child)) for q in f.cues)
-    return said if request.child.prompt_policy == "least_first" else said[::-1]
-
-
-def _watch(f: Activity, request: SessionRequest) -> tuple[tuple[str, str], ...]:
-    """Each mark to watch and what to do when it is seen, by this child's policies."""
-    on_tool = "tool_grasp" in f.trains or "tool_grasp" in f.demands
-    return tuple((mark, cue_for(mark, request.child, on_tool)) for mark in f.watch)
-
-
-def totals(blocks: tuple[Block, ...]) -> SessionPlan:
-    """Return the sums of a row of blocks: minutes with setting up, well-spent and tiring minutes."""
-    things = {q.stock_id for b in blocks for q in b.quantities}
-    minutes = sum(b.minutes + b.setup_minutes for b in blocks) + SET_OUT * len(things)
-    by_strand: dict[str, float] = {}
-    for b in blocks:
-        by_strand[b.strand] = by_strand.get(b.strand, 0.0) + b.well_spent
-    return SessionPlan("given", blocks, minutes=minutes, well_spent=sum(map(_counted, by_strand.values())),
-                       tiring_minutes=sum(b.minutes for b in blocks if b.tiring), notes=_order_notes(blocks))  # fmt: skip
-
-
-def _counted(minutes: float) -> float:
-    """Minutes of one strand after each further one counts less."""
-    total = 0.0
-    for wide, share in STRAND_STEPS:
-        total += min(minutes, wide) * share
-        minutes = max(0.0, minutes - wide)
-    return total
-
-
-def _order_notes(blocks: tuple[Block, ...]) -> tuple[str, ...]:
-    return tuple(
-        f"Two tiring blocks together: {a.name}, then {b.name}. Put something light between them."
-        for a, b in pairwise(blocks)
-        if a.tiring and b.tiring
-    )

@@ -1,6 +1,6 @@
 """A home week: which days, which one or two activities, how long, so that practice is spaced and nothing runs out.
 
-One objective, in well-spent minutes. Hard limits: the family's free days and minutes, one or two activities a day,
+One objective, in well-spent minutes. Hard limits: the family's days and minutes, one or two activities a day,
 no activity on two days running, few different activities in a week, consumables that last, the supervision of that home.
 """
 
@@ -11,11 +11,12 @@ from math import ceil
 from typing import Any
 
 from core.child import Zone
-from core.offers import Quantity, UsableCupboard
+from core.offers import Quantity
+from core.planner.blocks import block_from
 from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out
 from core.planner.model import STEP, run, whole_minutes
 from core.planner.request import Block, LeftOut, PlanStatus, SessionRequest
-from core.planner.session import RequestError, block_from, check_request
+from core.planner.session import RequestError, check_request
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 LEAST_DAY, MOST_DAY = 5, 20  # minutes of one activity at home; common practice
@@ -33,21 +34,21 @@ class WeekRequest:
     """What a home week is planned from.
 
     session  -- the child, the home's cupboard and setting, estimates, targets, what was done lately
-    free     -- minutes the family has on each of seven days, Monday first; 0 where there is no time
+    minutes_by_day -- minutes the family has on each of seven days, Monday first; 0 where there is no time
     a_day    -- most activities on one day: 1 or 2
     """
 
     session: SessionRequest
-    free: tuple[int, ...]
+    minutes_by_day: tuple[int, ...]
     a_day: int = 1
 
 
 @dataclass(frozen=True)
 class Day:
-    """One day of the week: its name, the family's minutes, and the activities, none on a free day."""
+    """One day of the week: its name, the family's minutes, and the activities, none where there is no time."""
 
     name: str
-    free: int
+    available: int
     blocks: tuple[Block, ...] = ()
 
     @property
@@ -70,19 +71,18 @@ class WeekPlan:
     fix: str = ""
 
 
-def plan_week(request: WeekRequest, cupboard: UsableCupboard | None = None) -> WeekPlan:
+def plan_week(request: WeekRequest) -> WeekPlan:
     """Return the best week for one child at home. The same request always gives the same week.
 
     Raises RequestError when the days are not seven, minutes are not 0 to 90, or a_day is not 1 or 2.
     """
     _check(request)
     session = _as_home(request)
-    cupboard = cupboard or UsableCupboard(session.stock, session.child, session.setting)
-    found = week_candidates(cupboard, session)
-    if not any(minutes >= LEAST_DAY for minutes in request.free):
+    found = week_candidates(session)
+    if not any(minutes >= LEAST_DAY for minutes in request.minutes_by_day):
         return WeekPlan("infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more.")
     if not found:
-        out = left_out(cupboard, session, frozenset())
+        out = left_out(session, frozenset())
         first = next((o for o in out if o.kind in ("missing", "short")), out[0] if out else None)
         fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
         return WeekPlan(
@@ -91,22 +91,25 @@ def plan_week(request: WeekRequest, cupboard: UsableCupboard | None = None) -> W
     status, rows, well_spent, bound = solve_week(found, request)
     if status == "infeasible":
         least = min(_whole(c.least, c) for c in found)
-        return WeekPlan("infeasible", reason="no free day is long enough for setting up and one activity",
+        return WeekPlan("infeasible", reason="no day is long enough for setting up and one activity",
                         fix=f"Find one day with {ceil(least / STEP)} minutes.")  # fmt: skip
     days = tuple(
-        Day(name, free, tuple(block_from(c, m, session) for c, m in row))
-        for name, free, row in zip(DAYS, request.free, rows, strict=True)
+        Day(name, available, tuple(block_from(c, m, session) for c, m in row))
+        for name, available, row in zip(DAYS, request.minutes_by_day, rows, strict=True)
     )
     chosen = frozenset(b.variant.activity_id for d in days for b in d.blocks)
-    return WeekPlan(status, days, _used_up(days), left_out(cupboard, session, chosen), well_spent, bound)
+    return WeekPlan(status, days, _used_up(days), left_out(session, chosen), well_spent, bound)
 
 
 def _check(request: WeekRequest) -> None:
     check_request(replace(request.session, minutes=30))
-    if len(request.free) != len(DAYS):
-        raise RequestError("free", f"{len(request.free)} days: a week has 7. Give minutes for each, 0 where there is no time.")
-    if any(not 0 <= m <= 90 for m in request.free):
-        raise RequestError("free", "Minutes of a day are 0 to 90. Give 0 where the family has no time.")
+    if len(request.minutes_by_day) != len(DAYS):
+        raise RequestError(
+            "minutes_by_day",
+            f"{len(request.minutes_by_day)} days: a week has 7. Give minutes for each, 0 where there is no time.",
+        )
+    if any(not 0 <= m <= 90 for m in request.minutes_by_day):
+        raise RequestError("minutes_by_day", "Minutes of a day are 0 to 90. Give 0 where the family has no time.")
     if request.a_day not in (1, 2):
         raise RequestError("a_day", f"{request.a_day} activities a day: families do one or two. Choose 1 or 2.")
 
@@ -116,10 +119,10 @@ def _as_home(request: WeekRequest) -> SessionRequest:
     return replace(request.session, format_id="home", zones=zones, minutes=MOST_DAY * 2, locked=())
 
 
-def week_candidates(cupboard: UsableCupboard, session: SessionRequest) -> list[Candidate]:
+def week_candidates(session: SessionRequest) -> list[Candidate]:
     """The candidates of a week. Dropped is only what MOST_ACTIVITIES others beat in everything: no optimum is lost."""
     groups: defaultdict[str, list[Candidate]] = defaultdict(list)
-    for c in all_candidates(cupboard, session):
+    for c in all_candidates(session):
         groups[c.strand].append(c)
     kept = []
     for strand in sorted(groups):
@@ -152,7 +155,7 @@ def _whole(minutes: int, c: Candidate) -> int:
 Row = list[tuple[Candidate, int]]
 
 
-def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[str, list[Row], float, float]:
+def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[PlanStatus, list[Row], float, float]:
     """Return status, the candidates and minutes of each day, well-spent minutes and their bound."""
     from ortools.sat.python import cp_model
 
@@ -166,7 +169,7 @@ def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[str, list[
             model.add(spend[i][d] <= min(max(c.most, LEAST_DAY), MOST_DAY) * take[i][d])
     amounts = _amounts(found, request.a_day)
     for d in days:
-        work, total = sum(spend[i][d] for i in range(len(found))), request.free[d] * STEP
+        work, total = sum(spend[i][d] for i in range(len(found))), request.minutes_by_day[d] * STEP
         set_up = sum(_set_up(c) * take[i][d] for i, c in enumerate(found))
         model.add(work * STEP + set_up <= total)
         whole_minutes(model, work, set_up, total, (a for a in amounts if a <= total), f"set up {d}")

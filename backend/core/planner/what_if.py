@@ -5,11 +5,11 @@ from dataclasses import dataclass
 from typing import Literal
 
 from core.library import ACTIVITIES
-from core.offers import UsableCupboard, Variant, difficulty
+from core.offers import difficulty
 from core.planner.candidates import QUALITY, all_candidates, left_out, undominated
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Built, build, run
-from core.planner.request import SessionRequest
+from core.planner.request import PlannedBlock, SessionRequest
 from core.planner.session import limit_words, limits_of
 
 SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
@@ -26,15 +26,15 @@ class BroughtIn:
     change: str
 
 
-def bring_in(request: SessionRequest, cupboard: UsableCupboard, activity_id: str) -> BroughtIn:
+def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     """Return what it would cost to have this activity in the session, or the smallest change that would let it in.
 
     Raises KeyError for an activity that is not in the library.
     """
     activity = ACTIVITIES[activity_id]
-    found = undominated(all_candidates(cupboard, request))
+    found = undominated(all_candidates(request))
     if not any(c.activity.id == activity_id for c in found):
-        lack = next((o for o in left_out(cupboard, request, frozenset()) if o.activity_id == activity_id), None)
+        lack = next((o for o in left_out(request, frozenset()) if o.activity_id == activity_id), None)
         words = lack.reason if lack else "It plays no part in a session of this format."
         return BroughtIn(activity_id, activity.name, None, words, lack.remedy if lack else "Choose another format or target.")
 
@@ -63,14 +63,6 @@ def _worth(built: Built) -> tuple[float, str]:
     return (solver.objective_value / (QUALITY * 10), status) if status != "infeasible" else (0.0, status)
 
 
-@dataclass(frozen=True)
-class Placed:
-    """One block of any plan, as far as a comparison needs it."""
-
-    variant: Variant
-    minutes: int
-
-
 DifferenceKind = Literal["new", "gone", "harder", "easier", "other", "same"]
 
 
@@ -84,7 +76,7 @@ class Difference:
     words: str
 
 
-def differences(now: Sequence[Placed], before: Sequence[Placed]) -> tuple[Difference, ...]:
+def differences(now: Sequence[PlannedBlock], before: Sequence[PlannedBlock]) -> tuple[Difference, ...]:
     """Return how a plan differs from an earlier one: what stayed, in the order of now; then what is gone."""
     old = {p.variant.activity_id: p for p in before}
     stayed = [_difference(p, old.get(p.variant.activity_id)) for p in now]
@@ -97,7 +89,7 @@ def differences(now: Sequence[Placed], before: Sequence[Placed]) -> tuple[Differ
     return (*stayed, *gone)
 
 
-def _difference(now: Placed, before: Placed | None) -> Difference:
+def _difference(now: PlannedBlock, before: PlannedBlock | None) -> Difference:
     activity = ACTIVITIES[now.variant.activity_id]
     if before is None:
         return Difference(activity.id, activity.name, "new", "not last time")

@@ -1,9 +1,9 @@
 """What a run leads to: the next step, the caseload status, movement, goals, series over time, notes."""
 
-from core.progress.caseload_status import Latest, standings
+from core.progress.caseload_status import Latest, StatusId, gravity, standings
 from core.progress.goals import attainment_t_score
-from core.progress.movement import Point, day_levels, grade_changes, moved
-from core.progress.next_step import WORDS, decide, next_hand, policy_for
+from core.progress.movement import MovementKind, Point, day_levels, grade_changes, moved
+from core.progress.next_step import WORDS, StepKind, decide, next_hand, policy_for, priority
 from core.progress.notes import Step, Told, draft
 from core.progress.series import by_hand, help_by_day, measures
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
@@ -11,8 +11,11 @@ from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 __all__ = [
     "WORDS",
     "Latest",
+    "MovementKind",
     "Point",
+    "StatusId",
     "Step",
+    "StepKind",
     "Told",
     "attainment_t_score",
     "by_hand",
@@ -20,6 +23,7 @@ __all__ = [
     "decide",
     "draft",
     "grade_changes",
+    "gravity",
     "help_by_day",
     "mann_kendall",
     "measures",
@@ -27,6 +31,7 @@ __all__ = [
     "next_hand",
     "nonoverlap",
     "policy_for",
+    "priority",
     "rungs_per_week",
     "standings",
 ]

@@ -10,6 +10,7 @@ from core.skills import STRANDS
 
 StatusId = Literal["new", "recheck", "setback", "stuck", "ready", "steady"]
 
+ORDER: tuple[StatusId, ...] = ("setback", "stuck", "ready", "recheck", "new", "steady")  # gravest first
 GROUPS: tuple[tuple[StatusId, tuple[StepKind, ...]], ...] = (
     ("setback", ("down",)),
     ("stuck", ("lower", "change")),
@@ -37,6 +38,11 @@ class Standing:
 
     id: StatusId
     words: str
+
+
+def gravity(status: StatusId) -> int:
+    """Return the place on the list of a child of whom this is said first: the gravest is 0."""
+    return ORDER.index(status)
 
 
 def standings(last_on: date | None, latest: Sequence[Latest], today: date) -> tuple[Standing, ...]:

@@ -78,6 +78,14 @@ WORDS: dict[StepKind, str] = {
 }
 
 
+_PRIORITY: dict[StepKind, int] = {"down": 0, "fade": 1, "swap": 2, "up": 2, "lower": 3, "change": 4, "recheck": 5, "hold": 6}
+
+
+def priority(kind: StepKind) -> int:
+    """Return the place of a step among those of one run: what went wrong first, what stays last. Project definition."""
+    return _PRIORITY[kind]
+
+
 def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = "") -> Policy:
     """The usual policy for a strand: toss and catch wants 10 in a row (common practice).
 

@@ -8,9 +8,7 @@ from types import MappingProxyType
 
 from core.library import ACTIVITIES
 from core.recording import AUTOMATIC, LEVELS, MEASURED, SupportLevel, folded
-from core.running import SetResult, WorkingHand
-
-FEWEST_SECONDS = 5.0  # s: a set shorter than this has no pace worth saying
+from core.running import TABLET_RULES, SetResult, WorkingHand
 
 
 @dataclass(frozen=True)
@@ -90,7 +88,7 @@ def _by_day(
 
 
 def _pace(sets: list[SetResult]) -> float | None:
-    timed = [s for s in sets if s.seconds >= FEWEST_SECONDS]
+    timed = [s for s in sets if s.seconds >= TABLET_RULES.pace_seconds]
     seconds = sum(s.seconds for s in timed)
     return sum(s.tries for s in timed) * 60 / seconds if seconds else None
 

@@ -2,16 +2,20 @@
 
 from core.running.events import EVENT, HANDS, Event, EventError, read_event
 from core.running.grade_advice import step_today
-from core.running.prompts import REST, table
+from core.running.prompts import REST, TABLET_RULES, PromptKind, Rest, Suggestion, table
 from core.running.sets import SetResult, WorkingHand, fold
 
 __all__ = [
     "EVENT",
     "HANDS",
     "REST",
+    "TABLET_RULES",
     "Event",
     "EventError",
+    "PromptKind",
+    "Rest",
     "SetResult",
+    "Suggestion",
     "WorkingHand",
     "fold",
     "read_event",

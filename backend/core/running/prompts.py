@@ -4,12 +4,8 @@ Common practice: two misses at the start step down at once; a full set alone wit
 ready for more; end on a success.
 """
 
-from collections.abc import Sequence
 from dataclasses import dataclass
-from itertools import pairwise
 from typing import Literal
-
-Words = dict[str, str]
 
 DOWN = "Two misses at the start: make it easier, steady it."
 STRUGGLE = "Under 5 of 10: make it easier, end on a success."
@@ -36,23 +32,29 @@ class Suggestion:
 
 
 @dataclass(frozen=True)
+class TabletRules:
+    """What a tablet without a network needs beside the tables: when a set counts as helped, and when a pace is shown.
+
+    helped_share   -- share of the tries of a set with help from which the set is one with help
+    pace_tries     -- fewest tries of a set before its pace is shown
+    pace_seconds   -- fewest seconds they took
+    """
+
+    helped_share: float = 0.5
+    pace_tries: int = 3
+    pace_seconds: float = 5.0
+
+
+TABLET_RULES = TabletRules()
+
+
+@dataclass(frozen=True)
 class Rest:
     """When a slowing hand calls for a rest: the last `window` tries took this much longer than the first `window`."""
 
     window: int = 3
     slower_by: float = 1 / 3
     words: str = "Slower by a third: rest, shake out the hands."
-
-    def is_due(self, seconds: Sequence[float]) -> bool:
-        """Whether a set slows. seconds -- when each try was tapped, from any start, rising, pauses taken out.
-
-        Common practice ("slower by a third"); the window is a project definition. Never before two windows of gaps.
-        """
-        gaps = [later - earlier for earlier, later in pairwise(seconds)]
-        if len(gaps) < 2 * self.window:
-            return False
-        first, last = sum(gaps[: self.window]), sum(gaps[-self.window :])
-        return first > 0 and last >= first * (1 + self.slower_by) - 1e-9
 
 
 REST = Rest()

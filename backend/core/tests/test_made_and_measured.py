@@ -15,7 +15,7 @@ from core.offers import UsableCupboard, Variant, makeable, swaps, variants_of, v
 from core.offers.homemade import RECIPES
 from core.offers.usable_cupboard import stock_of
 from core.paper import prep_sheet
-from core.planner import SessionRequest, block_of
+from core.planner import PlannedBlock, SessionRequest, stand
 from core.skills import STRANDS
 from testing.core_builders import CLINIC, everything, full_house
 
@@ -181,7 +181,7 @@ class LettersToCutTest(TestCase):
         request = SessionRequest(
             cupboard.child, cupboard.setting, cupboard.stock, {s: start(cupboard.child, s) for s in STRANDS}, 30, ("grasp",)
         )
-        block = block_of(request, cupboard, "daily", Variant("name_planks", (0, 0)), 5)
+        block = stand(request, PlannedBlock("daily", Variant("name_planks", (0, 0)), 5))
         assert block is not None
         self.assertEqual(
             prep_sheet([block], cupboard, {}, "Tim").cut[-1], f"{block.name}: for TIM, 6 long straights, 1 short straight"

@@ -36,8 +36,7 @@ class OtherSolverTest(TestCase):
         """As they are planned, with every part and target that has to be there; large bounds once misled the reading of these."""
         for seed in (205, 208):
             request = made_up_request(seed)
-            cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(cupboard, request))
+            found = undominated(all_candidates(request))
             built = build(found, {}, limits_of(found, request))
             built.model.maximize(built.worth)
             with patch("core.planner.model.WORK_ALLOWED", 10.0):
@@ -49,8 +48,7 @@ class OtherSolverTest(TestCase):
         tried = 0
         for seed in range(400, 412):
             request = replace(made_up_request(seed), minutes=20)
-            cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(cupboard, request))[:40]
+            found = undominated(all_candidates(request))[:40]
             if not any(c.part == "main" for c in found):
                 continue
             limits = Limits(20, 9, (), 1, ())
@@ -97,8 +95,7 @@ class OtherSolverTest(TestCase):
         from core.planner import relaxed
 
         request = replace(made_up_request(402), minutes=8)
-        cupboard = UsableCupboard(request.stock, request.child, request.setting)
-        found = undominated(all_candidates(cupboard, request))[:30]
+        found = undominated(all_candidates(request))[:30]
         limits = Limits(8, 2, ("opener", "tidy"), 2, ())
         answer, seen = caught(relaxed, lambda: smallest(found, {}, limits, LIMITS_ORDER))
         self.assertIsNotNone(answer)

@@ -9,7 +9,7 @@ from unittest.mock import patch
 from core.child import PARTS, Child, Setting
 from core.offers import UsableCupboard, Variant
 from core.offers.usable_cupboard import stock_of
-from core.planner import LockedBlock, RequestError, block_of, plan_session, shared_out
+from core.planner import PlannedBlock, RequestError, plan_session, shared_out, stand
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import Limits, solve
 from core.skills import STRANDS
@@ -89,8 +89,7 @@ class OptimumTest(TestCase):
         tried = 0
         for seed in range(40):
             request = replace(made_up_request(seed), minutes=16)
-            cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            found = [c for c in undominated(all_candidates(cupboard, request)) if c.most - c.least <= 8]
+            found = [c for c in undominated(all_candidates(request)) if c.most - c.least <= 8]
             found = found[:: max(1, len(found) // 9)][:9]
             if not any(c.part == "main" for c in found):
                 continue
@@ -102,8 +101,7 @@ class OptimumTest(TestCase):
 
     def test_dropping_dominated_candidates_loses_nothing(self) -> None:
         request = request_for(FIVE, {k: v for k, v in everything().items() if hash_of(k) % 3 == 0}, minutes=20)
-        cupboard = UsableCupboard(request.stock, request.child, request.setting)
-        every = all_candidates(cupboard, request)
+        every = all_candidates(request)
         limits = Limits(20, 9, (), 1, ())
         with patch("core.planner.model.WORK_ALLOWED", 10.0):  # both proven
             all_of_them, kept = solve(every, {}, limits), solve(undominated(every), {}, limits)
@@ -115,8 +113,7 @@ class OptimumTest(TestCase):
         tried = 0
         for seed in (3, 5, 9, 12):
             request = replace(made_up_request(seed), minutes=14)
-            cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(cupboard, request))[::3]
+            found = undominated(all_candidates(request))[::3]
             main = next((i for i, c in enumerate(found) if c.part == "main"), None)
             if main is None:
                 continue
@@ -168,7 +165,7 @@ class SessionTest(TestCase):
         self.assertEqual(plan.blocks[-1].part, "tidy")
 
     def test_locked_blocks_stay_as_they_are(self) -> None:
-        lock = LockedBlock("main", Variant("ring_tower", (0, 1, 1)), 6)
+        lock = PlannedBlock("main", Variant("ring_tower", (0, 1, 1)), 6)
         plan = plan_session(request_for(FIVE, everything(), locked=(lock,)))
         kept = next(b for b in plan.blocks if b.variant.activity_id == "ring_tower")
         self.assertEqual((kept.variant, kept.minutes, kept.locked), (lock.variant, 6, True))
@@ -207,7 +204,7 @@ class StockTest(TestCase):
         for minutes in (20, 30, 45):
             request = request_for(FIVE, few, minutes=minutes, targets=("scissors", "bilateral"))
             cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            plan = plan_session(request, cupboard)
+            plan = plan_session(request)
             used: Counter[str] = Counter()
             for block in plan.blocks:
                 for q in cupboard.offer(block.variant).quantities:
@@ -220,7 +217,7 @@ class StockTest(TestCase):
         request = request_for(FIVE, everything())
         cupboard = UsableCupboard(request.stock, request.child, request.setting)
         row = (
-            block_of(request, cupboard, "main", o.variant, 9)
+            stand(request, PlannedBlock("main", o.variant, 9))
             for o in cupboard.offers()
             if any(q.single_use for q in o.quantities)
         )
@@ -251,7 +248,7 @@ class InfeasibleTest(TestCase):
         self.assertIn("Add", plan.fix)
 
     def test_too_few_minutes_names_how_many_it_takes(self) -> None:
-        locks = (LockedBlock("main", Variant("ring_tower", (0, 1, 1)), 30),)
+        locks = (PlannedBlock("main", Variant("ring_tower", (0, 1, 1)), 30),)
         plan = plan_session(request_for(FIVE, everything(), minutes=15, locked=locks))
         self.assertEqual(plan.status, "infeasible")
         needed = int(plan.fix.split("Give it ")[1].split()[0])
@@ -259,8 +256,8 @@ class InfeasibleTest(TestCase):
 
     def test_locks_that_can_not_stand_together_are_named(self) -> None:
         locks = (
-            LockedBlock("warm-up", Variant("peg_fence", (1, 1, 0)), 4),
-            LockedBlock("opener", Variant("treasure_dig", (0, 0, 0)), 4),
+            PlannedBlock("warm-up", Variant("peg_fence", (1, 1, 0)), 4),
+            PlannedBlock("opener", Variant("treasure_dig", (0, 0, 0)), 4),
         )
         plan = plan_session(request_for(FIVE, everything(), minutes=40, targets=("strength",), locked=locks))
         self.assertEqual(plan.status, "infeasible")

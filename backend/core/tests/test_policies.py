@@ -7,7 +7,7 @@ from core.child import CHOICES, DEFAULTS, Child, cue_for, for_child
 from core.child.approaches import FUNCTION_FIRST, coaches_grip
 from core.library import ACTIVITIES
 from core.offers import Variant, grade_words, neighbours
-from core.planner import block_of
+from core.planner import PlannedBlock, stand
 from core.recording import LEVELS, MARKS
 from testing.core_builders import everything, full_house, request_for
 
@@ -42,9 +42,9 @@ class PromptTest(TestCase):
     def test_cues_come_in_the_order_of_the_policy(self) -> None:
         for policy, order in (("least_first", 1), ("most_first", -1)):
             child = replace(SIX, prompt_policy=policy)
-            block = block_of(request_for(child, everything()), full_house(child), "main", Variant("peg_fence", (1, 1, 0)), 6)
+            block = stand(request_for(child, everything()), PlannedBlock("main", Variant("peg_fence", (1, 1, 0)), 6))
             assert block
-            levels = [LEVELS.index(s) for s, _ in block.cues]
+            levels = [LEVELS.index(c.support) for c in block.cues]
             self.assertEqual(levels, sorted(levels)[::order])
 
 

@@ -11,7 +11,7 @@ from core.ability import Estimate
 from core.offers import Variant
 from core.progress import Point, day_levels, decide, grade_changes, moved, next_hand, policy_for
 from core.progress.movement import Level
-from core.running import REST, Event, EventError, fold, read_event, table
+from core.running import Event, EventError, fold, read_event, table
 from core.skills import STRANDS
 from testing.core_builders import set_of
 
@@ -172,16 +172,6 @@ class MeasuredTest(TestCase):
         self.assertEqual(right.evidence("hold_and_act", "right").activity_id, "load_the_barge")
         self.assertEqual(left.evidence("hold_and_act", "right").activity_id, "load_the_barge/left")
         self.assertEqual(left.evidence("hold_and_act", "not_settled").activity_id, "load_the_barge")
-
-
-class RestTest(TestCase):
-    def test_a_third_slower_calls_for_a_rest(self) -> None:
-        at = [0, 3, 6, 9, 13, 17, 21]  # three gaps of 3 s, then three of 4 s: slower by exactly a third
-        self.assertTrue(REST.is_due(at))
-        self.assertFalse(REST.is_due([0, 3, 6, 9, 13, 17, 20.9]))
-
-    def test_before_two_windows_it_says_nothing(self) -> None:
-        self.assertFalse(REST.is_due([0, 1, 2, 3, 13, 23]))
 
 
 class DecideTest(TestCase):

@@ -11,7 +11,7 @@ from core.offers import UsableCupboard, Variant, clears
 from core.offers.usable_cupboard import stock_of
 from core.planner import (
     GroupRequest,
-    LockedBlock,
+    PlannedBlock,
     RequestError,
     SessionRequest,
     Visit,
@@ -87,8 +87,7 @@ class WeekTest(TestCase):
         tried = 0
         for seed in range(300, 316):
             request = at_home(seed)
-            cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            found = week_candidates(cupboard, _as_home(WeekRequest(request, FREE)))[:3]
+            found = week_candidates(_as_home(WeekRequest(request, FREE)))[:3]
             if not found:
                 continue
             free = (0, 12, 9, 0, 14, 0, 0)
@@ -100,10 +99,9 @@ class WeekTest(TestCase):
 
     def test_dropping_what_others_beat_loses_nothing(self) -> None:
         request = at_home(304)
-        cupboard = UsableCupboard(request.stock, request.child, request.setting)
         wish = WeekRequest(request, (12, 0, 15, 0, 0, 20, 0))
-        every = [c for c in all_candidates(cupboard, _as_home(wish)) if c.part == "main"]
-        few = solve_week(week_candidates(cupboard, _as_home(wish)), wish)
+        every = [c for c in all_candidates(_as_home(wish)) if c.part == "main"]
+        few = solve_week(week_candidates(_as_home(wish)), wish)
         self.assertAlmostEqual(solve_week(every, wish)[2], few[2], places=6)
 
     def test_every_week_keeps_every_limit(self) -> None:
@@ -153,8 +151,8 @@ class WeekTest(TestCase):
 
     def test_six_days_are_no_week(self) -> None:
         for field, wish in (
-            ("free", WeekRequest(request_for(FIVE, everything()), (10,) * 6)),
-            ("free", WeekRequest(request_for(FIVE, everything()), (-1,) + (10,) * 6)),
+            ("minutes_by_day", WeekRequest(request_for(FIVE, everything()), (10,) * 6)),
+            ("minutes_by_day", WeekRequest(request_for(FIVE, everything()), (-1,) + (10,) * 6)),
             ("a_day", WeekRequest(request_for(FIVE, everything()), FREE, 3)),
         ):
             with self.assertRaises(RequestError) as no:
@@ -187,9 +185,7 @@ class GroupTest(TestCase):
         self.assertTrue(any(m.kind == "too_hard" and m.reason.startswith("For A") for m in missed))
         sessions = [replace(s, format_id="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
         shared = {t.activity.id for t in shared_candidates(sessions)}
-        parts = [
-            {(c.activity.id, c.part) for c in all_candidates(UsableCupboard(s.stock, s.child, s.setting), s)} for s in sessions
-        ]
+        parts = [{(c.activity.id, c.part) for c in all_candidates(s)} for s in sessions]
         both = {activity for activity, _ in parts[0] & parts[1]}
         for m in missed:
             if m.kind == "not_chosen":
@@ -396,8 +392,7 @@ class RelaxTest(TestCase):
         tried = 0
         for seed in range(400, 415):
             request = replace(made_up_request(seed), minutes=12)
-            cupboard = UsableCupboard(request.stock, request.child, request.setting)
-            found = undominated(all_candidates(cupboard, request))[::4][:25]
+            found = undominated(all_candidates(request))[::4][:25]
             must = tuple(p for p in ("opener", "tidy", "warm-up", "daily") if any(c.part == p for c in found))
             limits = Limits(12, 3, must, 1, ())
             if not any(c.part == "main" for c in found) or solve(found, {}, limits).status != "infeasible":
@@ -416,14 +411,13 @@ class RelaxTest(TestCase):
         self.assertGreaterEqual(tried, 2)
 
     def test_a_lock_that_does_not_fit_is_named_with_the_fix(self) -> None:
-        locks = tuple(LockedBlock("main", Variant(f, (0, 0)), 40) for f in ("nest_basket", "scarf_pull"))
+        locks = tuple(PlannedBlock("main", Variant(f, (0, 0)), 40) for f in ("nest_basket", "scarf_pull"))
         plan = plan_session(request_for(FIVE, everything(), minutes=60, locked=locks))
         self.assertEqual(plan.status, "infeasible")
         self.assertTrue("Unlock" in plan.fix or "Give it" in plan.fix)
 
     def test_the_fewest_limits_are_found_among_all_kinds(self) -> None:
         request = replace(made_up_request(402), minutes=8)
-        cupboard = UsableCupboard(request.stock, request.child, request.setting)
-        found = undominated(all_candidates(cupboard, request))[:30]
+        found = undominated(all_candidates(request))[:30]
         answer = smallest(found, {}, Limits(8, 2, ("opener", "tidy"), 2, ()), LIMITS_ORDER)
         self.assertTrue(answer and answer.given_up)

@@ -13,12 +13,12 @@ from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
 from core.materials import Role
 from core.offers import UsableCupboard, Variant, asked_of, set_count, tags_of, variants_of
-from core.planner import SessionRequest, block_of, plan_session, totals
+from core.planner import PlannedBlock, SessionRequest, plan_session, stand, totals
 from core.planner.candidates import aims, all_candidates, minutes_of, too_demanding, undominated
 from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
 from core.safety import assess_together
 from core.skills import STRANDS
-from testing.core_builders import everything, full_house, made_up_request, request_for
+from testing.core_builders import everything, made_up_request, request_for
 
 MAIN = Zone(0.70, 0.85)
 FIVE = Child(64, hand="right", wanted=("buttons",), likes=frozenset({"boats"}))
@@ -103,7 +103,7 @@ class CandidateTest(TestCase):
         strand, gap = too_demanding(Variant("about_turn", (0, 0)), request)
         self.assertEqual(strand, "simple_rotation")
         self.assertGreater(gap, 1)
-        self.assertNotIn("about_turn", {c.activity.id for c in all_candidates(full_house(Child(26, hand="right")), request)})
+        self.assertNotIn("about_turn", {c.activity.id for c in all_candidates(request)})
 
     def test_no_block_asks_for_more_than_half_the_attention(self) -> None:
         for activity in ACTIVITIES.values():
@@ -115,13 +115,13 @@ class CandidateTest(TestCase):
     def test_every_part_has_a_candidate_in_a_full_house(self) -> None:
         request = request_for(FIVE, everything(), targets=("grasp", "strength", "bilateral"))
         self.assertEqual(
-            {c.part for c in undominated(all_candidates(full_house(FIVE), request))},
+            {c.part for c in undominated(all_candidates(request))},
             {"opener", "warm-up", "main", "stretch", "daily", "tidy"},
         )
 
     def test_a_dominated_candidate_has_one_at_least_as_good_with_no_more_kit(self) -> None:
         request = request_for(FIVE, everything())
-        every = all_candidates(full_house(FIVE), request)
+        every = all_candidates(request)
         kept = undominated(every)
         for c in (c for c in every if c not in kept):
             self.assertTrue(
@@ -191,33 +191,33 @@ def brought(activity: Activity, variant: Variant, role: Role) -> bool:
 class BlockTest(TestCase):
     def test_a_block_says_right_and_left_for_this_child(self) -> None:
         left = Child(64, hand="left")
-        block = block_of(request_for(left, everything()), full_house(left), "main", Variant("crane_pick", (1, 1, 0)), 5)
+        block = stand(request_for(left, everything()), PlannedBlock("main", Variant("crane_pick", (1, 1, 0)), 5))
         self.assertIn("Loads in a bowl on the right side, pot on the left side", block.setup)
 
     def test_a_hand_may_choose_what_is_worth_next_to_nothing(self) -> None:
         """A grade ten rungs too hard is still a block with its forecast, though the planner would never choose it."""
         request = request_for(FIVE, everything())
         far = replace(request, estimates={**request.estimates, "shift": Estimate(-8.0, 0.3)})
-        block = block_of(far, full_house(FIVE), "main", Variant("deal_a_hand", (2, 2)), 4)
+        block = stand(far, PlannedBlock("main", Variant("deal_a_hand", (2, 2)), 4))
         assert block is not None
         self.assertLess(block.expected, 0.01)
         self.assertEqual(block.well_spent, 0)
 
     def test_totals_count_each_thing_once(self) -> None:
-        request, cupboard = request_for(FIVE, everything()), full_house(FIVE)
-        one = block_of(request, cupboard, "main", Variant("ladder_walk", (1, 0)), 4)
+        request = request_for(FIVE, everything())
+        one = stand(request, PlannedBlock("main", Variant("ladder_walk", (1, 0)), 4))
         self.assertEqual(totals((one, one)).minutes, 2 * (one.minutes + one.setup_minutes) + 0.5)
 
     def test_two_tiring_blocks_together_are_pointed_out(self) -> None:
-        request, cupboard = request_for(FIVE, everything()), full_house(FIVE)
-        a = block_of(request, cupboard, "main", Variant("peg_fence", (1, 1, 0)), 4)
-        b = block_of(request, cupboard, "main", Variant("crane_pick", (1, 1, 0)), 4)
+        request = request_for(FIVE, everything())
+        a = stand(request, PlannedBlock("main", Variant("peg_fence", (1, 1, 0)), 4))
+        b = stand(request, PlannedBlock("main", Variant("crane_pick", (1, 1, 0)), 4))
         self.assertIn("Put something light between them", totals((a, b)).notes[0])
 
     def test_paper_is_counted_for_every_set(self) -> None:
-        request, cupboard = request_for(FIVE, everything()), full_house(FIVE)
-        long = block_of(request, cupboard, "main", Variant("sail_fold", (0, 0)), 9)
-        short = block_of(request, cupboard, "main", Variant("sail_fold", (0, 0)), 3)
+        request = request_for(FIVE, everything())
+        long = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 9))
+        short = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 3))
         self.assertEqual(long.quantities[0].wanted, long.sets * short.quantities[0].wanted)
 
     def test_a_session_too_short_for_every_part_gives_up_the_least_and_says_so(self) -> None:

@@ -16,7 +16,7 @@ from planning.models import BatchLine, GroupSession, HomeWeek, Plan
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child
 
 MONDAY = TODAY + timedelta(days=(7 - TODAY.weekday()) % 7)
-ASK = {"free": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": MONDAY}
+ASK = {"minutes_by_day": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": MONDAY}
 
 
 class WeekTest(TestCase):
@@ -31,20 +31,20 @@ class WeekTest(TestCase):
         self.assertEqual(status, 200, week)
         self.assertEqual([bool(d["blocks"]) for d in week["days"]][1::3], [False, False])
         for day in week["days"]:
-            self.assertLessEqual(day["minutes"], day["free"])
+            self.assertLessEqual(day["minutes"], day["available"])
         self.assertEqual(self.api("get", f"/weeks/{week['id']}")[1]["days"], week["days"])
         self.assertEqual(self.api("get", self.path)[1][0]["id"], week["id"])
         self.assertTrue(AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").exists())
 
     def test_no_time_is_answered_with_the_shortest_fix(self) -> None:
-        status, problem = self.api("post", self.path, {**ASK, "free": [0] * 7})
+        status, problem = self.api("post", self.path, {**ASK, "minutes_by_day": [0] * 7})
         self.assertEqual(status, 422)
         self.assertIn("Find one day with 5 minutes", problem["fields"][0]["remedy"])
         self.assertFalse(HomeWeek.objects.exists())
 
     def test_nonsense_is_refused_at_its_field(self) -> None:
         for field, change in (
-            ("free", {"free": [10] * 6}),
+            ("minutes_by_day", {"minutes_by_day": [10] * 6}),
             ("a_day", {"a_day": 3}),
             ("starts_on", {"starts_on": MONDAY + timedelta(days=1)}),
         ):
@@ -89,12 +89,22 @@ class TogetherTest(TestCase):
         self.assertTrue(any("Bo is within reach" in away for away in out["kept_away"]))
         self.assertEqual(self.api("get", f"/groups/{out['id']}")[1], out)
 
-    def test_one_child_or_two_of_one_name_is_refused(self) -> None:
+    def test_one_child_is_no_group(self) -> None:
         self.assertEqual(self.api("post", "/groups", self.ask(children=[self.older.pk]))[0], 422)
-        twin = make_child(self.lead, self.home, first_name="Ada")
-        status, problem = self.api("post", "/groups", self.ask(children=[self.older.pk, twin.pk]))
-        self.assertEqual((status, problem["fields"][0]["field"]), (422, "children"))
         self.assertFalse(GroupSession.objects.exists())
+
+    def test_two_of_one_name_keep_their_own_grades(self) -> None:
+        twin = make_child(self.lead, self.home, first_name="Ada", birth_date=TODAY - timedelta(days=4 * 366))
+        status, out = self.api("post", "/groups", self.ask(children=[self.older.pk, twin.pk]))
+        self.assertEqual((status, out["children"]), (200, ["Ada", "Ada"]))
+        block = out["blocks"][0]
+        self.assertEqual([c["child_id"] for c in block["children"]], [self.older.pk, twin.pk])
+        self.older.first_name = "Adeline"  # renamed between planning and running
+        self.older.save()
+        ids = {pk: str(uuid4()) for pk in (self.older.pk, twin.pk)}
+        status, runs = self.api("post", f"/groups/{out['id']}/runs", {"ids": ids})
+        self.assertEqual(status, 200, runs)
+        self.assertEqual([r["blocks"][0]["grade"] for r in runs], [c["grade"] for c in block["children"]])
 
     def test_a_child_of_another_clinic_is_not_found(self) -> None:
         stranger = make_child(make_member())

@@ -26,7 +26,7 @@ from progress.models import DecisionRecord
 from running.actions import keep_events, start_run
 from running.models import Run, RunEvent, SetRecord
 from running.queries import sets_by_strand
-from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all, tries
+from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, shown_blocks, tap_all, tries
 
 
 class TapsTest(TestCase):
@@ -87,8 +87,8 @@ class FinishTest(TestCase):
         tap_all(self.lead, run)
         status, out = self.api("post", f"/runs/{run.pk}/finish")
         self.assertEqual(status, 200)
-        self.assertEqual(len(out["sets"]), len(run.blocks))
-        worked = {b["strand"] for b in run.blocks if b["part"] in ("main", "daily")}
+        self.assertEqual(len(out["sets"]), len(shown_blocks(run)))
+        worked = {b["strand"] for b in shown_blocks(run) if b["part"] in ("main", "daily")}
         self.assertEqual({d["strand"] for d in out["decisions"]}, worked)
         for decision in out["decisions"]:
             self.assertTrue(decision["evidence"] and decision["would_change"])
@@ -98,7 +98,7 @@ class FinishTest(TestCase):
 
     def test_taps_that_come_late_are_taken_in_by_finishing_again(self) -> None:
         run = run_for_child(self.lead, self.child)
-        block = next(i for i, b in enumerate(run.blocks) if b["part"] == "main")
+        block = next(i for i, b in enumerate(shown_blocks(run)) if b["part"] == "main")
         early, late = tries(run, block, "11110"), tries(run, block, "000", second=60)
         keep_events(self.lead, run, early)
         finish_run(self.lead, run)
@@ -108,7 +108,7 @@ class FinishTest(TestCase):
         at_once = run_for_child(self.lead, other)
         keep_events(self.lead, at_once, tries(at_once, block, "11110") + tries(at_once, block, "000", second=60))
         finish_run(self.lead, at_once)
-        strand = run.blocks[block]["strand"]
+        strand = shown_blocks(run)[block]["strand"]
         means = [StrandEstimate.objects.get(child=c, strand=strand).mean for c in (self.child, other)]
         self.assertAlmostEqual(*means, places=9)
         self.assertEqual(EstimatePoint.objects.filter(child=self.child, strand=strand).count(), 1)
@@ -120,7 +120,7 @@ class FinishTest(TestCase):
             run = run_for_child(self.lead, self.child, TODAY - timedelta(days=7 * week))
             asked |= {
                 b["activity_id"]: (b["strand"], b["rung"])
-                for b in run.blocks
+                for b in shown_blocks(run)
                 if b["part"] == "main" and b["activity_id"] not in asked
             }
             tap_all(self.lead, run, "11111111")
@@ -137,7 +137,7 @@ class FinishTest(TestCase):
         run = run_for_child(self.lead, self.child)
         status, out = self.api("post", f"/runs/{run.pk}/finish")
         self.assertEqual((status, out["sets"], out["decisions"]), (200, [], []))
-        self.assertEqual(len(out["skipped"]), len(run.blocks))
+        self.assertEqual(len(out["skipped"]), len(shown_blocks(run)))
 
     def test_declining_a_step_keeps_the_reason(self) -> None:
         run = run_for_child(self.lead, self.child)
@@ -169,26 +169,30 @@ class TodayTest(TestCase):
         self.child = make_child(self.lead)
         self.api = Api(self.lead)
         self.run_ = run_for_child(self.lead, self.child)
-        self.at = next(i for i, b in enumerate(self.run_.blocks) if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1)
+        self.at = next(
+            i for i, b in enumerate(shown_blocks(self.run_)) if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1
+        )
 
     def told(self, outcomes: str) -> list[dict]:
         keep_events(self.lead, self.run_, tries(self.run_, self.at, outcomes))
-        return [a for a in self.api("get", f"/runs/{self.run_.pk}/today")[1] if a["block"] == self.run_.blocks[self.at]["id"]]
+        return [
+            a for a in self.api("get", f"/runs/{self.run_.pk}/today")[1] if a["block"] == shown_blocks(self.run_)[self.at]["id"]
+        ]
 
     def test_a_lost_set_says_one_step_easier(self) -> None:
         (found,) = self.told("00000100")
-        grades = self.run_.blocks[self.at]["grades"]
-        self.assertEqual((found["kind"], found["grade"]), ("down", grades[_here(self.run_.blocks[self.at]) - 1]["grade"]))
+        grades = shown_blocks(self.run_)[self.at]["grades"]
+        self.assertEqual((found["kind"], found["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"]))
 
     def test_a_full_set_says_one_step_harder(self) -> None:
         (found,) = self.told("11111111" * 2)
         self.assertEqual(found["kind"], "up")
 
     def test_a_sure_win_stays_one(self) -> None:
-        opener = next(i for i, b in enumerate(self.run_.blocks) if b["part"] == "opener")
+        opener = next(i for i, b in enumerate(shown_blocks(self.run_)) if b["part"] == "opener")
         keep_events(self.lead, self.run_, tries(self.run_, opener, "1" * 16))
         _, advice = self.api("get", f"/runs/{self.run_.pk}/today")
-        self.assertNotIn(self.run_.blocks[opener]["id"], {a["block"] for a in advice})
+        self.assertNotIn(shown_blocks(self.run_)[opener]["id"], {a["block"] for a in advice})
 
     def test_nothing_is_said_before_a_try_nor_after_the_end(self) -> None:
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
@@ -213,10 +217,10 @@ class MouthingTest(TestCase):
         run = start_run(lead, plan, uuid4(), TODAY)
         small = {
             block["id"]: [q["thing_id"] for q in block["quantities"] if fits_small_parts_cylinder(THINGS[q["thing_id"]].shape)]
-            for block in run.blocks
+            for block in shown_blocks(run)
         }
         self.assertTrue(any(small.values()))
-        for block in run.blocks:
+        for block in shown_blocks(run):
             self.assertGreaterEqual(len(block["if_mouthed"]), len(small[block["id"]]), block["name"])
             self.assertTrue(all("mouths things" in line for line in block["if_mouthed"]))
 
@@ -227,7 +231,7 @@ class MouthingTest(TestCase):
         _, out = api("post", f"/children/{child.pk}/mouthing")
         self.assertEqual(out["mouthing"], "sometimes")
         again = run_for_child(lead, Child.objects.get(pk=child.pk))
-        self.assertTrue(all(not b["if_mouthed"] for b in again.blocks))
+        self.assertTrue(all(not b["if_mouthed"] for b in shown_blocks(again)))
 
 
 class TogetherTest(TestCase):
@@ -297,7 +301,7 @@ class BesideCountingTest(TestCase):
 
     def event(self, run: Run, kind: str, **value: object) -> dict[str, object]:
         at = datetime(2026, 3, 2, 9, 1, tzinfo=UTC)
-        return {"id": str(uuid4()), "block": run.blocks[0]["id"], "kind": kind, "at": at, "value": value}
+        return {"id": str(uuid4()), "block": shown_blocks(run)[0]["id"], "kind": kind, "at": at, "value": value}
 
     def test_one_tap_that_can_not_be_counted_keeps_no_other_from_being_kept(self) -> None:
         run = run_for_child(self.lead, self.child)
@@ -328,7 +332,7 @@ class BesideCountingTest(TestCase):
         run = run_for_child(self.lead, self.child)
         keep_events(self.lead, run, tries(run, 0, "111111", "spoken"))
         self.api("post", f"/runs/{run.pk}/finish")
-        strand = run.blocks[0]["strand"]
+        strand = shown_blocks(run)[0]["strand"]
         now = StrandEstimate.objects.get(child=self.child, strand=strand).mean
         StrandEstimate.objects.filter(child=self.child, strand=strand).update(mean=9.0)  # as another reading left it
         run.sets.update(help_first=True)
@@ -351,7 +355,7 @@ class BesideCountingTest(TestCase):
 
     def test_every_measure_a_family_reads_off_is_asked_with_its_unit_and_range(self) -> None:
         run = run_for_child(self.lead, self.child)
-        for block in run.blocks:
+        for block in shown_blocks(run):
             asked = {m["id"] for m in block["measures"]}
             self.assertEqual(asked, {m for m in ACTIVITIES[block["activity_id"]].measures if m in MEASURED})
 
@@ -360,7 +364,7 @@ class BesideCountingTest(TestCase):
         keep_events(self.lead, run, tries(run, 0, "11111111"))  # a try each 5 s: 8 tries in 35 s
         finish_run(self.lead, run)
         again = start_run(self.lead, run.plan, uuid4(), TODAY)
-        self.assertAlmostEqual(again.blocks[0]["record"], 8 * 60 / 35)
+        self.assertAlmostEqual(shown_blocks(again)[0]["record"], 8 * 60 / 35)
         Child.objects.filter(pk=self.child.pk).update(speed_policy="off")
         calm = start_run(self.lead, Plan.objects.get(pk=run.plan_id), uuid4(), TODAY)
         self.assertIsNone(calm.blocks[0]["record"])

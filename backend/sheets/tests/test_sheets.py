@@ -103,7 +103,7 @@ class WeekSheetTest(TestCase):
         child = make_child(lead)
         api = Api(lead)
         monday = TODAY + timedelta(days=(7 - TODAY.weekday()) % 7)
-        ask = {"free": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": monday}
+        ask = {"minutes_by_day": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": monday}
         _, week = api("post", f"/children/{child.pk}/weeks", ask)
         text = api.client.get(f"/api/weeks/{week['id']}/sheet").content.decode()
         for words in ("Three steps", "Set out", "just right", "How did it go?", "Monday", "no practice"):

@@ -537,7 +537,7 @@ export interface paths {
         };
         /**
          * Read Library
-         * @description Every activity, with the grades this house can offer this child.
+         * @description Every activity with the grades this house can offer this child, the most useful first.
          */
         get: operations["planning_library_api_read_library"];
         put?: never;
@@ -619,13 +619,13 @@ export interface paths {
          * List Weeks
          * @description A child's home weeks, newest first.
          */
-        get: operations["planning_week_api_list_weeks"];
+        get: operations["planning_weeks_api_list_weeks"];
         put?: never;
         /**
          * Plan Home Week
          * @description Plan a home week. Where none is possible: 422 with the reason and the shortest fix.
          */
-        post: operations["planning_week_api_plan_home_week"];
+        post: operations["planning_weeks_api_plan_home_week"];
         delete?: never;
         options?: never;
         head?: never;
@@ -643,7 +643,7 @@ export interface paths {
          * Read Week
          * @description One home week.
          */
-        get: operations["planning_week_api_read_week"];
+        get: operations["planning_weeks_api_read_week"];
         put?: never;
         post?: never;
         delete?: never;
@@ -665,7 +665,7 @@ export interface paths {
          * Plan Together
          * @description Plan a session for children together. Where none is possible: 422 with the reason and the shortest fix.
          */
-        post: operations["planning_week_api_plan_together"];
+        post: operations["planning_groups_api_plan_together"];
         delete?: never;
         options?: never;
         head?: never;
@@ -681,9 +681,9 @@ export interface paths {
         };
         /**
          * Read Group
-         * @description One session for children together, as it was planned.
+         * @description One session for children together, every block checked for today.
          */
-        get: operations["planning_week_api_read_group"];
+        get: operations["planning_groups_api_read_group"];
         put?: never;
         post?: never;
         delete?: never;
@@ -881,7 +881,7 @@ export interface paths {
         };
         /**
          * Read Caseload
-         * @description The children this member may see: who is due, ready to move, stuck.
+         * @description The children this member may see: those who are due first, the gravest of them on top.
          */
         get: operations["progress_api_read_caseload"];
         put?: never;
@@ -1167,7 +1167,7 @@ export interface components {
         };
         /**
          * FormatOut
-         * @description A format of session and what it is for.
+         * @description A session format and what it is for. supervision: the only one it is for; most_minutes: the longest it is asked for.
          */
         FormatOut: {
             /** Id */
@@ -1176,6 +1176,10 @@ export interface components {
             name: string;
             /** Hint */
             hint: string;
+            /** Supervision */
+            supervision: ("arms_reach" | "room" | "box") | null;
+            /** Most Minutes */
+            most_minutes: number | null;
         };
         /**
          * RungOut
@@ -1188,6 +1192,19 @@ export interface components {
             words: string;
             /** Age Months */
             age_months: number | null;
+        };
+        /**
+         * StepChoice
+         * @description A next step and its words.
+         */
+        StepChoice: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "up" | "hold" | "down" | "fade" | "swap" | "change" | "lower" | "recheck";
+            /** Name */
+            name: string;
         };
         /**
          * StrandWords
@@ -1204,6 +1221,19 @@ export interface components {
             icf: string[];
             /** Rungs */
             rungs: components["schemas"]["RungOut"][];
+        };
+        /**
+         * SupportChoice
+         * @description A level of help and its words.
+         */
+        SupportChoice: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
+            /** Name */
+            name: string;
         };
         /**
          * TaskOut
@@ -1231,7 +1261,7 @@ export interface components {
             /** Wanted Tasks */
             wanted_tasks: components["schemas"]["TaskOut"][];
             /** Supports */
-            supports: components["schemas"]["Choice"][];
+            supports: components["schemas"]["SupportChoice"][];
             /** Allergens */
             allergens: components["schemas"]["Choice"][];
             /** Precautions */
@@ -1241,7 +1271,7 @@ export interface components {
                 [key: string]: components["schemas"]["Choice"][];
             };
             /** Steps */
-            steps: components["schemas"]["Choice"][];
+            steps: components["schemas"]["StepChoice"][];
             /** Formats */
             formats: components["schemas"]["FormatOut"][];
             /** Orders */
@@ -1262,10 +1292,16 @@ export interface components {
             id: number;
             /** Name */
             name: string;
-            /** Kind */
-            kind: string;
-            /** Supervision */
-            supervision: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "clinic" | "home" | "school";
+            /**
+             * Supervision
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
         };
         /**
          * NewHome
@@ -1277,17 +1313,19 @@ export interface components {
             /**
              * Kind
              * @default home
+             * @enum {string}
              */
-            kind: string;
+            kind: "clinic" | "home" | "school";
             /**
              * Supervision
              * @default arms_reach
+             * @enum {string}
              */
-            supervision: string;
+            supervision: "arms_reach" | "room" | "box";
         };
         /**
          * ChildOut
-         * @description A child with everything the page shows.
+         * @description A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task requires.
          */
         ChildOut: {
             /** First Name */
@@ -1300,13 +1338,15 @@ export interface components {
             /**
              * Hand
              * @default not_settled
+             * @enum {string}
              */
-            hand: string;
+            hand: "right" | "left" | "not_settled";
             /**
              * Mouthing
              * @default never
+             * @enum {string}
              */
-            mouthing: string;
+            mouthing: "never" | "sometimes" | "often";
             /**
              * Allergies
              * @default []
@@ -1321,7 +1361,7 @@ export interface components {
              * Refuses
              * @default []
              */
-            refuses: string[];
+            refuses: ("sticky" | "wet" | "gritty")[];
             /**
              * Likes
              * @default []
@@ -1352,28 +1392,33 @@ export interface components {
             /**
              * Prompt Policy
              * @default least_first
+             * @enum {string}
              */
-            prompt_policy: string;
+            prompt_policy: "least_first" | "most_first";
             /**
              * Grip Policy
              * @default by_age
+             * @enum {string}
              */
-            grip_policy: string;
+            grip_policy: "by_age" | "coach" | "function";
             /**
              * Lace Method
              * @default undecided
+             * @enum {string}
              */
-            lace_method: string;
+            lace_method: "undecided" | "two_loops" | "one_loop";
             /**
              * Correct Policy
              * @default stop_and_fix
+             * @enum {string}
              */
-            correct_policy: string;
+            correct_policy: "stop_and_fix" | "let_run";
             /**
              * Speed Policy
              * @default off
+             * @enum {string}
              */
-            speed_policy: string;
+            speed_policy: "off" | "own_record" | "race";
             /**
              * Food As Material
              * @default true
@@ -1404,6 +1449,10 @@ export interface components {
             strands: components["schemas"]["StrandOut"][];
             /** Held Back */
             held_back: components["schemas"]["HeldBack"][];
+            /** Wanted Rungs */
+            wanted_rungs: {
+                [key: string]: number;
+            };
         };
         /**
          * HeldBack
@@ -1452,13 +1501,15 @@ export interface components {
             /**
              * Hand
              * @default not_settled
+             * @enum {string}
              */
-            hand: string;
+            hand: "right" | "left" | "not_settled";
             /**
              * Mouthing
              * @default never
+             * @enum {string}
              */
-            mouthing: string;
+            mouthing: "never" | "sometimes" | "often";
             /**
              * Allergies
              * @default []
@@ -1473,7 +1524,7 @@ export interface components {
              * Refuses
              * @default []
              */
-            refuses: string[];
+            refuses: ("sticky" | "wet" | "gritty")[];
             /**
              * Likes
              * @default []
@@ -1504,28 +1555,33 @@ export interface components {
             /**
              * Prompt Policy
              * @default least_first
+             * @enum {string}
              */
-            prompt_policy: string;
+            prompt_policy: "least_first" | "most_first";
             /**
              * Grip Policy
              * @default by_age
+             * @enum {string}
              */
-            grip_policy: string;
+            grip_policy: "by_age" | "coach" | "function";
             /**
              * Lace Method
              * @default undecided
+             * @enum {string}
              */
-            lace_method: string;
+            lace_method: "undecided" | "two_loops" | "one_loop";
             /**
              * Correct Policy
              * @default stop_and_fix
+             * @enum {string}
              */
-            correct_policy: string;
+            correct_policy: "stop_and_fix" | "let_run";
             /**
              * Speed Policy
              * @default off
+             * @enum {string}
              */
-            speed_policy: string;
+            speed_policy: "off" | "own_record" | "race";
             /**
              * Food As Material
              * @default true
@@ -1554,13 +1610,15 @@ export interface components {
             /**
              * Hand
              * @default not_settled
+             * @enum {string}
              */
-            hand: string;
+            hand: "right" | "left" | "not_settled";
             /**
              * Mouthing
              * @default never
+             * @enum {string}
              */
-            mouthing: string;
+            mouthing: "never" | "sometimes" | "often";
             /**
              * Allergies
              * @default []
@@ -1575,7 +1633,7 @@ export interface components {
              * Refuses
              * @default []
              */
-            refuses: string[];
+            refuses: ("sticky" | "wet" | "gritty")[];
             /**
              * Likes
              * @default []
@@ -1606,28 +1664,33 @@ export interface components {
             /**
              * Prompt Policy
              * @default least_first
+             * @enum {string}
              */
-            prompt_policy: string;
+            prompt_policy: "least_first" | "most_first";
             /**
              * Grip Policy
              * @default by_age
+             * @enum {string}
              */
-            grip_policy: string;
+            grip_policy: "by_age" | "coach" | "function";
             /**
              * Lace Method
              * @default undecided
+             * @enum {string}
              */
-            lace_method: string;
+            lace_method: "undecided" | "two_loops" | "one_loop";
             /**
              * Correct Policy
              * @default stop_and_fix
+             * @enum {string}
              */
-            correct_policy: string;
+            correct_policy: "stop_and_fix" | "let_run";
             /**
              * Speed Policy
              * @default off
+             * @enum {string}
              */
-            speed_policy: string;
+            speed_policy: "off" | "own_record" | "race";
             /**
              * Food As Material
              * @default true
@@ -1714,8 +1777,11 @@ export interface components {
         HitOut: {
             /** Rule */
             rule: string;
-            /** Status */
-            status: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "allowed" | "caution" | "barred";
             /** Reason */
             reason: string;
             /** Source */
@@ -1748,8 +1814,11 @@ export interface components {
          * @description allowed, caution or barred, and the rules that say so.
          */
         VerdictOut: {
-            /** Status */
-            status: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "allowed" | "caution" | "barred";
             /** Hits */
             hits: components["schemas"]["HitOut"][];
         };
@@ -1970,8 +2039,11 @@ export interface components {
          * @description One block of a plan, with everything needed to set it up and run it.
          */
         BlockOut: {
-            /** Part */
-            part: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "opener" | "warm-up" | "main" | "stretch" | "daily" | "tidy";
             /** Activity Id */
             activity_id: string;
             /** Name */
@@ -2000,10 +2072,7 @@ export interface components {
             quantities: components["schemas"]["QuantityOut"][];
             /** Expected */
             expected: number;
-            /**
-             * Expected Words
-             * @default
-             */
+            /** Expected Words */
             expected_words: string;
             /** Tiring */
             tiring: boolean;
@@ -2020,15 +2089,9 @@ export interface components {
             setup: string;
             /** Posture */
             posture: string;
-            /**
-             * Say
-             * @default
-             */
+            /** Say */
             say: string;
-            /**
-             * Do First
-             * @default
-             */
+            /** Do First */
             do_first: string;
             /** Cues */
             cues: components["schemas"]["CueOut"][];
@@ -2049,8 +2112,11 @@ export interface components {
          * @description A cue: how much help it is, and what to say or do.
          */
         CueOut: {
-            /** Support */
-            support: string;
+            /**
+             * Support
+             * @enum {string}
+             */
+            support: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
             /** Support Words */
             support_words: string;
             /** Words */
@@ -2077,8 +2143,11 @@ export interface components {
             activity_id: string;
             /** Name */
             name: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "barred" | "missing" | "short" | "hand" | "too_hard" | "too_easy" | "not_chosen" | "excluded";
             /** Reason */
             reason: string;
             /** Remedy */
@@ -2115,10 +2184,16 @@ export interface components {
             home_id: number;
             /** Home Name */
             home_name: string;
-            /** Place */
-            place: string;
-            /** Supervision */
-            supervision: string;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "clinic" | "home" | "school";
+            /**
+             * Supervision
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
             /** Minutes Asked */
             minutes_asked: number;
             /** Targets */
@@ -2142,8 +2217,11 @@ export interface components {
             name: string;
             /** Excluded */
             excluded: string[];
-            /** Status */
-            status: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "optimal" | "feasible" | "infeasible" | "given";
             /**
              * Reason
              * @default
@@ -2174,6 +2252,11 @@ export interface components {
              * @default 0
              */
             tiring_minutes: number;
+            /**
+             * Longest Block
+             * @default 60
+             */
+            longest_block: number;
             /**
              * Blocks
              * @default []
@@ -2260,13 +2343,15 @@ export interface components {
             /**
              * Place
              * @default clinic
+             * @enum {string}
              */
-            place: string;
+            place: "clinic" | "home" | "school";
             /**
              * Supervision
              * @default arms_reach
+             * @enum {string}
              */
-            supervision: string;
+            supervision: "arms_reach" | "room" | "box";
             /** Home Id */
             home_id: number;
             /**
@@ -2318,11 +2403,14 @@ export interface components {
         };
         /**
          * BlockIn
-         * @description A block as a hand sets it.
+         * @description A block as a therapist sets it.
          */
         BlockIn: {
-            /** Part */
-            part: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "opener" | "warm-up" | "main" | "stretch" | "daily" | "tidy";
             /** Activity Id */
             activity_id: string;
             /** Grade */
@@ -2387,8 +2475,11 @@ export interface components {
             activity_id: string;
             /** Name */
             name: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "new" | "gone" | "harder" | "easier" | "other" | "same";
             /** Words */
             words: string;
         };
@@ -2509,7 +2600,7 @@ export interface components {
             /** Also */
             also: string[];
             /** Parts */
-            parts: string[];
+            parts: ("opener" | "warm-up" | "main" | "stretch" | "daily" | "tidy")[];
             /** Minutes */
             minutes: number[];
             /** Grades */
@@ -2591,13 +2682,13 @@ export interface components {
         };
         /**
          * DayOut
-         * @description One day of a week.
+         * @description One day of a week. available: minutes the family has; minutes: those that are planned, setting up counted.
          */
         DayOut: {
             /** Name */
             name: string;
-            /** Free */
-            free: number;
+            /** Available */
+            available: number;
             /** Minutes */
             minutes: number;
             /** Blocks */
@@ -2630,10 +2721,16 @@ export interface components {
             a_day: number;
             /** Targets */
             targets: string[];
-            /** Supervision */
-            supervision: string;
-            /** Status */
-            status: string;
+            /**
+             * Supervision
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "optimal" | "feasible" | "infeasible" | "given";
             /** Well Spent */
             well_spent: number;
             /** Bound */
@@ -2652,7 +2749,7 @@ export interface components {
         };
         /**
          * WeekIn
-         * @description What is asked of a home week. free: minutes on each of seven days, Monday first.
+         * @description What is asked of a home week. minutes_by_day: minutes the family has on each of seven days, Monday first.
          */
         WeekIn: {
             /**
@@ -2660,8 +2757,8 @@ export interface components {
              * Format: date
              */
             starts_on: string;
-            /** Free */
-            free: number[];
+            /** Minutes By Day */
+            minutes_by_day: number[];
             /**
              * A Day
              * @default 1
@@ -2693,8 +2790,11 @@ export interface components {
          * @description One shared activity. turns: half of the children at a time, beside the other one by turns.
          */
         GroupBlockOut: {
-            /** Part */
-            part: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "opener" | "warm-up" | "main" | "stretch" | "daily" | "tidy";
             /** Activity Id */
             activity_id: string;
             /** Name */
@@ -2721,30 +2821,23 @@ export interface components {
          * @description One child's own grade of a shared activity.
          */
         GroupChildOut: {
+            /** Child Id */
+            child_id: number;
             /** Child */
             child: string;
-            /**
-             * Grade
-             * @default []
-             */
+            /** Grade */
             grade: number[];
             /** Grade Words */
             grade_words: string[];
             /** Rung */
             rung: number;
-            /**
-             * Strand
-             * @default
-             */
+            /** Strand */
             strand: string;
             /** Strand Name */
             strand_name: string;
             /** Expected */
             expected: number;
-            /**
-             * Expected Words
-             * @default
-             */
+            /** Expected Words */
             expected_words: string;
             /** Count */
             count: number;
@@ -2753,7 +2846,7 @@ export interface components {
         };
         /**
          * GroupOut
-         * @description A session for children together.
+         * @description A session for children together, worked out against the children and the cupboard as they are today.
          */
         GroupOut: {
             /**
@@ -2765,18 +2858,18 @@ export interface components {
             home_name: string;
             /**
              * Supervision
-             * @default arms_reach
+             * @enum {string}
              */
-            supervision: string;
-            /**
-             * Child Ids
-             * @default []
-             */
+            supervision: "arms_reach" | "room" | "box";
+            /** Child Ids */
             child_ids: number[];
             /** Children */
             children: string[];
-            /** Status */
-            status: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "optimal" | "feasible" | "infeasible" | "given";
             /** Minutes */
             minutes: number;
             /** Minutes Asked */
@@ -2789,10 +2882,9 @@ export interface components {
             kept_away: string[];
             /** Blocks */
             blocks: components["schemas"]["GroupBlockOut"][];
-            /**
-             * Left Out
-             * @default []
-             */
+            /** Gone */
+            gone: string[];
+            /** Left Out */
             left_out: components["schemas"]["LeftOutOut"][];
         };
         /**
@@ -2825,8 +2917,9 @@ export interface components {
             /**
              * Supervision
              * @default arms_reach
+             * @enum {string}
              */
-            supervision: string;
+            supervision: "arms_reach" | "room" | "box";
         };
         /**
          * BagLineOut
@@ -2847,8 +2940,11 @@ export interface components {
          * @description The bag: things to carry, what each home has itself, what nothing fills, and children without a plan.
          */
         BagOut: {
-            /** Status */
-            status: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "optimal" | "feasible" | "infeasible" | "given";
             /** Lines */
             lines: components["schemas"]["BagLineOut"][];
             /** Uses */
@@ -3207,8 +3303,11 @@ export interface components {
          *     hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed.
          */
         RunBlockOut: {
-            /** Part */
-            part: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "opener" | "warm-up" | "main" | "stretch" | "daily" | "tidy";
             /** Activity Id */
             activity_id: string;
             /** Name */
@@ -3237,10 +3336,7 @@ export interface components {
             quantities: components["schemas"]["QuantityOut"][];
             /** Expected */
             expected: number;
-            /**
-             * Expected Words
-             * @default
-             */
+            /** Expected Words */
             expected_words: string;
             /** Tiring */
             tiring: boolean;
@@ -3257,15 +3353,9 @@ export interface components {
             setup: string;
             /** Posture */
             posture: string;
-            /**
-             * Say
-             * @default
-             */
+            /** Say */
             say: string;
-            /**
-             * Do First
-             * @default
-             */
+            /** Do First */
             do_first: string;
             /** Cues */
             cues: components["schemas"]["CueOut"][];
@@ -3286,24 +3376,15 @@ export interface components {
             says: components["schemas"]["SuggestionOut"][];
             /** Grades */
             grades: components["schemas"]["GradeOut"][];
-            /**
-             * If Mouthed
-             * @default []
-             */
+            /** If Mouthed */
             if_mouthed: string[];
-            rest?: components["schemas"]["RestOut"] | null;
-            /**
-             * Measures
-             * @default []
-             */
+            rest: components["schemas"]["RestOut"] | null;
+            /** Measures */
             measures: components["schemas"]["AskedOut"][];
-            /**
-             * Hand
-             * @default
-             */
+            /** Hand */
             hand: string;
             /** Record */
-            record?: number | null;
+            record: number | null;
         };
         /**
          * RunOut
@@ -3332,6 +3413,7 @@ export interface components {
             speed: string;
             /** Help First */
             help_first: boolean;
+            rules: components["schemas"]["TabletRulesOut"];
             /**
              * On
              * Format: date
@@ -3355,8 +3437,11 @@ export interface components {
             successes: number;
             /** Helped */
             helped: boolean;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "down" | "up" | "fade" | "stop";
             /** Words */
             words: string;
         };
@@ -3391,6 +3476,18 @@ export interface components {
              * @enum {string}
              */
             support: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
+        };
+        /**
+         * TabletRulesOut
+         * @description When a set counts as helped (share of its tries), and when its pace is shown (fewest tries and seconds).
+         */
+        TabletRulesOut: {
+            /** Helped Share */
+            helped_share: number;
+            /** Pace Tries */
+            pace_tries: number;
+            /** Pace Seconds */
+            pace_seconds: number;
         };
         /**
          * TryEvent
@@ -3520,8 +3617,11 @@ export interface components {
         AdviceOut: {
             /** Block */
             block: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "up" | "down";
             /** Grade */
             grade: number[];
             /** Words */
@@ -3532,8 +3632,11 @@ export interface components {
          * @description How a child stands, and why. id: new, recheck, setback, stuck, ready or steady.
          */
         StandingLine: {
-            /** Id */
-            id: string;
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "new" | "recheck" | "setback" | "stuck" | "ready" | "steady";
             /** Words */
             words: string;
         };
@@ -3548,8 +3651,11 @@ export interface components {
             first_name: string;
             /** Age Months */
             age_months: number;
-            /** Hand */
-            hand: string;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left" | "not_settled";
             /** Home Name */
             home_name: string;
             /** Wanted */
@@ -3584,8 +3690,11 @@ export interface components {
              * Format: date
              */
             on: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "up" | "hold" | "down" | "fade" | "swap" | "change" | "lower" | "recheck";
             /** Words */
             words: string;
             /** Evidence */
@@ -3600,10 +3709,13 @@ export interface components {
             sd_before: number;
             /** Sd After */
             sd_after: number;
-            /** Answer */
-            answer: string;
+            /**
+             * Answer
+             * @enum {string}
+             */
+            answer: "" | "accepted" | "changed" | "declined";
             /** Answer Kind */
-            answer_kind: string;
+            answer_kind: ("up" | "hold" | "down" | "fade" | "swap" | "change" | "lower" | "recheck") | "";
             /** Answer Why */
             answer_why: string;
         };
@@ -3678,12 +3790,18 @@ export interface components {
             strand_name: string;
             /** Difficulty */
             difficulty: number;
-            /** Support */
-            support: string;
+            /**
+             * Support
+             * @enum {string}
+             */
+            support: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
             /** Support Words */
             support_words: string;
-            /** Hand */
-            hand: string;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left" | "";
             /** Tries */
             tries: number;
             /** Successes */
@@ -3721,8 +3839,11 @@ export interface components {
          * @description What the therapist says of a proposed step. kind: where it was changed, to which.
          */
         AnswerIn: {
-            /** Answer */
-            answer: string;
+            /**
+             * Answer
+             * @enum {string}
+             */
+            answer: "accepted" | "changed" | "declined";
             /**
              * Why
              * @default
@@ -3732,15 +3853,18 @@ export interface components {
              * Kind
              * @default
              */
-            kind: string;
+            kind: ("up" | "hold" | "down" | "fade" | "swap" | "change" | "lower" | "recheck") | "";
         };
         /**
          * HandOut
          * @description What one hand did in all.
          */
         HandOut: {
-            /** Hand */
-            hand: string;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left" | "";
             /** Successes */
             successes: number;
             /** Tries */
@@ -3771,8 +3895,11 @@ export interface components {
              * Format: date
              */
             on: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "harder" | "easier" | "note";
             /** Words */
             words: string;
             /** Run Id */
@@ -3832,8 +3959,11 @@ export interface components {
             name: string;
             /** Target */
             target: string;
-            /** Kind */
-            kind: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "too_few" | "up" | "down" | "steady";
             /** Words */
             words: string;
             /** Change */
@@ -5851,7 +5981,7 @@ export interface operations {
             };
         };
     };
-    planning_week_api_list_weeks: {
+    planning_weeks_api_list_weeks: {
         parameters: {
             query?: never;
             header?: never;
@@ -5909,7 +6039,7 @@ export interface operations {
             };
         };
     };
-    planning_week_api_plan_home_week: {
+    planning_weeks_api_plan_home_week: {
         parameters: {
             query?: never;
             header?: never;
@@ -5971,7 +6101,7 @@ export interface operations {
             };
         };
     };
-    planning_week_api_read_week: {
+    planning_weeks_api_read_week: {
         parameters: {
             query?: never;
             header?: never;
@@ -6029,7 +6159,7 @@ export interface operations {
             };
         };
     };
-    planning_week_api_plan_together: {
+    planning_groups_api_plan_together: {
         parameters: {
             query?: never;
             header?: never;
@@ -6089,7 +6219,7 @@ export interface operations {
             };
         };
     };
-    planning_week_api_read_group: {
+    planning_groups_api_read_group: {
         parameters: {
             query?: never;
             header?: never;

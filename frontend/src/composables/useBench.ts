@@ -8,10 +8,8 @@ type Choice = Schemas['BlockIn']
 
 const choiceOf = (b: Block): Choice => ({ part: b.part, activity_id: b.activity_id, grade: [...b.grade], minutes: b.minutes, locked: b.locked })
 
-export const LONGEST_BLOCK = 60
-
 /** A block pulled longer or shorter, within what a block may be (minutes). */
-export const stretched = (minutes: number, by: number): number => Math.min(LONGEST_BLOCK, Math.max(1, minutes + by))
+export const stretched = (minutes: number, by: number, longest: number): number => Math.min(longest, Math.max(1, minutes + by))
 
 /** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
 export function useBench(planId: MaybeRefOrGetter<string>) {

@@ -23,9 +23,3 @@ export function fits(r: Reach, f: Filter): boolean {
   if (f.rung != null && reaches && (reaches[0]! > f.rung + 0.5 || reaches[1]! < f.rung - 0.5)) return false
   return f.minutes == null || (r.minutes[0] ?? 0) <= f.minutes
 }
-
-/** Most useful first: what can be done here nearest to 8 of 10, then what lacks least. */
-export function byUse(a: Reach, b: Reach): number {
-  const off = (r: Reach): number => (r.expected == null ? 9 : Math.abs(r.expected - 0.8))
-  return off(a) - off(b) || b.offered / b.grades - a.offered / a.grades || a.name.localeCompare(b.name)
-}

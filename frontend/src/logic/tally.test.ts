@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { clockWords, durationWords, gradeNow, handNow, isPaused, paceNow, restDue, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, standing, suggestion, supportOfMiss, helpChoices, tallyOf, whereLeft } from './tally'
 
+const RULES = { helped_share: 0.5, pace_tries: 3, pace_seconds: 5 }
 const START = Date.parse('2026-03-02T09:00:00Z')
 let number = 0
 
@@ -51,27 +52,27 @@ describe('tally', () => {
 
 describe('suggestion', () => {
   it('reads the core’s table for the set that is going on', () => {
-    expect(suggestion([attempt('miss'), attempt('miss')], block)?.kind).toBe('down')
-    expect(suggestion(Array.from({ length: 4 }, () => attempt('success')), block)?.kind).toBe('up')
-    expect(suggestion(Array.from({ length: 4 }, () => attempt('success', 'spoken')), block)?.kind).toBe('fade')
+    expect(suggestion([attempt('miss'), attempt('miss')], block, RULES)?.kind).toBe('down')
+    expect(suggestion(Array.from({ length: 4 }, () => attempt('success')), block, RULES)?.kind).toBe('up')
+    expect(suggestion(Array.from({ length: 4 }, () => attempt('success', 'spoken')), block, RULES)?.kind).toBe('fade')
   })
 
   it('never calls a set alone in which a try had help', () => {
     const mixed = [attempt('success', 'spoken'), attempt('success'), attempt('success'), attempt('success')]
-    expect(suggestion(mixed, block)?.kind).not.toBe('up')
-    expect(suggestion([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)], block)?.kind).toBe('fade')
+    expect(suggestion(mixed, block, RULES)?.kind).not.toBe('up')
+    expect(suggestion([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)], block, RULES)?.kind).toBe('fade')
   })
 
   it('starts anew with each set and with each grade', () => {
     const first = Array.from({ length: 4 }, () => attempt('success'))
-    expect(suggestion([...first, attempt('miss'), attempt('miss')], block)?.kind).toBe('down')
+    expect(suggestion([...first, attempt('miss'), attempt('miss')], block, RULES)?.kind).toBe('down')
     const turned = [attempt('success'), event('grade', { grade: [2, 0] }), attempt('miss', 'alone', [2, 0]), attempt('miss', 'alone', [2, 0])]
-    expect(suggestion(turned, block)?.kind).toBe('down')
+    expect(suggestion(turned, block, RULES)?.kind).toBe('down')
   })
 
   it('says nothing where the table says nothing', () => {
-    expect(suggestion([], block)).toBeUndefined()
-    expect(suggestion([attempt('success')], block)).toBeUndefined()
+    expect(suggestion([], block, RULES)).toBeUndefined()
+    expect(suggestion([attempt('success')], block, RULES)).toBeUndefined()
   })
 })
 
@@ -121,9 +122,9 @@ describe('the set under way', () => {
   })
 
   it('has a pace from the third try on, from its first try to its last', () => {
-    expect(paceNow(at(0, 5), six)).toBeNull()
-    expect(paceNow(at(0, 5, 10), six)).toBeCloseTo(18)
-    expect(paceNow([...at(0, 1, 2, 3, 4, 5, 6, 7), ...at(100, 110, 120)], six)).toBeCloseTo(9)
+    expect(paceNow(at(0, 5), six, RULES)).toBeNull()
+    expect(paceNow(at(0, 5, 10), six, RULES)).toBeCloseTo(18)
+    expect(paceNow([...at(0, 1, 2, 3, 4, 5, 6, 7), ...at(100, 110, 120)], six, RULES)).toBeCloseTo(9)
   })
 
   it('runs its own clock, pauses taken out', () => {

@@ -11,6 +11,8 @@ export function isA<K extends Kind>(kind: K): (e: RunEvent) => e is EventOf<K> {
   return (e): e is EventOf<K> => e.kind === kind
 }
 export type RunBlock = Schemas['RunBlockOut']
+export type Rules = Schemas['TabletRulesOut']
+export type Support = EventOf<'try'>['value']['support']
 
 export interface Tally {
   tries: number
@@ -71,7 +73,7 @@ export function handNow(events: RunEvent[], block: RunBlock, childs = ''): 'left
  * The help a try counts as missed with. Least help first: help comes after a failed try, so the try itself was alone.
  * Most help first: help is on from the start, so it failed with the help it had.
  */
-export function supportOfMiss(helpFirst: boolean, help: string): string {
+export function supportOfMiss(helpFirst: boolean, help: Support): Support {
   return helpFirst ? help : 'alone'
 }
 
@@ -104,17 +106,17 @@ export function secondsOfSet(events: RunEvent[], block: RunBlock, now: number): 
   return from ? secondsAtWork(standing(events).filter((e) => e.at >= from.at), block.id, now) : 0
 }
 
-/** Items a minute in the set under way, from its first try to its last; nothing before the third. */
-export function paceNow(events: RunEvent[], block: RunBlock): number | null {
+/** Items a minute in the set under way, from its first try to its last; nothing while there are too few to say. */
+export function paceNow(events: RunEvent[], block: RunBlock, rules: Rules): number | null {
   const tries = triesOfSet(events, block)
   const last = tries.at(-1)
-  if (tries.length < 3 || !last) return null
+  if (tries.length < rules.pace_tries || !last) return null
   const seconds = secondsOfSet(events, block, Date.parse(last.at))
-  return seconds >= 5 ? (tries.length * 60) / seconds : null
+  return seconds >= rules.pace_seconds ? (tries.length * 60) / seconds : null
 }
 
 /** What the core's table says after the tries of the current set; nothing where it says nothing. */
-export function suggestion(events: RunEvent[], block: RunBlock): Schemas['SuggestionOut'] | undefined {
+export function suggestion(events: RunEvent[], block: RunBlock, rules: Rules): Schemas['SuggestionOut'] | undefined {
   const grade = JSON.stringify(gradeNow(events, block))
   const all = standing(events)
     .filter(isA('try'))
@@ -122,7 +124,7 @@ export function suggestion(events: RunEvent[], block: RunBlock): Schemas['Sugges
   if (!all.length) return undefined
   const set = all.slice(Math.floor((all.length - 1) / block.count) * block.count)
   const withHelp = (e: EventOf<'try'>): boolean => e.value.support !== 'alone'
-  const helped = set.filter(withHelp).length * 2 >= set.length
+  const helped = set.filter(withHelp).length >= rules.helped_share * set.length
   const won = set.filter((e) => e.value.outcome === 'success' && (helped || !withHelp(e))).length
   return block.says.find((s) => s.tries === set.length && s.successes === won && s.helped === helped)
 }

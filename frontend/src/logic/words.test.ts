@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
-import { answers, byUse, type Reach } from './library'
+import { answers, type Reach } from './library'
 import { measureWords } from './sizes'
 import { ageWords, daysAgo, handWords, minutesWords, rungWords } from './words'
 
@@ -55,10 +55,5 @@ describe('library search', () => {
   it('finds by what you hold, one or several, singular or plural', () => {
     expect(['cotton bud', 'egg boxes cotton buds', 'tools', 'dab'].map((s) => answers(row({}), s))).toEqual([true, true, true, true])
     expect(answers(row({}), 'egg box, marbles')).toBe(false)
-  })
-
-  it('puts what fits the child first and what can not be done last', () => {
-    const rows = [row({ name: 'none', expected: null }), row({ name: 'easy', expected: 0.97 }), row({ name: 'right', expected: 0.79 })]
-    expect(rows.toSorted(byUse).map((r) => r.name)).toEqual(['right', 'easy', 'none'])
   })
 })

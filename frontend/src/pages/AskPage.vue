@@ -26,10 +26,11 @@ const places = usePlaces(() => child)
 
 const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [], place: 'home', supervision: 'arms_reach', home_id: child.home_id, format_id: 'parts', order: 'precision_first' })
 const { aims, ticked } = useAims(() => child.id, wish)
-watch(() => wish.format_id, (format) => {
-  if (format === 'alone') wish.supervision = 'box'
+watch(() => wish.format_id, (id) => {
+  const format = words.value?.formats.find((f) => f.id === id)
+  if (format?.supervision) wish.supervision = format.supervision
   else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
-  if (format === 'home') wish.minutes = Math.min(wish.minutes, 20)
+  if (format?.most_minutes) wish.minutes = Math.min(wish.minutes, format.most_minutes)
 })
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const { busy, error, doing } = useDoing()

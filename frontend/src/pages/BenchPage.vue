@@ -33,7 +33,7 @@ const covered = computed(() => {
   return Object.entries(sums).sort((a, b) => b[1] - a[1])
 })
 const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
-const proof = computed(() => ({ optimal: 'Proven best', feasible: `Best found; nothing beats ${plan.value?.bound?.toFixed(1)} min`, given: 'Arranged by hand' })[plan.value?.status ?? ''] ?? '')
+const proof = computed(() => ({ optimal: 'Proven best', feasible: `Best found; nothing beats ${plan.value?.bound.toFixed(1)} min`, given: 'Arranged by hand', infeasible: '' })[plan.value?.status ?? 'infeasible'])
 
 async function move(from: number, by: number): Promise<void> {
   const to = from + by
@@ -88,12 +88,12 @@ async function run(): Promise<void> {
     <div v-if="plan.reason" class="notice barred" role="alert">Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}</div>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
     <ProblemNote :error="error ?? starting" />
-    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :names="plan.part_names ?? {}" @move="move" @stretch="(i, by) => alter(blocks[i]!.activity_id, (b) => ({ minutes: stretched(b.minutes, by) }))" />
+    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :longest="plan.longest_block" :names="plan.part_names ?? {}" @move="move" @stretch="(i, by) => alter(blocks[i]!.activity_id, (b) => ({ minutes: stretched(b.minutes, by, plan!.longest_block) }))" />
     <div class="split">
       <BlockPanel
         v-if="block"
         :key="block.activity_id"
-        :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :part-name="plan.part_names?.[block.part] ?? ''" :block="block" :position="at" :last="blocks.length - 1" :busy="busy"
+        :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :part-name="plan.part_names?.[block.part] ?? ''" :block="block" :position="at" :last="blocks.length - 1" :longest="plan.longest_block" :busy="busy"
         @change="(part) => alter(block!.activity_id, part)"
         @move="(by) => move(at, by)"
         @remove="removed"

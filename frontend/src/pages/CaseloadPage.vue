@@ -13,7 +13,6 @@ const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: (
 const { data: me } = useMe()
 const chosen = ref('all')
 const adding = ref(false)
-const order = ['setback', 'stuck', 'ready', 'recheck', 'new', 'steady']
 
 const stands = (c: Schemas['StandingOut'], kind: string): boolean => c.standings.some((s) => s.id === kind)
 
@@ -30,9 +29,7 @@ const filters = computed(() => {
   ]
 })
 const shown = computed(() =>
-  (data.value ?? [])
-    .filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : stands(c, chosen.value) || (chosen.value === 'recheck' && stands(c, 'new'))))
-    .toSorted((a, b) => Number(b.is_due) - Number(a.is_due) || order.indexOf(a.standings[0]?.id ?? '') - order.indexOf(b.standings[0]?.id ?? '') || a.first_name.localeCompare(b.first_name)),
+  (data.value ?? []).filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : stands(c, chosen.value) || (chosen.value === 'recheck' && stands(c, 'new')))),
 )
 </script>
 

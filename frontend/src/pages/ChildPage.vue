@@ -18,14 +18,10 @@ const groups = computed(() =>
     target,
     strands: (words.value?.strands ?? [])
       .filter((s) => s.target === target.id)
-      .map((ladder) => ({ ladder, at: child.strands.find((s) => s.strand === ladder.id), wanted: wantedRung(ladder.id) })),
+      .map((ladder) => ({ ladder, at: child.strands.find((s) => s.strand === ladder.id), wanted: child.wanted_rungs[ladder.id] ?? null })),
   })),
 )
 
-function wantedRung(strand: string): number | null {
-  const rungs = (words.value?.wanted_tasks ?? []).filter((t) => child.wanted.includes(t.id)).map((t) => t.demands[strand] ?? 0)
-  return Math.max(0, ...rungs) || null
-}
 const picked = computed(() => words.value?.strands.find((s) => s.id === picking.value) ?? null)
 </script>
 

@@ -8,7 +8,7 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
 import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
-import { answers, byUse, fits } from '@/logic/library'
+import { answers, fits } from '@/logic/library'
 
 const { child } = defineProps<{ child: Child }>()
 const words = useWords()
@@ -27,7 +27,7 @@ const { data, error, isPending } = useQuery({
   queryKey: ['library', () => child.id, chosen],
   queryFn: () => told(api.GET('/api/children/{child_id}/library', { params: { path: { child_id: child.id }, query: { home_id: chosen.value } } })),
 })
-const found = computed(() => (data.value ?? []).filter((r) => answers(r, search.value) && fits(r, { target: target.value, strand: strand.value, rung: rung.value, minutes: minutes.value })).toSorted(byUse))
+const found = computed(() => (data.value ?? []).filter((r) => answers(r, search.value) && fits(r, { target: target.value, strand: strand.value, rung: rung.value, minutes: minutes.value })))
 const here = computed(() => found.value.filter((r) => r.offered))
 const not = computed(() => found.value.filter((r) => !r.offered))
 </script>

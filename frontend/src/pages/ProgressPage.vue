@@ -22,14 +22,6 @@ const { data, error } = useQuery({
 const chosen = ref<string | null>(null)
 const strand = computed(() => data.value?.strands.find((s) => s.strand === chosen.value) ?? data.value?.strands[0])
 const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.value?.strand))
-/** The highest rung of each strand that a wanted task leans on. */
-const leans = computed(() => {
-  const found: Record<string, number> = {}
-  for (const task of (words.value?.wanted_tasks ?? []).filter((t) => child.wanted.includes(t.id))) {
-    for (const [strandId, rung] of Object.entries(task.demands)) found[strandId] = Math.max(found[strandId] ?? 0, rung)
-  }
-  return found
-})
 </script>
 
 <template>
@@ -37,7 +29,7 @@ const leans = computed(() => {
   <div v-if="data" class="stack">
     <p class="headline">{{ data.headline }}</p>
     <div v-if="strand && ladder" class="split">
-      <LadderMoves :model-value="strand.strand" :strands="data.strands" :wanted="leans" @update:model-value="chosen = $event" />
+      <LadderMoves :model-value="strand.strand" :strands="data.strands" :wanted="child.wanted_rungs" @update:model-value="chosen = $event" />
       <section class="sheet stack">
         <h2 class="row"><TargetSign :target="strand.target" :size="28" /> {{ strand.name }}</h2>
         <p>{{ strand.words }}</p>
@@ -45,7 +37,7 @@ const leans = computed(() => {
           From each day's sets alone: median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968) · trend test p {{ strand.p! < 0.01 ? '< 0.01' : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall) ·
           <template v-if="strand.nonoverlap != null">later days above the first three in {{ Math.round(strand.nonoverlap * 100) }} of 100 pairs (Parker &amp; Vannest 2009)</template><template v-else>too few sessions to set later days against the first three</template>
         </p>
-        <RungChart :strand="strand" :ladder="ladder" :wanted="leans[strand.strand] ?? null" />
+        <RungChart :strand="strand" :ladder="ladder" :wanted="child.wanted_rungs[strand.strand] ?? null" />
         <div class="beside"><HelpFade :days="strand.help" /><HandBars :hands="strand.hands" /></div>
         <MeasureLines :series="strand.measures" />
       </section>

@@ -13,8 +13,7 @@ const queries = useQueryClient()
 const key = computed(() => ['results', runId])
 const { data, error } = useQuery({ queryKey: key, queryFn: () => told(api.GET('/api/runs/{run_id}/results', { params: { path: { run_id: runId } } })) })
 for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan']) void queries.invalidateQueries({ queryKey: [stale] })
-const weight: Record<string, number> = { down: 0, fade: 1, swap: 2, up: 2, lower: 3, change: 4, recheck: 5, hold: 6 }
-const decisions = computed(() => data.value?.decisions.toSorted((a, b) => (weight[a.kind] ?? 9) - (weight[b.kind] ?? 9)) ?? [])
+const decisions = computed(() => data.value?.decisions ?? [])
 </script>
 
 <template>

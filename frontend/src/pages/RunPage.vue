@@ -17,7 +17,7 @@ import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
-import { gradeNow, handNow, isPaused, restDue, standing, suggestion, supportOfMiss, tallyOf, whereLeft } from '@/logic/tally'
+import { gradeNow, handNow, isPaused, restDue, standing, suggestion, type Support, supportOfMiss, tallyOf, whereLeft } from '@/logic/tally'
 
 const { runId } = defineProps<{ runId: string }>()
 const router = useRouter()
@@ -27,7 +27,7 @@ const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
 
 const at = ref(0)
-const help = ref('spoken')
+const help = ref<Support>('spoken')
 const helpFirst = computed(() => run.value?.help_first ?? false)
 const leftThumb = ref(false)
 const led = ref(false)
@@ -39,7 +39,7 @@ watch(me, (now) => {
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
-const say = computed(() => (block.value ? suggestion(events.value, block.value) : undefined))
+const say = computed(() => (block.value ? suggestion(events.value, block.value, run.value!.rules) : undefined))
 const advice = ref<Schemas['AdviceOut'][]>([])
 const today = computed(() => advice.value.find((a) => a.block === block.value?.id && JSON.stringify(a.grade) !== JSON.stringify(block.value && gradeNow(events.value, block.value))))
 /** After each set, and on going to another block, ask what today's sets say; without a network the table says enough. */
@@ -63,7 +63,7 @@ watch(run, (loaded, before) => {
 
 watch(() => [at.value, block.value ? Math.floor(tally.value.tries / block.value.count) : 0], () => void ask())
 
-function attempt(outcome: 'success' | 'miss', support: string): void {
+function attempt(outcome: 'success' | 'miss', support: Support): void {
   if (!block.value || paused.value) return
   tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: hand.value, help_first: helpFirst.value })
 }
@@ -115,7 +115,7 @@ async function finish(): Promise<void> {
           <h1>{{ block.name }}</h1>
           <p>{{ block.setup }}</p>
         </div>
-        <RunCount :block="block" :events="events" :tally="tally" :in-set="inSet" />
+        <RunCount :rules="run.rules" :block="block" :events="events" :tally="tally" :in-set="inSet" />
         <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
         <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
           <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p><p v-if="rest">{{ rest }}</p></template>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told } from '@/api/client'
+import { api, told, type Schemas } from '@/api/client'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import GroupTable from '@/components/bench/GroupTable.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
@@ -13,7 +13,7 @@ import { useDoing } from '@/composables/useDoing'
 const { groupId = '' } = defineProps<{ groupId?: string }>()
 const router = useRouter()
 const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
-const ask = reactive({ children: [] as number[], home_id: 0, minutes: 30, targets: ['grasp', 'bilateral'], supervision: 'arms_reach' })
+const ask = reactive<Schemas['GroupIn']>({ children: [], home_id: 0, minutes: 30, targets: ['grasp', 'bilateral'], supervision: 'arms_reach' })
 const places = computed(() => (homes.value ?? []).toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')))
 const { busy, error, doing } = useDoing()
 const { data: group, error: failed } = useQuery({

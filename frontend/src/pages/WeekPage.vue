@@ -15,7 +15,7 @@ import { dayWords } from '@/logic/words'
 const { child } = defineProps<{ child: Child }>()
 const queries = useQueryClient()
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
-const ask = reactive({ free: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [] as string[], starts_on: nextMonday(new Date()) })
+const ask = reactive({ minutes_by_day: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [] as string[], starts_on: nextMonday(new Date()) })
 const { aims, ticked } = useAims(() => child.id, ask)
 const chosen = ref('')
 const { busy, error, doing } = useDoing()
@@ -42,7 +42,7 @@ async function plan(): Promise<void> {
     <form class="sheet ask" novalidate @submit.prevent="plan">
       <fieldset>
         <legend>Minutes the family has</legend>
-        <div class="row days"><label v-for="(n, i) in names" :key="n">{{ n }}<el-input-number v-model="ask.free[i]" :min="0" :max="90" :controls="false" :aria-label="`Minutes on ${n}`" /></label></div>
+        <div class="row days"><label v-for="(n, i) in names" :key="n">{{ n }}<el-input-number v-model="ask.minutes_by_day[i]" :min="0" :max="90" :controls="false" :aria-label="`Minutes on ${n}`" /></label></div>
       </fieldset>
       <fieldset>
         <legend>A day</legend>

@@ -10,7 +10,7 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 import WhyNumber from '@/components/bench/WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
-const { planId, childId, homeId, partName, block, position, last, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; busy: boolean }>()
+const { planId, childId, homeId, partName, block, position, last, longest, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; longest: number; busy: boolean }>()
 const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [activityId: string] }>()
 
 const NEAREST = 4 // equals shown before asking for more, nearest first
@@ -40,7 +40,7 @@ function turn(axis: number, step: number): void {
 const jump = (to: number[] | undefined): void => {
   if (to) put({ grade: to })
 }
-const stretch = (by: number): void => emit('change', (now) => ({ minutes: stretched(now.minutes, by) }))
+const stretch = (by: number): void => emit('change', (now) => ({ minutes: stretched(now.minutes, by, longest) }))
 const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activity_id, grade: a.grade })
 </script>
 

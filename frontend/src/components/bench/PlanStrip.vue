@@ -3,7 +3,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { stretched, type Block } from '@/composables/useBench'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
-const { blocks, asked, names } = defineProps<{ blocks: Block[]; asked: number; names: Record<string, string> }>()
+const { blocks, asked, longest, names } = defineProps<{ blocks: Block[]; asked: number; longest: number; names: Record<string, string> }>()
 const emit = defineEmits<{ move: [from: number, by: number]; stretch: [at: number, by: number] }>()
 const at = defineModel<number>('at', { required: true })
 const total = computed(() => blocks.reduce((sum, b) => sum + b.minutes + b.setup_minutes, 0))
@@ -29,7 +29,7 @@ function pull(event: PointerEvent): void {
   const now = pulled.value
   if (!now || !strip.value) return
   const minute = strip.value.clientWidth / Math.max(total.value, 1)
-  now.minutes = stretched(blocks[now.at]!.minutes, Math.round((event.clientX - now.from) / minute))
+  now.minutes = stretched(blocks[now.at]!.minutes, Math.round((event.clientX - now.from) / minute), longest)
 }
 
 function letGo(): void {

@@ -8,7 +8,7 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 /** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
 const { week } = defineProps<{ week: Schemas['WeekOut'] }>()
 const proof = computed(() => (week.status === 'optimal' ? 'Proven best for this home' : `Best found; nothing beats ${week.bound.toFixed(1)} min`))
-const most = computed(() => Math.max(...week.days.map((d) => d.free), 10))
+const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
 </script>
 
 <template>
@@ -23,8 +23,8 @@ const most = computed(() => Math.max(...week.days.map((d) => d.free), 10))
     </div>
     <ol class="days">
       <li v-for="d in week.days" :key="d.name">
-        <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.free ? `${d.free} min` : 'no practice' }}</span></p>
-        <div class="room" :style="{ height: `${24 + (d.free / most) * 210}px` }" :class="{ none: !d.free }">
+        <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.available ? `${d.available} min` : 'no practice' }}</span></p>
+        <div class="room" :style="{ height: `${24 + (d.available / most) * 210}px` }" :class="{ none: !d.available }">
           <div v-for="b in d.blocks" :key="b.activity_id" :class="['block', b.target]" :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }">
             <strong>{{ b.name }}</strong>
             <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>

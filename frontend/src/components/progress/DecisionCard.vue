@@ -8,7 +8,7 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 const { decision } = defineProps<{ decision: Schemas['DecisionOut'] }>()
 const emit = defineEmits<{ answered: [] }>()
 const asking = ref<'' | 'changed' | 'declined'>('')
-const kind = ref('')
+const kind = ref<Schemas['AnswerIn']['kind']>('')
 const words = useWords()
 const others = computed(() => (words.value?.steps ?? []).filter((s) => s.id !== decision.kind))
 const why = ref('')
@@ -19,7 +19,7 @@ const moved = computed(() => decision.mean_after - decision.mean_before)
 
 const stepName = (id: string): string => (words.value?.steps.find((s) => s.id === id)?.name ?? id).toLowerCase()
 
-async function answer(said: string): Promise<void> {
+async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
   error.value = null
   try {
     await told(api.POST('/api/decisions/{decision_id}/answer', { params: { path: { decision_id: decision.id } }, body: { answer: said, why: why.value, kind: kind.value } }))

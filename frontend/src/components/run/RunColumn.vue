@@ -3,25 +3,25 @@ import { computed, ref, watch } from 'vue'
 import SetBeads from '@/components/run/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
 import { useWords } from '@/composables/useWords'
-import { gradeNow, handNow, helpChoices, isPaused, restDue, suggestion, supportOfMiss, tallyOf } from '@/logic/tally'
+import { gradeNow, handNow, helpChoices, isPaused, restDue, suggestion, type Support, supportOfMiss, tallyOf } from '@/logic/tally'
 
 /** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
 const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
 const words = useWords()
 const { run, events, tap, undo } = table
-const help = ref('spoken')
+const help = ref<Support>('spoken')
 const helpFirst = computed(() => run.value?.help_first ?? false)
 const at = ref(together) // a child may be at the other activity of a turn, or further on
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
-const say = computed(() => (block.value ? ((restDue(events.value, block.value) && block.value.rest?.words) || suggestion(events.value, block.value)?.words) : ''))
+const say = computed(() => (block.value ? ((restDue(events.value, block.value) && block.value.rest?.words) || suggestion(events.value, block.value, run.value!.rules)?.words) : ''))
 const place = computed(() => (block.value?.grades ?? []).findIndex((g) => JSON.stringify(g.grade) === JSON.stringify(block.value && gradeNow(events.value, block.value))))
 const grade = computed(() => block.value?.grades[place.value])
 watch(() => together, (now) => (at.value = now))
 watch(at, () => (help.value = 'spoken'))
 
-function attempt(outcome: 'success' | 'miss', support: string): void {
+function attempt(outcome: 'success' | 'miss', support: Support): void {
   if (!block.value || isPaused(events.value, block.value.id)) return
   tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value, run.value?.hand), help_first: helpFirst.value })
 }

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { clockWords, paceNow, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, type Tally } from '@/logic/tally'
+import { clockWords, paceNow, type Rules, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, type Tally } from '@/logic/tally'
 import SetBeads from '@/components/run/SetBeads.vue'
 
 /** Where the set stands: tries of the count, how each went, and the clocks. */
-const { block, events } = defineProps<{ block: RunBlock; events: RunEvent[]; tally: Tally; inSet: number }>()
+const { block, events, rules } = defineProps<{ block: RunBlock; events: RunEvent[]; rules: Rules; tally: Tally; inSet: number }>()
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 500)
-const pace = computed(() => paceNow(events, block))
+const pace = computed(() => paceNow(events, block, rules))
 </script>
 
 <template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useWords } from '@/composables/useWords'
-import { helpChoices } from '@/logic/tally'
+import { helpChoices, type Support } from '@/logic/tally'
 
 const { helpFirst } = defineProps<{ paused: boolean; more: boolean; helpFirst: boolean }>()
-const help = defineModel<string>('help', { required: true })
+const help = defineModel<Support>('help', { required: true })
 defineEmits<{ alone: []; helped: []; missed: []; undo: []; next: [] }>()
 const words = useWords()
 const choices = computed(() => helpChoices(words.value?.supports, helpFirst))

@@ -1,0 +1,145 @@
+"""Home weeks through the API."""
+
+from datetime import date, datetime
+from uuid import UUID
+
+from django.http import HttpRequest
+from django.utils import timezone
+from ninja import Router
+
+from caseload.queries import child_for
+from clinic.auth import member
+from clinic.problems import Problem, ProblemError
+from clinic.schema import Schema
+from core.child import Supervision
+from core.library import THINGS, find_activity
+from core.planner import DAYS, Block, PlanStatus, Refusal, left_out
+from planning import queries
+from planning.actions import Infeasible
+from planning.models import HomeWeek
+from planning.schemas import BlockOut, LeftOutOut
+from planning.stored import from_json
+from planning.weeks_actions import WeekWish, make_week
+from planning.workbench import home_workbench
+
+router = Router(tags=["weeks"])
+REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
+LISTED = 12  # weeks in a list
+
+
+class WeekIn(Schema):
+    """What is asked of a home week. minutes_by_day: minutes the family has on each of seven days, Monday first."""
+
+    starts_on: date
+    minutes_by_day: list[int]
+    a_day: int = 1
+    targets: list[str]
+
+
+class DayOut(Schema):
+    """One day of a week. available: minutes the family has; minutes: those that are planned, setting up counted."""
+
+    name: str
+    available: int
+    minutes: float
+    blocks: list[BlockOut]
+    gone: list[str]
+
+
+class WeekOut(Schema):
+    """A home week, worked out against the child and the cupboard as they are today."""
+
+    id: UUID
+    child_id: int
+    child_name: str
+    home_name: str
+    starts_on: date
+    a_day: int
+    targets: list[str]
+    supervision: Supervision
+    status: PlanStatus
+    well_spent: float
+    bound: float
+    days: list[DayOut]
+    used_up: list[str]
+    left_out: list[LeftOutOut]
+    made_at: datetime
+
+
+class WeekLine(Schema):
+    """A week in a list."""
+
+    id: UUID
+    starts_on: date
+    activities: list[str]
+
+
+@router.post("/children/{child_id}/weeks", response={200: WeekOut, **REFUSED})
+def plan_home_week(request: HttpRequest, child_id: int, body: WeekIn) -> WeekOut:
+    """Plan a home week. Where none is possible: 422 with the reason and the shortest fix."""
+    who = member(request)
+    child = child_for(who, child_id)
+    wish = WeekWish(body.starts_on, tuple(body.minutes_by_day), body.a_day, tuple(body.targets))
+    try:
+        made = make_week(who, child, wish, timezone.localdate())
+    except Infeasible as error:
+        raise ProblemError(422, "No week", "minutes_by_day", "", f"No week, because {error.reason}.", error.fix) from error
+    return week_out(queries.week_for(who, made.pk))
+
+
+@router.get("/children/{child_id}/weeks", response={200: list[WeekLine], **REFUSED})
+def list_weeks(request: HttpRequest, child_id: int) -> list[WeekLine]:
+    """A child's home weeks, newest first."""
+    who = member(request)
+    weeks = queries.weeks_of(who, child_for(who, child_id, "plan.read"))[:LISTED]
+    return [WeekLine(id=w.pk, starts_on=w.starts_on, activities=_names(w)) for w in weeks]
+
+
+def _names(week: HomeWeek) -> list[str]:
+    return list(dict.fromkeys(find_activity(b["activity_id"]).name for day in week.days for b in day))
+
+
+@router.get("/weeks/{week_id}", response={200: WeekOut, **REFUSED})
+def read_week(request: HttpRequest, week_id: UUID) -> WeekOut:
+    """One home week."""
+    return week_out(queries.week_for(member(request), week_id))
+
+
+def week_out(week: HomeWeek) -> WeekOut:
+    """A stored week, every block checked for today."""
+    bench = home_workbench(week.child, week.targets, timezone.localdate())
+    days = []
+    standing: list[Block] = []
+    for name, available, row in zip(DAYS, week.minutes_by_day, week.days, strict=True):
+        found = [bench.stand(from_json(plain)) for plain in row]
+        blocks = [b for b in found if isinstance(b, Block)]
+        gone = [f"{r.name}: {r.reason}" for r in found if isinstance(r, Refusal)]
+        minutes = sum(b.minutes + b.setup_minutes for b in blocks)
+        shown = [BlockOut.model_validate(b) for b in blocks]
+        days.append(DayOut(name=name, available=available, minutes=minutes, blocks=shown, gone=gone))
+        standing += blocks
+    chosen = frozenset(b.activity_id for b in standing)
+    return WeekOut(
+        id=week.pk,
+        child_id=week.child_id,
+        child_name=week.child.first_name,
+        home_name=week.child.home.name,
+        starts_on=week.starts_on,
+        a_day=week.a_day,
+        targets=week.targets,
+        supervision=week.supervision,
+        status=week.status,
+        well_spent=week.well_spent,
+        bound=week.bound,
+        days=days,
+        used_up=_used_up(standing),
+        left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],
+        made_at=week.made_at,
+    )
+
+
+def _used_up(blocks: list[Block]) -> list[str]:
+    used: dict[str, int] = {}
+    for q in (q for b in blocks for q in b.quantities if q.single_use):
+        used[q.thing_id] = used.get(q.thing_id, 0) + q.wanted
+    return [f"{n} {THINGS[thing_id].named(n)}" for thing_id, n in sorted(used.items())]

@@ -1,0 +1,56 @@
+"""A plan's block as it stood when a run began: the core's own values, with a version, so that old runs stay readable."""
+
+from typing import Any, Literal
+
+from pydantic import BaseModel, ConfigDict
+
+from core.planner import Block
+from core.running import Rest, Suggestion
+
+
+class FrozenGrade(BaseModel):
+    """One rung of a block's ladder of one-step changes. here: the planned one; change: what to change to get there."""
+
+    grade: tuple[int, ...]
+    words: tuple[str, ...]
+    change: str
+    here: bool
+
+
+class FrozenMeasure(BaseModel):
+    """A measure that is read off by hand. usual: what it most likely is; choices: words in place of numbers."""
+
+    id: str
+    name: str
+    unit: str
+    lowest: float
+    highest: float
+    step: float
+    usual: float | None
+    choices: tuple[str, ...]
+
+
+class FrozenBlock(BaseModel):
+    """One block of a run.
+
+    says       -- what to say after so many tries and successes of a set
+    if_mouthed -- what of it is barred once the child is seen to mouth things
+    hand       -- whose turn it is; record: own best pace in items a minute, where this child plays with speed
+    """
+
+    model_config = ConfigDict(frozen=True)
+
+    version: Literal[2] = 2
+    id: str
+    block: Block
+    says: tuple[Suggestion, ...]
+    grades: tuple[FrozenGrade, ...]
+    if_mouthed: tuple[str, ...]
+    rest: Rest | None
+    measures: tuple[FrozenMeasure, ...]
+    hand: str
+    record: float | None
+
+    def plain(self) -> dict[str, Any]:
+        """As plain values that go into JSON and come back by model_validate."""
+        return self.model_dump(mode="json")
