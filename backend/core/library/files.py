@@ -13,6 +13,7 @@ from core.library.checks import ActivitySource, LibraryError, RecipeSource, Thin
 from core.library.recipe import Recipe
 from core.materials import Thing
 
+THING_GROUPS = ("threading", "kitchen", "stationery", "making", "play", "outfits")  # in the order things are suggested in
 _LOADER = getattr(yaml, "CSafeLoader", yaml.SafeLoader)  # the C one is ten times as fast, where it is there
 
 
@@ -31,7 +32,7 @@ def _values(folder: str) -> Iterator[tuple[str, str, Any]]:
 def load_things() -> MappingProxyType[str, Thing]:
     """Every household thing, by id; figures are typical ones, from memory. Raises LibraryError."""
     things: dict[str, Thing] = {}
-    for where, _, rows in _values("things"):
+    for where, _, rows in sorted(_values("things"), key=lambda group: THING_GROUPS.index(group[1])):
         for at, row in enumerate(rows):
             thing = read(ThingSource, row, f"{where}, thing {at + 1}").build()
             if thing.id in things:
