@@ -1,6 +1,6 @@
 """What planning costs, against the straightforward model of the same problem."""
 
-from collections.abc import Iterator
+from contextlib import AbstractContextManager
 from dataclasses import replace
 from statistics import median
 from time import perf_counter
@@ -52,7 +52,7 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
     )
 
 
-def _default_parameters() -> Iterator[None]:
+def _default_parameters() -> AbstractContextManager[object]:
     """The solver as it comes: no choice of relaxation, cuts or probing."""
     from ortools.sat.python import cp_model
 

@@ -13,6 +13,7 @@ from core import ability
 from core.ability import Estimate
 from core.child import CHOICES as POLICIES
 from core.child import Place, Supervision
+from core.safety import RULES
 from core.skills import STRANDS
 
 PROFILE = (
@@ -78,7 +79,7 @@ def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> 
 @acting("child.override_hazard")
 def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Done[Child]:
     """Allow what a rule calls overridable, with the reason kept on the record. Raises FieldError otherwise."""
-    if rule != "balloon":
+    if rule not in RULES or not RULES[rule].overridable:
         raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", "Choose something it allows.")
     if len(reason.strip()) < 10:
         raise FieldError("reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why.")

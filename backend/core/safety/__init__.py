@@ -1,23 +1,14 @@
 """The hard filter: hazard rules for things, steps and combinations."""
 
 from core.safety.combinations import assess_together
-from core.safety.rules import (
-    RANK,
-    STEP_TAGS,
-    Hit,
-    Status,
-    Verdict,
-    assess,
-    assess_step,
-    fits_small_parts_cylinder,
-    lifted_bars,
-    worst,
-)
+from core.safety.rules import STEP_TAGS, assess, assess_step, fits_small_parts_cylinder, lifted_bars
 from core.safety.small_parts_cylinder import DEEP_MM, SMALL_BALL_MM, fits
+from core.safety.verdicts import RANK, RULES, Hit, Status, Verdict, worst
 
 __all__ = [
     "DEEP_MM",
     "RANK",
+    "RULES",
     "SMALL_BALL_MM",
     "STEP_TAGS",
     "Hit",

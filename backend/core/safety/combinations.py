@@ -3,11 +3,12 @@
 Common practice, no source, unless a rule says otherwise.
 """
 
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 
 from core.child import Child, Setting
 from core.materials import Thing
-from core.safety.rules import COMMON, LONG_CORD_MM, Hit, Verdict, fits_small_parts_cylinder, judged
+from core.safety.rules import LONG_CORD_MM, fits_small_parts_cylinder
+from core.safety.verdicts import COMMON, MEMORY, RULES, Finding, Verdict, judged, rule
 
 MOVING = frozenset({"wall", "weight_on_hands"})  # tags of work done standing, crawling or lying
 POKING = frozenset({"stick", "pen", "tongs", "fork"})
@@ -17,52 +18,71 @@ THIN_STICK_MM = 14  # mm, from memory
 
 def assess_together(things: Sequence[Thing], tags: Sequence[str], child: Child, setting: Setting) -> Verdict:
     """Return the verdict on things used together in work with these hazard tags. Single things are judged elsewhere."""
-    return judged((hit for rule in _RULES for hit in rule(things, frozenset(tags), child)), child, setting)
+    return judged((hit for r in _TOGETHER_RULES for hit in r.hits(things, frozenset(tags), child)), child, setting)
 
 
-def _cord_and_neck(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Hit]:
+@rule("cord_neck", "together", COMMON, "a long cord with crawling, lying or moving about")
+def _cord_and_neck(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     cords = [t for t in things if "cord" in t.forms and t.stiffness != "rigid" and (t.cord_mm or 0) > LONG_CORD_MM]
     if cords and tags & MOVING:
-        yield Hit("cord_neck", "barred", f"{cords[0].name} where the child crawls, lies or moves about: it can catch a neck.",
-                  COMMON, "Do this one seated at the table, or use a cord under 30 cm.")  # fmt: skip
+        yield Finding(
+            "barred",
+            f"{cords[0].name} where the child crawls, lies or moves about: it can catch a neck.",
+            "Do this one seated at the table, or use a cord under 30 cm.",
+        )
 
 
-def _balloon_and_latex(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Hit]:
+@rule("balloon_latex", "together", COMMON, "rubber balloons and latex")
+def _balloon_and_latex(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     if any(t.balloon and t.latex for t in things):
-        yield Hit("balloon_latex", "caution", "A rubber balloon: a burst piece can choke, and it sheds latex.",
-                  COMMON, "An adult blows it up, holds it and picks up every piece at once; foil, paper or a scarf is better.", "arms_reach")  # fmt: skip
+        yield Finding(
+            "caution",
+            "A rubber balloon: a burst piece can choke, and it sheds latex.",
+            "An adult blows it up, holds it and picks up every piece at once; foil, paper or a scarf is better.",
+            "arms_reach",
+        )
 
 
-def _small_and_hidden(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Hit]:
+@rule("small_hidden", "together", COMMON, "small things hidden in a filler")
+def _small_and_hidden(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     filler = any("filler" in t.forms for t in things)
     small = [t for t in things if "filler" not in t.forms and "cord" not in t.forms and fits_small_parts_cylinder(t.shape)]
     if filler and small:
-        yield Hit("small_hidden", "caution", f"{small[0].name} out of sight in the tub.",
-                  COMMON, "Count them in and count them out before the tub goes away.")  # fmt: skip
+        yield Finding(
+            "caution", f"{small[0].name} out of sight in the tub.", "Count them in and count them out before the tub goes away."
+        )
 
 
-def _stick_and_movement(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Hit]:
+@rule("stick_moving", "together", f"{COMMON}; length {MEMORY}", "a stick over 9 cm in a moving hand")
+def _stick_and_movement(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     sticks = [
         t for t in things if t.forms & POKING and t.longest_mm >= LONG_STICK_MM and t.size_mm <= THIN_STICK_MM and not t.soft
     ]
     if sticks and tags & MOVING:
-        yield Hit("stick_moving", "caution", f"{sticks[0].name} in the hand while standing or moving.",
-                  COMMON, "Stand still while holding it; put it down before walking; never in the mouth.", "arms_reach")  # fmt: skip
+        yield Finding(
+            "caution",
+            f"{sticks[0].name} in the hand while standing or moving.",
+            "Stand still while holding it; put it down before walking; never in the mouth.",
+            "arms_reach",
+        )
 
 
-def _wet_and_blade(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Hit]:
+@rule("wet_blade", "together", COMMON, "a blade in wet hands")
+def _wet_and_blade(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     if "cutting_tool" in tags and any(t.wet for t in things):
-        yield Hit("wet_blade", "caution", "A blade in wet hands slips.", COMMON, "Dry hands and handle first.")
+        yield Finding("caution", "A blade in wet hands slips.", "Dry hands and handle first.")
 
 
-def _food_and_not_food(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Hit]:
+@rule("food_mixed", "together", COMMON, "food that touched what is not food")
+def _food_and_not_food(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     food = [t for t in things if t.food]
     tasted = [t for t in things if not t.food and ("dough" in t.forms or "filler" in t.forms or "glue" in t.forms)]
     if food and tasted:
-        yield Hit("food_mixed", "caution", f"{food[0].name} together with {tasted[0].name.lower()}: no longer for eating.",
-                  COMMON, "Say so before starting; throw it away after.")  # fmt: skip
+        yield Finding(
+            "caution",
+            f"{food[0].name} together with {tasted[0].name.lower()}: no longer for eating.",
+            "Say so before starting; throw it away after.",
+        )
 
 
-_RULES: tuple[Callable[[Sequence[Thing], frozenset[str], Child], Iterator[Hit]], ...] = (
-    _cord_and_neck, _balloon_and_latex, _small_and_hidden, _stick_and_movement, _wet_and_blade, _food_and_not_food,
-)  # fmt: skip
+_TOGETHER_RULES = tuple(r for r in RULES.values() if r.scope == "together")

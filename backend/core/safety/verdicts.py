@@ -1,0 +1,115 @@
+"""What a hazard rule is and says: its id, source and whether it can be overridden stand at the rule, and nowhere else.
+
+A hazard is never weighed against a benefit. Supports, and does not replace, a licensed therapist's judgement; local
+rules come first.
+"""
+
+from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass, replace
+from typing import Any, Literal
+
+from core.child import Child, Setting, Supervision
+
+Status = Literal["allowed", "caution", "barred"]
+Scope = Literal["thing", "step", "together"]
+RANK: dict[Status, int] = {"allowed": 0, "caution": 1, "barred": 2}
+
+CPSC_CYLINDER = "16 CFR 1501.4"
+CPSC_BALL = "16 CFR 1500.18(a)(17)"
+CPSC_BALLOON = "16 CFR 1500.19"
+COMMON = "common practice, no source"
+MEMORY = "from memory"
+
+
+@dataclass(frozen=True)
+class Finding:
+    """What a rule finds: how grave, why, what to do, and how close an adult has to be for it to stay a caution."""
+
+    status: Status
+    reason: str
+    remedy: str
+    wants: Supervision | None = None
+
+
+@dataclass(frozen=True)
+class Rule:
+    """A hazard rule: what it looks at (a thing, a step or a combination), its source, and what it is about in words."""
+
+    id: str
+    scope: Scope
+    source: str
+    about: str
+    overridable: bool
+    find: Callable[..., Iterator[Finding]]
+
+    def hits(self, *args: Any) -> Iterator["Hit"]:
+        """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
+        for f in self.find(*args):
+            yield Hit(self.id, f.status, f.reason, self.source, f.remedy, f.wants, self.overridable)
+
+
+RULES: dict[str, Rule] = {}  # every rule by id, in the order they speak; filled by @rule
+
+
+def rule(
+    id: str, scope: Scope, source: str, about: str, overridable: bool = False
+) -> Callable[[Callable[..., Iterator[Finding]]], Rule]:
+    """Make a function a hazard rule: it yields findings, the decorator says whose they are."""
+
+    def register(find: Callable[..., Iterator[Finding]]) -> Rule:
+        if id in RULES:
+            raise ValueError(f"there are two rules {id!r}: give one of them another id")
+        RULES[id] = Rule(id, scope, source, about, overridable, find)
+        return RULES[id]
+
+    return register
+
+
+@dataclass(frozen=True)
+class Hit:
+    """One rule that speaks, with what it says."""
+
+    rule: str
+    status: Status
+    reason: str
+    source: str
+    remedy: str
+    wants: Supervision | None = None
+    overridable: bool = False
+
+
+@dataclass(frozen=True)
+class Verdict:
+    """The worst status of all hits, and the hits."""
+
+    status: Status
+    hits: tuple[Hit, ...] = ()
+
+
+ALLOWED = Verdict("allowed")
+
+
+def worst(verdicts: Iterable[Verdict]) -> Verdict:
+    """Return one verdict with the worst status and every different hit."""
+    return _ordered(dict.fromkeys(hit for v in verdicts for hit in v.hits))
+
+
+def judged(hits: Iterable[Hit], child: Child, setting: Setting) -> Verdict:
+    """Return the verdict of hits. A therapist's overrides apply; a caution that nobody can watch over is barred."""
+    return _ordered(_in_this_setting(hit, child, setting) for hit in hits)
+
+
+def _ordered(hits: Iterable[Hit]) -> Verdict:
+    ranked = tuple(sorted(hits, key=lambda h: -RANK[h.status]))
+    return Verdict(ranked[0].status, ranked) if ranked else ALLOWED
+
+
+def _in_this_setting(hit: Hit, child: Child, setting: Setting) -> Hit:
+    if hit.overridable and hit.rule in child.overrides:
+        reason = f"{hit.reason} Allowed by a therapist, adult-held only."
+        return replace(hit, status="caution", reason=reason, wants="arms_reach", overridable=False)
+    if hit.status == "caution" and hit.wants and not setting.offers(hit.wants):
+        reason = f"{hit.reason} Needs an adult within arm's reach, and none is available here."
+        remedy = "Have an adult within arm's reach, or choose something else."
+        return replace(hit, status="barred", reason=reason, remedy=remedy, overridable=False)
+    return hit
