@@ -1,4 +1,5 @@
-"""Ways of choosing the next grade, played by made-up children whose truth is known; and how often what is said comes true.
+"""Ways of choosing the next grade, played by made-up children whose truth is known; and how often what is said comes
+true.
 
 The staircase (up after two sets at 8 in 10 or better, down under 5 in 10) is common practice, no source. The
 oracle knows the truth but not the day. A set is well placed when its true chance lies between 0.65 and 0.90.
@@ -27,7 +28,8 @@ DAY = date(2026, 1, 5)
 def by_estimate(on_the_spot: bool = True) -> Callable[[Child, int], list[float]]:
     """Likeliest to be well placed by the estimate, the activity's offset and the child's gain learned.
 
-    on_the_spot -- choose each set's grade after the sets already done that day, as the run view does; else before the session
+    on_the_spot -- choose each set's grade after the sets already done that day, as the run view does;
+                   else before the session
     """
     state = {"estimate": Estimate(4.0, 1.5)}
 
@@ -110,17 +112,25 @@ def by_age() -> Callable[[Child, int], list[float]]:
 
 
 def calibration() -> tuple[float, dict[str, tuple[float, float, int]]]:
-    """Return the mean distance between forecast and outcome over ten bands, weighted, and by band (said, came, sets)."""
+    """Return the mean distance between forecast and outcome over ten bands, weighted, and by band
+    (said, came, sets).
+    """
     said, came = [], []
     for seed in range(240):
         random = np.random.default_rng(5000 + seed)
-        child, estimate = Child(float(random.normal(4, 1.2)), list(LEARNING)[seed % len(LEARNING)], random), Estimate(4.0, 1.2)
+        child, estimate = (
+            Child(float(random.normal(4, 1.2)), list(LEARNING)[seed % len(LEARNING)], random),
+            Estimate(4.0, 1.2),
+        )
         for week in range(12):
             child.new_day()
             day = DAY + timedelta(weeks=week)
             today, sets = on_day(estimate, day), []
             for _ in range(3):
-                activity, rung = f"f{random.integers(ACTIVITIES)}", float(random.uniform(today.mean - 1.2, today.mean + 1.2))
+                activity, rung = (
+                    f"f{random.integers(ACTIVITIES)}",
+                    float(random.uniform(today.mean - 1.2, today.mean + 1.2)),
+                )
                 said.append(float(chance(today, rung, activity_id=activity)))
                 done = child.play(week, activity, rung, TRIES)
                 came.append(done.successes / TRIES)
@@ -137,7 +147,9 @@ def calibration() -> tuple[float, dict[str, tuple[float, float, int]]]:
 
 
 def steps(children: int = 120) -> Counter[str]:
-    """Follow what the decisions say on one activity: how many steps up, wrong ones, and sessions a ready child waited."""
+    """Follow what the decisions say on one activity: how many steps up, wrong ones, and sessions a
+    ready child waited.
+    """
     ladder = sorted(variants_of(LIBRARY["peg_fence"]), key=lambda v: difficulty(v)["pinch"])
     found: Counter[str] = Counter()
     for seed in range(children):
@@ -149,7 +161,9 @@ def steps(children: int = 120) -> Counter[str]:
             day: date = DAY + timedelta(weeks=week)
             variant, rung = ladder[at], difficulty(ladder[at])["pinch"]
             sets = [child.play(week, "peg_fence", rung, TRIES) for _ in range(2)]
-            history += [SetResult(day, "b0", "peg_fence", variant.grade, "alone", "right", s.tries, s.successes) for s in sets]
+            history += [
+                SetResult(day, "b0", "peg_fence", variant.grade, "alone", "right", s.tries, s.successes) for s in sets
+            ]
             estimate = update(estimate, [SetEvidence("peg_fence", rung, s.tries, s.successes) for s in sets], day)
             truth = _true_chance(child, week, rung)
             kind = decide(history, estimate, policy_for("pinch", day)).kind

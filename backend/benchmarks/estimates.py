@@ -1,4 +1,6 @@
-"""How far the estimate and the steps can be trusted: made-up children of known truth, every kind, against other ways."""
+"""How far the estimate and the steps can be trusted: made-up children of known truth, every kind,
+against other ways.
+"""
 
 from collections.abc import Callable
 from datetime import timedelta
@@ -25,16 +27,25 @@ Say = Callable[[str], object]
 
 def placed(say: Say, children: int = 40) -> None:
     """The share of sets whose true chance lies in the zone, after four sessions."""
-    ways = {"on the spot": by_estimate, "before the session": lambda: by_estimate(on_the_spot=False), "staircase": by_staircase,
-            "by age": by_age, "oracle": by_oracle}  # fmt: skip
+    ways = {
+        "on the spot": by_estimate,
+        "before the session": lambda: by_estimate(on_the_spot=False),
+        "staircase": by_staircase,
+        "by age": by_age,
+        "oracle": by_oracle,
+    }
     shares = {name: {kind: well_placed(way, kind, children) for kind in LEARNING} for name, way in ways.items()}
     for kind in LEARNING:
         ours, best, stairs = shares["on the spot"][kind], shares["oracle"][kind], shares["staircase"][kind]
         listed = ", ".join(f"{name} {shares[name][kind]:.2f}" for name in ways)
-        say(f"well-placed sets, {kind}: {listed}; {ours / best:.2f} of the oracle, {ours / stairs:.2f} times the staircase")
+        say(
+            f"well-placed sets, {kind}: {listed}; {ours / best:.2f} of the oracle, {ours / stairs:.2f} times the "
+            "staircase"
+        )
     mean = {name: float(np.mean(list(by_kind.values()))) for name, by_kind in shares.items()}
     say(
-        f"well-placed sets, all kinds: {mean['on the spot'] / mean['oracle']:.2f} of the oracle, {mean['on the spot'] / mean['staircase']:.2f} times the staircase"
+        f"well-placed sets, all kinds: {mean['on the spot'] / mean['oracle']:.2f} of the oracle, "
+        f"{mean['on the spot'] / mean['staircase']:.2f} times the staircase"
     )
 
 
@@ -43,7 +54,10 @@ def error_by_session(say: Say) -> None:
     errors: list[list[float]] = [[] for _ in range(12)]
     for seed in range(120):
         random = np.random.default_rng(seed)
-        child, estimate = Child(float(random.uniform(2.5, 6)), list(LEARNING)[seed % len(LEARNING)], random), Estimate(4.0, 1.5)
+        child, estimate = (
+            Child(float(random.uniform(2.5, 6)), list(LEARNING)[seed % len(LEARNING)], random),
+            Estimate(4.0, 1.5),
+        )
         for week in range(12):
             child.new_day()
             estimate = _session(child, estimate, week)
@@ -63,14 +77,18 @@ def calibrated(say: Say) -> None:
     """Of all forecasts of so many in ten, how many came true."""
     error, bands = calibration()
     said, came, sets = bands["0.8"]
-    say(f"calibration: forecasts miss by {error:.3f} in the mean; of {sets} forecasts near {said:.2f}, {came:.2f} came true")
+    say(
+        f"calibration: forecasts miss by {error:.3f} in the mean; of {sets} forecasts near {said:.2f}, {came:.2f} "
+        "came true"
+    )
 
 
 def stepped(say: Say) -> None:
     """Steps up that the truth did not bear out, and waits of children long ready."""
     found = steps()
     say(
-        f"steps up: {found['up']}, wrong {found['wrong'] / max(found['up'], 1):.1%}; a child with 9 of 10 waited in {found['sessions a ready child waited'] / found['sessions']:.0%} of sessions"
+        f"steps up: {found['up']}, wrong {found['wrong'] / max(found['up'], 1):.1%}; a child with 9 of 10 waited "
+        f"in {found['sessions a ready child waited'] / found['sessions']:.0%} of sessions"
     )
 
 

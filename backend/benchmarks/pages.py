@@ -67,17 +67,25 @@ def _against_bare(say, name: str, api: Api, method: str, path: str, body: object
 
 
 def growth(say) -> None:  # type: ignore[no-untyped-def]
-    """The pages that read sets, with 10,000 sets in the database and with 1,000,000 (of 2,000 other children's runs)."""
+    """The pages that read sets, with 10,000 sets in the database and with 1,000,000 (of 2,000 other
+    children's runs).
+    """
     lead, children = fill(children=12, sessions=40)
     child = children[0]
     api, run = Api(lead), child.runs.first()
-    paths = {"caseload": "/caseload", "a year's progress": f"/children/{child.pk}/progress", "results": f"/runs/{run.pk}/results"}
+    paths = {
+        "caseload": "/caseload",
+        "a year's progress": f"/children/{child.pk}/progress",
+        "results": f"/runs/{run.pk}/results",
+    }
     cost: dict[int, dict[str, float]] = {}
     for wanted in (10_000, 1_000_000):
         _pad_sets(run, wanted)
         for path in paths.values():
             api("get", path)
-        cost[wanted] = {name: best(_timed(lambda p=path: api("get", p)) for _ in range(TIMES)) for name, path in paths.items()}
+        cost[wanted] = {
+            name: best(_timed(lambda p=path: api("get", p)) for _ in range(TIMES)) for name, path in paths.items()
+        }
     for name in paths:
         few, many = cost[10_000][name], cost[1_000_000][name]
         say(f"page {name}: {many * 1e3:.1f} ms with 1,000,000 sets, {many / few:.2f} times that with 10,000")
@@ -112,7 +120,14 @@ def taps(say) -> None:  # type: ignore[no-untyped-def]
         body = [{**e, "at": e["at"].isoformat()} for e in events]
         ours.append(_timed(lambda b=body: api("post", f"/runs/{run.pk}/events", b)))
         rows = [
-            RunEvent(pk=uuid4(), run=run, block=e["block"], kind=e["kind"], at=e["at"], value=json.loads(json.dumps(e["value"])))
+            RunEvent(
+                pk=uuid4(),
+                run=run,
+                block=e["block"],
+                kind=e["kind"],
+                at=e["at"],
+                value=json.loads(json.dumps(e["value"])),
+            )
             for e in events
         ]
         bare.append(_timed(lambda r=rows: RunEvent.objects.bulk_create(r)))

@@ -46,9 +46,13 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
             slow = solve(every, {}, limits_of(every, request))
             plain.append(perf_counter() - start)
         worse += abs(quick.well_spent - slow.well_spent) > 1e-6 and slow.status == quick.status == "optimal"
-    say(f"plan: median {median(ours) * 1e3:.0f} ms, worst {max(ours) * 1e3:.0f} ms over {len(ours)} children, expansion included")
     say(
-        f"plan: {sum(plain) / sum(ours):.1f} times faster in sum than the straightforward model, {median(p / o for p, o in zip(plain, ours, strict=True)):.1f} in the median; optima that differ: {worse}"
+        f"plan: median {median(ours) * 1e3:.0f} ms, worst {max(ours) * 1e3:.0f} ms over {len(ours)} children, "
+        "expansion included"
+    )
+    say(
+        f"plan: {sum(plain) / sum(ours):.1f} times faster in sum than the straightforward model, "
+        f"{median(p / o for p, o in zip(plain, ours, strict=True)):.1f} in the median; optima that differ: {worse}"
     )
 
 
@@ -61,7 +65,9 @@ def _default_parameters() -> AbstractContextManager[object]:
     def plainly(self, model, callback=None):  # type: ignore[no-untyped-def]
         seconds = self.parameters.max_time_in_seconds
         self.parameters = (
-            cp_model.sat_parameters_pb2.SatParameters() if hasattr(cp_model, "sat_parameters_pb2") else type(self.parameters)()
+            cp_model.sat_parameters_pb2.SatParameters()
+            if hasattr(cp_model, "sat_parameters_pb2")
+            else type(self.parameters)()
         )
         self.parameters.num_workers = 1
         self.parameters.max_time_in_seconds = seconds

@@ -1,4 +1,6 @@
-"""What weeks, groups and whole caseloads cost; what a bigger library costs; and what an independent reader finds in the plans."""
+"""What weeks, groups and whole caseloads cost; what a bigger library costs; and what an independent reader finds in
+the plans.
+"""
 
 from collections.abc import Callable
 from concurrent.futures import ProcessPoolExecutor
@@ -37,7 +39,8 @@ def weeks(say: Say) -> None:
             times.append(took)
             proven += answer.status == "optimal"  # type: ignore[attr-defined]
     say(
-        f"home week: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} children; {proven} proven best"
+        f"home week: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} "
+        f"children; {proven} proven best"
     )
 
 
@@ -60,7 +63,8 @@ def groups(say: Say) -> None:
             times.append(took)
             proven += answer.status == "optimal"  # type: ignore[attr-defined]
     say(
-        f"group of four: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} groups; {proven} proven best"
+        f"group of four: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} "
+        f"groups; {proven} proven best"
     )
 
 
@@ -87,7 +91,8 @@ def library_size(say: Say) -> None:
         total = _sessions_with(bigger)
         first = first or total
         say(
-            f"library {times}x ({len(bigger)} activities): {total / 8 * 1e3:.0f} ms a session, {total / first:.2f} times the cost"
+            f"library {times}x ({len(bigger)} activities): {total / 8 * 1e3:.0f} ms a session, "
+            f"{total / first:.2f} times the cost"
         )
 
 

@@ -17,10 +17,23 @@ from core.safety import RULES
 from core.skills import STRANDS
 
 PROFILE = (
-    "first_name", "birth_date", "hand", "mouthing", "allergies", "precautions", "refuses", "likes", "wanted",
-    "family_words", "seating", "attention_minutes", "force_limit_newton", "food_as_material",
-    "every_days", *POLICIES,
-)  # fmt: skip
+    "first_name",
+    "birth_date",
+    "hand",
+    "mouthing",
+    "allergies",
+    "precautions",
+    "refuses",
+    "likes",
+    "wanted",
+    "family_words",
+    "seating",
+    "attention_minutes",
+    "force_limit_newton",
+    "food_as_material",
+    "every_days",
+    *POLICIES,
+)
 
 
 def profile_of(child: Child) -> dict[str, Any]:
@@ -66,7 +79,9 @@ def edit_child(member: Member, child: Child, profile: Mapping[str, Any], version
 def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> Done[StrandEstimate]:
     """Start a strand from what the child was seen to do. Raises NotThere for a rung that does not exist."""
     if strand not in STRANDS:
-        raise FieldError("strand", strand, f"{strand!r} is not a strand of the skills map.", "Choose one of its ladders.")
+        raise FieldError(
+            "strand", strand, f"{strand!r} is not a strand of the skills map.", "Choose one of its ladders."
+        )
     estimate = ability.start(facts_of(child, on), strand, seen_rung=rung)
     row = StrandEstimate.objects.select_for_update().get(child=child, strand=strand)
     before = row.mean
@@ -82,7 +97,9 @@ def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Don
     if rule not in RULES or not RULES[rule].overridable:
         raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", "Choose something it allows.")
     if len(reason.strip()) < 10:
-        raise FieldError("reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why.")
+        raise FieldError(
+            "reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why."
+        )
     now = Child.objects.select_for_update().get(pk=child.pk)
     now.overrides = {**now.overrides, rule: reason.strip()}
     now.version += 1
@@ -104,7 +121,9 @@ def note_mouthing(member: Member, child: Child) -> Done[Child]:
 
 def keep_point(child: Child, strand: str, on: date, estimate: Estimate) -> None:
     """Keep where the estimate stood on a day; the last word of the day wins."""
-    EstimatePoint.objects.update_or_create(child=child, strand=strand, on=on, defaults={"mean": estimate.mean, "sd": estimate.sd})
+    EstimatePoint.objects.update_or_create(
+        child=child, strand=strand, on=on, defaults={"mean": estimate.mean, "sd": estimate.sd}
+    )
 
 
 def plain(values: Mapping[str, Any]) -> dict[str, Any]:

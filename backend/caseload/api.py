@@ -14,7 +14,17 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.ability import held_back, wanted_rungs
-from core.child import CorrectPolicy, GripPolicy, Hand, LaceMethod, Mouthing, Place, PromptPolicy, SpeedPolicy, Supervision
+from core.child import (
+    CorrectPolicy,
+    GripPolicy,
+    Hand,
+    LaceMethod,
+    Mouthing,
+    Place,
+    PromptPolicy,
+    SpeedPolicy,
+    Supervision,
+)
 from core.materials import Texture
 from core.skills import STRANDS, WANTED_TASKS
 
@@ -67,7 +77,9 @@ class HeldBack(Schema):
 
 
 class ChildOut(Profile):
-    """A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task requires."""
+    """A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task
+    requires.
+    """
 
     id: int
     version: int
@@ -193,12 +205,30 @@ def child_out(child: Child) -> ChildOut:
     now = estimates_of(child, today)
     rows = {e.strand: e for e in child.estimates.all()}
     strands = [
-        StrandOut(strand=s, mean=now[s].mean, sd=now[s].sd, tries=rows[s].tries, as_of=rows[s].as_of, seen_rung=rows[s].seen_rung)
-        for s in STRANDS if s in rows
-    ]  # fmt: skip
+        StrandOut(
+            strand=s,
+            mean=now[s].mean,
+            sd=now[s].sd,
+            tries=rows[s].tries,
+            as_of=rows[s].as_of,
+            seen_rung=rows[s].seen_rung,
+        )
+        for s in STRANDS
+        if s in rows
+    ]
     return ChildOut(
-        **actions.profile_of(child), id=child.pk, version=child.version, age_months=age_months(child.birth_date, today), usual_minutes=facts_of(child, today).usual_minutes,
-        home_id=child.home_id, home_name=child.home.name, overrides=child.overrides, strands=strands,
-        held_back=[HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)}) for t in child.wanted],
+        **actions.profile_of(child),
+        id=child.pk,
+        version=child.version,
+        age_months=age_months(child.birth_date, today),
+        usual_minutes=facts_of(child, today).usual_minutes,
+        home_id=child.home_id,
+        home_name=child.home.name,
+        overrides=child.overrides,
+        strands=strands,
+        held_back=[
+            HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)})
+            for t in child.wanted
+        ],
         wanted_rungs=wanted_rungs(child.wanted),
-    )  # fmt: skip
+    )

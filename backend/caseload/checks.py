@@ -9,8 +9,10 @@ from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
 LISTED: dict[str, frozenset[str]] = {
-    "allergies": frozenset(ALLERGENS), "precautions": frozenset(PRECAUTIONS), "wanted": frozenset(WANTED_TASKS),
-}  # fmt: skip
+    "allergies": frozenset(ALLERGENS),
+    "precautions": frozenset(PRECAUTIONS),
+    "wanted": frozenset(WANTED_TASKS),
+}
 
 
 class FieldError(ValueError):
@@ -38,7 +40,9 @@ def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
     for name, known in LISTED.items():
         for value in kept[name]:
             if value not in known:
-                raise FieldError(name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}.")
+                raise FieldError(
+                    name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}."
+                )
     _check_numbers(kept)
     return kept
 
@@ -48,7 +52,10 @@ def _check_birth_date(born: date, on: date) -> None:
         raise FieldError("birth_date", born, f"The birth date {born:%d %b %Y} is in the future.", "Check the year.")
     if (on - born).days > OLDEST_YEARS * 366:
         raise FieldError(
-            "birth_date", born, f"The birth date {born:%d %b %Y} is more than {OLDEST_YEARS} years ago.", "Check the year."
+            "birth_date",
+            born,
+            f"The birth date {born:%d %b %Y} is more than {OLDEST_YEARS} years ago.",
+            "Check the year.",
         )
 
 
@@ -61,7 +68,9 @@ def _check_numbers(kept: dict[str, Any]) -> None:
             "Choose a number between these.",
         )
     if not 1 <= kept["every_days"] <= 180:
-        raise FieldError("every_days", kept["every_days"], "Visits are 1 to 180 days apart.", "Choose a number between these.")
+        raise FieldError(
+            "every_days", kept["every_days"], "Visits are 1 to 180 days apart.", "Choose a number between these."
+        )
     limit = kept.get("force_limit_newton")
     if limit is not None and not 0 < limit <= 500:
         raise FieldError(

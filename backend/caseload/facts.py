@@ -24,14 +24,24 @@ def age_months(birth_date: date, on: date) -> float:
 def facts_of(child: Child, on: date) -> Facts:
     """The child as the core's rules see it on a day."""
     return Facts(
-        age_months=age_months(child.birth_date, on), hand=child.hand, mouthing=child.mouthing,
-        allergies=frozenset(child.allergies), precautions=frozenset(child.precautions),
-        refuses=frozenset(child.refuses), likes=frozenset(child.likes), wanted=tuple(child.wanted),
-        attention_minutes=child.attention_minutes, force_limit_newton=child.force_limit_newton,
-        food_as_material=child.food_as_material, overrides=frozenset(child.overrides),
-        prompt_policy=child.prompt_policy, grip_policy=child.grip_policy, lace_method=child.lace_method,
-        correct_policy=child.correct_policy, speed_policy=child.speed_policy,
-    )  # fmt: skip
+        age_months=age_months(child.birth_date, on),
+        hand=child.hand,
+        mouthing=child.mouthing,
+        allergies=frozenset(child.allergies),
+        precautions=frozenset(child.precautions),
+        refuses=frozenset(child.refuses),
+        likes=frozenset(child.likes),
+        wanted=tuple(child.wanted),
+        attention_minutes=child.attention_minutes,
+        force_limit_newton=child.force_limit_newton,
+        food_as_material=child.food_as_material,
+        overrides=frozenset(child.overrides),
+        prompt_policy=child.prompt_policy,
+        grip_policy=child.grip_policy,
+        lace_method=child.lace_method,
+        correct_policy=child.correct_policy,
+        speed_policy=child.speed_policy,
+    )
 
 
 def setting_of(home: Home) -> Setting:

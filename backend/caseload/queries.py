@@ -18,7 +18,13 @@ def children(member: Member) -> QuerySet[Child]:
 def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
     """Return one child, its home and estimates with it, and note the read. Raises Http404."""
     require(member, why)
-    found = Child.objects.visible_to(member).select_related("home").prefetch_related("estimates").filter(pk=child_id).first()
+    found = (
+        Child.objects.visible_to(member)
+        .select_related("home")
+        .prefetch_related("estimates")
+        .filter(pk=child_id)
+        .first()
+    )
     if found is None:
         raise Http404(f"No child {child_id} in your clinic.")
     log(member, why, found, found.pk)

@@ -49,9 +49,15 @@ def acting(name: str) -> Callable[[Callable[Concatenate[Member, P], Done[T]]], C
     return wrap
 
 
-def log(member: Member, action: str, subject: models.Model, child: int | None, detail: dict[str, Any] | None = None) -> None:
+def log(
+    member: Member, action: str, subject: models.Model, child: int | None, detail: dict[str, Any] | None = None
+) -> None:
     """Add one line to the audit log."""
     AuditEntry.objects.create(
-        clinic_id=member.clinic_id, member=member, action=action,
-        subject=f"{subject._meta.model_name}:{subject.pk}", child=child, detail=detail or {},
-    )  # fmt: skip
+        clinic_id=member.clinic_id,
+        member=member,
+        action=action,
+        subject=f"{subject._meta.model_name}:{subject.pk}",
+        child=child,
+        detail=detail or {},
+    )

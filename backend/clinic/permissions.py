@@ -24,7 +24,9 @@ POLICY = MappingProxyType(
         "child.read": Policy(_ALL, "read a child's record"),
         "child.add": Policy(_THERAPISTS, "add a child"),
         "child.edit": Policy(_THERAPISTS, "change a child's profile"),
-        "child.note_mouthing": Policy(_ALL, "note that a child mouths things"),  # whoever sits at the table sees it first
+        "child.note_mouthing": Policy(
+            _ALL, "note that a child mouths things"
+        ),  # whoever sits at the table sees it first
         "child.set_rung": Policy(_THERAPISTS, "set a starting rung"),
         "child.override_hazard": Policy(_THERAPISTS, "override a hazard rule"),
         "cupboard.read": Policy(_ALL, "see a cupboard"),

@@ -31,6 +31,8 @@ class ProblemError(Exception):
     def __init__(self, status: int, title: str, field: str, value: object, reason: str, remedy: str = "") -> None:
         super().__init__(reason)
         self.problem = Problem(
-            title=title, status=status, detail=reason,
+            title=title,
+            status=status,
+            detail=reason,
             fields=[FieldProblem(field=field, value=str(value)[:200], reason=reason, remedy=remedy)],
-        )  # fmt: skip
+        )

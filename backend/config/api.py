@@ -101,7 +101,9 @@ def _on_value(request: HttpRequest, no: NotThere) -> HttpResponse:
 
 @api.exception_handler(StaleEdit)
 def _on_stale(request: HttpRequest, no: StaleEdit) -> HttpResponse:
-    return _say(request, Problem(title="Changed meanwhile", status=409, detail=str(no), theirs=no.theirs, yours=no.yours))
+    return _say(
+        request, Problem(title="Changed meanwhile", status=409, detail=str(no), theirs=no.theirs, yours=no.yours)
+    )
 
 
 @api.exception_handler(NotAllowed)
@@ -111,7 +113,9 @@ def _on_not_allowed(request: HttpRequest, no: NotAllowed) -> HttpResponse:
 
 @api.exception_handler(AuthenticationError)
 def _on_unknown(request: HttpRequest, no: AuthenticationError) -> HttpResponse:
-    return _say(request, Problem(title="Not signed in", status=401, detail="You are not signed in. Sign in, then try again."))
+    return _say(
+        request, Problem(title="Not signed in", status=401, detail="You are not signed in. Sign in, then try again.")
+    )
 
 
 @api.exception_handler(Http404)
@@ -128,7 +132,8 @@ def _on_http(request: HttpRequest, no: HttpError) -> HttpResponse:
 def _on_shape(request: HttpRequest, no: ValidationError) -> HttpResponse:
     fields = [_shape_problem(e) for e in no.errors]
     return _say(
-        request, Problem(title="Not kept", status=422, detail=fields[0].reason if fields else "Not understood.", fields=fields)
+        request,
+        Problem(title="Not kept", status=422, detail=fields[0].reason if fields else "Not understood.", fields=fields),
     )
 
 
@@ -139,5 +144,7 @@ def _shape_problem(error: dict[str, Any]) -> FieldProblem:
     value = str(error.get("input", "")).encode("utf-8", "replace").decode()[:80]
     if error["type"] == "literal_error":
         choices = error["ctx"]["expected"].replace(" or ", ", ").replace("'", "")
-        return FieldProblem(field=where, value=value, reason=f"{value!r} is not a choice here.", remedy=f"Use one of {choices}.")
+        return FieldProblem(
+            field=where, value=value, reason=f"{value!r} is not a choice here.", remedy=f"Use one of {choices}."
+        )
     return FieldProblem(field=where, value=value, reason=f"{error['msg']}.", remedy="Correct it and save again.")

@@ -16,7 +16,9 @@ def page(request: HttpRequest) -> HttpResponse:
 
 
 def keeper(request: HttpRequest) -> HttpResponse:
-    """Return the service worker: from the root, so that it may look after every page; never cached, so a new one is seen at once."""
+    """Return the service worker: from the root, so that it may look after every page; never cached, so a new one is
+    seen at once.
+    """
     found = settings.REPOSITORY / "frontend" / "dist" / "sw.js"
     if not found.is_file():
         raise Http404("No build of the front end. Run ./pollicor start.")

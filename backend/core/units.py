@@ -29,8 +29,20 @@ def newton_from_lbf(force_lbf: float) -> float:
 
 UCUM = MappingProxyType(
     {
-        "mm": "mm", "cm": "cm", "m": "m", "N": "N", "g/m²": "g/m2", "min": "min", "s": "s", "items/min": "{items}/min",
-        "tokens": "{tokens}", "spills": "{spills}", "in a row": "{row}", "rung": "{rung}", "°": "deg", "%": "%",
+        "mm": "mm",
+        "cm": "cm",
+        "m": "m",
+        "N": "N",
+        "g/m²": "g/m2",
+        "min": "min",
+        "s": "s",
+        "items/min": "{items}/min",
+        "tokens": "{tokens}",
+        "spills": "{spills}",
+        "in a row": "{row}",
+        "rung": "{rung}",
+        "°": "deg",
+        "%": "%",
     }
-)  # fmt: skip
+)
 """Every unit that is shown, and its code in the Unified Code for Units of Measure."""

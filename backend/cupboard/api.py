@@ -107,7 +107,10 @@ def read_cupboard(request: HttpRequest, home_id: int, child_id: int | None = Non
     home = home_for(who, home_id)
     child = child_for(who, child_id) if child_id else None
     return CupboardOut(
-        home_id=home.pk, home_name=home.name, kind=home.kind, items=[item_out(i, home, child) for i in queries.items(home)]
+        home_id=home.pk,
+        home_name=home.name,
+        kind=home.kind,
+        items=[item_out(i, home, child) for i in queries.items(home)],
     )
 
 
@@ -158,7 +161,18 @@ def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
 
 def thing_out(m: Thing) -> ThingOut:
     """A thing as the API shows it."""
-    same = ("id", "name", "hole_mm", "slit_mm", "cord_mm", "force_newton", "sheet_gsm", "opening_mm", "soft", "typical_count")
+    same = (
+        "id",
+        "name",
+        "hole_mm",
+        "slit_mm",
+        "cord_mm",
+        "force_newton",
+        "sheet_gsm",
+        "opening_mm",
+        "soft",
+        "typical_count",
+    )
     values: dict[str, Any] = {name: getattr(m, name) for name in same}
     forms = [FORMS[f] for f in sorted(m.forms)]
     return ThingOut(**values, forms=forms, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())

@@ -32,7 +32,9 @@ class LettersIn(Schema):
 
 
 class StrokeOut(Schema):
-    """A piece as it lies: ends in hundredths of a letter's height, y down; radius 0 is straight, else half a circle. number: its turn in writing order."""
+    """A piece as it lies: ends in hundredths of a letter's height, y down; radius 0 is straight, else half a circle.
+    number: its turn in writing order.
+    """
 
     number: int
     piece: str
@@ -78,7 +80,11 @@ def lay_letters(request: HttpRequest, body: LettersIn) -> LettersOut:
         raise FieldError("text", body.text, str(no), "") from no
     drawn = built if built.is_complete else build(cut, body.text)
     return LettersOut(
-        letters=_letters(drawn), swaps=list(built.swaps), short=_counts(built.short), cut=_counts(cut), usual=_counts(USUAL_KIT)
+        letters=_letters(drawn),
+        swaps=list(built.swaps),
+        short=_counts(built.short),
+        cut=_counts(cut),
+        usual=_counts(USUAL_KIT),
     )
 
 
@@ -93,7 +99,10 @@ def _letters(built: Build) -> list[LetterOut]:
     for at in sorted({p.at for p in built.placements}):
         mine = [(number, p, stroke_of(p)) for number, p in numbered if p.at == at]
         strokes = [
-            StrokeOut(number=n, piece=p.piece, where=p.where, instead_of=p.instead_of, **asdict(stroke)) for n, p, stroke in mine
+            StrokeOut(number=n, piece=p.piece, where=p.where, instead_of=p.instead_of, **asdict(stroke))
+            for n, p, stroke in mine
         ]
-        found.append(LetterOut(letter=mine[0][1].letter, width=width_of([stroke for *_, stroke in mine]), strokes=strokes))
+        found.append(
+            LetterOut(letter=mine[0][1].letter, width=width_of([stroke for *_, stroke in mine]), strokes=strokes)
+        )
     return found

@@ -19,7 +19,9 @@ def items(home: Home) -> QuerySet[StockItem]:
 def stock_of(home: Home) -> tuple[Stock, ...]:
     """A cupboard as the rules see it. Lines with none left count as nothing. One query."""
     return tuple(
-        Stock(THINGS[i.thing_id], i.count, i.thing_id, i.measured) for i in items(home) if i.count > 0 and i.thing_id in THINGS
+        Stock(THINGS[i.thing_id], i.count, i.thing_id, i.measured)
+        for i in items(home)
+        if i.count > 0 and i.thing_id in THINGS
     )
 
 

@@ -45,7 +45,9 @@ class RecipeOut(Schema):
 
 
 class MeasuringIn(Schema):
-    """One way of measuring. water: ml; coins: how many and g each; pile: g, sheets, two sides in mm; passes: mm that pass, mm that stop."""
+    """One way of measuring. water: ml; coins: how many and g each; pile: g, sheets, two sides in mm; passes: mm that
+    pass, mm that stop.
+    """
 
     way: Literal["water", "coins", "pile", "passes"]
     water_ml: float = 0
@@ -77,9 +79,20 @@ def list_recipes(request: HttpRequest, home_id: int, child_id: int) -> list[Reci
 
 
 def _shown(m: Recipe, have: set[str], judged: VerdictOut) -> RecipeOut:
-    parts = [PartOut(words=p.words, count=p.count, here=[THINGS[x].name for x in p.any_of if x in have]) for p in m.parts]
-    return RecipeOut(thing_id=m.thing_id, name=m.name, parts=parts, tools=list(m.tools), adult_steps=list(m.adult_steps),
-                     child_steps=list(m.child_steps), minutes=m.minutes, makes=m.makes, verdict=judged)  # fmt: skip
+    parts = [
+        PartOut(words=p.words, count=p.count, here=[THINGS[x].name for x in p.any_of if x in have]) for p in m.parts
+    ]
+    return RecipeOut(
+        thing_id=m.thing_id,
+        name=m.name,
+        parts=parts,
+        tools=list(m.tools),
+        adult_steps=list(m.adult_steps),
+        child_steps=list(m.child_steps),
+        minutes=m.minutes,
+        makes=m.makes,
+        verdict=judged,
+    )
 
 
 @router.post("/measuring", response={200: MeasuringOut, **REFUSED})

@@ -27,9 +27,17 @@ from running.queries import blocks_of
 
 MADE_UP_READINGS = {
     # what a made-up child reads at its worst and at its best, in the measure's own unit
-    "newton": (4, 14), "tokens": (1, 7), "off_line": (12, 1), "on_line": (50, 100), "overshoot": (15, 0), "filled": (50, 100),
-    "over_edge": (30, 0), "tower": (60, 240), "spills": (6, 0), "grip": (2, 5),
-}  # fmt: skip
+    "newton": (4, 14),
+    "tokens": (1, 7),
+    "off_line": (12, 1),
+    "on_line": (50, 100),
+    "overshoot": (15, 0),
+    "filled": (50, 100),
+    "over_edge": (30, 0),
+    "tower": (60, 240),
+    "spills": (6, 0),
+    "grip": (2, 5),
+}
 OTHER_HAND_RUNGS = 0.5  # how much harder made-up work is for the other hand, in rungs
 
 
@@ -42,11 +50,23 @@ def born(months_old: int, today: date) -> date:
 def add_demo_child(member: Member, homes: dict[str, Home], demo: DemoChild, today: date) -> Child:
     """Add one child of the demo, as known on the day of the first session."""
     profile = {
-        "first_name": demo.first_name, "birth_date": born(demo.age_months, today), "hand": demo.hand, "mouthing": demo.mouthing,
-        "allergies": list(demo.allergies), "precautions": list(demo.precautions), "refuses": list(demo.refuses), "likes": list(demo.likes),
-        "wanted": list(demo.wanted), "family_words": demo.family_words, "seating": demo.seating, "attention_minutes": demo.attention_minutes,
-        "force_limit_newton": None, **DEFAULTS, "food_as_material": True, "every_days": demo.every_days,
-    }  # fmt: skip
+        "first_name": demo.first_name,
+        "birth_date": born(demo.age_months, today),
+        "hand": demo.hand,
+        "mouthing": demo.mouthing,
+        "allergies": list(demo.allergies),
+        "precautions": list(demo.precautions),
+        "refuses": list(demo.refuses),
+        "likes": list(demo.likes),
+        "wanted": list(demo.wanted),
+        "family_words": demo.family_words,
+        "seating": demo.seating,
+        "attention_minutes": demo.attention_minutes,
+        "force_limit_newton": None,
+        **DEFAULTS,
+        "food_as_material": True,
+        "every_days": demo.every_days,
+    }
     return add_child(member, homes[demo.home], profile, first_day(demo, today))
 
 
@@ -81,7 +101,13 @@ def _truth(child: Child, demo: DemoChild, today: date, random: np.random.Generat
 
 
 def _session(
-    member: Member, child: Child, demo: DemoChild, on: date, number: int, truth: dict[str, MadeUp], random: np.random.Generator
+    member: Member,
+    child: Child,
+    demo: DemoChild,
+    on: date,
+    number: int,
+    truth: dict[str, MadeUp],
+    random: np.random.Generator,
 ) -> int:
     child = Child.objects.select_related("home").prefetch_related("estimates").get(pk=child.pk)
     wish = Wish(demo.minutes, demo.targets, "home", child.home.supervision)
@@ -120,19 +146,33 @@ def _taps(
             misses = 0
             for _ in range(block.count):
                 helps = misses >= 2 or (demo.helped and random.random() < 0.75)
-                chances = [made_up.true_chance(week, block.activity_id, block.rung + harder, s) for s in ("alone", "spoken")]
+                chances = [
+                    made_up.true_chance(week, block.activity_id, block.rung + harder, s) for s in ("alone", "spoken")
+                ]
                 luck = float(random.random())
                 support = "spoken" if chances[0] <= luck < chances[1] and helps else "alone"
                 won = luck < chances[helps]
                 misses = 0 if won else misses + 1
                 at += timedelta(seconds=float(random.uniform(5, 14)))
-                yield _event(frozen, "try", at, random, {
-                    "outcome": "success" if won else "miss", "support": support, "grade": block.grade, "hand": hand, "help_first": False,
-                })  # fmt: skip
+                yield _event(
+                    frozen,
+                    "try",
+                    at,
+                    random,
+                    {
+                        "outcome": "success" if won else "miss",
+                        "support": support,
+                        "grade": block.grade,
+                        "hand": hand,
+                        "help_first": False,
+                    },
+                )
                 if not won and random.random() < 0.2 and block.watch:
                     mark = block.watch[int(random.integers(len(block.watch)))].id
                     yield _event(frozen, "mark", at, random, {"mark": mark})
-            for kind, value in _read_off(frozen, made_up.true_chance(week, block.activity_id, block.rung + harder), random):
+            for kind, value in _read_off(
+                frozen, made_up.true_chance(week, block.activity_id, block.rung + harder), random
+            ):
                 yield _event(frozen, kind, at, random, value)
             at += timedelta(seconds=40)
         at += timedelta(seconds=90)
@@ -144,13 +184,18 @@ def _event(
     return {"id": str(_id(random)), "block": block.id, "kind": kind, "at": at, "value": value}
 
 
-def _read_off(frozen: FrozenBlock, skill: float, random: np.random.Generator) -> Iterator[tuple[str, dict[str, object]]]:
+def _read_off(
+    frozen: FrozenBlock, skill: float, random: np.random.Generator
+) -> Iterator[tuple[str, dict[str, object]]]:
     """What would be measured after a set, better with skill (the true chance, 0 to 1)."""
     for asked in frozen.measures:
         worst, best = MADE_UP_READINGS[asked.id]
         read = asked.usual or worst + (best - worst) * min(max(skill + random.normal(0, 0.1), 0), 1)
         step = asked.step
-        yield "measure", {"measure": asked.id, "value": min(max(round(read / step) * step, asked.lowest), asked.highest)}
+        yield (
+            "measure",
+            {"measure": asked.id, "value": min(max(round(read / step) * step, asked.lowest), asked.highest)},
+        )
     if "hold" in ACTIVITIES[frozen.block.activity_id].measures:
         for _ in range(3):
             yield "hold", {"seconds": round(max(0.5, 2 + 8 * skill + float(random.normal(0, 1))), 1)}

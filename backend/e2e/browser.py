@@ -23,11 +23,18 @@ FLAGS = [
     "--no-first-run",
     "--no-sandbox",
 ]
-WATCH_POLICY = "window.broken = []; document.addEventListener('securitypolicyviolation', e => window.broken.push(e.violatedDirective + ' ' + e.blockedURI))"
+WATCH_POLICY = """
+window.broken = []
+document.addEventListener('securitypolicyviolation', e => {
+  window.broken.push(e.violatedDirective + ' ' + e.blockedURI)
+})
+"""
 
 
 class Underway:
-    """Counts the requests the live server is still working at, so that none outlives its test and meets an emptied database."""
+    """Counts the requests the live server is still working at, so that none outlives its test and meets an emptied
+    database.
+    """
 
     def __init__(self) -> None:
         self.count = 0
@@ -89,7 +96,9 @@ class BrowserTest(StaticLiveServerTestCase):
 
     def new_page(self) -> Page:
         """A page nobody is signed in on."""
-        page = self.browser.new_context(base_url=self.live_server_url, viewport={"width": 1280, "height": 800}).new_page()
+        page = self.browser.new_context(
+            base_url=self.live_server_url, viewport={"width": 1280, "height": 800}
+        ).new_page()
         page.add_init_script(WATCH_POLICY)
         page.set_default_timeout(30_000)
         return page

@@ -26,7 +26,8 @@ ROOT = Path(__file__).resolve().parents[2]
 PORT = 8571
 FILL = """
 from testing.builders import make_member, make_child, run_for_child
-m = make_member(username='maren'); r = run_for_child(m, make_child(m)); print(r.pk, r.blocks[0]['id'], r.blocks[0]['grade'])
+m = make_member(username='maren'); r = run_for_child(m, make_child(m)); print(r.pk, r.blocks[0]['id'],
+r.blocks[0]['grade'])
 """
 
 
@@ -63,7 +64,8 @@ class CrashTest(TestCase):
 
     def start(self) -> None:
         told = self.database(
-            'mkdir -p "$VAR/log"; db_start crash 54629; db_create pollicor; echo "=$POLLICOR_DB_PORT=$POLLICOR_DB_PASSWORD"'
+            'mkdir -p "$VAR/log"; db_start crash 54629; db_create pollicor; echo '
+            '"=$POLLICOR_DB_PORT=$POLLICOR_DB_PASSWORD"'
         )
         _, port, password = told.strip().splitlines()[-1].split("=")
         self.env |= {"POLLICOR_DB_PORT": port, "POLLICOR_DB_PASSWORD": password}
@@ -110,7 +112,10 @@ class CrashTest(TestCase):
         token = next((c.value for c in self.jar if c.name == "csrftoken"), "") or ""
         headers = {"Content-Type": "application/json", "X-CSRFToken": token}
         request = Request(
-            f"http://127.0.0.1:{PORT}/api{path}", json.dumps(body).encode() if body is not None else None, headers, method=method
+            f"http://127.0.0.1:{PORT}/api{path}",
+            json.dumps(body).encode() if body is not None else None,
+            headers,
+            method=method,
         )
         with self.opener.open(request, timeout=60) as answer:
             return json.loads(answer.read() or "null")

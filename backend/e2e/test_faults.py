@@ -29,7 +29,9 @@ class FaultTest(BrowserTest):
             (page or self.page).get_by_role("button", name=ALONE).click()
 
     def kept(self, tries: int) -> None:
-        self.eventually(lambda: RunEvent.objects.filter(run=self.run_, kind="try").count() == tries, f"{tries} tries kept")
+        self.eventually(
+            lambda: RunEvent.objects.filter(run=self.run_, kind="try").count() == tries, f"{tries} tries kept"
+        )
 
     def test_a_reload_in_the_middle_of_a_set_loses_nothing(self) -> None:
         self.tap(3)

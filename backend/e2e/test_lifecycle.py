@@ -43,22 +43,28 @@ class LifecycleTest(TestCase):
 
     def pollicor(self, var: str, *words: str) -> subprocess.CompletedProcess[str]:
         command = [str(ROOT / "pollicor"), *words]
-        return subprocess.run(command, env=self.environment(var), cwd=self.files, check=False, capture_output=True, text=True)
+        return subprocess.run(
+            command, env=self.environment(var), cwd=self.files, check=False, capture_output=True, text=True
+        )
 
     def done(self, var: str, *words: str) -> str:
         result = self.pollicor(var, *words)
         self.assertEqual(result.returncode, 0, result.stdout + result.stderr)
         return result.stdout
 
+    def sourced(self, var: str, helpers: str, command: str) -> str:
+        script = f"source {ROOT}/scripts/common.sh; source {ROOT}/scripts/{helpers}; {command}"
+        result = subprocess.run(
+            ["bash", "-ec", script], env=self.environment(var), check=True, capture_output=True, text=True
+        )
+        return result.stdout.strip()
+
     def tables(self, var: str) -> int:
-        script = f'source {ROOT}/scripts/common.sh; source {ROOT}/scripts/database.sh; db_start postgres 54329; psql_as_owner -d pollicor -tAc "{TABLES}"'
-        told = subprocess.run(["bash", "-ec", script], env=self.environment(var), check=True, capture_output=True, text=True)
-        return int(told.stdout.strip())
+        ask = f'db_start postgres 54329; psql_as_owner -d pollicor -tAc "{TABLES}"'
+        return int(self.sourced(var, "database.sh", ask))
 
     def pid_of(self, var: str, program: str) -> int:
-        script = f"source {ROOT}/scripts/common.sh; source {ROOT}/scripts/supervise.sh; supervisor pid {program}"
-        told = subprocess.run(["bash", "-ec", script], env=self.environment(var), check=True, capture_output=True, text=True)
-        return int(told.stdout.strip())
+        return int(self.sourced(var, "supervise.sh", f"supervisor pid {program}"))
 
     def wait_for_another(self, var: str, program: str, than: int) -> None:
         for _ in range(600):

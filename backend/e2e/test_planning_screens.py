@@ -1,4 +1,6 @@
-"""Planning beyond one session, through the real interface: dials in the library, weeks, groups, the bag, a whole caseload."""
+"""Planning beyond one session, through the real interface: dials in the library, weeks, groups, the bag, a whole
+caseload.
+"""
 
 import re
 
@@ -39,7 +41,9 @@ class PlanningScreensTest(BrowserTest):
         self.assertEqual((now.activity_id, now.locked, now.minutes), (first.activity_id, True, first.minutes + 2))
         self.assertNotEqual(now.grade, first.grade)
         page.get_by_role("button", name="Undo").click()
-        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == first.minutes + 1, "one taken back")
+        self.eventually(
+            lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == first.minutes + 1, "one taken back"
+        )
 
     def test_a_dial_is_turned_and_a_thing_swapped_in_the_library(self) -> None:
         page = self.page
@@ -85,7 +89,9 @@ class PlanningScreensTest(BrowserTest):
         with page.expect_popup() as opened:
             page.get_by_role("link", name="Prep sheet").click()
         opened.value.get_by_role("heading", name=re.compile("Wyn: 30 minutes")).wait_for()
-        self.assertEqual(opened.value.evaluate("getComputedStyle(document.querySelector('.head')).borderBottomStyle"), "solid")
+        self.assertEqual(
+            opened.value.evaluate("getComputedStyle(document.querySelector('.head')).borderBottomStyle"), "solid"
+        )
         self.check_axe("bench")
         page.get_by_role("button", name="Start another from this").click()
         self.eventually(lambda: Plan.objects.count() == 2, "a second plan")

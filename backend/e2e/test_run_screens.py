@@ -19,7 +19,12 @@ class RunScreensTest(BrowserTest):
         read = next(f for f in ACTIVITIES.values() if f.id == "coin_tower" or "tokens" in f.measures)
         plan = plan_for_child(self.lead, self.child)
         asked = next(
-            (b for b in plan.blocks.all() if b.part == "main" and set(ACTIVITIES[b.activity_id].measures) & set(MEASURED)), None
+            (
+                b
+                for b in plan.blocks.all()
+                if b.part == "main" and set(ACTIVITIES[b.activity_id].measures) & set(MEASURED)
+            ),
+            None,
         )
         if asked is None:
             choice = BlockChoice("main", read.id, (0,) * len(read.axes), 5)

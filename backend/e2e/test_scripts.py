@@ -44,5 +44,6 @@ class RefusalTest(TestCase):
         self.assertEqual((Path(self.var) / "secrets" / "one").stat().st_mode & 0o077, 0)
 
     def test_a_taken_port_is_passed_over(self) -> None:
-        script = """python3 -c "import socket,time; s=socket.socket(); s.bind(('127.0.0.1', 54811)); s.listen(); time.sleep(4)" & sleep 0.7; free_port 54811"""
+        script = """python3 -c "import socket,time; s=socket.socket(); s.bind(('127.0.0.1', 54811)); s.listen();
+        time.sleep(4)" & sleep 0.7; free_port 54811"""
         self.assertEqual(self.run_script(script).stdout.strip(), "54812")

@@ -33,10 +33,22 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
     if answer.status == "infeasible":
         raise Infeasible(answer)
     plan = Plan.objects.create(
-        child=child, home=home, made_by=member, place=wish.place, supervision=wish.supervision, minutes=wish.minutes,
-        targets=list(wish.targets), format_id=wish.format_id, order=wish.order, excluded=list(wish.excluded), status=answer.status, bound=answer.bound,
-        notes=list(answer.notes), child_version=child.version, stock_stamp=stock_stamp(home),
-    )  # fmt: skip
+        child=child,
+        home=home,
+        made_by=member,
+        place=wish.place,
+        supervision=wish.supervision,
+        minutes=wish.minutes,
+        targets=list(wish.targets),
+        format_id=wish.format_id,
+        order=wish.order,
+        excluded=list(wish.excluded),
+        status=answer.status,
+        bound=answer.bound,
+        notes=list(answer.notes),
+        child_version=child.version,
+        stock_stamp=stock_stamp(home),
+    )
     _keep(plan, answer.blocks)
     return Done(plan, plan, child.pk, {"minutes": wish.minutes, "targets": list(wish.targets)})
 
@@ -51,10 +63,17 @@ def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str]
     answer = plan_session(request)
     if answer.status == "infeasible":
         raise Infeasible(answer)
-    now.excluded, now.status, now.bound, now.notes = list(wish.excluded), answer.status, answer.bound, list(answer.notes)
+    now.excluded, now.status, now.bound, now.notes = (
+        list(wish.excluded),
+        answer.status,
+        answer.bound,
+        list(answer.notes),
+    )
     now.child_version, now.stock_stamp = now.child.version, stock_stamp(now.home)
     _keep(now, answer.blocks)
-    return Done(now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.activity_id for b in request.locked]})
+    return Done(
+        now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.activity_id for b in request.locked]}
+    )
 
 
 @acting("plan.edit")
@@ -86,15 +105,27 @@ def name_plan(member: Member, plan: Plan, version: int, name: str) -> Done[Plan]
 
 @acting("plan.make")
 def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
-    """Make a new plan with the blocks of an earlier one, each checked for today; what can't stand is left out and said."""
+    """Make a new plan with the blocks of an earlier one, each checked for today; what can't stand is left out and
+    said.
+    """
     found = [workbench_of(plan, on).stand(p) for p in choices_of(plan)]
     blocks = [b for b in found if isinstance(b, Block)]
     notes = [f"Left out {r.name}: {r.reason}" for r in found if isinstance(r, Refusal)]
     made = Plan.objects.create(
-        child=plan.child, home=plan.home, made_by=member, place=plan.place, supervision=plan.supervision, minutes=plan.minutes,
-        targets=plan.targets, format_id=plan.format_id, order=plan.order, status="given", notes=[*totals(tuple(blocks)).notes, *notes],
-        child_version=plan.child.version, stock_stamp=stock_stamp(plan.home),
-    )  # fmt: skip
+        child=plan.child,
+        home=plan.home,
+        made_by=member,
+        place=plan.place,
+        supervision=plan.supervision,
+        minutes=plan.minutes,
+        targets=plan.targets,
+        format_id=plan.format_id,
+        order=plan.order,
+        status="given",
+        notes=[*totals(tuple(blocks)).notes, *notes],
+        child_version=plan.child.version,
+        stock_stamp=stock_stamp(plan.home),
+    )
     _keep(made, blocks)
     return Done(made, made, plan.child_id, {"from": str(plan.pk)})
 

@@ -46,7 +46,9 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     """Plan a session. Where none is possible: status infeasible, the reason and the shortest fix."""
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, body.home_id)
-    wish = Wish(body.minutes, tuple(body.targets), body.place, body.supervision, format_id=body.format_id, order=body.order)
+    wish = Wish(
+        body.minutes, tuple(body.targets), body.place, body.supervision, format_id=body.format_id, order=body.order
+    )
     try:
         plan = actions.make_plan(who, child, home, wish, timezone.localdate())
     except Infeasible as error:
@@ -67,10 +69,17 @@ def list_plans(request: HttpRequest, child_id: int, limit: int = 20) -> list[Pla
     who = member(request)
     plans = queries.plans_of(who, child_for(who, child_id))[: min(max(limit, 1), 100)]
     return [
-        PlanLine(id=p.pk, made_at=p.made_at, used_on=p.used_on, minutes=p.minutes, targets=p.targets,
-                 blocks=[find_activity(b.activity_id).name for b in p.blocks.all()], name=p.name)
+        PlanLine(
+            id=p.pk,
+            made_at=p.made_at,
+            used_on=p.used_on,
+            minutes=p.minutes,
+            targets=p.targets,
+            blocks=[find_activity(b.activity_id).name for b in p.blocks.all()],
+            name=p.name,
+        )
         for p in plans
-    ]  # fmt: skip
+    ]
 
 
 @router.get("/plans/{plan_id}", response={200: PlanOut, **REFUSED})
@@ -149,25 +158,58 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
     rows = list(plan.blocks.all())
     found, blocks = bench.stand_all(choices_of(plan))
     shown = [
-        gone_out(row, b) if isinstance(b, Refusal) else BlockOut.model_validate(b) for row, b in zip(rows, found, strict=True)
+        gone_out(row, b) if isinstance(b, Refusal) else BlockOut.model_validate(b)
+        for row, b in zip(rows, found, strict=True)
     ]
     sums = totals(blocks)
     chosen = frozenset(row.activity_id for row in rows)
     return PlanOut(
-        id=plan.pk, child_id=plan.child_id, child_name=plan.child.first_name, home_id=plan.home_id, home_name=plan.home.name,
-        place=plan.place, supervision=plan.supervision, minutes_asked=plan.minutes, targets=plan.targets, format_id=plan.format_id, part_names=dict(bench.request.format.names), name=plan.name, excluded=plan.excluded,
-        status=plan.status, reason=refused.reason if refused else "", fix=refused.fix if refused else "",
-        minutes=sums.minutes, well_spent=sums.well_spent, bound=plan.bound, tiring_minutes=sums.tiring_minutes,
-        blocks=shown, kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)], left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)], notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
-        changed=what_changed(plan), version=plan.version, made_at=plan.made_at, used_on=plan.used_on,
-    )  # fmt: skip
+        id=plan.pk,
+        child_id=plan.child_id,
+        child_name=plan.child.first_name,
+        home_id=plan.home_id,
+        home_name=plan.home.name,
+        place=plan.place,
+        supervision=plan.supervision,
+        minutes_asked=plan.minutes,
+        targets=plan.targets,
+        format_id=plan.format_id,
+        part_names=dict(bench.request.format.names),
+        name=plan.name,
+        excluded=plan.excluded,
+        status=plan.status,
+        reason=refused.reason if refused else "",
+        fix=refused.fix if refused else "",
+        minutes=sums.minutes,
+        well_spent=sums.well_spent,
+        bound=plan.bound,
+        tiring_minutes=sums.tiring_minutes,
+        blocks=shown,
+        kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)],
+        left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],
+        notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
+        changed=what_changed(plan),
+        version=plan.version,
+        made_at=plan.made_at,
+        used_on=plan.used_on,
+    )
 
 
 def infeasible_out(refused: Infeasible, child: Child, home: Home, wish: Wish) -> PlanOut:
     """No plan: why, and the shortest fix."""
     return PlanOut(
-        id=None, child_id=child.pk, child_name=child.first_name, home_id=home.pk, home_name=home.name, place=wish.place,
-        supervision=wish.supervision, minutes_asked=wish.minutes, targets=list(wish.targets), excluded=list(wish.excluded),
-        status="infeasible", reason=refused.reason, fix=refused.fix,
+        id=None,
+        child_id=child.pk,
+        child_name=child.first_name,
+        home_id=home.pk,
+        home_name=home.name,
+        place=wish.place,
+        supervision=wish.supervision,
+        minutes_asked=wish.minutes,
+        targets=list(wish.targets),
+        excluded=list(wish.excluded),
+        status="infeasible",
+        reason=refused.reason,
+        fix=refused.fix,
         left_out=[LeftOutOut.model_validate(item) for item in refused.left_out],
-    )  # fmt: skip
+    )

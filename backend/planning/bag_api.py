@@ -63,10 +63,26 @@ def pack(request: HttpRequest, body: BagIn) -> BagOut:
     visits, unplanned = _visits(who, list(dict.fromkeys(body.children)))
     bag = pack_bag(visits, store)
     return BagOut(
-        status=bag.status, missing=list(bag.missing), unplanned=unplanned,
-        lines=[BagLineOut(name=THINGS[x.thing_id].named(x.count), count=x.count, children=list(x.visits), between=x.between) for x in bag.lines],
-        uses=[BagUseOut(child=u.visit, activity=ACTIVITIES[u.activity_id].name, name=u.name, count=u.count, from_home=u.from_home) for u in bag.uses],
-    )  # fmt: skip
+        status=bag.status,
+        missing=list(bag.missing),
+        unplanned=unplanned,
+        lines=[
+            BagLineOut(
+                name=THINGS[x.thing_id].named(x.count), count=x.count, children=list(x.visits), between=x.between
+            )
+            for x in bag.lines
+        ],
+        uses=[
+            BagUseOut(
+                child=u.visit,
+                activity=ACTIVITIES[u.activity_id].name,
+                name=u.name,
+                count=u.count,
+                from_home=u.from_home,
+            )
+            for u in bag.uses
+        ],
+    )
 
 
 def _visits(who: Member, children: list[int]) -> tuple[list[Visit], list[str]]:

@@ -37,7 +37,8 @@ def _hand_out(lines: Sequence[int]) -> None:
 def plan_line(line_id: int, on: date | None = None) -> BatchLine:
     """Make the plan of one line, for whoever asked for the batch; a refusal is kept in words.
 
-    Plan and line are kept together or not at all, so a line worked off twice, or by two workers at once, makes one plan.
+    Plan and line are kept together or not at all, so a line worked off twice, or by two workers at once, makes one
+    plan.
     """
     lines = BatchLine.objects.select_for_update(of=("self",))
     line = lines.select_related("batch__asked_by__clinic", "batch__asked_by__user", "child__home").get(pk=line_id)

@@ -71,7 +71,11 @@ def read_latest(request: HttpRequest) -> BatchOut | None:
 def look(request: HttpRequest, line_id: int) -> BatchLineOut:
     """Note that this child's plan was looked at."""
     who = member(request)
-    line = BatchLine.objects.filter(batch__in=Batch.objects.visible_to(who), pk=line_id).select_related("child", "plan").first()
+    line = (
+        BatchLine.objects.filter(batch__in=Batch.objects.visible_to(who), pk=line_id)
+        .select_related("child", "plan")
+        .first()
+    )
     if line is None:
         raise Http404(f"No line {line_id} in your clinic.")
     return _line(mark_seen(who, line))
@@ -85,11 +89,23 @@ def _batches(who: Member) -> QuerySet[Batch]:
 def _shown(batch: Batch) -> BatchOut:
     lines = [_line(x) for x in batch.lines.all()]
     return BatchOut(
-        id=batch.pk, asked_at=batch.asked_at, done=sum(x.status != "waiting" for x in lines), total=len(lines), lines=lines
+        id=batch.pk,
+        asked_at=batch.asked_at,
+        done=sum(x.status != "waiting" for x in lines),
+        total=len(lines),
+        lines=lines,
     )
 
 
 def _line(line: BatchLine) -> BatchLineOut:
     blocks = [ACTIVITIES[b.activity_id].name for b in line.plan.blocks.all()] if line.plan else []
-    return BatchLineOut(id=line.pk, child_id=line.child_id, child_name=line.child.first_name, status=line.status, words=line.words,
-                        plan_id=line.plan_id, blocks=blocks, seen=line.seen)  # fmt: skip
+    return BatchLineOut(
+        id=line.pk,
+        child_id=line.child_id,
+        child_name=line.child.first_name,
+        status=line.status,
+        words=line.words,
+        plan_id=line.plan_id,
+        blocks=blocks,
+        seen=line.seen,
+    )

@@ -38,12 +38,16 @@ def wish_of_group(group: GroupSession) -> GroupWish:
 
 @acting("plan.make")
 def make_group(member: Member, children: Sequence[Child], home: Home, wish: GroupWish, on: date) -> Done[GroupSession]:
-    """Plan a session for children at one table and keep it. Raises Infeasible, with nothing kept, when there is none."""
+    """Plan a session for children at one table and keep it. Raises Infeasible, with nothing kept, when
+    there is none.
+    """
     answer = plan_group(group_request(children, home, wish, on))
     if answer.status == "infeasible":
         raise Infeasible(answer)
     ids = [c.pk for c in children]
-    planned = [PlannedGroupBlock(b.part, b.minutes, b.turns, tuple(c.variant for c in b.children)) for b in answer.blocks]
+    planned = [
+        PlannedGroupBlock(b.part, b.minutes, b.turns, tuple(c.variant for c in b.children)) for b in answer.blocks
+    ]
     group = GroupSession.objects.create(
         home=home,
         made_by=member,

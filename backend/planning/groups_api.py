@@ -106,7 +106,9 @@ def plan_together(request: HttpRequest, body: GroupIn) -> GroupOut:
     try:
         group = make_group(who, children, home, wish, timezone.localdate())
     except Infeasible as error:
-        raise ProblemError(422, "No session", "children", "", f"No session, because {error.reason}.", error.fix) from error
+        raise ProblemError(
+            422, "No session", "children", "", f"No session, because {error.reason}.", error.fix
+        ) from error
     return group_out(group, children)
 
 

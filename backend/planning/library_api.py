@@ -1,4 +1,6 @@
-"""The library for one child and one cupboard: how far each activity reaches there; and what to start an empty cupboard with."""
+"""The library for one child and one cupboard: how far each activity reaches there; and what to start an empty cupboard
+with.
+"""
 
 from django.http import HttpRequest
 from django.utils import timezone
@@ -93,8 +95,12 @@ def forecast_here(request: HttpRequest, child_id: int, home_id: int, body: Block
 
 
 @router.get("/children/{child_id}/swaps", response={200: list[SwapOut], **REFUSED})
-def read_swaps(request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str) -> list[SwapOut]:
-    """Every other thing in this home for one role, with what the swap does. grade: step places with commas, as 0,2,1."""
+def read_swaps(
+    request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str
+) -> list[SwapOut]:
+    """Every other thing in this home for one role, with what the swap does. grade: step places with
+    commas, as 0,2,1.
+    """
     bench = _bench(member(request), child_id, home_id)
     try:
         variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
@@ -113,9 +119,31 @@ def _shown(r: Reach, mean: float, child: Facts) -> ReachOut:
     f = r.activity
     strand = STRANDS[f.strand]
     return ReachOut(
-        activity_id=f.id, name=f.name, group=f.group, target=strand.target, strand=strand.id, strand_name=strand.name,
-        also=[STRANDS[s].name for s in list(f.trains)[1:]], parts=list(f.parts), minutes=list(f.minutes), grades=r.grades, offered=r.offered,
-        least=r.least, most=r.most, low=r.low, high=r.high, mean=mean, nearest_words=list(grade_words(r.nearest, child)) if r.nearest else [], nearest=list(r.nearest.grade) if r.nearest else [],
-        easiest=[0] * len(f.axes), reaches={s: [base, base + r.most - r.least] for s, base in f.trains.items()},
-        expected=r.expected, expected_words=r.expected_words, to_add=r.to_add, opens=r.opens, why_not=r.why_not, things=list(r.things), themes=list(f.themes),
-    )  # fmt: skip
+        activity_id=f.id,
+        name=f.name,
+        group=f.group,
+        target=strand.target,
+        strand=strand.id,
+        strand_name=strand.name,
+        also=[STRANDS[s].name for s in list(f.trains)[1:]],
+        parts=list(f.parts),
+        minutes=list(f.minutes),
+        grades=r.grades,
+        offered=r.offered,
+        least=r.least,
+        most=r.most,
+        low=r.low,
+        high=r.high,
+        mean=mean,
+        nearest_words=list(grade_words(r.nearest, child)) if r.nearest else [],
+        nearest=list(r.nearest.grade) if r.nearest else [],
+        easiest=[0] * len(f.axes),
+        reaches={s: [base, base + r.most - r.least] for s, base in f.trains.items()},
+        expected=r.expected,
+        expected_words=r.expected_words,
+        to_add=r.to_add,
+        opens=r.opens,
+        why_not=r.why_not,
+        things=list(r.things),
+        themes=list(f.themes),
+    )

@@ -78,7 +78,8 @@ class HomeWeek(models.Model):
 
 
 class GroupSession(models.Model):
-    """Children together, as planned: which activities, each child's grade, how long. The rest is worked out by the core.
+    """Children together, as planned: which activities, each child's grade, how long. The rest is worked out by the
+    core.
 
     child_ids -- the children in the order they were chosen; with turns, the first half begins
     """
@@ -150,7 +151,9 @@ class PlanBlock(models.Model):
                 fields=["plan", "position"], name="one_block_per_position", deferrable=models.Deferrable.DEFERRED
             ),
             only("part", Part, "block_part_known"),
-            models.CheckConstraint(condition=Q(minutes__gte=1) & Q(minutes__lte=LONGEST_BLOCK), name="block_minutes_possible"),
+            models.CheckConstraint(
+                condition=Q(minutes__gte=1) & Q(minutes__lte=LONGEST_BLOCK), name="block_minutes_possible"
+            ),
         ]
 
     @classmethod

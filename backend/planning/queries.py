@@ -40,13 +40,19 @@ def last_run_before(plan: Plan) -> Plan | None:
 
 def aims_of(child: Child, today: date) -> tuple[Aim, ...]:
     """The targets to work on next, each with why: what wanted tasks lean on, and what was worked on last time."""
-    last = Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").only("targets").first()
+    last = (
+        Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").only("targets").first()
+    )
     return suggested_aims(child.wanted, estimates_of(child, today), last.targets if last else ())
 
 
 def latest_plan(child: Child) -> Plan | None:
     """A child's newest plan that was not run yet, else the newest of all."""
-    plans = Plan.objects.filter(child=child).prefetch_related("blocks", "child__estimates").select_related("child__home", "home")
+    plans = (
+        Plan.objects.filter(child=child)
+        .prefetch_related("blocks", "child__estimates")
+        .select_related("child__home", "home")
+    )
     return plans.filter(used_on__isnull=True).order_by("-made_at").first() or plans.order_by("-made_at").first()
 
 

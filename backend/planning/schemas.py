@@ -241,7 +241,9 @@ class SwapOut(Schema):
 
 
 class ForecastOut(Schema):
-    """What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers none."""
+    """What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers
+    none.
+    """
 
     block: BlockOut | None
     why_not: str = ""
@@ -288,7 +290,9 @@ class AgainstOut(Schema):
 
 
 class BroughtInOut(Schema):
-    """What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the change."""
+    """What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the
+    change.
+    """
 
     activity_id: str
     name: str

@@ -83,7 +83,9 @@ def plan_home_week(request: HttpRequest, child_id: int, body: WeekIn) -> WeekOut
     try:
         made = make_week(who, child, wish, timezone.localdate())
     except Infeasible as error:
-        raise ProblemError(422, "No week", "minutes_by_day", "", f"No week, because {error.reason}.", error.fix) from error
+        raise ProblemError(
+            422, "No week", "minutes_by_day", "", f"No week, because {error.reason}.", error.fix
+        ) from error
     return week_out(queries.week_for(who, made.pk))
 
 

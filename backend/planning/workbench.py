@@ -103,7 +103,11 @@ def choices_of(plan: Plan) -> list[PlannedBlock]:
 
 def recent_activities(child: Child) -> dict[str, int]:
     """Which families the last sessions used, and how many sessions ago."""
-    used = Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").prefetch_related("blocks")
+    used = (
+        Plan.objects.filter(child=child, used_on__isnull=False)
+        .order_by("-used_on", "-made_at")
+        .prefetch_related("blocks")
+    )
     found: dict[str, int] = {}
     for ago, plan in enumerate(used[:SESSIONS_REMEMBERED]):
         for block in plan.blocks.all():

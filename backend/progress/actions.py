@@ -78,13 +78,21 @@ def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> Decisio
     policy = policy_for(strand, run.on, fade_first=run.child.prompt_policy == "least_first", hand=run.child.hand)
     decision = decide(history(run.child, strand, working=True), after, policy)
     record, _ = DecisionRecord.objects.update_or_create(
-        run=run, strand=strand,
+        run=run,
+        strand=strand,
         defaults={
-            "child": run.child, "on": run.on, "kind": decision.kind, "words": decision.words,
-            "evidence": [asdict(e) for e in decision.evidence], "would_change": decision.would_change,
-            "mean_before": before.mean, "mean_after": after.mean, "sd_before": before.sd, "sd_after": after.sd,
+            "child": run.child,
+            "on": run.on,
+            "kind": decision.kind,
+            "words": decision.words,
+            "evidence": [asdict(e) for e in decision.evidence],
+            "would_change": decision.would_change,
+            "mean_before": before.mean,
+            "mean_after": after.mean,
+            "sd_before": before.sd,
+            "sd_after": after.sd,
         },
-    )  # fmt: skip
+    )
     return record
 
 
@@ -92,12 +100,17 @@ def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> Decisio
 def answer_decision(
     member: Member, decision: DecisionRecord, answer: Answer, why: str, kind: StepKind | NoStep = ""
 ) -> Done[DecisionRecord]:
-    """Accept a proposed step, change it to another kind, or decline it. The last two keep the reason: FieldError without."""
+    """Accept a proposed step, change it to another kind, or decline it. The last two keep the reason: FieldError
+    without.
+    """
     if answer != "accepted" and not why.strip():
         raise FieldError("why", why, f"A {answer} step is kept with its reason.", "Write the reason.")
     if answer == "changed" and (not kind or kind == decision.kind):
         raise FieldError(
-            "kind", kind, f"{kind!r} is not another step.", f"Use one of {', '.join(k for k in WORDS if k != decision.kind)}."
+            "kind",
+            kind,
+            f"{kind!r} is not another step.",
+            f"Use one of {', '.join(k for k in WORDS if k != decision.kind)}.",
         )
     decision.answer, decision.answer_why = answer, why.strip()
     decision.answer_kind = kind if answer == "changed" else ""

@@ -14,7 +14,18 @@ from clinic.problems import Problem
 from core.child import Child as Facts
 from core.library import ACTIVITIES
 from core.offers import Variant, grade_words
-from core.progress import Point, by_hand, day_levels, grade_changes, gravity, help_by_day, measures, moved, priority, standings
+from core.progress import (
+    Point,
+    by_hand,
+    day_levels,
+    grade_changes,
+    gravity,
+    help_by_day,
+    measures,
+    moved,
+    priority,
+    standings,
+)
 from core.recording import MARKS, MEASURED, SUPPORTS
 from core.running import SetResult
 from core.skills import STRANDS
@@ -56,10 +67,19 @@ def read_caseload(request: HttpRequest) -> list[StandingOut]:
 def _standing(s: queries.CaseloadLine, today: date) -> StandingOut:
     c = s.child
     return StandingOut(
-        id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), hand=c.hand, home_name=c.home.name,
-        wanted=c.wanted, last_on=s.last_on, due_on=s.due_on, is_due=s.due_on is None or s.due_on <= today,
-        standings=[StandingLine(id=x.id, words=x.words) for x in standings(s.last_on, [d.latest for d in s.decisions], today)],
-    )  # fmt: skip
+        id=c.pk,
+        first_name=c.first_name,
+        age_months=age_months(c.birth_date, today),
+        hand=c.hand,
+        home_name=c.home.name,
+        wanted=c.wanted,
+        last_on=s.last_on,
+        due_on=s.due_on,
+        is_due=s.due_on is None or s.due_on <= today,
+        standings=[
+            StandingLine(id=x.id, words=x.words) for x in standings(s.last_on, [d.latest for d in s.decisions], today)
+        ],
+    )
 
 
 @router.post("/runs/{run_id}/finish", response={200: ResultsOut, **REFUSED})
@@ -80,7 +100,9 @@ def read_results(request: HttpRequest, run_id: UUID) -> ResultsOut:
 def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> DecisionOut:
     """Accept or decline a proposed step."""
     who = member(request)
-    return decision_out(actions.answer_decision(who, queries.decision_for(who, decision_id), body.answer, body.why, body.kind))
+    return decision_out(
+        actions.answer_decision(who, queries.decision_for(who, decision_id), body.answer, body.why, body.kind)
+    )
 
 
 @router.get("/children/{child_id}/progress", response={200: ProgressOut, **REFUSED})
@@ -96,13 +118,24 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
 
 
-def _strand(strand: str, points: list[Point], results: list[SetResult], notes: list[Note], facts: Facts) -> StrandProgressOut:
+def _strand(
+    strand: str, points: list[Point], results: list[SetResult], notes: list[Note], facts: Facts
+) -> StrandProgressOut:
     ladder = STRANDS[strand]
     m = moved(ladder, points, day_levels(strand, results))
     return StrandProgressOut(
-        strand=strand, name=ladder.name, target=ladder.target, kind=m.kind, words=m.words, change=m.change,
-        per_week=m.per_week, p=m.p, nonoverlap=m.nonoverlap, sessions=m.sessions,
-        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points], sets=[set_out(s, strand, facts) for s in results],
+        strand=strand,
+        name=ladder.name,
+        target=ladder.target,
+        kind=m.kind,
+        words=m.words,
+        change=m.change,
+        per_week=m.per_week,
+        p=m.p,
+        nonoverlap=m.nonoverlap,
+        sessions=m.sessions,
+        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points],
+        sets=[set_out(s, strand, facts) for s in results],
         measures=[
             SeriesOut(id=x.id, name=x.name, unit=x.unit, points=[ValueOut(on=day, value=v) for day, v in x.points])
             for x in measures(results)
@@ -110,7 +143,7 @@ def _strand(strand: str, points: list[Point], results: list[SetResult], notes: l
         hands=[HandOut(hand=h.hand, successes=h.successes, tries=h.tries) for h in by_hand(results)],
         help=[HelpOut(on=h.on, tries=dict(h.tries.items())) for h in help_by_day(results)],
         marked=_marked(strand, results, notes),
-    )  # fmt: skip
+    )
 
 
 def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[MarkedOut]:
@@ -124,7 +157,9 @@ def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[Ma
         for c in grade_changes(strand, results)
     ]
     days = {s.on for s in results}
-    written = [MarkedOut(on=n.run.on, kind="note", words=n.text[:160], run_id=n.run_id) for n in notes if n.run.on in days]
+    written = [
+        MarkedOut(on=n.run.on, kind="note", words=n.text[:160], run_id=n.run_id) for n in notes if n.run.on in days
+    ]
     return changes + written
 
 
@@ -133,23 +168,41 @@ def results_out(run: Run) -> ResultsOut:
     sets, facts = queries.sets_of(run), facts_of(run.child, run.on)
     done = {s.block for _, s in sets}
     return ResultsOut(
-        run_id=run.pk, plan_id=run.plan_id, child_id=run.child_id, child_name=run.child.first_name, on=run.on,
-        sets=[set_out(s, strand, facts) for strand, s in sets], decisions=[decision_out(d) for d in sorted(run.decisions.order_by("strand"), key=lambda d: priority(d.kind))],
+        run_id=run.pk,
+        plan_id=run.plan_id,
+        child_id=run.child_id,
+        child_name=run.child.first_name,
+        on=run.on,
+        sets=[set_out(s, strand, facts) for strand, s in sets],
+        decisions=[decision_out(d) for d in sorted(run.decisions.order_by("strand"), key=lambda d: priority(d.kind))],
         skipped=[name for block_id, name in names_of(run).items() if block_id not in done],
         together=[TogetherOut(run_id=r.pk, child_name=r.child.first_name) for r in queries.together_with(run)],
-    )  # fmt: skip
+    )
 
 
 def set_out(s: SetResult, strand: str, facts: Facts) -> SetOut:
     """A set as the API shows it."""
     return SetOut(
-        on=s.on, block=s.block, activity_id=s.activity_id, name=ACTIVITIES[s.activity_id].name,
-        grade_words=list(grade_words(Variant(s.activity_id, s.grade), facts)), strand=strand, strand_name=STRANDS[strand].name,
-        difficulty=s.difficulty[strand], support=s.support, support_words=SUPPORTS[s.support].words, hand=s.hand, tries=s.tries,
-        successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
-        hold_seconds=s.hold_seconds, measured=[f"{MEASURED[m].name}: {MEASURED[m].in_words(v)}" for m, v in s.measures.items()],
+        on=s.on,
+        block=s.block,
+        activity_id=s.activity_id,
+        name=ACTIVITIES[s.activity_id].name,
+        grade_words=list(grade_words(Variant(s.activity_id, s.grade), facts)),
+        strand=strand,
+        strand_name=STRANDS[strand].name,
+        difficulty=s.difficulty[strand],
+        support=s.support,
+        support_words=SUPPORTS[s.support].words,
+        hand=s.hand,
+        tries=s.tries,
+        successes=s.successes,
+        drops=s.drops,
+        seconds=s.seconds,
+        best_hold_seconds=s.best_hold_seconds,
+        hold_seconds=s.hold_seconds,
+        measured=[f"{MEASURED[m].name}: {MEASURED[m].in_words(v)}" for m, v in s.measures.items()],
         marks={MARKS[m].words: n for m, n in s.marks.items()},
-    )  # fmt: skip
+    )
 
 
 def decision_out(d: DecisionRecord) -> DecisionOut:

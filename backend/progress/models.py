@@ -82,7 +82,8 @@ class Note(models.Model):
     class Meta:
         constraints = [
             models.CheckConstraint(
-                condition=Q(signed_by=None, signed_at=None) | (~Q(signed_by=None) & ~Q(signed_at=None)), name="note_signed_whole"
+                condition=Q(signed_by=None, signed_at=None) | (~Q(signed_by=None) & ~Q(signed_at=None)),
+                name="note_signed_whole",
             ),
         ]
 

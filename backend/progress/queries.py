@@ -33,7 +33,9 @@ def caseload_standing(member: Member) -> list[CaseloadLine]:
     children = list(caseload.children(member))
     last = dict(Run.objects.visible_to(member).filter(ended_at__isnull=False).values_list("child").annotate(Max("on")))
     latest = defaultdict(list)
-    for d in DecisionRecord.objects.visible_to(member).order_by("child_id", "strand", "-on").distinct("child_id", "strand"):
+    for d in (
+        DecisionRecord.objects.visible_to(member).order_by("child_id", "strand", "-on").distinct("child_id", "strand")
+    ):
         latest[d.child_id].append(d)
     return [CaseloadLine(c, last.get(c.pk), _due(c, last.get(c.pk)), latest[c.pk]) for c in children]
 

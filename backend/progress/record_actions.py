@@ -30,11 +30,24 @@ def drafted(run: Run) -> str:
     )
     return draft(
         Told(
-            run.child.first_name, run.on, sets, [name for block_id, name in names_of(run).items() if block_id not in done],
+            run.child.first_name,
+            run.on,
+            sets,
+            [name for block_id, name in names_of(run).items() if block_id not in done],
             {d.strand: (d.mean_before, d.mean_after) for d in decisions},
-            [Step(d.strand, d.words, d.evidence[0]["words"] if d.evidence else "", d.answer, WORDS[d.answer_kind] if d.answer_kind else "") for d in decisions], earlier,
+            [
+                Step(
+                    d.strand,
+                    d.words,
+                    d.evidence[0]["words"] if d.evidence else "",
+                    d.answer,
+                    WORDS[d.answer_kind] if d.answer_kind else "",
+                )
+                for d in decisions
+            ],
+            earlier,
         )
-    )  # fmt: skip
+    )
 
 
 @acting("note.write")
@@ -56,7 +69,9 @@ def _may_change(note: Note | None, version: int, text: str) -> None:
     if note and note.signed_at:
         raise FieldError("text", "", "This note is signed and stays as it is.", "Add an amendment below it.")
     if version != (note.version if note else 0):
-        raise StaleEdit({"version": note.version if note else 0, "text": note.text if note else ""}, {"version": version})
+        raise StaleEdit(
+            {"version": note.version if note else 0, "text": note.text if note else ""}, {"version": version}
+        )
 
 
 @acting("note.sign")
@@ -96,14 +111,22 @@ def write_goal(
         raise FieldError("words", "", "A goal needs words.", "Say what the family wants to see.")
     filled = [level.strip() for level in levels]
     if len(filled) != len(SCALE) or not all(filled):
-        raise FieldError("levels", "", "Each of the five levels needs words, from -2 to +2.", "Say what would be seen at each.")
+        raise FieldError(
+            "levels", "", "Each of the five levels needs words, from -2 to +2.", "Say what would be seen at each."
+        )
     if len(set(filled)) < len(filled):
         raise FieldError("levels", "", "Two levels say the same.", "Make each level tell apart.")
     if not 0 < weight <= 10:
         raise FieldError("weight", weight, f"A weight of {weight:g} can't be.", "Use more than 0, up to 10.")
     _on_scale("baseline", baseline)
     goal = Goal.objects.create(
-        child=child, words=words.strip(), levels=filled, weight=weight, baseline=baseline, written_on=on, written_by=member
+        child=child,
+        words=words.strip(),
+        levels=filled,
+        weight=weight,
+        baseline=baseline,
+        written_on=on,
+        written_by=member,
     )
     return Done(goal, goal, child.pk, {"words": goal.words})
 

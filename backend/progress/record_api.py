@@ -81,7 +81,9 @@ class GoalOut(Schema):
 
 
 class GoalsOut(Schema):
-    """A child's goals. t_start and t_now: attainment T-scores, 50 as expected (Kiresuk & Sherman 1968); none without goals."""
+    """A child's goals. t_start and t_now: attainment T-scores, 50 as expected (Kiresuk & Sherman 1968); none without
+    goals.
+    """
 
     goals: list[GoalOut]
     t_start: float | None
@@ -139,13 +141,21 @@ def amend_note(request: HttpRequest, run_id: UUID, body: AmendIn) -> NoteOut:
 
 
 def _note_out(run: Run) -> NoteOut:
-    note = Note.objects.filter(run=run).select_related("signed_by__user").prefetch_related("amendments__by__user").first()
+    note = (
+        Note.objects.filter(run=run).select_related("signed_by__user").prefetch_related("amendments__by__user").first()
+    )
     if note is None:
-        return NoteOut(run_id=run.pk, text=actions.drafted(run), version=0, signed_by=None, signed_at=None, amendments=[])
+        return NoteOut(
+            run_id=run.pk, text=actions.drafted(run), version=0, signed_by=None, signed_at=None, amendments=[]
+        )
     return NoteOut(
-        run_id=run.pk, text=note.text, version=note.version, signed_by=_name(note.signed_by), signed_at=note.signed_at,
+        run_id=run.pk,
+        text=note.text,
+        version=note.version,
+        signed_by=_name(note.signed_by),
+        signed_at=note.signed_at,
         amendments=[AmendmentOut(text=a.text, by=_name(a.by) or "", at=a.at) for a in note.amendments.all()],
-    )  # fmt: skip
+    )
 
 
 def _name(who: Member | None) -> str | None:
@@ -183,14 +193,23 @@ def score_goal(request: HttpRequest, goal_id: int, body: ScoreIn) -> GoalsOut:
 def _goals_out(child_id: int, who: Member) -> GoalsOut:
     goals = list(Goal.objects.visible_to(who).filter(child_id=child_id).prefetch_related("scores"))
     shown = [
-        GoalOut(id=g.pk, words=g.words, levels=g.levels, weight=g.weight, baseline=g.baseline, written_on=g.written_on,
-                scores=[ScoreOut(on=s.on, score=s.score) for s in g.scores.all()])
+        GoalOut(
+            id=g.pk,
+            words=g.words,
+            levels=g.levels,
+            weight=g.weight,
+            baseline=g.baseline,
+            written_on=g.written_on,
+            scores=[ScoreOut(on=s.on, score=s.score) for s in g.scores.all()],
+        )
         for g in goals
-    ]  # fmt: skip
+    ]
     if not goals:
         return GoalsOut(goals=[], t_start=None, t_now=None)
     weights = [g.weight for g in goals]
     now = [g.scores[-1].score if g.scores else g.baseline for g in shown]
     return GoalsOut(
-        goals=shown, t_start=attainment_t_score([g.baseline for g in goals], weights), t_now=attainment_t_score(now, weights)
+        goals=shown,
+        t_start=attainment_t_score([g.baseline for g in goals], weights),
+        t_now=attainment_t_score(now, weights),
     )

@@ -62,7 +62,9 @@ class TaskOut(Choice):
 
 
 class FormatOut(Choice):
-    """A session format and what it is for. supervision: the only one it is for; most_minutes: the longest it is asked for."""
+    """A session format and what it is for. supervision: the only one it is for; most_minutes: the longest it is asked
+    for.
+    """
 
     hint: str
     supervision: Supervision | None
@@ -92,8 +94,13 @@ def words(request: HttpRequest) -> WordsOut:
     return WordsOut(
         targets=[Choice(id=t.id, name=t.name) for t in TARGETS.values()],
         strands=[
-            StrandWords(id=s.id, target=s.target, name=s.name, icf=list(s.icf),
-                        rungs=[RungOut(number=r.number, words=r.words, age_months=r.age_months) for r in s.rungs])
+            StrandWords(
+                id=s.id,
+                target=s.target,
+                name=s.name,
+                icf=list(s.icf),
+                rungs=[RungOut(number=r.number, words=r.words, age_months=r.age_months) for r in s.rungs],
+            )
             for s in STRANDS.values()
         ],
         wanted_tasks=[TaskOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
@@ -106,4 +113,4 @@ def words(request: HttpRequest) -> WordsOut:
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
         measures=dict(MEASURES),
-    )  # fmt: skip
+    )

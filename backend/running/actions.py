@@ -69,7 +69,9 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
 
 
 class _Before:
-    """What a child did before, as far as a new run asks: whose hand's turn it is, and the own record. Two queries at most."""
+    """What a child did before, as far as a new run asks: whose hand's turn it is, and the own record. Two queries at
+    most.
+    """
 
     def __init__(self, child: Child, on: date) -> None:
         self.child, self.on = child, on
@@ -140,7 +142,9 @@ def _grades(bench: Workbench, here: Variant) -> tuple[FrozenGrade, ...]:
     easier, harder = (_one_way(bench, here, way) for way in (0, 1))
     ladder = [*reversed(easier), (here, ""), *harder]
     child = bench.cupboard.child
-    return tuple(FrozenGrade(grade=v.grade, words=grade_words(v, child), change=change, here=v == here) for v, change in ladder)
+    return tuple(
+        FrozenGrade(grade=v.grade, words=grade_words(v, child), change=change, here=v == here) for v, change in ladder
+    )
 
 
 def _one_way(bench: Workbench, here: Variant, way: int) -> list[tuple[Variant, str]]:
@@ -158,7 +162,10 @@ def keep_events(member: Member, run: Run, events: Sequence[Mapping[str, Any]]) -
     """Keep what was tapped, each event once however often it comes. Hands back those that were refused."""
     if Run.objects.select_for_update().values_list("frozen", flat=True).get(pk=run.pk):
         raise FieldError(
-            "run", str(run.pk), "The note of this run is signed; nothing more is counted.", "Add an amendment to the note."
+            "run",
+            str(run.pk),
+            "The note of this run is signed; nothing more is counted.",
+            "Add an amendment to the note.",
         )
     blocks = activities_of(run)
     good: list[Event] = []
@@ -184,10 +191,29 @@ def fold_run(run: Run) -> list[SetRecord]:
     run.sets.all().delete()
     strands, parts = strands_of(run), parts_of(run)
     return SetRecord.objects.bulk_create(
-        SetRecord(run=run, child_id=run.child_id, on=run.on, block=s.block, part=parts[s.block], activity_id=s.activity_id, grade=list(s.grade),
-                  strand=strands[s.block], difficulty=s.difficulty[strands[s.block]], support=s.support, hand=s.hand,
-                  tries=s.tries, successes=s.successes, drops=s.drops, seconds=s.seconds, best_hold_seconds=s.best_hold_seconds,
-                  hold_seconds=s.hold_seconds, measures=dict(s.measures), marks=dict(s.marks), first_two_missed=s.first_two_missed, longest_row=s.longest_row,
-                  help_first=s.help_first)
+        SetRecord(
+            run=run,
+            child_id=run.child_id,
+            on=run.on,
+            block=s.block,
+            part=parts[s.block],
+            activity_id=s.activity_id,
+            grade=list(s.grade),
+            strand=strands[s.block],
+            difficulty=s.difficulty[strands[s.block]],
+            support=s.support,
+            hand=s.hand,
+            tries=s.tries,
+            successes=s.successes,
+            drops=s.drops,
+            seconds=s.seconds,
+            best_hold_seconds=s.best_hold_seconds,
+            hold_seconds=s.hold_seconds,
+            measures=dict(s.measures),
+            marks=dict(s.marks),
+            first_two_missed=s.first_two_missed,
+            longest_row=s.longest_row,
+            help_first=s.help_first,
+        )
         for s in folded(run)
-    )  # fmt: skip
+    )

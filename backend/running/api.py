@@ -68,7 +68,9 @@ class RestOut(Schema):
 
 
 class AskedOut(Schema):
-    """A measure this activity has read off by hand. usual: what it most likely is; choices: words in place of numbers."""
+    """A measure this activity has read off by hand. usual: what it most likely is; choices: words in
+    place of numbers.
+    """
 
     id: str
     name: str
@@ -192,8 +194,11 @@ def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> Kept
     run = queries.run_to_tap(who, run_id)
     refused = actions.keep_events(who, run, [e.model_dump(exclude_none=True) for e in body])
     gone = {r.id for r in refused}
-    return KeptOut(kept=[e.id for e in body if str(e.id) not in gone],
-                   refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused], total=run.events.count())  # fmt: skip
+    return KeptOut(
+        kept=[e.id for e in body if str(e.id) not in gone],
+        refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused],
+        total=run.events.count(),
+    )
 
 
 @router.get("/runs/{run_id}/today", response={200: list[AdviceOut], **REFUSED})
@@ -206,9 +211,20 @@ def read_today(request: HttpRequest, run_id: UUID) -> list[AdviceOut]:
 def run_out(run: Run) -> RunOut:
     """A run as the API shows it."""
     return RunOut(
-        id=run.pk, plan_id=run.plan_id, group_id=run.group_id, speed=run.child.speed_policy, child_id=run.child_id, child_name=run.child.first_name, hand=run.child.hand,
-        on=run.on, ended_at=run.ended_at, blocks=[_block_out(b) for b in queries.blocks_of(run)], events=queries.events_of(run), help_first=run.child.prompt_policy == "most_first", rules=TabletRulesOut.model_validate(TABLET_RULES),
-    )  # fmt: skip
+        id=run.pk,
+        plan_id=run.plan_id,
+        group_id=run.group_id,
+        speed=run.child.speed_policy,
+        child_id=run.child_id,
+        child_name=run.child.first_name,
+        hand=run.child.hand,
+        on=run.on,
+        ended_at=run.ended_at,
+        blocks=[_block_out(b) for b in queries.blocks_of(run)],
+        events=queries.events_of(run),
+        help_first=run.child.prompt_policy == "most_first",
+        rules=TabletRulesOut.model_validate(TABLET_RULES),
+    )
 
 
 def _block_out(frozen: FrozenBlock) -> RunBlockOut:

@@ -1,4 +1,6 @@
-"""A plan's block as it stood when a run began: the core's own values, with a version, so that old runs stay readable."""
+"""A plan's block as it stood when a run began: the core's own values, with a version, so that old runs
+stay readable.
+"""
 
 from typing import Any, Literal
 

@@ -69,11 +69,15 @@ def folded(run: Run) -> tuple[SetResult, ...]:
 
 
 def events_of(run: Run) -> list[Event]:
-    """The run's log as the rules read it, in the order it was tapped; a row no rule can read any more is passed over."""
+    """The run's log as the rules read it, in the order it was tapped; a row no rule can read any more
+    is passed over.
+    """
     blocks, events = activities_of(run), []
     for e in run.events.order_by("at", "pk"):
         try:
-            events.append(read_event({"id": str(e.pk), "block": e.block, "kind": e.kind, "at": e.at, "value": e.value}, blocks))
+            events.append(
+                read_event({"id": str(e.pk), "block": e.block, "kind": e.kind, "at": e.at, "value": e.value}, blocks)
+            )
         except EventError:
             continue
     return events

@@ -27,13 +27,16 @@ class Advice:
 def advice(run: Run) -> list[Advice]:
     """Return, for each working block whose strand was practised today, the grade a step nearer to what suits today.
 
-    A sure win stays one: openers, warm-ups and tidying are left as planned. Nothing once the run has ended: the estimate holds today's sets then.
+    A sure win stays one: openers, warm-ups and tidying are left as planned. Nothing once the run has ended: the
+    estimate holds today's sets then.
     """
     if run.ended_at is not None:
         return []
     strands, done = strands_of(run), folded(run)
     states = dict(
-        StrandEstimate.objects.filter(child_id=run.child_id, strand__in=set(strands.values())).values_list("strand", "state")
+        StrandEstimate.objects.filter(child_id=run.child_id, strand__in=set(strands.values())).values_list(
+            "strand", "state"
+        )
     )
     found = []
     for block in (b for b in blocks_of(run) if b.block.part in WORKING_PARTS):
@@ -51,7 +54,9 @@ def _for_block(run: Run, block: FrozenBlock, strand: str, sets: list[SetResult],
         return []
     at = ladder.index(here)
     variants = [Variant(block.block.activity_id, g) for g in ladder]
-    step = step_today(from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, variants, at, strand)
+    step = step_today(
+        from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, variants, at, strand
+    )
     if not step:
         return []
     words = ", ".join(block.grades[at + step].words)

@@ -63,21 +63,41 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
     most_first = plan.child.prompt_policy == "most_first"
     return {
         "cue_order": "most help first, then less" if most_first else "least help first",
-        "child": plan.child.first_name, "home": plan.home.name, "minutes": plan.minutes, "adult": ADULTS[plan.supervision],
-        "hand": HANDS[plan.child.hand], "theme": sorted(themes)[0] if themes else "", "sheet": sheet,
+        "child": plan.child.first_name,
+        "home": plan.home.name,
+        "minutes": plan.minutes,
+        "adult": ADULTS[plan.supervision],
+        "hand": HANDS[plan.child.hand],
+        "theme": sorted(themes)[0] if themes else "",
+        "sheet": sheet,
         "rows": [_row(p, format_of(plan.format_id).names[p.block.part], plan.child.hand) for p in sheet.blocks],
-    }  # fmt: skip
+    }
 
 
 def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
     b = p.block
     return {
-        "name": b.name, "part": part, "minutes": b.minutes, "sets": b.sets, "count": b.count, "unit": b.unit, "grade": " · ".join(b.grade_words),
-        "expected": b.expected_words, "svg": on_paper.table_drawing(p.table, hand), "setup": b.setup,
-        "posture": f"{b.posture[:1].upper()}{b.posture[1:]}", "cues": b.cues, "watch": b.watch, "easier": p.easier, "harder": p.harder,
-        "tidy": b.tidy, "cautions": p.cautions, "say": b.say, "do_first": b.do_first,
+        "name": b.name,
+        "part": part,
+        "minutes": b.minutes,
+        "sets": b.sets,
+        "count": b.count,
+        "unit": b.unit,
+        "grade": " · ".join(b.grade_words),
+        "expected": b.expected_words,
+        "svg": on_paper.table_drawing(p.table, hand),
+        "setup": b.setup,
+        "posture": f"{b.posture[:1].upper()}{b.posture[1:]}",
+        "cues": b.cues,
+        "watch": b.watch,
+        "easier": p.easier,
+        "harder": p.harder,
+        "tidy": b.tidy,
+        "cautions": p.cautions,
+        "say": b.say,
+        "do_first": b.do_first,
         "things": [f"{q.wanted} {q.named}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
-    }  # fmt: skip
+    }
 
 
 def _week(who: Member, week_id: UUID) -> dict[str, Any]:
@@ -86,15 +106,20 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
     shown = week_out(week)
     sheet = prep_sheet(_once_each(week.days, bench), bench.cupboard, week.child.overrides, week.child.first_name)
     return {
-        "child": week.child.first_name, "starts_on": week.starts_on, "days": shown.days, "used_up": ", ".join(shown.used_up),
+        "child": week.child.first_name,
+        "starts_on": week.starts_on,
+        "days": shown.days,
+        "used_up": ", ".join(shown.used_up),
         "rows": [_row(p, "", week.child.hand) for p in sheet.blocks],
-    }  # fmt: skip
+    }
 
 
 def _once_each(days: list[list[dict[str, Any]]], bench: Workbench) -> list[Block]:
     """Each activity of the week once, at its longest."""
     found: dict[str, Block] = {}
     for block in (bench.stand(from_json(plain)) for day in days for plain in day):
-        if isinstance(block, Block) and (block.activity_id not in found or found[block.activity_id].minutes < block.minutes):
+        if isinstance(block, Block) and (
+            block.activity_id not in found or found[block.activity_id].minutes < block.minutes
+        ):
             found[block.activity_id] = block
     return list(found.values())

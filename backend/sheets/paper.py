@@ -45,7 +45,14 @@ def _html(template: str, context: dict[str, Any], paper: str, **more: Any) -> st
     other = "Letter" if paper == "A4" else "A4"
     return render_to_string(
         template,
-        {**context, "paper": paper, "other_paper": other, "paper_css": PAPERS[paper], "on": timezone.localdate(), **more},
+        {
+            **context,
+            "paper": paper,
+            "other_paper": other,
+            "paper_css": PAPERS[paper],
+            "on": timezone.localdate(),
+            **more,
+        },
     )
 
 
@@ -55,7 +62,10 @@ def table_drawing(stands: tuple[Stands, ...], hand: str) -> SafeString | None:
         return None
     drawn = [_drawn(s) for s in stands]
     sides = {"right": ("helper side", "skill side"), "left": ("skill side", "helper side")}.get(hand, ("", ""))
-    start, goal = next((d for d in drawn if d["zone"] == "start"), None), next((d for d in drawn if d["zone"] == "goal"), None)
+    start, goal = (
+        next((d for d in drawn if d["zone"] == "start"), None),
+        next((d for d in drawn if d["zone"] == "goal"), None),
+    )
     arrow = f"M{start['x']:.0f} {start['y']:.0f} Q100 30 {goal['x']:.0f} {goal['y']:.0f}" if start and goal else ""
     context = {"drawn": drawn, "left_words": sides[0], "right_words": sides[1], "arrow": arrow}
     return mark_safe(render_to_string("sheets/table.svg", context))
@@ -65,5 +75,15 @@ def _drawn(s: Stands) -> dict[str, Any]:
     x, y = round(12 + WIDE * s.across), round(10 + TALL * (1 - s.away))
     where = "on the left" if s.across < 0.4 else "on the right" if s.across > 0.6 else "in the middle"
     short = s.name if len(s.name) <= LONGEST_LABEL else s.name[: LONGEST_LABEL - 1].rsplit(" ", 1)[0] + " …"
-    return {"x": x, "y": y, "left": x - 9, "top": y - 7, "label": y + 16, "name": s.name, "short_name": short,
-            "count": s.count, "zone": s.zone, "where": where}  # fmt: skip
+    return {
+        "x": x,
+        "y": y,
+        "left": x - 9,
+        "top": y - 7,
+        "label": y + 16,
+        "name": s.name,
+        "short_name": short,
+        "count": s.count,
+        "zone": s.zone,
+        "where": where,
+    }

@@ -24,11 +24,37 @@ from running.models import Run
 TODAY = timezone.localdate()  # the clinic's day, which is not everywhere the machine's
 
 STOCK = {
-    "wooden_bead_25": 16, "chenille_stem": 10, "taped_lace": 2, "common_peg": 16, "wooden_peg": 16, "tub_rim": 1, "wide_bowl": 3,
-    "small_cup": 4, "copy_paper": 40, "heavy_paper": 20, "child_scissors": 1, "short_crayon": 8, "pencil": 5, "counter": 20, "cork": 12,
-    "plastic_pot": 2, "drink_bottle": 4, "playing_cards": 52, "sticker_big": 30, "building_block": 18, "corn_dough": 1, "toilet_tube": 5,
-    "clear_wall": 1, "clear_floor": 1, "bean_bag": 2, "dinner_spoon": 4, "table_tray": 1, "rolled_sock": 2, "button_card": 1, "bubble_wrap": 2,
-}  # fmt: skip
+    "wooden_bead_25": 16,
+    "chenille_stem": 10,
+    "taped_lace": 2,
+    "common_peg": 16,
+    "wooden_peg": 16,
+    "tub_rim": 1,
+    "wide_bowl": 3,
+    "small_cup": 4,
+    "copy_paper": 40,
+    "heavy_paper": 20,
+    "child_scissors": 1,
+    "short_crayon": 8,
+    "pencil": 5,
+    "counter": 20,
+    "cork": 12,
+    "plastic_pot": 2,
+    "drink_bottle": 4,
+    "playing_cards": 52,
+    "sticker_big": 30,
+    "building_block": 18,
+    "corn_dough": 1,
+    "toilet_tube": 5,
+    "clear_wall": 1,
+    "clear_floor": 1,
+    "bean_bag": 2,
+    "dinner_spoon": 4,
+    "table_tray": 1,
+    "rolled_sock": 2,
+    "button_card": 1,
+    "bubble_wrap": 2,
+}
 
 
 def make_member(role: str = "lead", clinic: Clinic | None = None, username: str | None = None) -> Member:
@@ -49,10 +75,24 @@ def make_home(member: Member, stock: dict[str, int] | None = None) -> Home:
 def profile(**changes: Any) -> dict[str, Any]:
     """A child's profile."""
     return {
-        "first_name": "Wyn", "birth_date": TODAY - timedelta(days=5 * 366), "hand": "right", "mouthing": "never", "allergies": [],
-        "precautions": [], "refuses": [], "likes": ["boats"], "wanted": ["buttons"], "family_words": "", "seating": "",
-        "attention_minutes": 30, "force_limit_newton": None, **DEFAULTS, "food_as_material": True, "every_days": 7, **changes,
-    }  # fmt: skip
+        "first_name": "Wyn",
+        "birth_date": TODAY - timedelta(days=5 * 366),
+        "hand": "right",
+        "mouthing": "never",
+        "allergies": [],
+        "precautions": [],
+        "refuses": [],
+        "likes": ["boats"],
+        "wanted": ["buttons"],
+        "family_words": "",
+        "seating": "",
+        "attention_minutes": 30,
+        "force_limit_newton": None,
+        **DEFAULTS,
+        "food_as_material": True,
+        "every_days": 7,
+        **changes,
+    }
 
 
 def make_child(member: Member, home: Home | None = None, **changes: Any) -> Child:
@@ -60,7 +100,9 @@ def make_child(member: Member, home: Home | None = None, **changes: Any) -> Chil
     return add_child(member, home or make_home(member), profile(**changes), TODAY)
 
 
-def plan_for_child(member: Member, child: Child, minutes: int = 30, targets: tuple[str, ...] = ("grasp", "bilateral")) -> Plan:
+def plan_for_child(
+    member: Member, child: Child, minutes: int = 30, targets: tuple[str, ...] = ("grasp", "bilateral")
+) -> Plan:
     """A plan made as the application makes one."""
     return make_plan(member, child, child.home, Wish(minutes, targets, "home"), TODAY)
 
@@ -80,10 +122,20 @@ def tries(run: Run, block: int, outcomes: str, support: str = "alone", second: i
     shown = shown_blocks(run)[block]
     start = datetime(2026, 3, 2, 9, 0, tzinfo=UTC) + timedelta(seconds=second)
     return [
-        {"id": str(uuid4()), "block": shown["id"], "kind": "try", "at": start + timedelta(seconds=5 * i),
-         "value": {"outcome": "success" if o == "1" else "miss", "support": support, "grade": shown["grade"], "hand": "right"}}
+        {
+            "id": str(uuid4()),
+            "block": shown["id"],
+            "kind": "try",
+            "at": start + timedelta(seconds=5 * i),
+            "value": {
+                "outcome": "success" if o == "1" else "miss",
+                "support": support,
+                "grade": shown["grade"],
+                "hand": "right",
+            },
+        }
         for i, o in enumerate(outcomes)
-    ]  # fmt: skip
+    ]
 
 
 def tap_all(member: Member, run: Run, outcomes: str = "11101111") -> None:

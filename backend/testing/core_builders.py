@@ -38,13 +38,18 @@ def made_up_request(seed: int) -> SessionRequest:
     rng = random.Random(seed)
     ids = rng.sample(sorted(THINGS), rng.choice([25, 50, 90, 150]))
     child = Child(
-        rng.randint(20, 120), hand=rng.choice(["right", "left", "not_settled"]), mouthing=rng.choice(["never", "never", "sometimes", "often"]),
+        rng.randint(20, 120),
+        hand=rng.choice(["right", "left", "not_settled"]),
+        mouthing=rng.choice(["never", "never", "sometimes", "often"]),
         allergies=frozenset(rng.sample(["wheat", "latex", "egg", "milk"], rng.choice([0, 0, 1, 2]))),
         precautions=frozenset(rng.sample(["wrist_weight", "joint_laxity", "pain"], rng.choice([0, 0, 0, 1]))),
-        likes=frozenset({"boats"}), wanted=tuple(rng.sample(sorted(WANTED_TASKS), 2)), attention_minutes=rng.choice([10, 20, 30, 40]),
-    )  # fmt: skip
+        likes=frozenset({"boats"}),
+        wanted=tuple(rng.sample(sorted(WANTED_TASKS), 2)),
+        attention_minutes=rng.choice([10, 20, 30, 40]),
+    )
     estimates = {
-        s: ability.Estimate(max(0.5, ability.start(child, s).mean + rng.gauss(0, 0.7)), rng.uniform(0.3, 1.2)) for s in STRANDS
+        s: ability.Estimate(max(0.5, ability.start(child, s).mean + rng.gauss(0, 0.7)), rng.uniform(0.3, 1.2))
+        for s in STRANDS
     }
     setting = Setting(rng.choice(["home", "clinic", "school"]), rng.choice(["arms_reach", "arms_reach", "room"]))
     recent = {f: rng.randint(0, 3) for f in rng.sample(sorted(ACTIVITIES), 8)}

@@ -43,7 +43,9 @@ class ChildTest(TestCase):
         status, home = api("post", "/homes", {"name": " Weir house ", "kind": "home", "supervision": "room"})
         self.assertEqual((status, home["name"]), (201, "Weir house"))
         status, child = api(
-            "post", "/children", {"first_name": "Nell", "birth_date": TODAY - timedelta(days=1500), "home_id": home["id"]}
+            "post",
+            "/children",
+            {"first_name": "Nell", "birth_date": TODAY - timedelta(days=1500), "home_id": home["id"]},
         )
         self.assertEqual((status, child["home_name"]), (201, "Weir house"))
         self.assertEqual([c["first_name"] for c in api("get", "/caseload")[1]], ["Nell"])

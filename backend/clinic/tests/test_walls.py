@@ -48,7 +48,13 @@ class PermissionMatrixTest(TestCase):
         child = make_child(lead)
         plan = plan_for_child(lead, child)
         helper = Api(make_member("assistant", lead.clinic))
-        wish = {"minutes": 30, "targets": ["grasp"], "place": "home", "supervision": "arms_reach", "home_id": child.home_id}
+        wish = {
+            "minutes": 30,
+            "targets": ["grasp"],
+            "place": "home",
+            "supervision": "arms_reach",
+            "home_id": child.home_id,
+        }
         self.assertEqual(helper("post", f"/children/{child.pk}/plans", wish)[0], 403)
         self.assertEqual(helper("put", f"/children/{child.pk}", {**profile(), "version": 1})[0], 403)
         self.assertEqual(helper("post", f"/plans/{plan.pk}/runs", {"id": uuid4()})[0], 200)
@@ -60,8 +66,20 @@ class WallTest(TestCase):
         child = make_child(lead)
         run = run_for_child(lead, child)
         item = child.home.stock.first()
-        decision = DecisionRecord.objects.create(run=run, child=child, strand="pinch", on=run.on, kind="hold", words="w", evidence=[],
-                                                 would_change="c", mean_before=1, mean_after=1, sd_before=1, sd_after=1)  # fmt: skip
+        decision = DecisionRecord.objects.create(
+            run=run,
+            child=child,
+            strand="pinch",
+            on=run.on,
+            kind="hold",
+            words="w",
+            evidence=[],
+            would_change="c",
+            mean_before=1,
+            mean_after=1,
+            sd_before=1,
+            sd_after=1,
+        )
         stranger = Api(make_member("lead"))
         for method, path, body in (
             ("get", f"/children/{child.pk}", None),
@@ -100,7 +118,9 @@ class WallTest(TestCase):
                 for name in ("child_id", "home_id", "item_id", "decision_id"):
                     url = url.replace(f"{{{name}}}", "1")
                 if url != "/session":
-                    self.assertEqual(nobody(method, url, {} if method in ("post", "put") else None)[0], 401, (method, url))
+                    self.assertEqual(
+                        nobody(method, url, {} if method in ("post", "put") else None)[0], 401, (method, url)
+                    )
 
     def test_a_user_outside_every_clinic_is_nobody(self) -> None:
         member = make_member()

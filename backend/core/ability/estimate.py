@@ -4,9 +4,9 @@ The curve is Rasch's (Rasch 1960), in rungs instead of logits: a child at rung k
 in 10 on rung-k work, 5 in 10 one rung up, 9.4 in 10 one rung down.
 
 The estimate is a normal belief about the child's rung, together with what practice brings this child a week,
-an offset for each activity family (this child, better or worse at this activity than at its equals) and
+an offset for each activity (this child, better or worse at this activity than at its equals) and
 their covariances. A day's sets
-are taken in family by family: the likelihood is worked out exactly on a fixed grid of rungs, and what
+are taken in activity by activity: the likelihood is worked out exactly on a fixed grid of rungs, and what
 it says is handed back to rung, offset and the day's own swing in proportion to their share of the
 doubt (assumed-density filtering; Opper 1998).
 """
@@ -15,6 +15,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 from datetime import date
 from math import log
+from typing import Any
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -50,7 +51,7 @@ class Estimate:
 
     mean, sd  -- rungs
     as_of     -- the day of the last evidence, or None before any
-    families  -- the families with an offset of their own, in the order of `offsets` and `cov`
+    activities -- the activities with an offset of their own, in the order of `offsets` and `cov`
     offsets   -- their means, rungs
     cov       -- covariance of (rung, offsets..., gain), rungs squared, row by row; empty before any set
     tries     -- how many informative tries it rests on
@@ -69,7 +70,7 @@ class Estimate:
     carried: date | None = None
 
     def offset(self, activity_id: str | None) -> tuple[float, float]:
-        """Return (shift, variance) to add to the rung for one family: its offset, and what it adds to the doubt."""
+        """Return (shift, variance) to add to the rung for one activity: its offset, and what it adds to the doubt."""
         if activity_id is None:
             return 0.0, 0.0
         if activity_id not in self.activities:
@@ -236,8 +237,16 @@ class _State:
 
     def estimate(self, on: date, tries: int) -> Estimate:
         cov = self.cov[:-1, :-1]
-        return Estimate(float(self.mean[0]), float(np.sqrt(cov[0, 0])), on, self.activities,
-                        tuple(float(o) for o in self.mean[1:-2]), _rows(cov), tries, float(self.mean[-2]))  # fmt: skip
+        return Estimate(
+            float(self.mean[0]),
+            float(np.sqrt(cov[0, 0])),
+            on,
+            self.activities,
+            tuple(float(o) for o in self.mean[1:-2]),
+            _rows(cov),
+            tries,
+            float(self.mean[-2]),
+        )
 
 
 def _told_by(sets: list[SetEvidence], mean: float, variance: float) -> tuple[float, float]:
@@ -268,25 +277,35 @@ def chance_in_words(chance: float) -> str:
 def as_plain(estimate: Estimate) -> Mapping[str, object]:
     """The estimate as plain values that go into JSON and come back by from_plain."""
     return {
-        "mean": estimate.mean, "sd": estimate.sd, "tries": estimate.tries, "gain": estimate.gain,
+        "mean": estimate.mean,
+        "sd": estimate.sd,
+        "tries": estimate.tries,
+        "gain": estimate.gain,
         "as_of": estimate.as_of.isoformat() if estimate.as_of else None,
         "carried": estimate.carried.isoformat() if estimate.carried else None,
-        "activities": list(estimate.activities), "offsets": list(estimate.offsets),
+        "activities": list(estimate.activities),
+        "offsets": list(estimate.offsets),
         "cov": [list(row) for row in estimate.cov],
-    }  # fmt: skip
+    }
 
 
-def from_plain(plain: Mapping[str, object]) -> Estimate:
+def from_plain(plain: Mapping[str, Any]) -> Estimate:
     """The estimate from what as_plain made; one from before gains were learned starts from the usual gain."""
-    p: dict[str, object] = dict(plain)
-    activities: tuple[str, ...] = tuple(p["activities"])  # type: ignore[arg-type]
-    cov: tuple[tuple[float, ...], ...] = tuple(tuple(row) for row in p["cov"])  # type: ignore[attr-defined]
+    activities = tuple(plain["activities"])
+    cov = tuple(tuple(row) for row in plain["cov"])
     if cov and len(cov) == len(activities) + 1:
         cov = (*((*row, 0.0) for row in cov), (*(0.0 for _ in cov), GAIN_SD**2))
     return Estimate(
-        float(p["mean"]), float(p["sd"]), _day(p["as_of"]), activities, tuple(p["offsets"]), cov,  # type: ignore[arg-type]
-        int(p["tries"]), float(p.get("gain", GAIN_PER_WEEK)), _day(p.get("carried")),  # type: ignore[call-overload, arg-type]
-    )  # fmt: skip
+        mean=float(plain["mean"]),
+        sd=float(plain["sd"]),
+        as_of=_day(plain["as_of"]),
+        activities=activities,
+        offsets=tuple(plain["offsets"]),
+        cov=cov,
+        tries=int(plain["tries"]),
+        gain=float(plain.get("gain", GAIN_PER_WEEK)),
+        carried=_day(plain.get("carried")),
+    )
 
 
 def _day(text: object) -> date | None:

@@ -52,7 +52,9 @@ class Aim:
     words: str
 
 
-def suggested_aims(wanted: Iterable[str], estimates: Mapping[str, Estimate], begun: Iterable[str] = ()) -> tuple[Aim, ...]:
+def suggested_aims(
+    wanted: Iterable[str], estimates: Mapping[str, Estimate], begun: Iterable[str] = ()
+) -> tuple[Aim, ...]:
     """Return the one or two targets to work on next; only a first tick in the boxes.
 
     begun -- the targets of the last session: what has begun goes on

@@ -59,7 +59,9 @@ class Child:
         gap = self.true_rung(week) + self.offset(activity_id) + self.day + helped + alone - difficulty
         return float(odds_curve(gap))
 
-    def play(self, week: float, activity_id: str, difficulty: float, tries: int, support: SupportLevel = "alone") -> SetEvidence:
+    def play(
+        self, week: float, activity_id: str, difficulty: float, tries: int, support: SupportLevel = "alone"
+    ) -> SetEvidence:
         """One set as it would go."""
         won = int(self.random.binomial(tries, self.true_chance(week, activity_id, difficulty, support)))
         return SetEvidence(activity_id, difficulty, tries, won, support)

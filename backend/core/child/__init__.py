@@ -1,4 +1,6 @@
-"""What the rules know of a child and of where a session happens; the approaches chosen for a child; words for this child."""
+"""What the rules know of a child and of where a session happens; the approaches chosen for a child; words for this
+child.
+"""
 
 from core.child.approaches import CHOICES, DEFAULTS, cue_for
 from core.child.profile import (

@@ -1,4 +1,5 @@
-"""Where the trade's schools differ: what each child's record says, and what it changes in the words on screen and sheet.
+"""Where the trade's schools differ: what each child's record says, and what it changes in the words on screen and
+sheet.
 
 Common practice, no source: the schools exist side by side; the defaults are the clinic's to change.
 """

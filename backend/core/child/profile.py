@@ -18,10 +18,14 @@ SUPERVISION_RANK = MappingProxyType({"box": 0, "room": 1, "arms_reach": 2})
 
 ALLERGENS = MappingProxyType(
     {
-        "wheat": "wheat", "nut": "nuts", "egg": "egg", "milk": "milk",
-        "soy": "soy", "latex": "latex",
+        "wheat": "wheat",
+        "nut": "nuts",
+        "egg": "egg",
+        "milk": "milk",
+        "soy": "soy",
+        "latex": "latex",
     }
-)  # fmt: skip
+)
 
 PRECAUTIONS = MappingProxyType(
     {
@@ -76,7 +80,9 @@ class Child:
 
     @property
     def counting_months(self) -> float:
-        """The age counts go by, in months: a child of short attention gets the counts of the band below. Common practice."""
+        """The age counts go by, in months: a child of short attention gets the counts of the band below. Common
+        practice.
+        """
         if self.attention_minutes >= SHORT_ATTENTION:
             return self.age_months
         return 83.0 if self.age_months >= 84 else min(self.age_months, 47.0)

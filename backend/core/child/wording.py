@@ -6,12 +6,17 @@ from core.child.profile import Child
 
 _LACES = MappingProxyType(
     {
-        "undecided": ("the second loop, or the wrap, by this child's method", "Choose two loops or one loop for this child first, and never mix them."),
+        "undecided": (
+            "the second loop, or the wrap, by this child's method",
+            "Choose two loops or one loop for this child first, and never mix them.",
+        ),
         "two_loops": ("the second loop", "This child ties two loops: never mix in the other way."),
         "one_loop": ("the wrap round the loop", "This child ties one loop and wraps it: never mix in the other way."),
     }
-)  # fmt: skip
-_SIDES = MappingProxyType({"right": ("right", "left"), "left": ("left", "right"), "not_settled": ("skill-hand", "helper-hand")})
+)
+_SIDES = MappingProxyType(
+    {"right": ("right", "left"), "left": ("left", "right"), "not_settled": ("skill-hand", "helper-hand")}
+)
 
 
 def for_child(words: str, child: Child | None = None) -> str:
@@ -23,4 +28,9 @@ def for_child(words: str, child: Child | None = None) -> str:
         return words
     skill, helper = _SIDES[child.hand if child else "not_settled"]
     loop, method = _LACES[child.lace_method if child else "undecided"]
-    return words.replace("{skill}", skill).replace("{helper}", helper).replace("{loop}", loop).replace("{lace_method}", method)
+    return (
+        words.replace("{skill}", skill)
+        .replace("{helper}", helper)
+        .replace("{loop}", loop)
+        .replace("{lace_method}", method)
+    )

@@ -61,7 +61,14 @@ FORMS: Mapping[str, tuple[tuple[tuple[str, str], ...], ...]] = MappingProxyType(
         "B": (_form((LONG, "upright, left"), (SMALL, "upper bow, right"), (SMALL, "lower bow, right")),),
         "C": (_form((LARGE, "open to the right")),),
         "D": (_form((LONG, "upright, left"), (LARGE, "bow, right")),),
-        "E": (_form((LONG, "upright, left"), (SHORT, "across the top"), (SHORT, "across the middle"), (SHORT, "across the bottom")),),
+        "E": (
+            _form(
+                (LONG, "upright, left"),
+                (SHORT, "across the top"),
+                (SHORT, "across the middle"),
+                (SHORT, "across the bottom"),
+            ),
+        ),
         "F": (_form((LONG, "upright, left"), (SHORT, "across the top"), (SHORT, "across the middle")),),
         "G": (_form((LARGE, "open to the right"), (SHORT, "up from the lower end")),),
         "H": (_form((LONG, "upright, left"), (LONG, "upright, right"), (SHORT, "across the middle")),),
@@ -71,7 +78,12 @@ FORMS: Mapping[str, tuple[tuple[tuple[str, str], ...], ...]] = MappingProxyType(
         "L": (_form((LONG, "upright, left"), (SHORT, "across the bottom")),),
         "M": (
             _form((LONG, "upright, left"), (LONG, "slant down"), (LONG, "slant up"), (LONG, "upright, right")),
-            _form((LONG, "upright, left"), (SHORT, "short slant down"), (SHORT, "short slant up"), (LONG, "upright, right")),
+            _form(
+                (LONG, "upright, left"),
+                (SHORT, "short slant down"),
+                (SHORT, "short slant up"),
+                (LONG, "upright, right"),
+            ),
         ),
         "N": (_form((LONG, "upright, left"), (LONG, "slant down"), (LONG, "upright, right")),),
         "O": (_form((LARGE, "left half"), (LARGE, "right half")),),
@@ -84,13 +96,15 @@ FORMS: Mapping[str, tuple[tuple[tuple[str, str], ...], ...]] = MappingProxyType(
         "V": (_form((LONG, "slant down, left"), (LONG, "slant up, right")),),
         "W": (
             _form((LONG, "slant down"), (LONG, "slant up"), (LONG, "slant down again"), (LONG, "slant up again")),
-            _form((LONG, "slant down"), (SHORT, "short slant up"), (SHORT, "short slant down"), (LONG, "last slant up")),
+            _form(
+                (LONG, "slant down"), (SHORT, "short slant up"), (SHORT, "short slant down"), (LONG, "last slant up")
+            ),
         ),
         "X": (_form((LONG, "slant down"), (LONG, "slant across")),),
         "Y": (_form((SHORT, "slant down, left"), (SHORT, "slant down, right"), (SHORT, "upright, below")),),
         "Z": (_form((SHORT, "across the top"), (LONG, "slant down"), (SHORT, "across the bottom")),),
     }
-)  # fmt: skip
+)
 
 LONGEST_TEXT = 16  # letters; a name, not a letter home
 

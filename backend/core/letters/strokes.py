@@ -35,7 +35,12 @@ _LIES: Mapping[str, Mapping[str, tuple[float, ...]]] = MappingProxyType(
         "B": {"upright, left": _LEFT, "upper bow, right": _UPPER_BOW, "lower bow, right": _LOWER_BOW},
         "C": {"open to the right": (50, 0, 50, 100, False)},
         "D": {"upright, left": _LEFT, "bow, right": (0, 0, 0, 100, True)},
-        "E": {"upright, left": _LEFT, "across the top": _BAR_TOP, "across the middle": _BAR_MIDDLE, "across the bottom": _BAR_BOTTOM},
+        "E": {
+            "upright, left": _LEFT,
+            "across the top": _BAR_TOP,
+            "across the middle": _BAR_MIDDLE,
+            "across the bottom": _BAR_BOTTOM,
+        },
         "F": {"upright, left": _LEFT, "across the top": _BAR_TOP, "across the middle": _BAR_MIDDLE},
         "G": {"open to the right": (50, 0, 50, 100, False), "up from the lower end": (50, 100, 50, 50)},
         "H": {"upright, left": _LEFT, "upright, right": (50, 0, 50, 100), "across the middle": _BAR_MIDDLE},
@@ -44,31 +49,53 @@ _LIES: Mapping[str, Mapping[str, tuple[float, ...]]] = MappingProxyType(
         "K": {"upright, left": _LEFT, "slant up, right": (0, 50, 37, 16), "slant down, right": (0, 50, 37, 84)},
         "L": {"upright, left": _LEFT, "across the bottom": _BAR_BOTTOM},
         "M": {
-            "upright, left": _LEFT, "slant down": (0, 0, 35, 94), "slant up": (35, 94, 70, 0), "upright, right": (70, 0, 70, 100),
-            "short slant down": (0, 0, 35, 36), "short slant up": (35, 36, 70, 0),
+            "upright, left": _LEFT,
+            "slant down": (0, 0, 35, 94),
+            "slant up": (35, 94, 70, 0),
+            "upright, right": (70, 0, 70, 100),
+            "short slant down": (0, 0, 35, 36),
+            "short slant up": (35, 36, 70, 0),
         },
         "N": {"upright, left": _LEFT, "slant down": (0, 0, 45, 100), "upright, right": (45, 0, 45, 100)},
         "O": {"left half": (50, 0, 50, 100, False), "right half": (50, 0, 50, 100, True)},
         "P": {"upright, left": _LEFT, "upper bow, right": _UPPER_BOW},
-        "Q": {"left half": (50, 0, 50, 100, False), "right half": (50, 0, 50, 100, True), "tail, bottom right": (68, 68, 103, 103)},
+        "Q": {
+            "left half": (50, 0, 50, 100, False),
+            "right half": (50, 0, 50, 100, True),
+            "tail, bottom right": (68, 68, 103, 103),
+        },
         "R": {"upright, left": _LEFT, "upper bow, right": _UPPER_BOW, "leg, bottom right": (5, 52, 33, 94)},
-        "S": {"upper bow, open to the right": (25, 0, 25, 50, False), "lower bow, open to the left": (25, 50, 25, 100, True)},
+        "S": {
+            "upper bow, open to the right": (25, 0, 25, 50, False),
+            "lower bow, open to the left": (25, 50, 25, 100, True),
+        },
         "T": {"upright": (25, 0, 25, 100), "across the top": _BAR_TOP},
         "U": {"upright, left": (0, 25, 0, 75), "bottom": (0, 75, 50, 75, False), "upright, right": (50, 25, 50, 75)},
         "V": {"slant down, left": (0, 0, 35, 94), "slant up, right": (35, 94, 70, 0)},
         "W": {
-            "slant down": (0, 0, 25, 97), "slant up": (25, 97, 50, 0), "slant down again": (50, 0, 75, 97), "slant up again": (75, 97, 100, 0),
-            "short slant up": (25, 97, 50, 54), "short slant down": (50, 54, 75, 97), "last slant up": (75, 97, 100, 0),
+            "slant down": (0, 0, 25, 97),
+            "slant up": (25, 97, 50, 0),
+            "slant down again": (50, 0, 75, 97),
+            "slant up again": (75, 97, 100, 0),
+            "short slant up": (25, 97, 50, 54),
+            "short slant down": (50, 54, 75, 97),
+            "last slant up": (75, 97, 100, 0),
         },
         "X": {"slant down": (0, 0, 45, 100), "slant across": (45, 0, 0, 100)},
-        "Y": {"slant down, left": (0, 0, 30, 40), "slant down, right": (60, 0, 30, 40), "upright, below": (30, 40, 30, 90)},
+        "Y": {
+            "slant down, left": (0, 0, 30, 40),
+            "slant down, right": (60, 0, 30, 40),
+            "upright, below": (30, 40, 30, 90),
+        },
         "Z": {"across the top": _BAR_TOP, "slant down": (50, 0, 0, 100), "across the bottom": _BAR_BOTTOM},
     }
-)  # fmt: skip
+)
 
 
 def stroke_of(placement: Placement) -> Stroke:
-    """Return where a placed piece lies. A half that stands in for a long straight lies along its upper or lower half."""
+    """Return where a placed piece lies. A half that stands in for a long straight lies along its upper
+    or lower half.
+    """
     for half in (UPPER, LOWER):
         if placement.instead_of and placement.where.endswith(half):
             x1, y1, x2, y2 = _LIES[placement.letter][placement.where.removesuffix(half)]

@@ -1,4 +1,6 @@
-"""The library: activities, household things and home recipes, a file each (see docs/library.md), checked when it loads."""
+"""The library: activities, household things and home recipes, a file each (see docs/library.md), checked when it
+loads.
+"""
 
 from core.errors import NotThere
 from core.library.activity import Activity, Clearance, Cue

@@ -206,7 +206,9 @@ class ActivitySource(_Source):
     @model_validator(mode="after")
     def _holds_together(self) -> "ActivitySource":
         if not 0 < self.minutes[0] <= self.minutes[1]:
-            raise _fail("Minutes are the shortest and the longest block.", "Give two numbers over 0, the shorter first.")
+            raise _fail(
+                "Minutes are the shortest and the longest block.", "Give two numbers over 0, the shorter first."
+            )
         if self.cues.keys() < {"spoken", "shown"} or not {"spoken", "shown"} <= self.cues.keys():
             raise _fail("Cues want at least words to say and something to show.", "Add cues.spoken and cues.shown.")
         self._check_strands()

@@ -13,7 +13,14 @@ from core.library.checks import ActivitySource, LibraryError, RecipeSource, Thin
 from core.library.recipe import Recipe
 from core.materials import Thing
 
-THING_GROUPS = ("threading", "kitchen", "stationery", "making", "play", "outfits")  # in the order things are suggested in
+THING_GROUPS = (
+    "threading",
+    "kitchen",
+    "stationery",
+    "making",
+    "play",
+    "outfits",
+)  # in the order things are suggested in
 _LOADER = getattr(yaml, "CSafeLoader", yaml.SafeLoader)  # the C one is ten times as fast, where it is there
 
 
@@ -47,7 +54,9 @@ def load_activities() -> MappingProxyType[str, Activity]:
     for where, name, row in _values("activities"):
         activity = read(ActivitySource, row, where).build()
         if activity.id != name:
-            raise LibraryError(where, "id", activity.id, "A file is named by the id of its activity.", "Rename one of the two.")
+            raise LibraryError(
+                where, "id", activity.id, "A file is named by the id of its activity.", "Rename one of the two."
+            )
         activities[activity.id] = activity
     return MappingProxyType(activities)
 

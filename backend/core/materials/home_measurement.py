@@ -12,7 +12,8 @@ class NotMeasured(ValueError):
 
 
 def force_from_water(millilitres: float) -> float:
-    """Return the force in newton with which a hung bag of water pulls; at the moment a clip opens it is the clip's force.
+    """Return the force in newton with which a hung bag of water pulls; at the moment a clip opens it is the clip's
+    force.
 
     millilitres -- water in the bag, 1 ml weighing 1 g. Hang it where the fingers press.
     Source: standard gravity, 9.80665 m/s². Raises NotMeasured when not between 1 ml and 10 l.
@@ -52,5 +53,7 @@ def hole_between(passes_mm: Sequence[float], stops_mm: Sequence[float]) -> tuple
     """
     low, high = max(passes_mm, default=0.0), min(stops_mm, default=float("inf"))
     if low >= high:
-        raise NotMeasured(f"A thing of {low:g} mm passes but one of {high:g} mm does not. Try them again, turned straight.")
+        raise NotMeasured(
+            f"A thing of {low:g} mm passes but one of {high:g} mm does not. Try them again, turned straight."
+        )
     return low, high

@@ -13,28 +13,67 @@ from core.materials.shapes import Shape
 
 FORMS = MappingProxyType(
     {
-        "item": "small thing to handle", "bead": "thing with a hole", "cord": "line", "post": "upright",
-        "ring": "ring", "clip": "clip or peg", "edge": "edge to clip on", "tongs": "pick-up tool",
-        "squeezer": "thing to squeeze", "dough": "dough or putty", "sheet": "sheet",
-        "blade": "scissors", "container": "pot or bowl", "slot_lid": "pot with an opening",
-        "pen": "thing to draw with", "stick": "stick or pencil", "lid_pot": "thing with a screw lid",
-        "bolt": "nut and bolt", "card": "cards or pages", "sticker": "sticker", "cloth": "cloth",
-        "tube": "tube", "bag": "thing to toss", "balloon": "thing that floats", "block": "building piece",
-        "button_strip": "button strip", "fastener": "fastener to work", "spoon": "spoon",
-        "fork": "fork", "knife": "child's knife", "pour": "thing to pour", "cup": "cup or jug",
-        "wall": "clear wall", "floor": "clear floor", "glue": "glue", "tray": "tray",
-        "filler": "dry filler", "puller": "thing to pull apart", "bubble": "thing to pop",
-        "lace_board": "lace", "puppet": "finger puppet", "stamp": "stamp", "water": "water bowl",
-        "sponge": "sponge", "seat": "chair or ball to work from", "aid": "writing or eating aid",
+        "item": "small thing to handle",
+        "bead": "thing with a hole",
+        "cord": "line",
+        "post": "upright",
+        "ring": "ring",
+        "clip": "clip or peg",
+        "edge": "edge to clip on",
+        "tongs": "pick-up tool",
+        "squeezer": "thing to squeeze",
+        "dough": "dough or putty",
+        "sheet": "sheet",
+        "blade": "scissors",
+        "container": "pot or bowl",
+        "slot_lid": "pot with an opening",
+        "pen": "thing to draw with",
+        "stick": "stick or pencil",
+        "lid_pot": "thing with a screw lid",
+        "bolt": "nut and bolt",
+        "card": "cards or pages",
+        "sticker": "sticker",
+        "cloth": "cloth",
+        "tube": "tube",
+        "bag": "thing to toss",
+        "balloon": "thing that floats",
+        "block": "building piece",
+        "button_strip": "button strip",
+        "fastener": "fastener to work",
+        "spoon": "spoon",
+        "fork": "fork",
+        "knife": "child's knife",
+        "pour": "thing to pour",
+        "cup": "cup or jug",
+        "wall": "clear wall",
+        "floor": "clear floor",
+        "glue": "glue",
+        "tray": "tray",
+        "filler": "dry filler",
+        "puller": "thing to pull apart",
+        "bubble": "thing to pop",
+        "lace_board": "lace",
+        "puppet": "finger puppet",
+        "stamp": "stamp",
+        "water": "water bowl",
+        "sponge": "sponge",
+        "seat": "chair or ball to work from",
+        "aid": "writing or eating aid",
     }
-)  # fmt: skip
+)
 
 MEASURES = MappingProxyType(
     {
-        "hole_mm": "mm", "slit_mm": "mm", "cord_mm": "mm", "cord_width_mm": "mm",
-        "force_newton": "N", "sheet_gsm": "g/m²", "opening_mm": "mm", "size_mm": "mm",
+        "hole_mm": "mm",
+        "slit_mm": "mm",
+        "cord_mm": "mm",
+        "cord_width_mm": "mm",
+        "force_newton": "N",
+        "sheet_gsm": "g/m²",
+        "opening_mm": "mm",
+        "size_mm": "mm",
     }
-)  # fmt: skip
+)
 
 Texture = Literal["sticky", "wet", "gritty"]
 PLAUSIBLE_TIMES = 4  # how many times larger or smaller than the usual one a thing may measure; project definition
@@ -135,11 +174,14 @@ def measured_thing(thing: Thing, measured: Mapping[str, float]) -> Thing:
         if name not in MEASURES:
             raise MeasureError(name, f"{name} is not something measured here. Use one of {', '.join(MEASURES)}.")
         if not 0 < value < 10_000:
-            raise MeasureError(name, f"{value:g} {MEASURES[name]} is not possible. Measure again: more than 0, below 10,000.")
+            raise MeasureError(
+                name, f"{value:g} {MEASURES[name]} is not possible. Measure again: more than 0, below 10,000."
+            )
         if name == "size_mm" and not 1 / PLAUSIBLE_TIMES <= value / thing.size_mm <= PLAUSIBLE_TIMES:
             raise MeasureError(
                 name,
-                f"{value:g} mm is far from the {thing.size_mm:g} mm of a usual one. Measure across its middle side again.",
+                f"{value:g} mm is far from the {thing.size_mm:g} mm of a usual one. Measure across its middle "
+                "side again.",
             )
         if name != "size_mm":
             changes[name] = float(value)

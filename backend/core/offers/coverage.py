@@ -49,7 +49,9 @@ class Reach:
 
 
 def most_useful_first(reaches: Iterable[Reach]) -> list[Reach]:
-    """Return activities in the order of use here: nearest to 8 of 10 first, then what lacks least; what can't be done last."""
+    """Return activities in the order of use here: nearest to 8 of 10 first, then what lacks least; what can't be done
+    last.
+    """
 
     def rank(r: Reach) -> tuple[bool, float, float, str]:
         off = 0.0 if r.expected is None else abs(r.expected - AIMED_AT)
@@ -71,10 +73,20 @@ def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> R
     on_offer = [rungs[v] for v in offers]
     things = sorted({q.name for v in offers for q in _quantities(cupboard, v)})
     return Reach(
-        activity, len(variants), len(offers), min(rungs.values()), max(rungs.values()), min(on_offer, default=None),
-        max(on_offer, default=None), nearest, chances[nearest] if nearest else None, to_add, opens,
-        "" if offers else lacks[0].reason, tuple(things),
-    )  # fmt: skip
+        activity,
+        len(variants),
+        len(offers),
+        min(rungs.values()),
+        max(rungs.values()),
+        min(on_offer, default=None),
+        max(on_offer, default=None),
+        nearest,
+        chances[nearest] if nearest else None,
+        to_add,
+        opens,
+        "" if offers else lacks[0].reason,
+        tuple(things),
+    )
 
 
 def _quantities(cupboard: UsableCupboard, variant: Variant) -> tuple[Quantity, ...]:

@@ -66,7 +66,9 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
 
 @lru_cache(maxsize=8192)
 def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]:
-    """The chosen step of each axis, in words; with a child, sides and ways said for that child. A bare number says of what."""
+    """The chosen step of each axis, in words; with a child, sides and ways said for that child. A bare number says of
+    what.
+    """
     f = checked_variant(variant)
     chosen = ((axis, axis.steps[at].words) for axis, at in zip(f.axes, variant.grade, strict=True))
     said = (w if any(c.isalpha() for c in w) else f"{axis.words[0].lower()}{axis.words[1:]}: {w}" for axis, w in chosen)
@@ -127,8 +129,14 @@ def dials(variant: Variant, cupboard: UsableCupboard) -> tuple[Dial, ...]:
 def _dial_step(variant: Variant, place: int, at: int, cupboard: UsableCupboard) -> DialStep:
     step = ACTIVITIES[variant.activity_id].axes[place].steps[at]
     lack = cupboard.lack(variant.moved(place, at))
-    return DialStep(for_child(step.words, cupboard.child), step.rungs, at == variant.grade[place], lack is None,
-                    lack.reason if lack else "", lack.remedy if lack else "")  # fmt: skip
+    return DialStep(
+        for_child(step.words, cupboard.child),
+        step.rungs,
+        at == variant.grade[place],
+        lack is None,
+        lack.reason if lack else "",
+        lack.remedy if lack else "",
+    )
 
 
 def equals(variant: Variant, cupboard: UsableCupboard, within: float = SAME_RUNG) -> tuple[Offer, ...]:

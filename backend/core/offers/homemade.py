@@ -10,7 +10,9 @@ from core.safety import Verdict
 
 def verdict(recipe: Recipe, child: Child, setting: Setting) -> Verdict:
     """Return the hazard verdict on the made piece and on its making, for one child in one setting."""
-    return safety.worst((safety.assess(THINGS[recipe.thing_id], child, setting), safety.assess_step(recipe.tags, child, setting)))
+    return safety.worst(
+        (safety.assess(THINGS[recipe.thing_id], child, setting), safety.assess_step(recipe.tags, child, setting))
+    )
 
 
 def makeable(have: Collection[str]) -> tuple[Recipe, ...]:

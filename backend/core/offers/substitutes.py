@@ -53,20 +53,24 @@ class Swap:
 
 
 def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swap, ...]:
-    """Return every other thing in the house for one role of a variant: usable ones by how little they change, barred ones last.
+    """Return every other thing in the house for one role of a variant: usable ones by how little they change, barred
+    ones last.
 
     Raises ValueError when the activity has no such role; NotThere when family or grade does not exist.
     """
     activity = checked_variant(variant)
     role = next((r for r in activity.roles if r.id == role_id), None)
     if role is None:
-        raise ValueError(f"{activity.name} has no role {role_id!r}. Use one of {', '.join(r.id for r in activity.roles)}.")
+        raise ValueError(
+            f"{activity.name} has no role {role_id!r}. Use one of {', '.join(r.id for r in activity.roles)}."
+        )
     offer = cupboard.offer(variant)
     now = next((q.stock_id for q in offer.quantities if q.role == role_id), "") if offer else ""
     found = [
-        swap for at, stock in enumerate(cupboard.stock)
+        swap
+        for at, stock in enumerate(cupboard.stock)
         if stock.id != now and (swap := _swap(variant, activity, role, cupboard, at, now)) is not None
-    ]  # fmt: skip
+    ]
     return tuple(sorted(found, key=lambda s: (bool(s.barred), abs(s.rungs), s.rounds, s.name)))
 
 
@@ -82,10 +86,17 @@ def _swap(variant: Variant, activity: Activity, role: Role, cupboard: UsableCupb
     hits, before = cupboard.verdicts[at].hits, _hits_of(cupboard, now)
     barred = hits[0].reason if cupboard.verdicts[at].status == "barred" else ""
     return Swap(
-        stock.id, thing.name, grade, difficulty(grade)[strand] - difficulty(variant)[strand], min(full, stock.count), stock.count,
-        max(1, -(-full // stock.count)), tuple(h for h in hits if h.rule not in {b.rule for b in before}),
-        tuple(b.reason for b in before if b.rule not in {h.rule for h in hits}), barred,
-    )  # fmt: skip
+        stock.id,
+        thing.name,
+        grade,
+        difficulty(grade)[strand] - difficulty(variant)[strand],
+        min(full, stock.count),
+        stock.count,
+        max(1, -(-full // stock.count)),
+        tuple(h for h in hits if h.rule not in {b.rule for b in before}),
+        tuple(b.reason for b in before if b.rule not in {h.rule for h in hits}),
+        barred,
+    )
 
 
 def _hits_of(cupboard: UsableCupboard, stock_id: str) -> tuple[Hit, ...]:
@@ -101,9 +112,10 @@ def _nearest_grade(variant: Variant, activity: Activity, role: Role, thing: Thin
 
     touching = [i for i, a in enumerate(activity.axes) if any(role.id in s.needs for s in a.steps)]
     same_elsewhere = (
-        v for v in variants_of(activity)
+        v
+        for v in variants_of(activity)
         if all(v.grade[i] == variant.grade[i] for i in range(len(v.grade)) if i not in touching)
         and role in roles_of(activity, v.grade)
         and role.filled_by(thing, asked_of(activity, v.grade, role.id))
-    )  # fmt: skip
+    )
     return min(same_elsewhere, key=distance, default=None)

@@ -103,7 +103,9 @@ class UsableCupboard:
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
         self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
-        self._fills: dict[tuple[Activity, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None] = {}
+        self._fills: dict[
+            tuple[Activity, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None
+        ] = {}
         self._quantities: dict[tuple[Role, int, int], Quantity] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
@@ -202,7 +204,9 @@ class UsableCupboard:
     def _clears(self, f: Activity, roles: tuple[Role, ...], taken: list[int]) -> bool:
         by_role = {role.id: self.things[at] for role, at in zip(roles, taken, strict=False)}
         return all(
-            clears(c, by_role[c.outer], by_role[c.inner]) for c in f.clearances if c.outer in by_role and c.inner in by_role
+            clears(c, by_role[c.outer], by_role[c.inner])
+            for c in f.clearances
+            if c.outer in by_role and c.inner in by_role
         )
 
     def _mask(self, role: Role, extra: tuple[Need, ...]) -> int:
@@ -240,9 +244,17 @@ class UsableCupboard:
             full = role.quantity(count)
             rounds = -(-full // stock.count) if stock.count < full else 1
             self._quantities[key] = Quantity(
-                role.id, role.words, stock.id, thing.id, thing.name, min(full, stock.count), stock.count, rounds, thing.single_use,
+                role.id,
+                role.words,
+                stock.id,
+                thing.id,
+                thing.name,
+                min(full, stock.count),
+                stock.count,
+                rounds,
+                thing.single_use,
                 role.pieces,
-            )  # fmt: skip
+            )
         return self._quantities[key]
 
     def lack(self, variant: Variant) -> Lack | None:
@@ -275,7 +287,9 @@ class UsableCupboard:
         f = ACTIVITIES[variant.activity_id]
         count = set_count(f, variant.grade, self.child.counting_months)
         roles = roles_of(f, variant.grade)
-        masks = (self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles)
+        masks = (
+            self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles
+        )
         return sum(not mask for mask in masks)
 
     def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:

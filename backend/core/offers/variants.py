@@ -57,7 +57,9 @@ def _count_said(f: Activity, grade: tuple[int, ...]) -> int | None:
 
 @cache
 def roles_of(f: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
-    """The roles that are filled at this grade: those of every grade, and those that a chosen step brings to the table."""
+    """The roles that are filled at this grade: those of every grade, and those that a chosen step
+    brings to the table.
+    """
     by_step = {role for a in f.axes for s in a.steps for role in s.uses}
     brought = {role for a, at in zip(f.axes, grade, strict=True) for role in a.steps[at].uses}
     return tuple(r for r in f.roles if r.id not in by_step or r.id in brought)

@@ -62,13 +62,21 @@ def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
     for block in blocks:
         for q in block.quantities:
             before = lines.get(q.stock_id)
-            wanted = q.wanted if before is None else before.wanted + q.wanted if q.single_use else max(before.wanted, q.wanted)
+            wanted = (
+                q.wanted
+                if before is None
+                else before.wanted + q.wanted
+                if q.single_use
+                else max(before.wanted, q.wanted)
+            )
             names = (*(before.blocks if before else ()), block.name)
             lines[q.stock_id] = KitLine(q.thing_id, q.name, wanted, q.have, q.single_use, tuple(dict.fromkeys(names)))
     return tuple(sorted(lines.values(), key=lambda line: line.name))
 
 
-def prep_sheet(blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Mapping[str, str], name: str = "") -> PrepSheet:
+def prep_sheet(
+    blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Mapping[str, str], name: str = ""
+) -> PrepSheet:
     """Return the sheet for a row of blocks in one house.
 
     overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
@@ -90,7 +98,9 @@ def prep_sheet(blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Map
 
 
 def _letters(blocks: Sequence[Block], name: str) -> tuple[str, ...]:
-    """What to cut for the child's name where an activity builds letters; nothing for a name with other signs than A to Z."""
+    """What to cut for the child's name where an activity builds letters; nothing for a name with other signs than A to
+    Z.
+    """
     built = [b for b in blocks if any(q.thing_id == "letter_pieces" for q in b.quantities)]
     try:
         pieces = pieces_for(name) if built else {}
@@ -111,9 +121,12 @@ def _tied(block: Block) -> str:
 def _prepared(block: Block, cupboard: UsableCupboard, hand: Hand) -> PrepBlock:
     easier, harder = neighbours(block.variant, cupboard)
     return PrepBlock(
-        block, lay_out(block.variant.activity_id, block.quantities, hand),
-        easier.words if easier else "", harder.words if harder else "", tuple(_caution(h) for h in block.verdict.hits),
-    )  # fmt: skip
+        block,
+        lay_out(block.variant.activity_id, block.quantities, hand),
+        easier.words if easier else "",
+        harder.words if harder else "",
+        tuple(_caution(h) for h in block.verdict.hits),
+    )
 
 
 def _caution(hit: Hit) -> str:

@@ -7,10 +7,15 @@ from core.child import Hand
 from core.library import ACTIVITIES
 from core.offers import Quantity
 
-# Where a role's form stands for a right-handed child, as (across, away) from 0 to 1: helper side to skill side, near to far.
+# Where a role's form stands for a right-handed child, as (across, away) from 0 to 1: helper side to skill side, near
+# to far.
 # Left to right gives a start and an end; the goal on the far skill side brings a reach across. Common practice.
-_HELPER = frozenset({"item", "bead", "ring", "clip", "sticker", "card", "block", "cloth", "pour", "filler", "water", "cup"})
-_SKILL_HAND = frozenset({"tongs", "squeezer", "blade", "pen", "spoon", "fork", "knife", "glue", "cord", "stamp", "puppet"})
+_HELPER = frozenset(
+    {"item", "bead", "ring", "clip", "sticker", "card", "block", "cloth", "pour", "filler", "water", "cup"}
+)
+_SKILL_HAND = frozenset(
+    {"tongs", "squeezer", "blade", "pen", "spoon", "fork", "knife", "glue", "cord", "stamp", "puppet"}
+)
 _GOAL = frozenset({"container", "slot_lid", "post", "edge", "tube", "tray"})
 NO_TABLE = frozenset({"wall", "floor"})
 

@@ -1,4 +1,6 @@
-"""A chosen block, today: what it comes to for this child in this house, or why it can't stand; and the sums of a row."""
+"""A chosen block, today: what it comes to for this child in this house, or why it can't stand; and the
+sums of a row.
+"""
 
 from dataclasses import replace
 from itertools import pairwise
@@ -25,7 +27,9 @@ def stand(request: SessionRequest, planned: PlannedBlock) -> Block | Refusal:
 
 
 def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | Refusal:
-    """Return what a chosen block is for this child in its part; where its minutes are worth nothing there, as a sure win."""
+    """Return what a chosen block is for this child in its part; where its minutes are worth nothing there, as a sure
+    win.
+    """
     activity = checked_variant(planned.variant)
     offer = request.cupboard.offer(planned.variant)
     if offer is None:
@@ -50,12 +54,31 @@ def as_block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, 
     f, offer = c.activity, c.offer
     sets = _sets(offer, minutes)
     return Block(
-        c.part, offer.variant, f.name, c.strand, c.rung, grade_words(offer.variant, request.child), minutes, sets,
-        offer.count, f.unit, tuple(_for_sets(q, sets) for q in offer.quantities), c.expected, f.tiring,
-        ceil((f.setup_minutes + f.tidy_minutes) * STEP - 1e-9) / STEP, minutes * c.quality / QUALITY, offer.verdict, c.why, beat,
-        for_child(f.setup, request.child), f.posture, _cues(f, request),
-        _watch(f, request), f.tidy, locked,
-    )  # fmt: skip
+        c.part,
+        offer.variant,
+        f.name,
+        c.strand,
+        c.rung,
+        grade_words(offer.variant, request.child),
+        minutes,
+        sets,
+        offer.count,
+        f.unit,
+        tuple(_for_sets(q, sets) for q in offer.quantities),
+        c.expected,
+        f.tiring,
+        ceil((f.setup_minutes + f.tidy_minutes) * STEP - 1e-9) / STEP,
+        minutes * c.quality / QUALITY,
+        offer.verdict,
+        c.why,
+        beat,
+        for_child(f.setup, request.child),
+        f.posture,
+        _cues(f, request),
+        _watch(f, request),
+        f.tidy,
+        locked,
+    )
 
 
 def _sets(offer: Offer, minutes: int) -> int:
@@ -87,8 +110,14 @@ def totals(blocks: tuple[Block, ...]) -> SessionPlan:
     by_strand: dict[str, float] = {}
     for b in blocks:
         by_strand[b.strand] = by_strand.get(b.strand, 0.0) + b.well_spent
-    return SessionPlan("given", blocks, minutes=minutes, well_spent=sum(map(_counted, by_strand.values())),
-                       tiring_minutes=sum(b.minutes for b in blocks if b.tiring), notes=_order_notes(blocks))  # fmt: skip
+    return SessionPlan(
+        "given",
+        blocks,
+        minutes=minutes,
+        well_spent=sum(map(_counted, by_strand.values())),
+        tiring_minutes=sum(b.minutes for b in blocks if b.tiring),
+        notes=_order_notes(blocks),
+    )
 
 
 def _counted(minutes: float) -> float:

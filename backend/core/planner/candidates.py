@@ -83,7 +83,9 @@ def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float
 
 
 def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
-    """Return the offer in a part, aimed at the strand where its minutes are worth most, however little; None if it has none."""
+    """Return the offer in a part, aimed at the strand where its minutes are worth most, however little; None if it has
+    none.
+    """
     activity = ACTIVITIES[offer.variant.activity_id]
     return next(iter(_Weigher(request, activity, [offer]).rated(part).candidates(least_quality=0)), None)
 
@@ -156,13 +158,26 @@ class _Rated:
             strand = self.strands[self.at[i]]
             rungs, chances, weight = w.told(strand)
             yield Candidate(
-                w.activity, self.part, w.offers[i], strand, float(rungs[i]), float(chances[i]),
-                int(self.quality[i]), self.zone, (weight, *w.shared), least, most,
-            )  # fmt: skip
+                w.activity,
+                self.part,
+                w.offers[i],
+                strand,
+                float(rungs[i]),
+                float(chances[i]),
+                int(self.quality[i]),
+                self.zone,
+                (weight, *w.shared),
+                least,
+                most,
+            )
 
 
 def _is_daily(activity: Activity, request: SessionRequest) -> bool:
-    return activity.target == "daily" or any(STRANDS[s].target == "daily" for s in activity.trains) or "daily" in request.targets
+    return (
+        activity.target == "daily"
+        or any(STRANDS[s].target == "daily" for s in activity.trains)
+        or "daily" in request.targets
+    )
 
 
 def undominated(found: Iterable[Candidate]) -> list[Candidate]:
@@ -184,7 +199,16 @@ def _uses_no_more(better: Candidate, c: Candidate) -> bool:
     return all(n <= c.used_up.get(stock_id, 0) for stock_id, n in better.used_up.items())
 
 
-GRAVEST: tuple[LeftOutKind, ...] = ("barred", "hand", "short", "missing", "too_hard", "too_easy", "not_chosen", "excluded")
+GRAVEST: tuple[LeftOutKind, ...] = (
+    "barred",
+    "hand",
+    "short",
+    "missing",
+    "too_hard",
+    "too_easy",
+    "not_chosen",
+    "excluded",
+)
 
 
 def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
@@ -228,4 +252,8 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
         return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy
     if gap < -1.5:
         return "too_easy", f"Its hardest grade here is {-gap:.1f} rungs too easy.", remedy
-    return "not_chosen", "Fits, but others made better use of the minutes.", "Swap it in, or give the session more minutes."
+    return (
+        "not_chosen",
+        "Fits, but others made better use of the minutes.",
+        "Swap it in, or give the session more minutes.",
+    )

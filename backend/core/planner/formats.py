@@ -1,4 +1,6 @@
-"""The shapes a session can have: which parts, who may play them, how long, and what holds for all of it. Common practice."""
+"""The shapes a session can have: which parts, who may play them, how long, and what holds for all of it. Common
+practice.
+"""
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
@@ -10,16 +12,29 @@ from core.library.activity import Activity
 
 PAPER_GROUPS = frozenset(
     {
-        "cut", "fold", "tear and scrunch", "glue and assemble", "colour and trace", "copy-a-step drawing", "writing aids",
-        "short-tool drawing and dabbing", "first marks", "stickers",
+        "cut",
+        "fold",
+        "tear and scrunch",
+        "glue and assemble",
+        "colour and trace",
+        "copy-a-step drawing",
+        "writing aids",
+        "short-tool drawing and dabbing",
+        "first marks",
+        "stickers",
     }
-)  # fmt: skip
+)
 PART_MINUTES = MappingProxyType(
     {
         # (fewest, most) minutes of one block; common practice: short at both ends, the time goes to the work
-        "opener": (2, 4), "warm-up": (2, 5), "main": (4, 12), "stretch": (2, 5), "daily": (3, 8), "tidy": (2, 3),
+        "opener": (2, 4),
+        "warm-up": (2, 5),
+        "main": (4, 12),
+        "stretch": (2, 5),
+        "daily": (3, 8),
+        "tidy": (2, 3),
     }
-)  # fmt: skip
+)
 PART_NAMES = MappingProxyType(
     {
         "opener": "Sure win",
@@ -102,31 +117,68 @@ FORMATS = MappingProxyType(
         for s in (
             Format("parts", "Opener, work, daily life", "Opens with a sure win, ends with something useful."),
             Format(
-                "boxes", "Three boxes", "Hand work, then cut, paste and write, then self-care.", _boxes,
-                MappingProxyType({"warm-up": 10, "main": 10, "daily": 10}), (1, 2),
-                _minutes(warm_up=(4, 12), main=(4, 12), daily=(3, 12)), any_strand=True,
-                names=MappingProxyType({**PART_NAMES, "warm-up": "Box 1: hands", "main": "Box 2: paper", "daily": "Box 3: self-care"}),
+                "boxes",
+                "Three boxes",
+                "Hand work, then cut, paste and write, then self-care.",
+                _boxes,
+                MappingProxyType({"warm-up": 10, "main": 10, "daily": 10}),
+                (1, 2),
+                _minutes(warm_up=(4, 12), main=(4, 12), daily=(3, 12)),
+                any_strand=True,
+                names=MappingProxyType(
+                    {**PART_NAMES, "warm-up": "Box 1: hands", "main": "Box 2: paper", "daily": "Box 3: self-care"}
+                ),
             ),
-            Format("home", "One or two activities", "Short, from what the house has.", _only_main, MappingProxyType({}), (1, 2), most_minutes=20),
             Format(
-                "alone", "Independent box", "Only what is managed alone; finished without an adult.", _managed_alone,
-                MappingProxyType({}), (2, 4), _minutes(main=(3, 10)), MappingProxyType({"main": Zone(0.90, 0.995)}),
-                MappingProxyType({**PART_NAMES, "main": "Alone"}), any_strand=True,
+                "home",
+                "One or two activities",
+                "Short, from what the house has.",
+                _only_main,
+                MappingProxyType({}),
+                (1, 2),
+                most_minutes=20,
+            ),
+            Format(
+                "alone",
+                "Independent box",
+                "Only what is managed alone; finished without an adult.",
+                _managed_alone,
+                MappingProxyType({}),
+                (2, 4),
+                _minutes(main=(3, 10)),
+                MappingProxyType({"main": Zone(0.90, 0.995)}),
+                MappingProxyType({**PART_NAMES, "main": "Alone"}),
+                any_strand=True,
                 ending="Put a picture of the finished row in the lid of the box.",
                 supervision="box",
             ),
             Format(
-                "stations", "Stations", "Equal stations, changed on a signal.", _only_main, MappingProxyType({}), (3, 5),
-                _minutes(main=(3, 10)), names=MappingProxyType({**PART_NAMES, "main": "Station"}), any_strand=True, equal=True,
+                "stations",
+                "Stations",
+                "Equal stations, changed on a signal.",
+                _only_main,
+                MappingProxyType({}),
+                (3, 5),
+                _minutes(main=(3, 10)),
+                names=MappingProxyType({**PART_NAMES, "main": "Station"}),
+                any_strand=True,
+                equal=True,
             ),
             Format(
-                "kit", "One kit, played through", "One thing on the table serves every block.", _kit_stages,
-                MappingProxyType({}), (2, 5), _minutes(main=(3, 10)), any_strand=True, one_kit=True,
+                "kit",
+                "One kit, played through",
+                "One thing on the table serves every block.",
+                _kit_stages,
+                MappingProxyType({}),
+                (2, 5),
+                _minutes(main=(3, 10)),
+                any_strand=True,
+                one_kit=True,
                 ending="Break it up together, then a small reward.",
             ),
         )
     }
-)  # fmt: skip
+)
 
 ORDERS = MappingProxyType(
     {"precision_first": "Precise work first, tiring work after", "strength_first": "Strength first, precise work after"}

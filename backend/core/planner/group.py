@@ -60,7 +60,9 @@ class Shared:
 
 @dataclass(frozen=True)
 class GroupBlock:
-    """One shared activity: each child's own block, in the order of the request; turns: beside another, half of the children at each."""
+    """One shared activity: each child's own block, in the order of the request; turns: beside another, half of the
+    children at each.
+    """
 
     part: Part
     activity: Activity
@@ -114,23 +116,34 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     sessions = table_for_all(request)
     found = shared_candidates(sessions)
     if not any(t.part == "main" for t in found):
-        return GroupPlan("infeasible", kept_away=kept_away, reason="no one activity here fits every child's rung with enough for all",
-                         fix="Take fewer children, widen the targets, or add a second set of things.")  # fmt: skip
+        return GroupPlan(
+            "infeasible",
+            kept_away=kept_away,
+            reason="no one activity here fits every child's rung with enough for all",
+            fix="Take fewer children, widen the targets, or add a second set of things.",
+        )
     status, chosen, well_spent, bound = solve_group(found, sessions)
     if status == "infeasible":
-        return GroupPlan("infeasible", kept_away=kept_away, reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
-                         fix="Give it ten minutes more.")  # fmt: skip
+        return GroupPlan(
+            "infeasible",
+            kept_away=kept_away,
+            reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
+            fix="Give it ten minutes more.",
+        )
     blocks = tuple(group_block(t, m, turns, sessions) for t, m, turns in _in_order(chosen))
     return GroupPlan(status, blocks, group_minutes(blocks), well_spent, bound, kept_away)
 
 
 def _check(request: GroupRequest) -> None:
     if not 2 <= len(request.sessions) <= MOST_CHILDREN:
-        raise RequestError("children", f"{len(request.sessions)} children: a group has 2 to {MOST_CHILDREN}. Choose these.")
+        raise RequestError(
+            "children", f"{len(request.sessions)} children: a group has 2 to {MOST_CHILDREN}. Choose these."
+        )
     first = request.sessions[0]
     if any((s.stock, s.setting, s.minutes) != (first.stock, first.setting, first.minutes) for s in request.sessions):
         raise RequestError(
-            "children", "Children together have one cupboard, one setting and the same minutes. Plan them from one place."
+            "children",
+            "Children together have one cupboard, one setting and the same minutes. Plan them from one place.",
         )
     for session in request.sessions:
         check_request(session)
@@ -209,7 +222,9 @@ Chosen = list[tuple[Together, int, bool]]
 
 
 def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tuple[PlanStatus, Chosen, float, float]:
-    """Return status, what is chosen with its minutes and whether by turns, well-spent minutes a child, and their bound."""
+    """Return status, what is chosen with its minutes and whether by turns, well-spent minutes a child, and their
+    bound.
+    """
     from ortools.sat.python import cp_model
 
     model, minutes = cp_model.CpModel(), sessions[0].minutes
@@ -231,7 +246,9 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
     solver, status = run(model, WORK_ALLOWED)
     if status == "infeasible":
         return status, [], 0.0, 0.0
-    chosen = [(t, solver.value(m), not t.for_all) for t, x, m in zip(found, take, spend, strict=True) if solver.value(x)]
+    chosen = [
+        (t, solver.value(m), not t.for_all) for t, x, m in zip(found, take, spend, strict=True) if solver.value(x)
+    ]
     scale = QUALITY * TENTHS * len(sessions)
     return status, chosen, solver.objective_value / scale, solver.best_objective_bound / scale
 
@@ -284,7 +301,9 @@ def _group_lasting(model: Any, found: list[Together], take: list[Any]) -> None:
 
 
 def _worth(model: Any, found: list[Together], spend: list[Any], sessions: Sequence[SessionRequest]) -> Any:
-    """The sum over children of minutes times quality, each further minute of one strand counting less for that child."""
+    """The sum over children of minutes times quality, each further minute of one strand counting less
+    for that child.
+    """
     total: list[Any] = []
     for at in range(len(sessions)):
         by_strand: defaultdict[str, list[Any]] = defaultdict(list)
@@ -301,13 +320,17 @@ def _in_order(chosen: Chosen) -> Chosen:
     """Opener, main (those by turns together, tiring ones apart), tidy."""
     opener = [x for x in chosen if x[0].part == "opener"]
     tidy = [x for x in chosen if x[0].part == "tidy"]
-    main = sorted((x for x in chosen if x[0].part == "main"), key=lambda x: (x[2], x[0].activity.tiring, x[0].activity.id))
+    main = sorted(
+        (x for x in chosen if x[0].part == "main"), key=lambda x: (x[2], x[0].activity.tiring, x[0].activity.id)
+    )
     calm, tiring = [x for x in main if not x[0].activity.tiring], [x for x in main if x[0].activity.tiring]
     mixed: Chosen = []
     while calm or tiring:
-        mixed += [tiring.pop(0)] if tiring and (not mixed or not mixed[-1][0].activity.tiring) and len(tiring) > len(calm) - 1 else [
-            calm.pop(0) if calm else tiring.pop(0)
-        ]  # fmt: skip
+        mixed += (
+            [tiring.pop(0)]
+            if tiring and (not mixed or not mixed[-1][0].activity.tiring) and len(tiring) > len(calm) - 1
+            else [calm.pop(0) if calm else tiring.pop(0)]
+        )
     return [*opener, *mixed, *tidy]
 
 
@@ -330,7 +353,9 @@ class PlannedGroupBlock:
 
 
 def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBlock | Refusal:
-    """Return a shared block as it stands today, things that are barred for one off the table for all; or why it can't stand."""
+    """Return a shared block as it stands today, things that are barred for one off the table for all; or why it can't
+    stand.
+    """
     sessions = table_for_all(request)
     each = []
     for name, session, variant in zip(request.names, sessions, planned.variants, strict=True):
@@ -339,7 +364,9 @@ def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBl
             return replace(found, reason=f"For {name}: {found.reason}")
         each.append(found)
     activity = ACTIVITIES[planned.variants[0].activity_id]
-    return group_block(Together(activity, planned.part, tuple(each), not planned.turns), planned.minutes, planned.turns, sessions)
+    return group_block(
+        Together(activity, planned.part, tuple(each), not planned.turns), planned.minutes, planned.turns, sessions
+    )
 
 
 def table_for_all(request: GroupRequest) -> tuple[SessionRequest, ...]:

@@ -12,7 +12,8 @@ NO_ONE_PART = "A sure win for one child and main work for another: no single par
 
 
 def left_out_together(request: GroupRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
-    """Return what a therapist may miss in a group's plan of these activities: activities for the targets, each with the first child it does not suit.
+    """Return what a therapist may miss in a group's plan of these activities: activities for the targets, each with
+    the first child it does not suit.
 
     What suits everybody in one part is short of things where there is not enough for half of the children.
     """

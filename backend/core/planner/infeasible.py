@@ -24,9 +24,12 @@ class Relaxed:
 
 
 def smallest(
-    candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, may_give: tuple[str, ...],
+    candidates: Iterable[Candidate],
+    fixed: Mapping[int, int],
+    limits: Limits,
+    may_give: tuple[str, ...],
     also: Callable[[Built], None] | None = None,
-) -> Relaxed | None:  # fmt: skip
+) -> Relaxed | None:
     """Return the fewest limits to give up so that a session can be, or None where none of those helps.
 
     may_give -- kinds of limit that may be given up, of LIMITS_ORDER

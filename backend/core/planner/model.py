@@ -25,7 +25,11 @@ SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from m
 MOST_MAIN = 4
 WORK_ALLOWED = 0.4  # the solver's own count of work, about seconds: the same plan on a fast and on a slow machine
 SECONDS_ALLOWED = 10.0  # s: a fuse, never reached in practice
-PATIENCE = (1, 5, 25)  # times the work allowed, where the search ended before it found anything: not found is not impossible
+PATIENCE = (
+    1,
+    5,
+    25,
+)  # times the work allowed, where the search ended before it found anything: not found is not impossible
 
 Model = Any  # ortools ships no types that a strict reader accepts
 Listed = list[Candidate]
@@ -70,7 +74,9 @@ class Built:
 
     def chosen(self, solver: Any) -> tuple[tuple[Candidate, int], ...]:
         """The candidates taken, each with its minutes."""
-        return tuple((c, solver.value(m)) for c, t, m in zip(self.listed, self.take, self.spend, strict=True) if solver.value(t))
+        return tuple(
+            (c, solver.value(m)) for c, t, m in zip(self.listed, self.take, self.spend, strict=True) if solver.value(t)
+        )
 
 
 Hold = Callable[[str], Any]  # a limit's name to the literal that makes it hold; True: it always does
@@ -197,7 +203,8 @@ def _set_up(model: Model, listed: Listed, take: list[Any]) -> Any:
 
 
 def _never_together(listed: Listed, take: list[Any], out: Mapping[str, Any]) -> list[tuple[list[Any], str]]:
-    """Candidates that want one thing and of which at most one is taken: those of a family, those of a part but the main one.
+    """Candidates that want one thing and of which at most one is taken: those of a family, those of a part but the
+    main one.
 
     Said for all of them at once, that the thing is then on the table binds much tighter than one by one.
     """
@@ -207,7 +214,11 @@ def _never_together(listed: Listed, take: list[Any], out: Mapping[str, Any]) -> 
             groups[thing, c.activity.id].append(t)
             if c.part != "main":
                 groups[thing, f"part {c.part}"].append(t)
-    return [(takes, thing) for (thing, group), takes in sorted(groups.items()) if len(takes) > 1 or not group.startswith("part ")]
+    return [
+        (takes, thing)
+        for (thing, group), takes in sorted(groups.items())
+        if len(takes) > 1 or not group.startswith("part ")
+    ]
 
 
 def _own_steps(c: Candidate) -> int:
@@ -234,11 +245,15 @@ def _amounts(listed: Listed, fixed: Mapping[int, int], limits: Limits) -> range:
 
 
 def _least(listed: Listed, fixed: Mapping[int, int], limits: Limits) -> tuple[int, int]:
-    """The least steps of setting up and the least minutes of work of any session with every part that has to be there."""
+    """The least steps of setting up and the least minutes of work of any session with every part that
+    has to be there.
+    """
     wanted = dict.fromkeys(limits.must, 1) | {"main": limits.least_main}
     set_up = work = 0
     for part, count in wanted.items():
-        there = [(c, fixed.get(i, c.least)) for i, c in enumerate(listed) if c.part == part]  # a hand may lock a block shorter
+        there = [
+            (c, fixed.get(i, c.least)) for i, c in enumerate(listed) if c.part == part
+        ]  # a hand may lock a block shorter
         count = min(count, len(there))
         set_up += count * min((_own_steps(c) for c, _ in there), default=0)
         work += count * min((minutes for _, minutes in there), default=0)
@@ -290,7 +305,9 @@ def _how_many(model: Model, takes: list[Any], most: int) -> Any:
 def _cover(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:
     """Each chosen target gets at least one main block."""
     for target in limits.targets:
-        mains = [t for c, t in zip(listed, take, strict=True) if c.part == "main" and STRANDS[c.strand].target == target]
+        mains = [
+            t for c, t in zip(listed, take, strict=True) if c.part == "main" and STRANDS[c.strand].target == target
+        ]
         _hang(model.add(sum(mains) >= 1), hold(f"target:{target}"))
 
 

@@ -75,7 +75,9 @@ def liking(activity: Activity, child: Child) -> Reason:
     """Whether it can wear something the child likes."""
     shared = sorted(child.likes & set(activity.themes))
     return (
-        Reason("liking", 1.0, f"Can be about {shared[0]}") if shared else Reason("liking", UNTHEMED, "No theme of this child's")
+        Reason("liking", 1.0, f"Can be about {shared[0]}")
+        if shared
+        else Reason("liking", UNTHEMED, "No theme of this child's")
     )
 
 
@@ -84,5 +86,7 @@ def zone_reason(chance: float, zone: Zone, part: Part) -> Reason:
     fit = float(zone_fit(chance, zone))
     where = "inside" if fit == 1 else "easier than" if chance > zone.high else "harder than"
     return Reason(
-        "zone", fit, f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f})"
+        "zone",
+        fit,
+        f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f})",
     )

@@ -54,7 +54,8 @@ def check_request(request: SessionRequest) -> None:
     if not SHORTEST_SESSION <= request.minutes <= LONGEST_SESSION:
         raise RequestError(
             "minutes",
-            f"{request.minutes} minutes: a session has {SHORTEST_SESSION} to {LONGEST_SESSION}. Choose a number between these.",
+            f"{request.minutes} minutes: a session has {SHORTEST_SESSION} to {LONGEST_SESSION}. Choose a number "
+            "between these.",
         )
     if not request.targets:
         raise RequestError("targets", "No target chosen: a session aims at one or two. Choose at least one.")
@@ -82,9 +83,15 @@ def limits_of(found: list[Candidate], request: SessionRequest) -> Limits:
     least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and session_format.id != "stations" else session_format.main[0]
     targets = () if session_format.any_strand else _coverable(found, request)
     return Limits(
-        request.minutes, round(request.minutes * request.tiring_share), tuple(wanted), least, targets,
-        session_format.main[1], session_format.equal, session_format.one_kit,
-    )  # fmt: skip
+        request.minutes,
+        round(request.minutes * request.tiring_share),
+        tuple(wanted),
+        least,
+        targets,
+        session_format.main[1],
+        session_format.equal,
+        session_format.one_kit,
+    )
 
 
 def _coverable(found: list[Candidate], request: SessionRequest) -> tuple[str, ...]:
@@ -131,9 +138,12 @@ def _given_up_words(limit: str) -> str:
     if limit.startswith("target:"):
         return f"main work on {TARGETS[limit[7:]].name.lower()}"
     return {
-        "part:warm-up": "a warm-up", "part:daily": "a daily-life task", "part:tidy": "tidying as exercise",
-        "part:opener": "a sure win to open with", "main": "a second main block",
-    }[limit]  # fmt: skip
+        "part:warm-up": "a warm-up",
+        "part:daily": "a daily-life task",
+        "part:tidy": "tidying as exercise",
+        "part:opener": "a sure win to open with",
+        "main": "a second main block",
+    }[limit]
 
 
 def _no_room(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> SessionPlan:
@@ -142,7 +152,10 @@ def _no_room(found: list[Candidate], fixed: dict[int, int], request: SessionRequ
     less = smallest(found, fixed, limits_of(found, request), LIMITS_ORDER)
     if less is None:
         return SessionPlan(
-            "infeasible", left_out=out, reason="no choice of limits leaves a session", fix="Choose another target or format."
+            "infeasible",
+            left_out=out,
+            reason="no choice of limits leaves a session",
+            fix="Choose another target or format.",
         )
     if not less.given_up:
         return SessionPlan(
@@ -188,11 +201,17 @@ def _plan(choice: Choice, request: SessionRequest, locked: frozenset[str], pool:
 def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
     others = [o for o in pool if o.part == c.part and o.activity.id not in chosen and o.quality <= c.quality]
     best = max(others, key=lambda o: (o.quality, o.activity.id), default=None)
-    return f"{best.activity.name} ({best.quality / QUALITY:.2f} a minute against {c.quality / QUALITY:.2f})" if best else ""
+    return (
+        f"{best.activity.name} ({best.quality / QUALITY:.2f} a minute against {c.quality / QUALITY:.2f})"
+        if best
+        else ""
+    )
 
 
 def in_order(pairs: list[tuple[Candidate, int]], order: str = "precision_first") -> list[tuple[Candidate, int]]:
-    """Parts in order; inside the main part precise work first and tiring work late (or the other way), no two tiring ones together."""
+    """Parts in order; inside the main part precise work first and tiring work late (or the other way), no two tiring
+    ones together.
+    """
     by_part = {p: [x for x in pairs if x[0].part == p] for p in PARTS}
     main = by_part["main"]
     calm = sorted((x for x in main if not x[0].activity.tiring), key=lambda x: (-x[0].expected, x[0].activity.id))

@@ -1,4 +1,6 @@
-"""The visit bag: for a day's visits, the fewest things to carry, tools once, what is used up summed, homes' own things left out."""
+"""The visit bag: for a day's visits, the fewest things to carry, tools once, what is used up summed, homes' own things
+left out.
+"""
 
 from collections import defaultdict
 from collections.abc import Mapping, Sequence
@@ -103,7 +105,10 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
     wants: list[Want] = []
     missing: list[str] = []
     for at, visit in enumerate(visits):
-        houses = (UsableCupboard(visit.home, visit.child, visit.setting), UsableCupboard(store, visit.child, visit.setting))
+        houses = (
+            UsableCupboard(visit.home, visit.child, visit.setting),
+            UsableCupboard(store, visit.child, visit.setting),
+        )
         for place, (variant, sets) in enumerate(visit.planned):
             activity = checked_variant(variant)
             count = set_count(activity, variant.grade, visit.child.counting_months)
@@ -117,7 +122,13 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
 
 
 def _want(
-    at: int, place: int, variant: Variant, role: Role, count: int, sets: int, houses: tuple[UsableCupboard, UsableCupboard]
+    at: int,
+    place: int,
+    variant: Variant,
+    role: Role,
+    count: int,
+    sets: int,
+    houses: tuple[UsableCupboard, UsableCupboard],
 ) -> Want:
     activity = checked_variant(variant)
     options, least = {}, role.least(count)
@@ -127,7 +138,13 @@ def _want(
             fits = role.filled_by(thing, asked_of(activity, variant.grade, role.id))
             own_hand = thing.handed is None or cupboard.child.hand in (thing.handed, "not_settled")
             needed = least * sets if thing.single_use else least
-            if fits and own_hand and verdict.status != "barred" and together.status != "barred" and stock.count >= needed:
+            if (
+                fits
+                and own_hand
+                and verdict.status != "barred"
+                and together.status != "barred"
+                and stock.count >= needed
+            ):
                 options[stock.id, home] = needed
     return Want(at, activity.id, role, options, place)
 
@@ -186,9 +203,13 @@ def _different(model: Any, wants: Sequence[Want], use: list[dict[Option, Any]]) 
 
 
 def _amounts(
-    model: Any, wants: Sequence[Want], use: list[dict[Option, Any]], visits: Sequence[Visit],
-    store: dict[str, Stock], pieces: dict[str, Any],
-) -> None:  # fmt: skip
+    model: Any,
+    wants: Sequence[Want],
+    use: list[dict[Option, Any]],
+    visits: Sequence[Visit],
+    store: dict[str, Stock],
+    pieces: dict[str, Any],
+) -> None:
     """How many of each: the most any block wants of a tool; the sum of what is used up, or can't be washed between."""
     per_visit: defaultdict[tuple[str, int], list[Any]] = defaultdict(list)
     for want, literals in zip(wants, use, strict=True):

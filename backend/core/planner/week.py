@@ -1,7 +1,8 @@
 """A home week: which days, which one or two activities, how long, so that practice is spaced and nothing runs out.
 
 One objective, in well-spent minutes. Hard limits: the family's days and minutes, one or two activities a day,
-no activity on two days running, few different activities in a week, consumables that last, the supervision of that home.
+no activity on two days running, few different activities in a week, consumables that last, the supervision of that
+home.
 """
 
 from collections import defaultdict
@@ -80,19 +81,27 @@ def plan_week(request: WeekRequest) -> WeekPlan:
     session = _as_home(request)
     found = week_candidates(session)
     if not any(minutes >= LEAST_DAY for minutes in request.minutes_by_day):
-        return WeekPlan("infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more.")
+        return WeekPlan(
+            "infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more."
+        )
     if not found:
         out = left_out(session, frozenset())
         first = next((o for o in out if o.kind in ("missing", "short")), out[0] if out else None)
         fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
         return WeekPlan(
-            "infeasible", left_out=out, reason="nothing in this house can be done safely with the supervision it has", fix=fix
+            "infeasible",
+            left_out=out,
+            reason="nothing in this house can be done safely with the supervision it has",
+            fix=fix,
         )
     status, rows, well_spent, bound = solve_week(found, request)
     if status == "infeasible":
         least = min(_whole(c.least, c) for c in found)
-        return WeekPlan("infeasible", reason="no day is long enough for setting up and one activity",
-                        fix=f"Find one day with {ceil(least / STEP)} minutes.")  # fmt: skip
+        return WeekPlan(
+            "infeasible",
+            reason="no day is long enough for setting up and one activity",
+            fix=f"Find one day with {ceil(least / STEP)} minutes.",
+        )
     days = tuple(
         Day(name, available, tuple(block_from(c, m, session) for c, m in row))
         for name, available, row in zip(DAYS, request.minutes_by_day, rows, strict=True)
@@ -223,7 +232,9 @@ def _lasting(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
 
 
 def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: list[list[Any]]) -> Any:
-    """Minutes times quality; in full for the first minutes of a strand that rested the day before, less for the others."""
+    """Minutes times quality; in full for the first minutes of a strand that rested the day before, less for the
+    others.
+    """
     by_strand: defaultdict[str, list[int]] = defaultdict(list)
     for i, c in enumerate(found):
         by_strand[c.strand].append(i)

@@ -36,10 +36,14 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     if not any(c.activity.id == activity_id for c in found):
         lack = next((o for o in left_out(request, frozenset()) if o.activity_id == activity_id), None)
         words = lack.reason if lack else "It plays no part in a session of this format."
-        return BroughtIn(activity_id, activity.name, None, words, lack.remedy if lack else "Choose another format or target.")
+        return BroughtIn(
+            activity_id, activity.name, None, words, lack.remedy if lack else "Choose another format or target."
+        )
 
     def there(built: Built) -> None:
-        built.model.add(sum(t for c, t in zip(built.listed, built.take, strict=True) if c.activity.id == activity_id) >= 1)
+        built.model.add(
+            sum(t for c, t in zip(built.listed, built.take, strict=True) if c.activity.id == activity_id) >= 1
+        )
 
     limits = limits_of(found, request)
     best, best_status = _worth(build(found, {}, limits))
@@ -52,7 +56,9 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
         return BroughtIn(activity_id, activity.name, cost, words, "Swap it in by hand, or lock it and plan again.")
     less = smallest(found, {}, limits, LIMITS_ORDER, there)
     if less is None:
-        return BroughtIn(activity_id, activity.name, None, "It fits no session of this format.", "Choose another format.")
+        return BroughtIn(
+            activity_id, activity.name, None, "It fits no session of this format.", "Choose another format."
+        )
     reasons, fixes = zip(*(limit_words(g, less.minutes, request) for g in less.given_up), strict=True)
     return BroughtIn(activity_id, activity.name, None, f"With it, {' and '.join(reasons)}.", " ".join(fixes))
 
@@ -98,5 +104,7 @@ def _difference(now: PlannedBlock, before: PlannedBlock | None) -> Difference:
     words = [f"{abs(rungs):.1f} rungs {'harder' if rungs > 0 else 'easier'}"] if abs(rungs) > SAME_RUNGS else []
     words += ["another grade, as hard"] if not words and now.variant != before.variant else []
     words += [f"{abs(longer)} min {'longer' if longer > 0 else 'shorter'}"] if longer else []
-    kind: DifferenceKind = "harder" if rungs > SAME_RUNGS else "easier" if rungs < -SAME_RUNGS else "other" if words else "same"
+    kind: DifferenceKind = (
+        "harder" if rungs > SAME_RUNGS else "easier" if rungs < -SAME_RUNGS else "other" if words else "same"
+    )
     return Difference(activity.id, activity.name, kind, ", ".join(words) or "as last time")

@@ -1,4 +1,6 @@
-"""How a child stands at a glance, for the list: new, to check again, set back, stuck, ready to move, or on the way; and why."""
+"""How a child stands at a glance, for the list: new, to check again, set back, stuck, ready to move, or on the way;
+and why.
+"""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -63,7 +65,9 @@ def standings(last_on: date | None, latest: Sequence[Latest], today: date) -> tu
 
 def _told(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:
     """The newest step of these kinds with what it rests on, and what else stands so."""
-    mine = sorted((s for s in latest if s.kind in kinds), key=lambda s: (-s.on.toordinal(), kinds.index(s.kind), s.strand))
+    mine = sorted(
+        (s for s in latest if s.kind in kinds), key=lambda s: (-s.on.toordinal(), kinds.index(s.kind), s.strand)
+    )
     if not mine:
         return ""
     first, others = mine[0], [STRANDS[s.strand].name.lower() for s in mine[1 : 1 + NAMED_BESIDE]]

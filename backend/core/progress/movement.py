@@ -52,7 +52,8 @@ MovementKind = Literal["too_few", "up", "down", "steady"]
 class Movement:
     """kind: up, down, steady or too_few; change in rungs; slope in rungs a week.
 
-    nonoverlap -- share of pairs (early day, later day) in which the later one is higher; None where there are too few days
+    nonoverlap -- share of pairs (early day, later day) in which the later one is higher; None where
+                  there are too few days
     """
 
     kind: MovementKind
@@ -123,7 +124,9 @@ def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Mov
     """
     n = len(seen)
     if n < FEWEST_SESSIONS or len(points) < 2:
-        return Movement("too_few", f"{ladder.name}: too few sessions to say ({n} of {FEWEST_SESSIONS}).", 0.0, None, None, n)
+        return Movement(
+            "too_few", f"{ladder.name}: too few sessions to say ({n} of {FEWEST_SESSIONS}).", 0.0, None, None, n
+        )
     first, last = points[0], points[-1]
     days, rungs = [(level.on - seen[0].on).days for level in seen], [level.rung for level in seen]
     slope, test = rungs_per_week(days, rungs), mann_kendall(rungs)
@@ -134,7 +137,9 @@ def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Mov
     kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
     said = {
         "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
-        "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
-        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the doubt).",
+        "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now "
+        f"“{ladder.nearest(last.mean).words}”.",
+        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the "
+        "doubt).",
     }[kind]
     return Movement(kind, said, change, slope, test.p, n, apart)

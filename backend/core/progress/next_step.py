@@ -1,4 +1,5 @@
-"""What to do next in a strand: up, hold, down, fade help, swap hands, change activity, check again, check a lower strand.
+"""What to do next in a strand: up, hold, down, fade help, swap hands, change activity, check again, check a lower
+strand.
 
 Thresholds: common practice (ready at 8 in 10 alone on two days; down after two misses or under 5 in 10)
 and from memory (stalled over about 4 sessions; out of date after 6 weeks). Each can be set by policy.
@@ -78,7 +79,16 @@ WORDS: dict[StepKind, str] = {
 }
 
 
-_PRIORITY: dict[StepKind, int] = {"down": 0, "fade": 1, "swap": 2, "up": 2, "lower": 3, "change": 4, "recheck": 5, "hold": 6}
+_PRIORITY: dict[StepKind, int] = {
+    "down": 0,
+    "fade": 1,
+    "swap": 2,
+    "up": 2,
+    "lower": 3,
+    "change": 4,
+    "recheck": 5,
+    "hold": 6,
+}
 
 
 def priority(kind: StepKind) -> int:
@@ -92,10 +102,14 @@ def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = ""
     hand -- the child's settled hand, right or left; anything else leaves hands out of it
     """
     settled = hand if hand in OTHER_HAND and strand in BOTH_HANDS else ""
-    return Policy(today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first, preferred=settled)
+    return Policy(
+        today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first, preferred=settled
+    )
 
 
-def next_hand(history: Sequence[SetResult], strand: str, preferred: str, today: date, variant: Variant | None = None) -> str:
+def next_hand(
+    history: Sequence[SetResult], strand: str, preferred: str, today: date, variant: Variant | None = None
+) -> str:
     """Return the hand to use next in a strand: the other one where it is its turn, else the preferred one.
 
     variant -- where given, a grade that asks for the other hand has its way
@@ -107,7 +121,9 @@ def next_hand(history: Sequence[SetResult], strand: str, preferred: str, today: 
     policy = policy_for(strand, today, hand=preferred)
     if not history or not policy.preferred:
         return preferred
-    return OTHER_HAND[preferred] if _other_hand(_Facts(sorted(history, key=lambda s: s.on), policy), policy) else preferred
+    return (
+        OTHER_HAND[preferred] if _other_hand(_Facts(sorted(history, key=lambda s: s.on), policy), policy) else preferred
+    )
 
 
 def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> Decision:
@@ -119,8 +135,12 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
     """
     sets = sorted(history, key=lambda s: s.on)
     if not sets:
-        return Decision("recheck", WORDS["recheck"], (Evidence("sets", 0, "sets", "No set on record yet."),),
-                        "One session with this skill in it.")  # fmt: skip
+        return Decision(
+            "recheck",
+            WORDS["recheck"],
+            (Evidence("sets", 0, "sets", "No set on record yet."),),
+            "One session with this skill in it.",
+        )
     facts = _Facts(sets, policy)
     stale = _out_of_date(facts, policy)
     return (
@@ -154,7 +174,9 @@ class _Facts:
 
     @staticmethod
     def share_alone(sets: Sequence[SetResult]) -> tuple[int, int, float]:
-        """Successes, tries and their share without help: a try that came right with help after failing is a failure here."""
+        """Successes, tries and their share without help: a try that came right with help after failing is a failure
+        here.
+        """
         tries, won = sum(s.alone_tries for s in sets), sum(s.alone_successes for s in sets)
         return won, tries, won / tries if tries else 0.0
 
@@ -172,8 +194,12 @@ def _out_of_date(facts: _Facts, policy: Policy) -> Decision | None:
     gap = (policy.today - facts.last_day).days
     if gap <= policy.stale_days:
         return None
-    return Decision("recheck", WORDS["recheck"], (Evidence("gap", gap, "days", f"Last seen {gap} days ago."),),
-                    f"One fresh set; evidence older than {policy.stale_days} days is not built on.")  # fmt: skip
+    return Decision(
+        "recheck",
+        WORDS["recheck"],
+        (Evidence("gap", gap, "days", f"Last seen {gap} days ago."),),
+        f"One fresh set; evidence older than {policy.stale_days} days is not built on.",
+    )
 
 
 def _too_hard(facts: _Facts, policy: Policy) -> Decision | None:
@@ -183,23 +209,36 @@ def _too_hard(facts: _Facts, policy: Policy) -> Decision | None:
     if not (missed or (tries >= policy.down_tries and share < policy.down_share)):
         return None
     words = f"{won} of {tries} last time" + (", the first two missed" if missed else "")
-    return Decision("down", WORDS["down"], (Evidence("last", share, "share of tries", words),),
-                    f"{policy.down_share * 10:.0f} of 10 or better at this grade, without two misses at the start.")  # fmt: skip
+    return Decision(
+        "down",
+        WORDS["down"],
+        (Evidence("last", share, "share of tries", words),),
+        f"{policy.down_share * 10:.0f} of 10 or better at this grade, without two misses at the start.",
+    )
 
 
 def _ready(facts: _Facts, policy: Policy) -> Decision | None:
     _, tries, share = facts.share_alone(facts.alone)
     days = len({s.on for s in facts.alone})
     row = max((s.longest_row for s in facts.alone), default=0)
-    up = share >= policy.ready_share and tries >= policy.ready_tries and days >= policy.ready_days and row >= policy.row_wanted
+    up = (
+        share >= policy.ready_share
+        and tries >= policy.ready_tries
+        and days >= policy.ready_days
+        and row >= policy.row_wanted
+    )
     fade = _fade(facts, policy)
     if fade and (policy.fade_first or not up):
         return fade
     other = _other_hand(facts, policy)
     if other or not up:
         return other
-    return Decision("up", WORDS["up"], _alone_evidence(facts),
-                    f"Fewer than {policy.ready_share * 10:.0f} of 10 alone at the next grade brings it back.")  # fmt: skip
+    return Decision(
+        "up",
+        WORDS["up"],
+        _alone_evidence(facts),
+        f"Fewer than {policy.ready_share * 10:.0f} of 10 alone at the next grade brings it back.",
+    )
 
 
 def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
@@ -216,10 +255,16 @@ def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
         return None
     other = OTHER_HAND[policy.preferred]
     said = f"{other} hand {other_won} of {other_tries}" if other_tries else f"{other} hand not tried at this grade"
-    return Decision("swap", f"{WORDS['swap']}: {other}",
-                    (Evidence("preferred", share, "share of tries", f"{policy.preferred} hand {won} of {tries} alone"),
-                     Evidence("other", other_share, "share of tries", said)),
-                    f"{policy.ready_share * 10:.0f} of 10 with the {other} hand in {policy.ready_tries} tries: then one step harder.")  # fmt: skip
+    return Decision(
+        "swap",
+        f"{WORDS['swap']}: {other}",
+        (
+            Evidence("preferred", share, "share of tries", f"{policy.preferred} hand {won} of {tries} alone"),
+            Evidence("other", other_share, "share of tries", said),
+        ),
+        f"{policy.ready_share * 10:.0f} of 10 with the {other} hand in {policy.ready_tries} tries: then one step "
+        "harder.",
+    )
 
 
 def _fade(facts: _Facts, policy: Policy) -> Decision | None:
@@ -227,15 +272,24 @@ def _fade(facts: _Facts, policy: Policy) -> Decision | None:
     unhelped = [s for s in facts.here if s.on == facts.last_day and s.support == "alone"]
     won, tries, _ = facts.share(today)
     # help that comes after a failed try did not come, or did not do, where the try stayed a failure
-    still_failed = sum(s.tries - s.successes for s in unhelped if not s.help_first) if any(s.failed_alone for s in today) else 0
+    still_failed = (
+        sum(s.tries - s.successes for s in unhelped if not s.help_first) if any(s.failed_alone for s in today) else 0
+    )
     share = won / (tries + still_failed) if tries else 0.0
-    if tries < policy.fade_tries or share < policy.ready_share or tries <= sum(s.tries for s in unhelped) - still_failed:
+    if (
+        tries < policy.fade_tries
+        or share < policy.ready_share
+        or tries <= sum(s.tries for s in unhelped) - still_failed
+    ):
         return None
     most = max((s.support for s in today), key=LEVELS.index)
     less = less_help(most) or "alone"
-    return Decision("fade", f"{WORDS['fade']}: {SUPPORTS[less].words}",
-                    (Evidence("helped", share, "share of tries", f"{won} of {tries} with {SUPPORTS[most].words}"),),
-                    "Success that drops under 7 of 10 with less help brings the help back.")  # fmt: skip
+    return Decision(
+        "fade",
+        f"{WORDS['fade']}: {SUPPORTS[less].words}",
+        (Evidence("helped", share, "share of tries", f"{won} of {tries} with {SUPPORTS[most].words}"),),
+        "Success that drops under 7 of 10 with less help brings the help back.",
+    )
 
 
 def _stalled(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision | None:
@@ -279,5 +333,8 @@ def _hold(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision:
     if policy.row_wanted:
         wanting.append(f"{policy.row_wanted} in a row")
     return Decision(
-        "hold", WORDS["hold"], _alone_evidence(facts), "To step up: " + (", ".join(wanting) or "one more good day") + "."
+        "hold",
+        WORDS["hold"],
+        _alone_evidence(facts),
+        "To step up: " + (", ".join(wanting) or "one more good day") + ".",
     )

@@ -12,7 +12,9 @@ from core.skills import STRANDS
 
 @dataclass(frozen=True)
 class Step:
-    """One proposed next step and the therapist's answer to it: accepted, changed (to what, in words), declined or none yet."""
+    """One proposed next step and the therapist's answer to it: accepted, changed (to what, in words), declined or none
+    yet.
+    """
 
     strand: str
     words: str
@@ -35,7 +37,9 @@ class Told:
 
 
 def draft(told: Told) -> str:
-    """Return the note: what was done and how it went, what was seen, against last time, what next. One paragraph each."""
+    """Return the note: what was done and how it went, what was seen, against last time, what next. One
+    paragraph each.
+    """
     paragraphs = [_done(told), _seen(told), _against(told), _next(told)]
     return "\n\n".join(p for p in paragraphs if p)
 
@@ -62,7 +66,11 @@ def _how(sets: Sequence[SetResult]) -> str:
     parts += [f"{drops} dropped"] if drops else []
     parts += [f"longest hold {hold:.0f} s"] if hold else []
     read = {m for s in sets for m in s.measures}
-    parts += [_measured(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures])) for m in MEASURED if m in read]
+    parts += [
+        _measured(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures]))
+        for m in MEASURED
+        if m in read
+    ]
     return ", ".join(parts)
 
 
@@ -87,7 +95,9 @@ def _seen(told: Told) -> str:
             counts[mark] = counts.get(mark, 0) + n
     if not counts:
         return ""
-    return "Seen: " + ", ".join(f"{MARKS[m].words} ({n} ×)" for m, n in sorted(counts.items(), key=lambda c: -c[1])) + "."
+    return (
+        "Seen: " + ", ".join(f"{MARKS[m].words} ({n} ×)" for m, n in sorted(counts.items(), key=lambda c: -c[1])) + "."
+    )
 
 
 def _against(told: Told) -> str:

@@ -41,7 +41,11 @@ def measures(sets: Sequence[SetResult]) -> tuple[Series, ...]:
         Series("alone", AUTOMATIC["alone"], "%", _by_day(days, _alone)),
         Series("drops", AUTOMATIC["drops"], "%", _by_day(days, _drops)),
         Series("row", AUTOMATIC["row"], "in a row", _by_day(days, _row)),
-        *(Series(m.id, m.name, m.unit, _by_day(days, partial(_taken, m.id))) for m in MEASURED.values() if m.id in read),
+        *(
+            Series(m.id, m.name, m.unit, _by_day(days, partial(_taken, m.id)))
+            for m in MEASURED.values()
+            if m.id in read
+        ),
     )
     return tuple(s for s in made if s.points and (s.id != "drops" or any(v for _, v in s.points)))
 

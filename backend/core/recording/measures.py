@@ -12,9 +12,15 @@ from typing import Literal
 from core.skills import STRANDS
 
 AUTOMATIC = MappingProxyType(
-    {"pace": "Pace", "hold": "Longest hold", "tension": "Seconds under tension", "alone": "Done alone",
-     "drops": "Dropped, of tries", "row": "Longest row"}
-)  # fmt: skip
+    {
+        "pace": "Pace",
+        "hold": "Longest hold",
+        "tension": "Seconds under tension",
+        "alone": "Done alone",
+        "drops": "Dropped, of tries",
+        "row": "Longest row",
+    }
+)
 """Measures that the taps themselves say, by id."""
 
 
@@ -45,7 +51,9 @@ class Measured:
         """Return the value as a float. Raises ValueError, with what is possible, for anything else."""
         good = isinstance(value, int | float) and not isinstance(value, bool) and self.lowest <= value <= self.highest
         if not good:
-            raise ValueError(f"{self.name} of {value!r} {self.unit} is not possible. Send {self.lowest:g} to {self.highest:g}.")
+            raise ValueError(
+                f"{self.name} of {value!r} {self.unit} is not possible. Send {self.lowest:g} to {self.highest:g}."
+            )
         return float(value)  # type: ignore[arg-type]
 
 

@@ -19,27 +19,58 @@ class Mark:
 
 _MARKS = (
     Mark("whole_hand", "whole hand", "the thing is big or light enough for a fist", "Smaller piece; “with the tips”"),
-    Mark("thumb_stiff", "thumb stiff or wrapped", "the thumb locks to make up for a weak arch", "“Make a round window”; touch the thumb pad"),
-    Mark("many_fingers", "too many fingers", "ring and little finger have no job yet", "Tuck a pom-pom under the last two"),
+    Mark(
+        "thumb_stiff",
+        "thumb stiff or wrapped",
+        "the thumb locks to make up for a weak arch",
+        "“Make a round window”; touch the thumb pad",
+    ),
+    Mark(
+        "many_fingers",
+        "too many fingers",
+        "ring and little finger have no job yet",
+        "Tuck a pom-pom under the last two",
+    ),
     Mark("not_tucked", "last two not tucked", "the steady side is not steady", "Something soft to keep tucked"),
     Mark("wrist_bent", "wrist bent in", "fingers stiffen when the wrist drops", "Raise the work or use a wall"),
     Mark("hold_high", "hold too high", "the grip slides up the tool", "A band or dot where the fingers go"),
-    Mark("tool_upright", "tool upright", "the tool does not rest in the web of the thumb", "Lean it back; “lie it down”"),
+    Mark(
+        "tool_upright", "tool upright", "the tool does not rest in the web of the thumb", "Lean it back; “lie it down”"
+    ),
     Mark("arm_floats", "arm floating", "the shoulder does the work of the hand", "Forearm on the table"),
-    Mark("helper_idle", "helper hand idle", "the job of the second hand is not clear", "“Helper hand holds, then walks along”"),
+    Mark(
+        "helper_idle",
+        "helper hand idle",
+        "the job of the second hand is not clear",
+        "“Helper hand holds, then walks along”",
+    ),
     Mark("thumb_down", "thumb down", "the forearm has turned in", "A dot on the thumbnail: “dot looks up”"),
     Mark("blades_sideways", "blades sideways", "the wrist has rolled over", "“Blades stand up like a door”"),
     Mark("closes_fully", "closes blades fully", "each cut ends in a jag", "“Almost shut, push on, open”"),
-    Mark("past_stop", "runs past the stop", "eyes are on the blades, not ahead", "Stop zone in colour; a stick to feel"),
+    Mark(
+        "past_stop", "runs past the stop", "eyes are on the blades, not ahead", "Stop zone in colour; a stick to feel"
+    ),
     Mark("tears", "tears", "pulls instead of cutting or threading", "Heavier paper; slower"),
-    Mark("swaps_hands", "swaps hands", "tired, or no settled hand, or avoids the middle", "Things on the far side; rest"),
-    Mark("two_hands", "two hands where one was asked", "the step inside the hand is too hard", "Bigger piece; one step easier"),
-    Mark("leans", "leans on the table", "the trunk is tired or the seat is too low", "Check the seat; two minutes at a wall"),
+    Mark(
+        "swaps_hands", "swaps hands", "tired, or no settled hand, or avoids the middle", "Things on the far side; rest"
+    ),
+    Mark(
+        "two_hands",
+        "two hands where one was asked",
+        "the step inside the hand is too hard",
+        "Bigger piece; one step easier",
+    ),
+    Mark(
+        "leans",
+        "leans on the table",
+        "the trunk is tired or the seat is too low",
+        "Check the seat; two minutes at a wall",
+    ),
     Mark("feet_hang", "feet hanging", "no base to work from", "Box under the feet"),
     Mark("eyes_off", "eyes off the work", "too easy, too hard or too much on the table", "One piece at a time"),
     Mark("tires", "tires", "slows, shakes out or changes grip", "Rest now; fewer next time"),
     Mark("frustrated", "frustrated", "the step is too big", "One step easier; end on a success"),
     Mark("mouths", "mouths an item", "a safety question, at once", "Take it away; check every item left on the table"),
-)  # fmt: skip
+)
 
 MARKS = MappingProxyType({m.id: m for m in _MARKS})

@@ -7,7 +7,16 @@ from collections.abc import Mapping
 from datetime import UTC, datetime
 from typing import Annotated, Any, Literal
 
-from pydantic import AfterValidator, AwareDatetime, BaseModel, ConfigDict, Field, StrictBool, TypeAdapter, ValidationError
+from pydantic import (
+    AfterValidator,
+    AwareDatetime,
+    BaseModel,
+    ConfigDict,
+    Field,
+    StrictBool,
+    TypeAdapter,
+    ValidationError,
+)
 from pydantic_core import PydanticCustomError
 
 from core.library import find_activity
@@ -16,7 +25,10 @@ from core.recording import MARKS, MEASURED, SupportLevel
 HANDS = ("right", "left")
 LONGEST_HOLD_SECONDS = 600.0  # s: longer is a forgotten timer
 LONGEST_NOTE = 2000  # characters
-EARLIEST, LATEST = datetime(2000, 1, 1, tzinfo=UTC), datetime(2100, 1, 1, tzinfo=UTC)  # a tablet's clock outside is broken
+EARLIEST, LATEST = (
+    datetime(2000, 1, 1, tzinfo=UTC),
+    datetime(2100, 1, 1, tzinfo=UTC),
+)  # a tablet's clock outside is broken
 
 
 class EventError(ValueError):
@@ -204,7 +216,16 @@ class PlainEvent(_Event):
 
 
 Event = (
-    TryEvent | HoldEvent | MarkEvent | SupportEvent | GradeEvent | HandEvent | MeasureEvent | NoteEvent | UndoEvent | PlainEvent
+    TryEvent
+    | HoldEvent
+    | MarkEvent
+    | SupportEvent
+    | GradeEvent
+    | HandEvent
+    | MeasureEvent
+    | NoteEvent
+    | UndoEvent
+    | PlainEvent
 )
 EVENT: TypeAdapter[Event] = TypeAdapter(Annotated[Event, Field(discriminator="kind")])
 
@@ -241,7 +262,8 @@ def _check_grade(grade: tuple[int, ...], activity_id: str) -> None:
     axes = find_activity(activity_id).axes
     if len(grade) != len(axes) or not all(step < len(a.steps) for step, a in zip(grade, axes, strict=True)):
         raise EventError(
-            "grade", f"grade {list(grade)} does not exist for this activity. Send one step for each of its {len(axes)} axes."
+            "grade",
+            f"grade {list(grade)} does not exist for this activity. Send one step for each of its {len(axes)} axes.",
         )
 
 

@@ -14,8 +14,12 @@ from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, Estimate, SetEvidence, leve
 from core.child import Zone
 from core.offers import Variant, difficulty
 
-WELL_PLACED = Zone(0.65, 0.90)  # a set's true chance: hard enough to need concentration, easy enough to finish; from memory
-WORTH_A_CHANGE = 0.08  # how much likelier a grade has to be well placed before changing in the middle; project definition
+WELL_PLACED = Zone(
+    0.65, 0.90
+)  # a set's true chance: hard enough to need concentration, easy enough to finish; from memory
+WORTH_A_CHANGE = (
+    0.08  # how much likelier a grade has to be well placed before changing in the middle; project definition
+)
 
 
 @dataclass(frozen=True)
@@ -38,7 +42,8 @@ def fits_today(
     mean, sd = level_today(estimate, done, on, activity_id)
     easiest, hardest = _gap(WELL_PLACED.high), _gap(WELL_PLACED.low)
     return tuple(
-        Fit(v, rung, float(ndtr((easiest + rung - mean) / sd) - ndtr((hardest + rung - mean) / sd))) for v, rung in offers
+        Fit(v, rung, float(ndtr((easiest + rung - mean) / sd) - ndtr((hardest + rung - mean) / sd)))
+        for v, rung in offers
     )
 
 
@@ -47,12 +52,16 @@ def _gap(chance: float) -> float:
     return (log(chance / (1 - chance)) - AT_RUNG) / LOG_ODDS_PER_RUNG
 
 
-def step_today(estimate: Estimate, done: Iterable[SetEvidence], on: date, ladder: Sequence[Variant], at: int, strand: str) -> int:
+def step_today(
+    estimate: Estimate, done: Iterable[SetEvidence], on: date, ladder: Sequence[Variant], at: int, strand: str
+) -> int:
     """Return -1, 0 or 1: one step down the ladder, stay, or one step up, where today clearly asks for it.
 
     ladder -- grades of one activity, easiest first; at -- the place of the one in use
-    Looks for the grade that suits today best anywhere on the ladder, and goes one step towards it: change little at a time.
-    Where the one in use is all but surely wrong and none is likely to suit, it goes towards the one nearest to the child.
+    Looks for the grade that suits today best anywhere on the ladder, and goes one step towards it: change little at a
+    time.
+    Where the one in use is all but surely wrong and none is likely to suit, it goes towards the one nearest to the
+    child.
     """
     told = tuple(done)
     offers = [(v, difficulty(v)[strand]) for v in ladder]

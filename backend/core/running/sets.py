@@ -54,7 +54,9 @@ class SetResult:
 
     @property
     def failed_alone(self) -> bool:
-        """Whether every try of the set was first failed alone: help came after, and a success with it is not one alone."""
+        """Whether every try of the set was first failed alone: help came after, and a success with it is not one
+        alone.
+        """
         return self.support != "alone" and not self.help_first and SUPPORTS[self.support].informative
 
     @property
@@ -70,7 +72,8 @@ class SetResult:
     def evidence(self, strand: str, preferred: str = "") -> SetEvidence:
         """The set as evidence for one strand it trains.
 
-        preferred -- the child's settled hand: work with the other one counts with an offset of its own, as another activity would
+        preferred -- the child's settled hand: work with the other one counts with an offset of its own,
+                     as another activity would
         Help that came after a failed try leaves a failure alone; help from the start lifts the chance.
         """
         other = preferred in HANDS and self.hand in HANDS and self.hand != preferred

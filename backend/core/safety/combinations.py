@@ -46,17 +46,23 @@ def _balloon_and_latex(things: Sequence[Thing], tags: frozenset[str], child: Chi
 @rule("small_hidden", "together", COMMON, "small things hidden in a filler")
 def _small_and_hidden(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     filler = any("filler" in t.forms for t in things)
-    small = [t for t in things if "filler" not in t.forms and "cord" not in t.forms and fits_small_parts_cylinder(t.shape)]
+    small = [
+        t for t in things if "filler" not in t.forms and "cord" not in t.forms and fits_small_parts_cylinder(t.shape)
+    ]
     if filler and small:
         yield Finding(
-            "caution", f"{small[0].name} out of sight in the tub.", "Count them in and count them out before the tub goes away."
+            "caution",
+            f"{small[0].name} out of sight in the tub.",
+            "Count them in and count them out before the tub goes away.",
         )
 
 
 @rule("stick_moving", "together", f"{COMMON}; length {MEMORY}", "a stick over 9 cm in a moving hand")
 def _stick_and_movement(things: Sequence[Thing], tags: frozenset[str], child: Child) -> Iterator[Finding]:
     sticks = [
-        t for t in things if t.forms & POKING and t.longest_mm >= LONG_STICK_MM and t.size_mm <= THIN_STICK_MM and not t.soft
+        t
+        for t in things
+        if t.forms & POKING and t.longest_mm >= LONG_STICK_MM and t.size_mm <= THIN_STICK_MM and not t.soft
     ]
     if sticks and tags & MOVING:
         yield Finding(

@@ -96,7 +96,8 @@ def _small_part(m: Thing, c: Child) -> Iterator[Finding]:
         why = "goes in the mouth" if c.mouths else "under 3 years"
         yield Finding(
             "barred",
-            f"Small part: it fits the small-parts cylinder, and this child {'mouths things' if c.mouths else 'is under 3 years'}.",
+            "Small part: it fits the small-parts cylinder, and this child "
+            f"{'mouths things' if c.mouths else 'is under 3 years'}.",
             f"Use a bigger one: it must not fit a tube 31.7 mm across ({why}).",
         )
     else:
@@ -137,14 +138,19 @@ def _hard_food(m: Thing, c: Child) -> Iterator[Finding]:
         )
     else:
         yield Finding(
-            "caution", "Round, hard or slippery food.", "Seated, adult within arm's reach, not eaten while working.", "arms_reach"
+            "caution",
+            "Round, hard or slippery food.",
+            "Seated, adult within arm's reach, not eaten while working.",
+            "arms_reach",
         )
 
 
 @rule("swallowing", "thing", COMMON, "food as a material with a swallowing precaution")
 def _swallowing(m: Thing, c: Child) -> Iterator[Finding]:
     if m.food and "swallowing" in c.precautions:
-        yield Finding("barred", "Food as a material, and this child has trouble swallowing.", "Use a thing that is not food.")
+        yield Finding(
+            "barred", "Food as a material, and this child has trouble swallowing.", "Use a thing that is not food."
+        )
 
 
 @rule("food_policy", "thing", "family's wish", "the family's own policy on food as a material")
@@ -161,7 +167,10 @@ def _sharp(m: Thing, c: Child) -> Iterator[Finding]:
         yield Finding("barred", "It is sharp, and this child often mouths things.", "Use a blunt stick or a straw.")
     else:
         yield Finding(
-            "caution", "It is sharp.", "Cut points off or blunt them; adult within arm's reach; counted back in.", "arms_reach"
+            "caution",
+            "It is sharp.",
+            "Cut points off or blunt them; adult within arm's reach; counted back in.",
+            "arms_reach",
         )
 
 
@@ -212,14 +221,18 @@ def _force(m: Thing, c: Child) -> Iterator[Finding]:
 def _texture(m: Thing, c: Child) -> Iterator[Finding]:
     if m.texture and m.texture in c.refuses:
         yield Finding(
-            "barred", f"This child refuses to touch {m.texture} things.", "Offer it with a tool or in a closed bag, or leave it."
+            "barred",
+            f"This child refuses to touch {m.texture} things.",
+            "Offer it with a tool or in a closed bag, or leave it.",
         )
 
 
 @rule("shared", "thing", COMMON, "own pot or wash between children")
 def _shared(m: Thing, c: Child) -> Iterator[Finding]:
     if m.shared_risk:
-        yield Finding("caution", "It passes from hand to hand.", "An own named pot for each child, or wash between children.")
+        yield Finding(
+            "caution", "It passes from hand to hand.", "An own named pot for each child, or wash between children."
+        )
 
 
 @rule("weight_on_hands", "step", COMMON, "weight on the hands with a wrist precaution")
@@ -235,7 +248,10 @@ def _weight_on_hands(c: Child) -> Iterator[Finding]:
 @rule("tied_line", "step", COMMON, "tied lines between furniture")
 def _tied_line(c: Child) -> Iterator[Finding]:
     yield Finding(
-        "caution", "A line tied between furniture.", "An adult ties it, marks it with a cloth and clears it after.", "arms_reach"
+        "caution",
+        "A line tied between furniture.",
+        "An adult ties it, marks it with a cloth and clears it after.",
+        "arms_reach",
     )
 
 
@@ -252,7 +268,10 @@ def _wall(c: Child) -> Iterator[Finding]:
 @rule("cutting_tool", "step", COMMON, "scissors and knives")
 def _cutting_tool(c: Child) -> Iterator[Finding]:
     yield Finding(
-        "caution", "Scissors or a knife in use.", "Child's tool, seated, adult within arm's reach, put away after.", "arms_reach"
+        "caution",
+        "Scissors or a knife in use.",
+        "Child's tool, seated, adult within arm's reach, put away after.",
+        "arms_reach",
     )
 
 
@@ -275,7 +294,9 @@ def _over_resistance(c: Child) -> Iterator[Finding]:
         )
     elif "joint_laxity" in c.precautions:
         yield Finding(
-            "caution", "Work against resistance with loose joints.", "Joints kept a little bent; stop at any discomfort."
+            "caution",
+            "Work against resistance with loose joints.",
+            "Joints kept a little bent; stop at any discomfort.",
         )
 
 

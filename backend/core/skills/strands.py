@@ -80,14 +80,18 @@ TARGETS = MappingProxyType(
 
 def _strand(id: str, target: str, name: str, icf: str, *rungs: tuple[str, float | None] | str) -> Strand:
     steps = tuple(
-        Rung(n, r if isinstance(r, str) else r[0], None if isinstance(r, str) else r[1]) for n, r in enumerate(rungs, start=1)
+        Rung(n, r if isinstance(r, str) else r[0], None if isinstance(r, str) else r[1])
+        for n, r in enumerate(rungs, start=1)
     )
     return Strand(id, target, name, tuple(icf.split()), steps)
 
 
 _STRANDS = (
     _strand(
-        "object_grasp", "grasp", "Grasp of things", "d4400 d4401",
+        "object_grasp",
+        "grasp",
+        "Grasp of things",
+        "d4400 d4401",
         ("rakes it up with the whole hand", 6),
         ("holds it in the palm, on the thumb side", 7.5),
         ("thumb and fingers, clear of the palm", 9.5),
@@ -98,7 +102,10 @@ _STRANDS = (
         ("tip pinch while ring and little finger keep something tucked", 60),
     ),
     _strand(
-        "tool_grasp", "grasp", "Grasp of tools", "d1450 d4401",
+        "tool_grasp",
+        "grasp",
+        "Grasp of tools",
+        "d1450 d4401",
         ("holds the tool in a fist", 14),
         ("fingers point down, palm down", 28),
         ("fingers straight along the tool", 36),
@@ -106,7 +113,10 @@ _STRANDS = (
         ("tripod, lateral tripod or four-finger hold, moved by the fingers", 62),
     ),
     _strand(
-        "finger_isolation", "grasp", "Fingers on their own", "d4402 b7601",
+        "finger_isolation",
+        "grasp",
+        "Fingers on their own",
+        "d4402 b7601",
         ("fingers move together", 6),
         ("index finger points", 12),
         ("index finger presses with force", 24),
@@ -114,7 +124,10 @@ _STRANDS = (
         ("one finger works while the others hold", 66),
     ),
     _strand(
-        "squeeze", "strength", "Squeeze, whole hand", "b7300",
+        "squeeze",
+        "strength",
+        "Squeeze, whole hand",
+        "b7300",
         "squeezes very soft things: a sponge, a soft bulb (about 5 N)",
         "squeezes a kitchen bulb or soft dough (about 10 N)",
         "works a light trigger or a slit soft ball (about 20 N)",
@@ -123,7 +136,10 @@ _STRANDS = (
         "squeezes firm putty or a firm gripper through a whole set (about 80 N)",
     ),
     _strand(
-        "pinch", "strength", "Pinch, thumb and fingers", "b7300",
+        "pinch",
+        "strength",
+        "Pinch, thumb and fingers",
+        "b7300",
         "opens a very weak clip or pulls soft dough (about 3 N)",
         "opens a light wooden peg (about 6 N)",
         "opens a common spring peg (about 10 N)",
@@ -132,7 +148,10 @@ _STRANDS = (
         "opens a strong clip while the peg holds two things together (about 30 N)",
     ),
     _strand(
-        "hold", "strength", "Hold under tension", "b7400",
+        "hold",
+        "strength",
+        "Hold under tension",
+        "b7400",
         "keeps hold for 2 seconds",
         "keeps hold for 5 seconds",
         "keeps hold while carrying across the table (about 8 s)",
@@ -140,7 +159,10 @@ _STRANDS = (
         "keeps hold while aiming at a small opening (about 20 s)",
     ),
     _strand(
-        "push", "strength", "Push through the arm", "b7603 b7400",
+        "push",
+        "strength",
+        "Push through the arm",
+        "b7603 b7400",
         "pushes with flat hands against a wall",
         "works at a wall for a minute, arms up",
         "lies propped on forearms and plays",
@@ -148,7 +170,10 @@ _STRANDS = (
         "weight on one hand while the other works",
     ),
     _strand(
-        "to_palm", "in_hand", "Fingertips to palm", "d4402 b7601",
+        "to_palm",
+        "in_hand",
+        "Fingertips to palm",
+        "d4402 b7601",
         ("tucks one middling thing away with a little help of the table", 22),
         ("tucks one small thing away inside the hand", 28),
         ("tucks two to three away, one after another", 38),
@@ -156,7 +181,10 @@ _STRANDS = (
         ("stores ten, small and flat", 78),
     ),
     _strand(
-        "from_palm", "in_hand", "Palm to fingertips", "d4402 b7601",
+        "from_palm",
+        "in_hand",
+        "Palm to fingertips",
+        "d4402 b7601",
         ("brings one middling thing out to the fingertips", 30),
         ("brings one small thing out to the fingertips", 40),
         ("brings one out while one other stays in", 60),
@@ -164,7 +192,10 @@ _STRANDS = (
         ("brings five or more out one by one into a small opening", 84),
     ),
     _strand(
-        "shift", "in_hand", "Shift along the fingers", "d4402 b7601",
+        "shift",
+        "in_hand",
+        "Shift along the fingers",
+        "d4402 b7601",
         ("separates two thick pages or cards", 36),
         ("walks the fingers a little along a thick stick", 44),
         ("walks up and back along a pencil, 5 times", 56),
@@ -172,7 +203,10 @@ _STRANDS = (
         ("walks a pencil while a small thing stays tucked", 80),
     ),
     _strand(
-        "simple_rotation", "in_hand", "Roll or unscrew between the pads", "d4402 b7601",
+        "simple_rotation",
+        "in_hand",
+        "Roll or unscrew between the pads",
+        "d4402 b7601",
         ("turns a big lid with the whole hand", 24),
         ("unscrews a middling lid with the fingertips", 32),
         ("rolls a small ball between the pads, turns a small cap", 42),
@@ -180,7 +214,10 @@ _STRANDS = (
         ("turns a small thing while others stay in the palm", 76),
     ),
     _strand(
-        "complex_rotation", "in_hand", "Turn end over end", "d4402 b7601",
+        "complex_rotation",
+        "in_hand",
+        "Turn end over end",
+        "d4402 b7601",
         ("turns a thick peg over with a touch on the table", 50),
         ("turns a peg over inside the hand", 62),
         ("flips a pencil to its other end", 74),
@@ -188,7 +225,10 @@ _STRANDS = (
         ("flips while a small thing stays in the palm", 92),
     ),
     _strand(
-        "together", "bilateral", "Both hands the same", "b7602 d445",
+        "together",
+        "bilateral",
+        "Both hands the same",
+        "b7602 d445",
         ("pulls soft things apart with two hands", 12),
         ("tears thin paper", 22),
         ("rolls and presses dough with both hands", 30),
@@ -196,7 +236,10 @@ _STRANDS = (
         ("tears heavy paper along a line, wrings a cloth dry", 56),
     ),
     _strand(
-        "hold_and_act", "bilateral", "One hand steadies, one works", "b7602 d445",
+        "hold_and_act",
+        "bilateral",
+        "One hand steadies, one works",
+        "b7602 d445",
         ("helper hand keeps a pot still", 14),
         ("helper hand holds a stick or line while the other threads", 26),
         ("helper hand holds paper still for drawing", 38),
@@ -205,7 +248,10 @@ _STRANDS = (
         ("helper hand makes small changes of hold without a look", 76),
     ),
     _strand(
-        "take_turns", "bilateral", "Hands take turns", "b7602",
+        "take_turns",
+        "bilateral",
+        "Hands take turns",
+        "b7602",
         ("passes a thing from one hand to the other", 9),
         ("hands alternate slowly, one after the other", 30),
         ("hands alternate hand over hand along a line or tube", 44),
@@ -213,7 +259,10 @@ _STRANDS = (
         ("hands do different things in turn, quickly", 78),
     ),
     _strand(
-        "midline", "bilateral", "Reach across the middle", "b7602 d445",
+        "midline",
+        "bilateral",
+        "Reach across the middle",
+        "b7602 d445",
         ("brings both hands to the middle", 8),
         ("reaches across with the trunk turning along", 24),
         ("reaches across, trunk still", 40),
@@ -221,7 +270,10 @@ _STRANDS = (
         ("works a whole row from one side to the other with one hand", 66),
     ),
     _strand(
-        "toss_catch", "bilateral", "Toss and catch", "d4454 d4455",
+        "toss_catch",
+        "bilateral",
+        "Toss and catch",
+        "d4454 d4455",
         ("catches one bag with two hands", 48),
         ("10 one-hand catches, preferred hand", 66),
         ("10 one-hand catches, other hand", 72),
@@ -232,7 +284,10 @@ _STRANDS = (
         ("two bags one after the other, left first", 110),
     ),
     _strand(
-        "cutting", "scissors", "Cutting", "d4402 d445",
+        "cutting",
+        "scissors",
+        "Cutting",
+        "d4402 d445",
         ("holds scissors thumb up, opens and closes", 22),
         ("one snip in a narrow strip", 27),
         ("snips one after another along", 30),
@@ -248,7 +303,10 @@ _STRANDS = (
         ("mixed outline", 78),
     ),
     _strand(
-        "fasteners", "daily", "Fasteners", "d5400 d4402",
+        "fasteners",
+        "daily",
+        "Fasteners",
+        "d5400 d4402",
         ("hook-and-loop", 24),
         ("big press stud", 32),
         ("pulls a zip up and down", 36),
@@ -259,7 +317,10 @@ _STRANDS = (
         ("engages a zip", 68),
     ),
     _strand(
-        "laces", "daily", "Laces", "d5402 d4402",
+        "laces",
+        "daily",
+        "Laces",
+        "d5402 d4402",
         ("pulls the bow open", 30),
         ("crosses the laces and tucks one under", 54),
         ("first knot, pulled tight", 62),
@@ -268,7 +329,10 @@ _STRANDS = (
         ("whole bow on the foot", 82),
     ),
     _strand(
-        "cutlery", "daily", "Cutlery", "d550 d4402",
+        "cutlery",
+        "daily",
+        "Cutlery",
+        "d550 d4402",
         ("spoons big things from pot to pot", 20),
         ("spoons small things from pot to pot", 30),
         ("spears soft pieces with a fork", 34),
@@ -277,7 +341,10 @@ _STRANDS = (
         ("uses both through a meal", 84),
     ),
     _strand(
-        "writing", "daily", "Ready for writing", "d1450 d145",
+        "writing",
+        "daily",
+        "Ready for writing",
+        "d1450 d145",
         ("makes marks with a short crayon", 20),
         ("copies lines down and across", 34),
         ("copies a circle", 38),
@@ -286,7 +353,7 @@ _STRANDS = (
         ("copies a triangle, writes the name on a line", 66),
         ("writes words with spaces and even height", 80),
     ),
-)  # fmt: skip
+)
 
 STRANDS = MappingProxyType({s.id: s for s in _STRANDS})
 
@@ -299,24 +366,18 @@ WANTED_TASKS = MappingProxyType(
     {
         t.id: t
         for t in (
-            _task("buttons", "Do own buttons", fasteners=6, object_grasp=6, hold_and_act=4,
-                  pinch=2, simple_rotation=2),
+            _task("buttons", "Do own buttons", fasteners=6, object_grasp=6, hold_and_act=4, pinch=2, simple_rotation=2),
             _task("zip", "Do own zip", fasteners=8, object_grasp=5, pinch=3, hold_and_act=4),
-            _task("laces", "Tie own laces", laces=6, object_grasp=7, pinch=3, take_turns=4,
-                  hold_and_act=5),
-            _task("scissors", "Cut out what is asked at school", cutting=10, hold_and_act=5,
-                  object_grasp=7, hold=2),
-            _task("name", "Write own name", writing=6, tool_grasp=4, finger_isolation=4, shift=3,
-                  hold_and_act=3),
-            _task("cutlery", "Eat with knife and fork", cutlery=5, finger_isolation=3,
-                  hold_and_act=4, squeeze=3),
-            _task("lunchbox", "Open own lunch box and packets", together=4, pinch=3,
-                  simple_rotation=3, hold_and_act=3),
+            _task("laces", "Tie own laces", laces=6, object_grasp=7, pinch=3, take_turns=4, hold_and_act=5),
+            _task("scissors", "Cut out what is asked at school", cutting=10, hold_and_act=5, object_grasp=7, hold=2),
+            _task("name", "Write own name", writing=6, tool_grasp=4, finger_isolation=4, shift=3, hold_and_act=3),
+            _task("cutlery", "Eat with knife and fork", cutlery=5, finger_isolation=3, hold_and_act=4, squeeze=3),
+            _task("lunchbox", "Open own lunch box and packets", together=4, pinch=3, simple_rotation=3, hold_and_act=3),
             _task("coins", "Pay with coins", to_palm=4, from_palm=4, object_grasp=7),
             _task("ball", "Play ball with others", toss_catch=3, midline=4, together=3),
         )
     }
-)  # fmt: skip
+)
 
 
 def strands_of(target: str) -> tuple[Strand, ...]:

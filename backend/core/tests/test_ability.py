@@ -23,7 +23,9 @@ DAY = date(2026, 3, 2)
 class ChanceInWordsTest(TestCase):
     def test_a_chance_is_so_many_of_ten_and_never_a_promise(self) -> None:
         words = [ability.chance_in_words(c) for c in (0.8, 0.75, 0.52, 0.94, 0.999, 0.04)]
-        self.assertEqual(words, ["8 of 10", "7 to 8 of 10", "5 of 10", "9 to 10 of 10", "9 to 10 of 10", "0 to 1 of 10"])
+        self.assertEqual(
+            words, ["8 of 10", "7 to 8 of 10", "5 of 10", "9 to 10 of 10", "9 to 10 of 10", "0 to 1 of 10"]
+        )
 
 
 class ChanceTest(TestCase):
@@ -132,7 +134,9 @@ class UpdateTest(TestCase):
         for week in range(8):
             day = DAY + timedelta(days=7 * week)
             estimate = update(
-                estimate, [SetEvidence("easy_for_them", 4, 10, 10), SetEvidence("b", 4, 10, 7), SetEvidence("c", 4, 10, 7)], day
+                estimate,
+                [SetEvidence("easy_for_them", 4, 10, 10), SetEvidence("b", 4, 10, 7), SetEvidence("c", 4, 10, 7)],
+                day,
             )
         shift, _ = estimate.offset("easy_for_them")
         self.assertGreater(shift, 0.2)

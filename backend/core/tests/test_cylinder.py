@@ -23,7 +23,9 @@ def surface(shape: Shape) -> np.ndarray:
         half = np.array([shape.length_mm, shape.width_mm, shape.height_mm]) / 2
         return np.array([(a, b, c) for a in (-1, 1) for b in (-1, 1) for c in (-1, 1)]) * half
     radius, tall = (
-        (shape.outer_mm / 2, shape.thickness_mm) if isinstance(shape, Ring) else (shape.diameter_mm / 2, shape.length_mm)
+        (shape.outer_mm / 2, shape.thickness_mm)
+        if isinstance(shape, Ring)
+        else (shape.diameter_mm / 2, shape.length_mm)
     )
     rim = np.stack([radius * np.cos(ANGLES), radius * np.sin(ANGLES)], axis=1)
     return np.concatenate([np.c_[rim, np.full(SIDES, z)] for z in (-tall / 2, tall / 2)])
@@ -76,7 +78,15 @@ class CylinderTest(TestCase):
             Rod(25, 25),
             Box(35, 30, 2),
         )
-        tight = (Rod(20, 46), Box(27, 27, 27), Rod(12, 60), Box(60, 25, 3), Ring(40, 20, 4), Box(34, 33, 2), Rod(30, 34))
+        tight = (
+            Rod(20, 46),
+            Box(27, 27, 27),
+            Rod(12, 60),
+            Box(60, 25, 3),
+            Ring(40, 20, 4),
+            Box(34, 33, 2),
+            Rod(30, 34),
+        )
         for shape in clear:
             with self.subTest(shape=shape):
                 if room_found(shape, 150, 7) >= 0.3:

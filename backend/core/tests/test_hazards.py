@@ -83,10 +83,14 @@ class MaterialRulesTest(TestCase):
 
     def test_food_follows_the_family_and_swallowing(self) -> None:
         self.assertEqual(rules("puffed_rice", replace(SIX, food_as_material=False))["food_policy"], "barred")
-        self.assertEqual(rules("puffed_rice", replace(SIX, precautions=frozenset({"swallowing"})))["swallowing"], "barred")
+        self.assertEqual(
+            rules("puffed_rice", replace(SIX, precautions=frozenset({"swallowing"})))["swallowing"], "barred"
+        )
 
     def test_every_hit_of_every_thing_has_reason_source_and_remedy(self) -> None:
-        careful = Child(30, mouthing="often", allergies=frozenset({"wheat", "latex", "egg", "milk", "nut"}), force_limit_newton=5)
+        careful = Child(
+            30, mouthing="often", allergies=frozenset({"wheat", "latex", "egg", "milk", "nut"}), force_limit_newton=5
+        )
         for child in (careful, SIX):
             for thing in THINGS.values():
                 for hit in assess(thing, child, ROOM).hits:
@@ -103,12 +107,15 @@ class MaterialRulesTest(TestCase):
 class StepRulesTest(TestCase):
     def test_weight_on_hands_is_barred_with_a_wrist_precaution(self) -> None:
         self.assertEqual(
-            assess_step(["weight_on_hands"], replace(SIX, precautions=frozenset({"wrist_weight"})), NEAR).status, "barred"
+            assess_step(["weight_on_hands"], replace(SIX, precautions=frozenset({"wrist_weight"})), NEAR).status,
+            "barred",
         )
         self.assertEqual(assess_step(["weight_on_hands"], SIX, NEAR).status, "allowed")
 
     def test_resistance_is_barred_with_pain(self) -> None:
-        self.assertEqual(assess_step(["resistance"], replace(SIX, precautions=frozenset({"pain"})), NEAR).status, "barred")
+        self.assertEqual(
+            assess_step(["resistance"], replace(SIX, precautions=frozenset({"pain"})), NEAR).status, "barred"
+        )
 
     def test_scissors_need_an_adult_within_reach(self) -> None:
         self.assertEqual(assess_step(["cutting_tool"], SIX, ROOM).status, "barred")

@@ -57,7 +57,12 @@ class LettersTest(TestCase):
         outcomes = Counter()
         for _ in range(250):
             text = "".join(rng.choices(string.ascii_uppercase, k=rng.randint(1, 6)))
-            kit = {SHORT: rng.randint(0, 14), LONG: rng.randint(0, 8), LARGE: rng.randint(0, 4), SMALL: rng.randint(0, 5)}
+            kit = {
+                SHORT: rng.randint(0, 14),
+                LONG: rng.randint(0, 8),
+                LARGE: rng.randint(0, 4),
+                SMALL: rng.randint(0, 5),
+            }
             expected = can_be_built(kit, text)
             self.assertEqual(build(kit, text).is_complete, expected, (text, kit))
             outcomes[expected] += 1

@@ -9,7 +9,17 @@ import yaml
 from core.child import Child
 from core.library import ACTIVITIES, THINGS, LibraryError, check
 from core.library.checks import RecipeSource, read
-from core.offers import UsableCupboard, Variant, checked_variant, dials, difficulty, equals, grade_words, neighbours, variants_of
+from core.offers import (
+    UsableCupboard,
+    Variant,
+    checked_variant,
+    dials,
+    difficulty,
+    equals,
+    grade_words,
+    neighbours,
+    variants_of,
+)
 from core.offers.usable_cupboard import fillers, stock_of
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
 from testing.core_builders import CLINIC, everything, full_house
@@ -36,8 +46,12 @@ class LibraryTest(TestCase):
         with_pompoms = stock_of({"playing_cards": 52, "pompom_small": 20})
         older, mouths = Child(84, hand="right"), Child(84, hand="right", mouthing="often")
         self.assertEqual({q.role for q in UsableCupboard(with_pompoms, older, CLINIC).offer(free).quantities}, {"card"})
-        self.assertEqual({q.role for q in UsableCupboard(with_pompoms, older, CLINIC).offer(tucked).quantities}, {"card", "tuck"})
-        self.assertIn("small_part", {h.rule for h in UsableCupboard(with_pompoms, older, CLINIC).offer(tucked).verdict.hits})
+        self.assertEqual(
+            {q.role for q in UsableCupboard(with_pompoms, older, CLINIC).offer(tucked).quantities}, {"card", "tuck"}
+        )
+        self.assertIn(
+            "small_part", {h.rule for h in UsableCupboard(with_pompoms, older, CLINIC).offer(tucked).verdict.hits}
+        )
         self.assertIsNone(UsableCupboard(cards_alone, older, CLINIC).offer(tucked))
         self.assertEqual(UsableCupboard(cards_alone, older, CLINIC).lack(tucked).kind, "missing")
         self.assertIsNotNone(UsableCupboard(with_pompoms, mouths, CLINIC).offer(free))
@@ -65,7 +79,9 @@ class LibraryTest(TestCase):
                                 asked.setdefault((strand, near), set()).add(f.id)
         for strand in STRANDS.values():
             for rung in strand.rungs:
-                self.assertGreaterEqual(len(asked.get((strand.id, rung.number), ())), 3, f"{strand.name}, rung {rung.number}")
+                self.assertGreaterEqual(
+                    len(asked.get((strand.id, rung.number), ())), 3, f"{strand.name}, rung {rung.number}"
+                )
 
     def test_every_family_can_be_done_somewhere(self) -> None:
         cupboard = full_house()
@@ -145,7 +161,9 @@ class CheckTest(TestCase):
 
     def test_a_recipe_of_a_thing_that_is_not_there_is_refused(self) -> None:
         values = self.values("recipes", "plastic_pot")
-        source = read(RecipeSource, {**values, "parts": [{"words": "moon", "any_of": ["moon_rock"]}]}, "plastic_pot.yaml")
+        source = read(
+            RecipeSource, {**values, "parts": [{"words": "moon", "any_of": ["moon_rock"]}]}, "plastic_pot.yaml"
+        )
         with self.assertRaisesRegex(LibraryError, "no such thing"):
             source.build(THINGS)
 
@@ -204,9 +222,11 @@ class HouseTest(TestCase):
 
     def test_a_child_of_short_attention_gets_fewer_tries(self) -> None:
         counts = [
-            UsableCupboard(stock_of(everything()), Child(months, attention_minutes=minutes), CLINIC).offer(Variant("squirrel_store", (0, 0, 0))).count
+            UsableCupboard(stock_of(everything()), Child(months, attention_minutes=minutes), CLINIC)
+            .offer(Variant("squirrel_store", (0, 0, 0)))
+            .count
             for months, minutes in ((90, 30), (90, 8), (60, 30), (60, 8), (40, 8))
-        ]  # fmt: skip
+        ]
         self.assertEqual(counts, [10, 8, 8, 6, 6])
 
     def test_nine_posts_of_four_rings_want_36(self) -> None:

@@ -165,7 +165,9 @@ class SwapTest(TestCase):
     def test_a_swap_says_which_care_it_brings(self) -> None:
         child = Child(72)
         found = swaps(
-            Variant("nest_basket", (2, 0)), "item", UsableCupboard(stock_of(everything()), child, Setting("home", "arms_reach"))
+            Variant("nest_basket", (2, 0)),
+            "item",
+            UsableCupboard(stock_of(everything()), child, Setting("home", "arms_reach")),
         )
         small = [s for s in found if any(h.rule == "small_part" for h in s.hazards) or "Small part" in " ".join(s.gone)]
         self.assertTrue(small)
@@ -179,11 +181,17 @@ class LettersToCutTest(TestCase):
     def test_a_session_that_builds_letters_says_what_to_cut_for_the_childs_name(self) -> None:
         cupboard = UsableCupboard(stock_of({"letter_pieces": 20}), Child(72, hand="right"), CLINIC)
         request = SessionRequest(
-            cupboard.child, cupboard.setting, cupboard.stock, {s: start(cupboard.child, s) for s in STRANDS}, 30, ("grasp",)
+            cupboard.child,
+            cupboard.setting,
+            cupboard.stock,
+            {s: start(cupboard.child, s) for s in STRANDS},
+            30,
+            ("grasp",),
         )
         block = stand(request, PlannedBlock("daily", Variant("name_planks", (0, 0)), 5))
         assert block is not None
         self.assertEqual(
-            prep_sheet([block], cupboard, {}, "Tim").cut[-1], f"{block.name}: for TIM, 6 long straights, 1 short straight"
+            prep_sheet([block], cupboard, {}, "Tim").cut[-1],
+            f"{block.name}: for TIM, 6 long straights, 1 short straight",
         )
         self.assertEqual(prep_sheet([block], cupboard, {}, "Zoë").cut, prep_sheet([block], cupboard, {}).cut)

@@ -36,7 +36,10 @@ class MeasuresTest(TestCase):
 
     def test_the_longest_hold_of_a_day_counts(self) -> None:
         self.assertEqual(
-            self.series(set_of(MONDAY, 2, 2, best_hold_seconds=4.0), set_of(MONDAY, 2, 2, best_hold_seconds=9.0))["hold"], [9.0]
+            self.series(set_of(MONDAY, 2, 2, best_hold_seconds=4.0), set_of(MONDAY, 2, 2, best_hold_seconds=9.0))[
+                "hold"
+            ],
+            [9.0],
         )
 
     def test_every_unit_has_a_code(self) -> None:
@@ -64,14 +67,17 @@ class MeasuresTest(TestCase):
     def test_help_of_a_day_is_counted_by_level_least_first(self) -> None:
         told = help_by_day([set_of(NEXT, 8, 8), set_of(MONDAY, 4, 4, "steadied"), set_of(MONDAY, 3, 1)])
         self.assertEqual(
-            [(h.on, list(h.tries.items())) for h in told], [(MONDAY, [("alone", 3), ("steadied", 4)]), (NEXT, [("alone", 8)])]
+            [(h.on, list(h.tries.items())) for h in told],
+            [(MONDAY, [("alone", 3), ("steadied", 4)]), (NEXT, [("alone", 8)])],
         )
 
     def test_hands_are_compared_only_where_both_were_used(self) -> None:
         right = set_of(MONDAY, 10, 8)
         self.assertEqual(by_hand([right]), ())
         left = replace(right, hand="left", successes=5)
-        self.assertEqual([(h.hand, h.successes, h.tries) for h in by_hand([right, left])], [("right", 8, 10), ("left", 5, 10)])
+        self.assertEqual(
+            [(h.hand, h.successes, h.tries) for h in by_hand([right, left])], [("right", 8, 10), ("left", 5, 10)]
+        )
 
 
 class NoteTest(TestCase):
@@ -86,9 +92,12 @@ class NoteTest(TestCase):
     def test_it_says_what_was_done_how_it_went_what_was_seen_and_what_next(self) -> None:
         text = draft(self.told())
         for words in (
-            "Wyn, 2 March 2026. Load the barge: 7 of 8 alone, 3 of 4 with spoken cue, 2 dropped.", "Left out: Wash day.",
-            "Seen: helper hand idle (2 ×).", "One hand steadies, one works 2.1 to 2.4", "one step harder, 15 of 16 alone (proposed)",
-        ):  # fmt: skip
+            "Wyn, 2 March 2026. Load the barge: 7 of 8 alone, 3 of 4 with spoken cue, 2 dropped.",
+            "Left out: Wash day.",
+            "Seen: helper hand idle (2 ×).",
+            "One hand steadies, one works 2.1 to 2.4",
+            "one step harder, 15 of 16 alone (proposed)",
+        ):
             self.assertIn(words, text)
 
     def test_help_that_came_after_counts_among_the_tries_alone(self) -> None:

@@ -70,7 +70,9 @@ class GoalsTest(TestCase):
 
 class UnitCodeTest(TestCase):
     def test_every_unit_has_a_valid_code_that_means_the_same(self) -> None:
-        """Codes parsed by ucumvert, which follows the UCUM grammar; values in braces are annotations without dimension."""
+        """Codes parsed by ucumvert, which follows the UCUM grammar; values in braces are annotations without
+        dimension.
+        """
         from ucumvert import PintUcumRegistry
 
         registry = PintUcumRegistry()

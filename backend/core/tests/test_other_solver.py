@@ -33,7 +33,9 @@ def caught(module, call):  # type: ignore[no-untyped-def]
 
 class OtherSolverTest(TestCase):
     def test_full_sessions_of_full_houses(self) -> None:
-        """As they are planned, with every part and target that has to be there; large bounds once misled the reading of these."""
+        """As they are planned, with every part and target that has to be there; large bounds once misled the reading
+        of these.
+        """
         for seed in (205, 208):
             request = made_up_request(seed)
             found = undominated(all_candidates(request))
@@ -57,7 +59,9 @@ class OtherSolverTest(TestCase):
                 continue
             built = build(found, {}, limits)
             built.model.maximize(built.worth)
-            self.assertAlmostEqual(answer.well_spent, best_by_highs(built.model) / (QUALITY * 10), places=4, msg=f"seed {seed}")
+            self.assertAlmostEqual(
+                answer.well_spent, best_by_highs(built.model) / (QUALITY * 10), places=4, msg=f"seed {seed}"
+            )
             tried += 1
         self.assertGreaterEqual(tried, 6)
 
@@ -74,8 +78,12 @@ class OtherSolverTest(TestCase):
     def test_groups(self) -> None:
         tried = 0
         for seed in (500, 501, 502, 503, 504, 505):
-            first = replace(made_up_request(seed), minutes=20, setting=CLINIC, stock=stock_of(everything()), targets=("grasp",))
-            second = replace(made_up_request(seed + 50), minutes=20, setting=CLINIC, stock=first.stock, targets=("grasp",))
+            first = replace(
+                made_up_request(seed), minutes=20, setting=CLINIC, stock=stock_of(everything()), targets=("grasp",)
+            )
+            second = replace(
+                made_up_request(seed + 50), minutes=20, setting=CLINIC, stock=first.stock, targets=("grasp",)
+            )
             answer, seen = caught(group, lambda a=first, b=second: group.plan_group(GroupRequest(("A", "B"), (a, b))))
             if answer.status == "optimal":
                 self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3, msg=f"seed {seed}")

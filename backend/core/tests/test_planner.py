@@ -27,9 +27,9 @@ def by_brute_force(candidates, limits) -> float:
             if not allowed(chosen, limits):
                 continue
             things = {thing for c in chosen for thing in c.kit}
-            setting_up = sum(-(-(c.activity.setup_minutes + c.activity.tidy_minutes) * 2 // 1) / 2 for c in chosen) + 0.5 * len(
-                things
-            )
+            setting_up = sum(
+                -(-(c.activity.setup_minutes + c.activity.tidy_minutes) * 2 // 1) / 2 for c in chosen
+            ) + 0.5 * len(things)
             for minutes in product(*(range(c.least, c.most + 1) for c in chosen)):
                 tiring = sum(m for m, c in zip(minutes, chosen, strict=True) if c.activity.tiring)
                 if sum(minutes) + setting_up <= limits.minutes and tiring <= limits.tiring_minutes:
@@ -186,7 +186,8 @@ class SessionTest(TestCase):
         plan = plan_session(request_for(FIVE, everything()))
         again = plan_session(request_for(FIVE, everything(), recent={b.variant.activity_id: 0 for b in plan.blocks}))
         self.assertLess(
-            len({b.variant.activity_id for b in plan.blocks} & {b.variant.activity_id for b in again.blocks}), len(plan.blocks)
+            len({b.variant.activity_id for b in plan.blocks} & {b.variant.activity_id for b in again.blocks}),
+            len(plan.blocks),
         )
 
     def test_left_out_activities_have_reason_and_remedy(self) -> None:
@@ -252,7 +253,9 @@ class InfeasibleTest(TestCase):
         plan = plan_session(request_for(FIVE, everything(), minutes=15, locked=locks))
         self.assertEqual(plan.status, "infeasible")
         needed = int(plan.fix.split("Give it ")[1].split()[0])
-        self.assertNotEqual(plan_session(request_for(FIVE, everything(), minutes=needed, locked=locks)).status, "infeasible")
+        self.assertNotEqual(
+            plan_session(request_for(FIVE, everything(), minutes=needed, locked=locks)).status, "infeasible"
+        )
 
     def test_locks_that_can_not_stand_together_are_named(self) -> None:
         locks = (
@@ -282,7 +285,8 @@ class InfeasibleTest(TestCase):
 
     def test_one_thing_in_the_house_is_no_error(self) -> None:
         self.assertIn(
-            plan_session(request_for(FIVE, {"pencil": 1}, minutes=10, targets=("in_hand",))).status, ("optimal", "infeasible")
+            plan_session(request_for(FIVE, {"pencil": 1}, minutes=10, targets=("in_hand",))).status,
+            ("optimal", "infeasible"),
         )
 
     def test_stock_of_keeps_counts(self) -> None:

@@ -1,4 +1,6 @@
-"""Where the trade's schools differ: the record's choice changes the words, and nothing else. Common practice, no source."""
+"""Where the trade's schools differ: the record's choice changes the words, and nothing else. Common practice, no
+source.
+"""
 
 from dataclasses import replace
 from unittest import TestCase

@@ -33,7 +33,9 @@ class ReachTest(TestCase):
         name = found.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
         added = next(m for m in full_house().things if m.name.lower() == name)
         more = UsableCupboard(stock_of({**stock, added.id: 12}), SIX, CLINIC)
-        self.assertGreaterEqual(reach(ACTIVITIES["peg_fence"], more, Estimate(3, 0.4)).offered, found.offered + found.opens)
+        self.assertGreaterEqual(
+            reach(ACTIVITIES["peg_fence"], more, Estimate(3, 0.4)).offered, found.offered + found.opens
+        )
 
     def test_where_nothing_is_on_offer_the_reason_is_said(self) -> None:
         found = reach(ACTIVITIES["peg_fence"], UsableCupboard(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))

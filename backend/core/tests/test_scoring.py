@@ -20,7 +20,9 @@ START = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
 DAY = date(2026, 3, 2)
 
 
-def plain(number: int, kind: str = "try", second: int | None = None, block: str = "b0", **value: object) -> dict[str, object]:
+def plain(
+    number: int, kind: str = "try", second: int | None = None, block: str = "b0", **value: object
+) -> dict[str, object]:
     """A tap as it comes in."""
     if kind == "try":
         value = {"outcome": "success", "support": "alone", "grade": [1, 1, 0], "hand": "right", **value}
@@ -34,16 +36,25 @@ def tap(number: int, kind: str = "try", second: int | None = None, **value: obje
 
 
 LOG = [
-    tap(0), tap(1), tap(2, outcome="miss"), tap(3, "drop"), tap(4, support="spoken"), tap(5, "mark", mark="tires"),
-    tap(6, "undo", event="e1"), tap(7, "hold", seconds=4.5), tap(8, grade=[2, 1, 0]),
-]  # fmt: skip
+    tap(0),
+    tap(1),
+    tap(2, outcome="miss"),
+    tap(3, "drop"),
+    tap(4, support="spoken"),
+    tap(5, "mark", mark="tires"),
+    tap(6, "undo", event="e1"),
+    tap(7, "hold", seconds=4.5),
+    tap(8, grade=[2, 1, 0]),
+]
 
 
 class FoldTest(TestCase):
     def test_counts_by_grade_and_help(self) -> None:
         sets = fold(LOG, BLOCKS, DAY)
-        self.assertEqual([(s.grade, s.support, s.tries, s.successes) for s in sets],
-                         [((1, 1, 0), "alone", 2, 1), ((1, 1, 0), "spoken", 1, 1), ((2, 1, 0), "alone", 1, 1)])  # fmt: skip
+        self.assertEqual(
+            [(s.grade, s.support, s.tries, s.successes) for s in sets],
+            [((1, 1, 0), "alone", 2, 1), ((1, 1, 0), "spoken", 1, 1), ((2, 1, 0), "alone", 1, 1)],
+        )
         self.assertEqual(sets[0].drops, 1)
         self.assertEqual(sets[1].best_hold_seconds, 4.5)
         self.assertEqual(dict(sets[1].marks), {"tires": 1})
@@ -136,9 +147,15 @@ class HelpTest(TestCase):
 
 class MeasuredTest(TestCase):
     def test_several_readings_of_a_set_become_one(self) -> None:
-        log = [tap(0), tap(1, "measure", measure="off_line", value=4), tap(2, "measure", measure="off_line", value=7),
-               tap(3, "measure", measure="tokens", value=3), tap(4, "measure", measure="tokens", value=5),
-               tap(5, "hold", seconds=2.5), tap(6, "hold", seconds=4)]  # fmt: skip
+        log = [
+            tap(0),
+            tap(1, "measure", measure="off_line", value=4),
+            tap(2, "measure", measure="off_line", value=7),
+            tap(3, "measure", measure="tokens", value=3),
+            tap(4, "measure", measure="tokens", value=5),
+            tap(5, "hold", seconds=2.5),
+            tap(6, "hold", seconds=4),
+        ]
         done = fold(log, BLOCKS, DAY)[0]
         self.assertEqual(dict(done.measures), {"off_line": 5.5, "tokens": 5.0})
         self.assertEqual((done.hold_seconds, done.best_hold_seconds), (6.5, 4.0))
@@ -215,7 +232,8 @@ class DecideTest(TestCase):
     def test_three_activities_without_a_gain_look_lower(self) -> None:
         activities = (("load_the_barge", (1, 1, 0)), ("harbour_lights", (0, 0, 0)), ("lock_tower", (0, 1)))
         sets = [
-            set_of(DAY - timedelta(7 * w), 10, 6, activity_id=activities[w % 3][0], grade=activities[w % 3][1]) for w in range(5)
+            set_of(DAY - timedelta(7 * w), 10, 6, activity_id=activities[w % 3][0], grade=activities[w % 3][1])
+            for w in range(5)
         ]
         self.assertEqual(self.decide(*sets).kind, "lower")
 
@@ -224,7 +242,10 @@ class DecideTest(TestCase):
         self.assertEqual(self.decide().kind, "recheck")
 
     def test_catching_wants_ten_in_a_row(self) -> None:
-        throws = [set_of(DAY - timedelta(7 * d), 10, 9, activity_id="bag_over", grade=(1, 1, 0), longest_row=7) for d in range(2)]
+        throws = [
+            set_of(DAY - timedelta(7 * d), 10, 9, activity_id="bag_over", grade=(1, 1, 0), longest_row=7)
+            for d in range(2)
+        ]
         policy = policy_for("toss_catch", DAY)
         self.assertEqual(decide(throws, Estimate(2, 0.5), policy).kind, "hold")
         perfect = [set_of(t.on, 10, 10, activity_id="bag_over", grade=(1, 1, 0), longest_row=10) for t in throws]

@@ -24,9 +24,16 @@ def every_hit() -> set[Hit]:
     """Every hit any thing or step raises for any of some very different children."""
     children = [
         Child(20, mouthing="often", allergies=frozenset({"wheat", "nut", "egg", "milk", "latex"})),
-        Child(72, precautions=frozenset(PRECAUTIONS), refuses=frozenset({"sticky", "gritty", "wet"}), force_limit_newton=8, food_as_material=False),
-        Child(120), Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"})),
-    ]  # fmt: skip
+        Child(
+            72,
+            precautions=frozenset(PRECAUTIONS),
+            refuses=frozenset({"sticky", "gritty", "wet"}),
+            force_limit_newton=8,
+            food_as_material=False,
+        ),
+        Child(120),
+        Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"})),
+    ]
     settings = (CLINIC, Setting("home", "box"))
     things = {h for m, c, s in product(THINGS.values(), children, settings) for h in assess(m, c, s).hits}
     return things | {h for t, c, s in product(STEP_TAGS, children, settings) for h in assess_step([t], c, s).hits}
@@ -56,7 +63,9 @@ class TogetherTest(TestCase):
         self.assertIn("food_mixed", rules_of("raisin", "soft_putty"))
 
     def test_a_barred_combination_is_never_on_offer(self) -> None:
-        cupboard = UsableCupboard(stock_of({m.id: m.typical_count for m in THINGS.values()}), Child(60), Setting("home", "room"))
+        cupboard = UsableCupboard(
+            stock_of({m.id: m.typical_count for m in THINGS.values()}), Child(60), Setting("home", "room")
+        )
         for activity in ACTIVITIES.values():
             for variant in variants_of(activity):
                 offer = cupboard.offer(variant)
@@ -66,7 +75,9 @@ class TogetherTest(TestCase):
                         *activity.tags,
                         *(t for a, at in zip(activity.axes, variant.grade, strict=True) for t in a.steps[at].tags),
                     )
-                    self.assertNotEqual(assess_together(things, tags, cupboard.child, cupboard.setting).status, "barred", variant)
+                    self.assertNotEqual(
+                        assess_together(things, tags, cupboard.child, cupboard.setting).status, "barred", variant
+                    )
 
     def test_a_balloon_may_be_kept_up_only_where_it_was_allowed(self) -> None:
         floats = [v for v in variants_of(ACTIVITIES["keep_it_up"]) if v.grade[0] == 1]
@@ -87,7 +98,9 @@ class RuleTableTest(TestCase):
             self.assertTrue(hit.reason and hit.remedy and hit.source, hit)
 
     def test_only_what_a_rule_calls_overridable_is(self) -> None:
-        self.assertEqual({h.rule for h in every_hit() if h.overridable}, {r.id for r in RULES.values() if r.overridable})
+        self.assertEqual(
+            {h.rule for h in every_hit() if h.overridable}, {r.id for r in RULES.values() if r.overridable}
+        )
 
     def test_every_rule_is_in_the_sources_as_it_says_of_itself(self) -> None:
         text = SOURCES.read_text()

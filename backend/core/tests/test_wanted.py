@@ -31,7 +31,9 @@ class WantedTest(TestCase):
         aims = suggested_aims(("buttons",), one_short, ("scissors", "strength"))
         self.assertEqual([a.target for a in aims], ["strength", "scissors"])
         self.assertEqual(aims[0].words, "“Do own buttons” leans on pinch, thumb and fingers: 1.5 rungs short.")
-        self.assertEqual([a.target for a in suggested_aims(("buttons",), AT, ("scissors", "in_hand"))], ["scissors", "in_hand"])
+        self.assertEqual(
+            [a.target for a in suggested_aims(("buttons",), AT, ("scissors", "in_hand"))], ["scissors", "in_hand"]
+        )
         self.assertIn("nothing missing", suggested_aims(("buttons",), AT)[0].words)
 
 
@@ -67,5 +69,6 @@ class StandingsTest(TestCase):
         ]
         found = standings(TODAY, latest, TODAY)
         self.assertEqual(
-            found[0].words, "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch, thumb and fingers."
+            found[0].words,
+            "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch, thumb and fingers.",
         )

@@ -20,7 +20,7 @@ from core.planner import (
     plan_group,
     plan_session,
     plan_week,
-)  # fmt: skip
+)
 from core.planner.candidates import all_candidates, undominated
 from core.planner.formats import FORMATS
 from core.planner.group import PARTS, safe_for_all, shared_candidates
@@ -44,7 +44,9 @@ def at_home(seed: int) -> SessionRequest:
 
 
 def best_week_by_brute_force(found, free: tuple[int, ...]) -> float:
-    """One activity a day, every choice of activity for every day, every number of minutes; shares no code with the model."""
+    """One activity a day, every choice of activity for every day, every number of minutes; shares no code with the
+    model.
+    """
     options: list[list] = []
     for minutes in free:
         day: list = [None]
@@ -147,7 +149,9 @@ class WeekTest(TestCase):
     def test_a_home_without_an_adult_gets_nothing_that_wants_one(self) -> None:
         alone = replace(request_for(FIVE, everything(), targets=("scissors",)), setting=Setting("home", "room"))
         plan = plan_week(WeekRequest(alone, FREE))
-        self.assertFalse(any("cutting_tool" in ACTIVITIES[b.variant.activity_id].tags for d in plan.days for b in d.blocks))
+        self.assertFalse(
+            any("cutting_tool" in ACTIVITIES[b.variant.activity_id].tags for d in plan.days for b in d.blocks)
+        )
 
     def test_six_days_are_no_week(self) -> None:
         for field, wish in (
@@ -162,7 +166,9 @@ class WeekTest(TestCase):
 
 class GroupTest(TestCase):
     def group(self, *children: Child, stock: dict[str, int] | None = None, minutes: int = 35) -> GroupRequest:
-        sessions = tuple(request_for(c, stock or everything(), minutes=minutes, targets=("grasp", "bilateral")) for c in children)
+        sessions = tuple(
+            request_for(c, stock or everything(), minutes=minutes, targets=("grasp", "bilateral")) for c in children
+        )
         return GroupRequest(tuple("ABCDEF"[: len(children)]), sessions)
 
     def test_each_child_has_an_own_rung_and_count(self) -> None:
@@ -177,13 +183,17 @@ class GroupTest(TestCase):
         plan = plan_group(request)
         missed = left_out_together(request, plan)
         chosen = {b.activity.id for b in plan.blocks}
-        wanted = {f.id for f in ACTIVITIES.values() if any(STRANDS[s].target in ("grasp", "bilateral") for s in f.trains)}
+        wanted = {
+            f.id for f in ACTIVITIES.values() if any(STRANDS[s].target in ("grasp", "bilateral") for s in f.trains)
+        }
         self.assertEqual({m.activity_id for m in missed}, wanted - chosen)
         for m in missed:
             if m.kind in ("too_hard", "too_easy", "barred"):
                 self.assertRegex(m.reason, "^For [AB]: ")
         self.assertTrue(any(m.kind == "too_hard" and m.reason.startswith("For A") for m in missed))
-        sessions = [replace(s, format_id="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions]
+        sessions = [
+            replace(s, format_id="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions
+        ]
         shared = {t.activity.id for t in shared_candidates(sessions)}
         parts = [{(c.activity.id, c.part) for c in all_candidates(s)} for s in sessions]
         both = {activity for activity, _ in parts[0] & parts[1]}
@@ -212,7 +222,9 @@ class GroupTest(TestCase):
                 made_up_request(seed), minutes=35, setting=CLINIC, stock=stock_of(everything()), targets=("bilateral",)
             )
             others = [
-                replace(made_up_request(seed + k), minutes=35, setting=CLINIC, stock=first.stock, targets=("bilateral",))
+                replace(
+                    made_up_request(seed + k), minutes=35, setting=CLINIC, stock=first.stock, targets=("bilateral",)
+                )
                 for k in (30, 60)
             ]
             plan = plan_group(GroupRequest(("A", "B", "C"), (first, *others)))
@@ -335,16 +347,22 @@ class BagTest(TestCase):
             bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((variant, 1),), ())], store)
             by_role = {u.role: next(s.thing for s in store if s.thing.name == u.name) for u in bag.uses}
             for clearance in ACTIVITIES["load_the_barge"].clearances:
-                self.assertTrue(clears(clearance, by_role[clearance.outer], by_role[clearance.inner]), (variant, by_role))
+                self.assertTrue(
+                    clears(clearance, by_role[clearance.outer], by_role[clearance.inner]), (variant, by_role)
+                )
 
     def test_what_nothing_fills_is_named(self) -> None:
-        bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((Variant("bear_walk", (0, 0)), 1),), ())], stock_of(self.STORE))
+        bag = pack_bag(
+            [Visit("Ada", Child(70), CLINIC, ((Variant("bear_walk", (0, 0)), 1),), ())], stock_of(self.STORE)
+        )
         self.assertEqual(bag.missing, ("Ada: clear floor for Bear walk",))
 
 
 class ShapesTest(TestCase):
     def plan(self, format_id: str, minutes: int = 35, **more: object):  # type: ignore[no-untyped-def]
-        request = request_for(FIVE, everything(), minutes=minutes, targets=("grasp", "scissors"), format_id=format_id, **more)
+        request = request_for(
+            FIVE, everything(), minutes=minutes, targets=("grasp", "scissors"), format_id=format_id, **more
+        )
         return plan_session(replace(request, setting=Setting("home", "box")) if format_id == "alone" else request)
 
     def test_every_shape_can_be_planned(self) -> None:
@@ -402,7 +420,8 @@ class RelaxTest(TestCase):
                 given
                 for n in range(len(must) + 1)
                 for given in combinations(must, n)
-                if solve(found, {}, replace(limits, must=tuple(p for p in must if p not in given))).status != "infeasible"
+                if solve(found, {}, replace(limits, must=tuple(p for p in must if p not in given))).status
+                != "infeasible"
             ]
             self.assertEqual(answer is None, not possible, seed)
             if answer:

@@ -134,7 +134,9 @@ class CandidateTest(TestCase):
             )
 
 
-def all_different(choices: list[list[str]], fine: Callable[[tuple[str, ...]], bool], taken: tuple[str, ...] = ()) -> bool:
+def all_different(
+    choices: list[list[str]], fine: Callable[[tuple[str, ...]], bool], taken: tuple[str, ...] = ()
+) -> bool:
     """Whether every role can have a thing of its own, in company that is fine."""
     if not choices:
         return fine(taken)
@@ -160,7 +162,8 @@ class HouseAgainstPlainLoopTest(TestCase):
                         [
                             t.id
                             for s, t in fine
-                            if role.filled_by(t, asked_of(activity, variant.grade, role.id)) and s.count >= role.least(count)
+                            if role.filled_by(t, asked_of(activity, variant.grade, role.id))
+                            and s.count >= role.least(count)
                         ]
                         for role in activity.roles
                         if brought(activity, variant, role)
@@ -183,7 +186,11 @@ class HouseAgainstPlainLoopTest(TestCase):
 
 def brought(activity: Activity, variant: Variant, role: Role) -> bool:
     """Whether a role is wanted at a grade: named by no step at all, or by a chosen one."""
-    steps = [(at == chosen, s) for a, chosen in zip(activity.axes, variant.grade, strict=True) for at, s in enumerate(a.steps)]
+    steps = [
+        (at == chosen, s)
+        for a, chosen in zip(activity.axes, variant.grade, strict=True)
+        for at, s in enumerate(a.steps)
+    ]
     naming = [chosen for chosen, s in steps if role.id in s.uses]
     return any(naming) or not naming
 
@@ -227,7 +234,9 @@ class BlockTest(TestCase):
         self.assertTrue({b.part for b in plan.blocks} >= {"main"})
 
     def test_supervision_from_another_room_leaves_scissors_out_with_the_reason(self) -> None:
-        request = replace(request_for(FIVE, everything(), targets=("scissors", "grasp")), setting=Setting("home", "room"))
+        request = replace(
+            request_for(FIVE, everything(), targets=("scissors", "grasp")), setting=Setting("home", "room")
+        )
         plan = plan_session(request)
         why = {item.activity_id: item for item in plan.left_out}
         self.assertEqual(why["cut_the_lane"].kind, "barred")

@@ -70,7 +70,9 @@ class CupboardTest(TestCase):
 
     def test_a_size_no_such_thing_has_is_refused(self) -> None:
         status, problem = self.api(
-            "put", f"/cupboard-items/{self.item('counter').pk}", {"count": 1, "measured": {"size_mm": 300}, "version": 1}
+            "put",
+            f"/cupboard-items/{self.item('counter').pk}",
+            {"count": 1, "measured": {"size_mm": 300}, "version": 1},
         )
         self.assertEqual((status, problem["fields"][0]["field"]), (422, "size_mm"))
 
@@ -78,7 +80,9 @@ class CupboardTest(TestCase):
         new = {"thing_id": "counter", "count": 5}
         self.assertEqual(self.api("post", f"/homes/{self.home.pk}/cupboard?child_id=987654", new)[0], 404)
         item = self.item("counter")
-        self.assertEqual(self.api("put", f"/cupboard-items/{item.pk}?child_id=987654", {"count": 1, "version": 1})[0], 404)
+        self.assertEqual(
+            self.api("put", f"/cupboard-items/{item.pk}?child_id=987654", {"count": 1, "version": 1})[0], 404
+        )
         item.refresh_from_db()
         self.assertEqual((item.count, item.version), (20, 1))
 
@@ -128,7 +132,8 @@ class LettersTest(TestCase):
         self.assertEqual([letter["letter"] for letter in out["letters"]], ["L", "O"])
         self.assertEqual([s["number"] for letter in out["letters"] for s in letter["strokes"]], [1, 2, 3, 4])
         self.assertEqual(
-            out["cut"], [{"piece": p, "count": n} for p, n in (("long straight", 1), ("short straight", 1), ("large arc", 2))]
+            out["cut"],
+            [{"piece": p, "count": n} for p, n in (("long straight", 1), ("short straight", 1), ("large arc", 2))],
         )
         _, short = self.api("post", "/letters", {"text": "OOO"})
         self.assertEqual(
@@ -163,7 +168,9 @@ class MeasuringTest(TestCase):
         self.assertEqual((status, out["field"], out["words"]), (200, "force_newton", "9.8 N"))
 
     def test_a_pile_of_paper_becomes_a_sheet_weight(self) -> None:
-        _, out = self.api("post", "/measuring", {"way": "pile", "pile_grams": 499, "sheets": 100, "side_mm": [297, 210]})
+        _, out = self.api(
+            "post", "/measuring", {"way": "pile", "pile_grams": 499, "sheets": 100, "side_mm": [297, 210]}
+        )
         self.assertEqual(out["words"], "80 g/m²")
 
     def test_coins_and_known_widths(self) -> None:

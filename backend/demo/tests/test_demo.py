@@ -23,9 +23,8 @@ class DemoDeclarationTest(TestCase):
         themes = {t for f in ACTIVITIES.values() for t in f.themes}
         homes = {h.name for h in demo.HOMES}
         for home in demo.HOMES:
-            lines = [line.split(":") for line in home.stock.split()]
-            self.assertEqual([m for m, _ in lines if m not in THINGS], [], home.name)
-            self.assertTrue(all(int(n) > 0 for _, n in lines))
+            self.assertEqual([thing_id for thing_id in home.stock if thing_id not in THINGS], [], home.name)
+            self.assertTrue(all(count > 0 for count in home.stock.values()))
         for child in demo.CHILDREN:
             self.assertIn(child.home, homes)
             self.assertLessEqual(set(child.targets), set(TARGETS))
@@ -35,7 +34,9 @@ class DemoDeclarationTest(TestCase):
             self.assertLessEqual(set(child.precautions), set(PRECAUTIONS))
 
     def test_it_is_worth_looking_at(self) -> None:
-        """At least six children in four homes; a left-hander, one who mouths, a latex allergy, siblings, a setback, a stall."""
+        """At least six children in four homes; a left-hander, one who mouths, a latex allergy, siblings, a setback, a
+        stall.
+        """
         self.assertGreaterEqual(len(demo.CHILDREN), 6)
         self.assertGreaterEqual(sum(h.kind == "home" for h in demo.HOMES), 4)
         self.assertTrue(any(c.hand == "left" for c in demo.CHILDREN))
@@ -79,6 +80,9 @@ class LoadDemoTest(TestCase):
         self.assertEqual(Child.objects.count(), 0)
 
     def test_a_load_that_fails_leaves_nothing(self) -> None:
-        with patch("demo.management.commands.load_demo.play", side_effect=RuntimeError), self.assertRaises(RuntimeError):
+        with (
+            patch("demo.management.commands.load_demo.play", side_effect=RuntimeError),
+            self.assertRaises(RuntimeError),
+        ):
             self.load()
         self.assertFalse(Clinic.objects.exists())

@@ -64,7 +64,7 @@ def groups_back(apps: Apps, editor: BaseDatabaseSchemaEditor) -> None:
                  ]}
                 for b in group.blocks
             ],
-        }  # fmt: skip
+        }
         group.save(update_fields=["answer"])
 
 

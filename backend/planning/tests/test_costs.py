@@ -5,7 +5,17 @@ from datetime import timedelta
 from django.test import TestCase
 
 from progress.actions import finish_run
-from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child, tap_all
+from testing.builders import (
+    STOCK,
+    TODAY,
+    Api,
+    make_child,
+    make_home,
+    make_member,
+    plan_for_child,
+    run_for_child,
+    tap_all,
+)
 
 
 class QueryCountTest(TestCase):

@@ -50,7 +50,9 @@ class PlanTest(TestCase):
         status, aims = self.api("get", f"/children/{self.child.pk}/aims")
         self.assertEqual(status, 200)
         held = [a["target"] for a in aims if "short" in a["words"]]
-        self.assertEqual([a["target"] for a in aims], [*held, *(t for t in ("scissors", "strength") if t not in held)][:2])
+        self.assertEqual(
+            [a["target"] for a in aims], [*held, *(t for t in ("scissors", "strength") if t not in held)][:2]
+        )
         self.assertEqual(Api(make_member())("get", f"/children/{self.child.pk}/aims")[0], 404)
 
     def test_no_safe_plan_says_because_and_the_shortest_fix(self) -> None:

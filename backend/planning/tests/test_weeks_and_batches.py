@@ -176,7 +176,9 @@ class PlanQuestionsTest(TestCase):
         }
         status, plan = self.api("post", f"/children/{self.child.pk}/plans", wish)
         self.assertEqual((status, plan["format_id"], plan["part_names"]["main"]), (200, "alone", "Alone"))
-        self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "supervision": "arms_reach"})[0], 422)
+        self.assertEqual(
+            self.api("post", f"/children/{self.child.pk}/plans", {**wish, "supervision": "arms_reach"})[0], 422
+        )
         self.assertEqual(self.api("post", f"/children/{self.child.pk}/plans", {**wish, "format_id": "spiral"})[0], 422)
 
 

@@ -81,13 +81,17 @@ class CaseloadTest(TestCase):
         for strand in out["strands"]:
             days = {s["on"] for s in strand["sets"]}
             self.assertEqual({h["on"] for h in strand["help"]}, days)
-            self.assertEqual(sum(h["tries"].get("alone", 0) for h in strand["help"]), sum(s["tries"] for s in strand["sets"]))
+            self.assertEqual(
+                sum(h["tries"].get("alone", 0) for h in strand["help"]), sum(s["tries"] for s in strand["sets"])
+            )
             notes = [m for m in strand["marked"] if m["kind"] == "note"]
             self.assertEqual(len(notes), int(run.on.isoformat() in days))
             changed, last = 0, {}
             for day in sorted(days):
                 for activity in {s["activity_id"] for s in strand["sets"] if s["on"] == day}:
-                    rung = max(s["difficulty"] for s in strand["sets"] if (s["on"], s["activity_id"]) == (day, activity))
+                    rung = max(
+                        s["difficulty"] for s in strand["sets"] if (s["on"], s["activity_id"]) == (day, activity)
+                    )
                     changed += abs(rung - last.get(activity, rung)) >= 0.25
                     last[activity] = rung
             self.assertEqual(len([m for m in strand["marked"] if m["kind"] != "note"]), changed)
@@ -106,7 +110,9 @@ class AnswerTest(TestCase):
     def test_a_step_is_changed_to_another_with_a_word_why(self) -> None:
         other = "fade" if self.decision.kind != "fade" else "hold"
         status, out = self.api("post", self.path, {"answer": "changed", "kind": other, "why": "leans on me"})
-        self.assertEqual((status, out["answer"], out["answer_kind"], out["answer_why"]), (200, "changed", other, "leans on me"))
+        self.assertEqual(
+            (status, out["answer"], out["answer_kind"], out["answer_why"]), (200, "changed", other, "leans on me")
+        )
         self.decision.refresh_from_db()
         self.assertEqual(self.decision.settled_kind, other)
 

@@ -81,9 +81,13 @@ class GoalTest(TestCase):
 
     def test_what_can_not_be_is_refused_at_its_field(self) -> None:
         for field, change in (
-            ("words", {"words": " "}), ("levels", {"levels": LEVELS[:4]}), ("levels", {"levels": [*LEVELS[:4], ""]}),
-            ("levels", {"levels": ["a"] * 5}), ("weight", {"weight": 0}), ("baseline", {"baseline": 3}),
-        ):  # fmt: skip
+            ("words", {"words": " "}),
+            ("levels", {"levels": LEVELS[:4]}),
+            ("levels", {"levels": [*LEVELS[:4], ""]}),
+            ("levels", {"levels": ["a"] * 5}),
+            ("weight", {"weight": 0}),
+            ("baseline", {"baseline": 3}),
+        ):
             status, problem = self.write(**change)
             self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
         _, out = self.write()
@@ -96,4 +100,6 @@ class GoalTest(TestCase):
         _, out = self.write()
         goal = out["goals"][0]["id"]
         self.assertEqual(Api(make_member())("post", f"/goals/{goal}/scores", {"score": 0})[0], 404)
-        self.assertEqual(Api(make_member("assistant", self.lead.clinic))("post", f"/goals/{goal}/scores", {"score": 0})[0], 403)
+        self.assertEqual(
+            Api(make_member("assistant", self.lead.clinic))("post", f"/goals/{goal}/scores", {"score": 0})[0], 403
+        )

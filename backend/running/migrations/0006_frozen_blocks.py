@@ -9,7 +9,7 @@ from django.db.backends.base.schema import BaseDatabaseSchemaEditor
 SAME = (
     "part", "name", "strand", "rung", "grade_words", "minutes", "sets", "count", "unit", "expected", "tiring", "setup_minutes",
     "well_spent", "beat", "setup", "posture", "tidy", "locked", "why",
-)  # fmt: skip
+)
 NUMBERS = ("rung", "minutes", "sets", "count", "expected", "setup_minutes", "well_spent")
 USUAL = {**dict.fromkeys(NUMBERS, 0), "tiring": False, "locked": False, "why": [], "grade_words": []}  # where an old run has none
 BESIDE = {"says": [], "grades": [], "if_mouthed": [], "rest": None, "measures": [], "hand": "", "record": None}
@@ -23,7 +23,7 @@ def frozen(flat: dict[str, Any]) -> dict[str, Any]:
         {**{k: q[k] for k in ("role", "words", "thing_id", "name", "wanted", "have", "rounds", "single_use")},
          "stock_id": q["thing_id"], "pieces": 1}
         for q in flat["quantities"]
-    ]  # fmt: skip
+    ]
     verdict = flat["verdict"]
     block["verdict"] = {"status": verdict["status"], "hits": [{**h, "wants": None} for h in verdict["hits"]]}
     block["cues"] = [{"support": c["support"], "words": c["words"]} for c in flat["cues"]]

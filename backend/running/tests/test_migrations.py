@@ -68,16 +68,38 @@ class StoredShapesTest(TransactionTestCase):
         apps.get_model("cupboard", "StockItem").objects.create(home=home, material="cork", count=3)
         made = {"made_by": member}
         plan = apps.get_model("planning", "Plan").objects.create(
-            child=child, home=home, **made, place="home", supervision="arms_reach", minutes=30, targets=["grasp"], status="given",
-            child_version=1, stock_stamp="x",
-        )  # fmt: skip
+            child=child,
+            home=home,
+            **made,
+            place="home",
+            supervision="arms_reach",
+            minutes=30,
+            targets=["grasp"],
+            status="given",
+            child_version=1,
+            stock_stamp="x",
+        )
         apps.get_model("planning", "PlanBlock").objects.create(
-            plan=plan, position=0, part="main", family="peg_fence", grade=[0, 0, 0], minutes=4, strand="pinch", expected=0.8
+            plan=plan,
+            position=0,
+            part="main",
+            family="peg_fence",
+            grade=[0, 0, 0],
+            minutes=4,
+            strand="pinch",
+            expected=0.8,
         )
         apps.get_model("planning", "HomeWeek").objects.create(
-            child=child, **made, starts_on=date(2026, 3, 2), supervision="arms_reach", targets=["grasp"], free=[10] * 7, a_day=1,
-            status="optimal", days=STORED["week_days"],
-        )  # fmt: skip
+            child=child,
+            **made,
+            starts_on=date(2026, 3, 2),
+            supervision="arms_reach",
+            targets=["grasp"],
+            free=[10] * 7,
+            a_day=1,
+            status="optimal",
+            days=STORED["week_days"],
+        )
         apps.get_model("planning", "GroupSession").objects.create(home=home, **made, minutes=30, answer=answer)
         apps.get_model("running", "Run").objects.create(
             plan=plan, child=child, by=member, on=date(2026, 3, 2), blocks=[STORED["run_block"]]
@@ -104,7 +126,8 @@ class StoredShapesTest(TransactionTestCase):
         group = apps.get_model("planning", "GroupSession").objects.get()
         planned = group_from_json(group.blocks[0], group.child_ids)
         self.assertEqual(
-            [list(v.grade) for v in planned.variants], [c["grade"] for c in STORED["group_answer"]["blocks"][0]["children"]]
+            [list(v.grade) for v in planned.variants],
+            [c["grade"] for c in STORED["group_answer"]["blocks"][0]["children"]],
         )
         self.assertEqual(apps.get_model("caseload", "StrandEstimate").objects.get().state["activities"], ["peg_fence"])
         self.assertEqual(apps.get_model("cupboard", "StockItem").objects.get().thing_id, "cork")

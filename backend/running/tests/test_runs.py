@@ -72,7 +72,9 @@ class TapsTest(TestCase):
         before = self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"]
         plan = self.api("get", f"/plans/{self.run_.plan_id}")[1]
         row = [{k: b[k] for k in ("part", "activity_id", "grade", "minutes", "locked")} for b in plan["blocks"][:1]]
-        self.assertEqual(self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})[0], 200)
+        self.assertEqual(
+            self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})[0], 200
+        )
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"], before)
 
 
@@ -129,7 +131,9 @@ class FinishTest(TestCase):
         bench = workbench(child, child.home, Wish(30, ("grasp", "bilateral"), "home"), TODAY)
         for activity, (strand, rung) in asked.items():
             offers = [difficulty(o.variant)[strand] for o in bench.cupboard.offers([ACTIVITIES[activity]])]
-            fitting = [r for r in offers if 0.7 <= chance(bench.request.estimates[strand], r, activity_id=activity) <= 0.85]
+            fitting = [
+                r for r in offers if 0.7 <= chance(bench.request.estimates[strand], r, activity_id=activity) <= 0.85
+            ]
             if fitting and max(offers) > rung + 0.3:
                 self.assertGreater(max(fitting), rung, activity)
 
@@ -170,19 +174,25 @@ class TodayTest(TestCase):
         self.api = Api(self.lead)
         self.run_ = run_for_child(self.lead, self.child)
         self.at = next(
-            i for i, b in enumerate(shown_blocks(self.run_)) if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1
+            i
+            for i, b in enumerate(shown_blocks(self.run_))
+            if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1
         )
 
     def told(self, outcomes: str) -> list[dict]:
         keep_events(self.lead, self.run_, tries(self.run_, self.at, outcomes))
         return [
-            a for a in self.api("get", f"/runs/{self.run_.pk}/today")[1] if a["block"] == shown_blocks(self.run_)[self.at]["id"]
+            a
+            for a in self.api("get", f"/runs/{self.run_.pk}/today")[1]
+            if a["block"] == shown_blocks(self.run_)[self.at]["id"]
         ]
 
     def test_a_lost_set_says_one_step_easier(self) -> None:
         (found,) = self.told("00000100")
         grades = shown_blocks(self.run_)[self.at]["grades"]
-        self.assertEqual((found["kind"], found["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"]))
+        self.assertEqual(
+            (found["kind"], found["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"])
+        )
 
     def test_a_full_set_says_one_step_harder(self) -> None:
         (found,) = self.told("11111111" * 2)
@@ -209,14 +219,32 @@ class MouthingTest(TestCase):
     def test_each_block_knows_what_is_barred_once_something_was_mouthed(self) -> None:
         lead = make_member()
         child = make_child(lead, make_home(lead, {"counter": 30, "wide_bowl": 2, "table_tray": 1}))
-        plan = Plan.objects.create(child=child, home=child.home, made_by=lead, place="home", supervision="arms_reach", minutes=20,
-                                   targets=["in_hand"], status="given", child_version=1, stock_stamp="x")  # fmt: skip
+        plan = Plan.objects.create(
+            child=child,
+            home=child.home,
+            made_by=lead,
+            place="home",
+            supervision="arms_reach",
+            minutes=20,
+            targets=["in_hand"],
+            status="given",
+            child_version=1,
+            stock_stamp="x",
+        )
         plan.blocks.create(
-            position=0, part="main", activity_id="squirrel_store", grade=[0, 0, 0], minutes=4, strand="to_palm", expected=0.8
+            position=0,
+            part="main",
+            activity_id="squirrel_store",
+            grade=[0, 0, 0],
+            minutes=4,
+            strand="to_palm",
+            expected=0.8,
         )
         run = start_run(lead, plan, uuid4(), TODAY)
         small = {
-            block["id"]: [q["thing_id"] for q in block["quantities"] if fits_small_parts_cylinder(THINGS[q["thing_id"]].shape)]
+            block["id"]: [
+                q["thing_id"] for q in block["quantities"] if fits_small_parts_cylinder(THINGS[q["thing_id"]].shape)
+            ]
             for block in shown_blocks(run)
         }
         self.assertTrue(any(small.values()))
@@ -258,7 +286,10 @@ class TogetherTest(TestCase):
         status, runs = self.start()
         self.assertEqual((status, [r["child_name"] for r in runs]), (200, ["Wyn", "Isa"]))
         planned = [(b["activity_id"], [c["grade"] for c in b["children"]]) for b in self.group["blocks"]]
-        ran = [(b["activity_id"], [b["grade"], o["grade"]]) for b, o in zip(runs[0]["blocks"], runs[1]["blocks"], strict=True)]
+        ran = [
+            (b["activity_id"], [b["grade"], o["grade"]])
+            for b, o in zip(runs[0]["blocks"], runs[1]["blocks"], strict=True)
+        ]
         self.assertEqual(ran, planned)
         self.assertEqual({r["group_id"] for r in runs}, {self.group["id"]})
         told = AuditEntry.objects.filter(action="run.start", child__isnull=False).values_list("child", flat=True)
@@ -269,7 +300,9 @@ class TogetherTest(TestCase):
         self.assertEqual(Run.objects.count(), 2)
 
     def test_what_is_barred_for_one_is_off_the_table_for_all(self) -> None:
-        small = {q["thing_id"] for b in self.start()[1][0]["blocks"] for q in b["quantities"] if fits_small(q["thing_id"])}
+        small = {
+            q["thing_id"] for b in self.start()[1][0]["blocks"] for q in b["quantities"] if fits_small(q["thing_id"])
+        }
         if not small:
             self.skipTest("this plan uses no small part")
         Child.objects.filter(pk=self.children[1].pk).update(mouthing="often")
@@ -378,7 +411,9 @@ class QueriesTest(TestCase):
         for minutes in (12, 45):
             plan = make_plan(lead, child, child.home, Wish(minutes, ("grasp", "bilateral"), "home"), TODAY)
             plan = (
-                Plan.objects.select_related("child__home", "home").prefetch_related("blocks", "child__estimates").get(pk=plan.pk)
+                Plan.objects.select_related("child__home", "home")
+                .prefetch_related("blocks", "child__estimates")
+                .get(pk=plan.pk)
             )
             with CaptureQueriesContext(connection) as caught:
                 start_run(lead, plan, uuid4(), TODAY)

@@ -81,11 +81,29 @@ class PrepSheetTest(TestCase):
     def test_an_override_is_on_the_sheet_with_its_reason(self) -> None:
         home = make_home(self.lead, {**STOCK, "balloon": 4})
         child = make_child(self.lead, home, first_name="Fen")
-        self.api("post", f"/children/{child.pk}/overrides", {"rule": "balloon", "reason": "Held by the mother, foil only"})
-        plan = Plan.objects.create(child=child, home=home, made_by=self.lead, place="home", supervision="arms_reach", minutes=20,
-                                   targets=["bilateral"], status="given", child_version=1, stock_stamp="x")  # fmt: skip
+        self.api(
+            "post", f"/children/{child.pk}/overrides", {"rule": "balloon", "reason": "Held by the mother, foil only"}
+        )
+        plan = Plan.objects.create(
+            child=child,
+            home=home,
+            made_by=self.lead,
+            place="home",
+            supervision="arms_reach",
+            minutes=20,
+            targets=["bilateral"],
+            status="given",
+            child_version=1,
+            stock_stamp="x",
+        )
         plan.blocks.create(
-            position=0, part="main", activity_id="keep_it_up", grade=[1, 0], minutes=4, strand="toss_catch", expected=0.8
+            position=0,
+            part="main",
+            activity_id="keep_it_up",
+            grade=[1, 0],
+            minutes=4,
+            strand="toss_catch",
+            expected=0.8,
         )
         text = self.get(f"/plans/{plan.pk}/sheet").content.decode()
         self.assertIn("allowed by a therapist, because: Held by the mother, foil only", text)
@@ -103,7 +121,12 @@ class WeekSheetTest(TestCase):
         child = make_child(lead)
         api = Api(lead)
         monday = TODAY + timedelta(days=(7 - TODAY.weekday()) % 7)
-        ask = {"minutes_by_day": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": monday}
+        ask = {
+            "minutes_by_day": [15, 0, 20, 15, 0, 25, 25],
+            "a_day": 1,
+            "targets": ["grasp", "bilateral"],
+            "starts_on": monday,
+        }
         _, week = api("post", f"/children/{child.pk}/weeks", ask)
         text = api.client.get(f"/api/weeks/{week['id']}/sheet").content.decode()
         for words in ("Three steps", "Set out", "just right", "How did it go?", "Monday", "no practice"):

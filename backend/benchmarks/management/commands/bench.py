@@ -13,7 +13,9 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: CommandParser) -> None:
         """Which measurements; none: all."""
-        parser.add_argument("only", nargs="*", help="library, plans, together, estimates, script, pages, taps, year or growth")
+        parser.add_argument(
+            "only", nargs="*", help="library, plans, together, estimates, script, pages, taps, year or growth"
+        )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
         """Measure, and print a line for each."""
@@ -23,11 +25,16 @@ class Command(BaseCommand):
 
         setup_test_environment(debug=False)
         every = {
-            "library": [planning.expansion], "plans": [planning.against_straightforward],
+            "library": [planning.expansion],
+            "plans": [planning.against_straightforward],
             "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
-            "estimates": [estimates.report], "script": [script.first_page],
-            "pages": [pages.pages], "taps": [pages.taps], "year": [pages.year], "growth": [pages.growth],
-        }  # fmt: skip
+            "estimates": [estimates.report],
+            "script": [script.first_page],
+            "pages": [pages.pages],
+            "taps": [pages.taps],
+            "year": [pages.year],
+            "growth": [pages.growth],
+        }
         unknown = [name for name in only if name not in every]
         if unknown:
             raise CommandError(f"No measurement called {', '.join(unknown)}. Use {', '.join(every)}.")

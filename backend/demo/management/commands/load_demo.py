@@ -60,8 +60,7 @@ class Command(BaseCommand):
         homes = {}
         for demo in HOMES:
             home = Home.objects.create(clinic=lead.clinic, name=demo.name, kind=demo.kind, supervision=demo.supervision)
-            for line in demo.stock.split():
-                thing, count = line.split(":")
-                add_item(lead, home, thing, int(count), {})
+            for thing_id, count in demo.stock.items():
+                add_item(lead, home, thing_id, count, {})
             homes[demo.name] = home
         return homes

@@ -21,7 +21,9 @@ class Command(BaseCommand):
         total = 0
         for child in Child.objects.filter(runs__ended_at__isnull=False).distinct().order_by("pk"):
             with transaction.atomic():
-                runs = Run.objects.filter(child=child, ended_at__isnull=False).select_related("child").order_by("on", "pk")
+                runs = (
+                    Run.objects.filter(child=child, ended_at__isnull=False).select_related("child").order_by("on", "pk")
+                )
                 for run in runs:
                     fold_run(run)
                 replay(child)
