@@ -11,6 +11,7 @@ from core.planner import SessionRequest, plan_session
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import solve
 from core.planner.session import limits_of
+from core.planner.solver import Effort
 from testing.core_builders import made_up_request
 
 CHILDREN = tuple(range(200, 214))
@@ -37,13 +38,9 @@ def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
         limits = limits_of(kept, request)
         quick = solve(kept, {}, limits)
         ours.append(perf_counter() - start)
-        with (
-            patch("core.planner.model.SECONDS_ALLOWED", 20.0),
-            patch("core.planner.model.WORK_ALLOWED", 100.0),
-            _default_parameters(),
-        ):
+        with _default_parameters():
             start = perf_counter()
-            slow = solve(every, {}, limits_of(every, request))
+            slow = solve(every, {}, limits_of(every, request), Effort(100.0, seconds=20.0))
             plain.append(perf_counter() - start)
         worse += abs(quick.well_spent - slow.well_spent) > 1e-6 and slow.status == quick.status == "optimal"
     say(

@@ -4,9 +4,10 @@ loads.
 
 from core.errors import NotThere
 from core.library.activity import Activity, Clearance, Cue
-from core.library.checks import LibraryError, check
+from core.library.checks import check
 from core.library.files import load_activities, load_recipes, load_things
 from core.library.recipe import Recipe
+from core.library.source import LibraryError
 
 THINGS = load_things()
 ACTIVITIES = load_activities()

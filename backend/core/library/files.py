@@ -9,8 +9,10 @@ from typing import Any
 import yaml
 
 from core.library.activity import Activity
-from core.library.checks import ActivitySource, LibraryError, RecipeSource, ThingSource, read
+from core.library.activity_source import ActivitySource
 from core.library.recipe import Recipe
+from core.library.source import LibraryError, read
+from core.library.thing_source import RecipeSource, ThingSource
 from core.materials import Thing
 
 THING_GROUPS = (

@@ -17,10 +17,11 @@ from core.materials import Stock
 from core.offers import Offer, Variant
 from core.planner.blocks import block_from, candidate_of
 from core.planner.candidates import QUALITY, Candidate, all_candidates
-from core.planner.model import SET_OUT, STEP, run, whole_minutes
+from core.planner.model import SET_OUT, STEP, whole_minutes
 from core.planner.objective import STRAND_STEPS
 from core.planner.request import Block, PlannedBlock, PlanStatus, Refusal, SessionRequest
 from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, check_request
+from core.planner.solver import GROUP_EFFORT, run
 from core.safety import assess
 
 MOST_CHILDREN = 6
@@ -28,7 +29,6 @@ PARTS: tuple[Part, ...] = ("opener", "main", "tidy")
 MOST_MAIN = 4
 STANDING = frozenset({"wall", "floor", "water", "tube", "edge"})  # forms several children use at once
 IN_REACH = frozenset({"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy"})
-WORK_ALLOWED = 0.3  # the solver's own count of work, about seconds
 TENTHS = 10
 
 
@@ -243,7 +243,7 @@ def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tu
     model.add(tiring <= round(minutes * min(s.tiring_share for s in sessions)))
     model.add(2 * sum(x for t, x in zip(found, take, strict=True) if t.activity.tiring) <= sum(take) + 1)
     model.maximize(_worth(model, found, spend, sessions))
-    solver, status = run(model, WORK_ALLOWED)
+    solver, status = run(model, GROUP_EFFORT)
     if status == "infeasible":
         return status, [], 0.0, 0.0
     chosen = [

@@ -6,8 +6,9 @@ from math import ceil
 from typing import Any
 
 from core.planner.candidates import Candidate
-from core.planner.model import STEP, Built, Limits, build, run
+from core.planner.model import STEP, Built, Limits, build
 from core.planner.request import LONGEST_SESSION
+from core.planner.solver import run
 
 # Limits of the same number are given up in this order, cheapest first; the number of them weighs more.
 PARTS_ORDER = ("part:warm-up", "part:daily", "part:tidy", "part:opener", "main", "target")

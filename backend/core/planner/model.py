@@ -18,20 +18,12 @@ from core.child import PARTS
 from core.planner.candidates import QUALITY, Candidate
 from core.planner.objective import STRAND_STEPS
 from core.planner.request import PlanStatus
+from core.planner.solver import SESSION_EFFORT, Effort, Model, run
 from core.skills import STRANDS
 
 STEP = 2  # solver steps in a minute
 SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
 MOST_MAIN = 4
-WORK_ALLOWED = 0.4  # the solver's own count of work, about seconds: the same plan on a fast and on a slow machine
-SECONDS_ALLOWED = 10.0  # s: a fuse, never reached in practice
-PATIENCE = (
-    1,
-    5,
-    25,
-)  # times the work allowed, where the search ended before it found anything: not found is not impossible
-
-Model = Any  # ortools ships no types that a strict reader accepts
 Listed = list[Candidate]
 
 
@@ -87,14 +79,17 @@ def always(_: str) -> bool:
     return True
 
 
-def solve(candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits) -> Choice:
+def solve(
+    candidates: Iterable[Candidate], fixed: Mapping[int, int], limits: Limits, effort: Effort = SESSION_EFFORT
+) -> Choice:
     """Return the best choice of candidates.
 
-    fixed -- place in candidates to minutes, for blocks that are locked
+    fixed  -- place in candidates to minutes, for blocks that are locked
+    effort -- how hard to look
     """
     built = build(candidates, fixed, limits)
     built.model.maximize(built.worth)
-    solver, status = run(built.model)
+    solver, status = run(built.model, effort)
     if status == "infeasible":
         return Choice("infeasible", (), 0.0, 0.0)
     scale = QUALITY * 10
@@ -137,35 +132,6 @@ def build(
 def _hang(constraint: Any, literal: Any) -> None:
     if literal is not True:
         constraint.only_enforce_if(literal)
-
-
-def run(model: Model, work: float | None = None) -> tuple[Any, PlanStatus]:
-    """Solve a model and return the solver and optimal, feasible or impossible. The same on every machine.
-
-    work -- the solver's own count of work allowed, about seconds; WORK_ALLOWED where none is given
-    """
-    from ortools.sat.python import cp_model
-
-    solver = cp_model.CpSolver()
-    solver.parameters.num_workers = 1
-    solver.parameters.random_seed = 1
-    solver.parameters.linearization_level = 2  # bounds from the linear relaxation: ten times faster here
-    solver.parameters.add_lp_constraints_lazily = False
-    solver.parameters.cp_model_probing_level = 0
-    solver.parameters.cut_level = 0  # the relaxation is tight without cuts; looking for them doubled the time
-    solver.parameters.max_cut_rounds_at_level_zero = 0
-    solver.parameters.max_presolve_iterations = 1
-    solver.parameters.cp_model_use_sat_presolve = False  # took longer than it saved
-    status = cp_model.UNKNOWN
-    for patience in PATIENCE:
-        solver.parameters.max_deterministic_time = patience * (WORK_ALLOWED if work is None else work)
-        solver.parameters.max_time_in_seconds = patience * SECONDS_ALLOWED
-        status = solver.solve(model)
-        if status != cp_model.UNKNOWN:
-            break
-    if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
-        return solver, "infeasible"
-    return solver, "optimal" if status == cp_model.OPTIMAL else "feasible"
 
 
 def _minutes(model: Model, i: int, candidate: Candidate, take: Any, fixed: Mapping[int, int], hold: Hold) -> Any:

@@ -12,6 +12,7 @@ from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.model import Choice, Limits, solve
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Refusal, SessionPlan, SessionRequest
+from core.planner.solver import SESSION_EFFORT, Effort
 from core.skills import STRANDS, TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
@@ -26,7 +27,7 @@ class RequestError(ValueError):
         self.field = field
 
 
-def plan_session(request: SessionRequest) -> SessionPlan:
+def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> SessionPlan:
     """Return the best session for a request: blocks in order, each with why, and what was left out.
 
     The same request always gives the same plan. A request nothing can satisfy gives status
@@ -42,7 +43,7 @@ def plan_session(request: SessionRequest) -> SessionPlan:
     fixed = {i: b.minutes for i, b in enumerate(request.locked)}
     if not any(c.part in ("main", "stretch") for c in found):
         return _nothing_to_train(request)
-    choice, dropped = _roomiest(found, fixed, request)
+    choice, dropped = _roomiest(found, fixed, request, effort)
     if choice.status == "infeasible":
         return _no_room(found, fixed, request)
     plan = _plan(choice, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=found)
@@ -116,10 +117,12 @@ def _nothing_to_train(request: SessionRequest) -> SessionPlan:
     return SessionPlan("infeasible", left_out=out, reason=reason, fix=fix)
 
 
-def _roomiest(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> tuple[Choice, tuple[str, ...]]:
+def _roomiest(
+    found: list[Candidate], fixed: dict[int, int], request: SessionRequest, effort: Effort
+) -> tuple[Choice, tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
     limits = limits_of(found, request)
-    choice = solve(found, fixed, limits)
+    choice = solve(found, fixed, limits, effort)
     if choice.status != "infeasible":
         return choice, ()
     less = smallest(found, fixed, limits, PARTS_ORDER)
@@ -131,7 +134,7 @@ def _roomiest(found: list[Candidate], fixed: dict[int, int], request: SessionReq
         least_main=1 if "main" in less.given_up else limits.least_main,
         targets=tuple(t for t in limits.targets if f"target:{t}" not in less.given_up),
     )
-    return solve(found, fixed, kept), tuple(_given_up_words(g) for g in less.given_up)
+    return solve(found, fixed, kept, effort), tuple(_given_up_words(g) for g in less.given_up)
 
 
 def _given_up_words(limit: str) -> str:

@@ -12,8 +12,8 @@ from core.child import Child, Setting
 from core.library import ACTIVITIES
 from core.materials import Role, Stock
 from core.offers import UsableCupboard, Variant, asked_of, checked_variant, clears, roles_of, set_count, tags_of
-from core.planner.model import run
 from core.planner.request import PlanStatus
+from core.planner.solver import run
 from core.safety import assess_together
 
 LINE = 1000  # one more thing to carry weighs more than any number of pieces of it

@@ -15,9 +15,10 @@ from core.child import Zone
 from core.offers import Quantity
 from core.planner.blocks import block_from
 from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out
-from core.planner.model import STEP, run, whole_minutes
+from core.planner.model import STEP, whole_minutes
 from core.planner.request import Block, LeftOut, PlanStatus, SessionRequest
 from core.planner.session import RequestError, check_request
+from core.planner.solver import WEEK_EFFORT, run
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 LEAST_DAY, MOST_DAY = 5, 20  # minutes of one activity at home; common practice
@@ -26,7 +27,6 @@ MOST_TIMES = 3  # days one activity comes up in a week; project definition
 FULL_A_DAY = 8  # minutes of one strand on one day that count in full; project definition
 NOT_RESTED = 0.6  # what a further minute counts, or a minute of a strand practised the day before; project definition
 HOME_BAND = Zone(0.75, 0.95)  # a parent's quarter of an hour: mostly success; from memory
-WORK_ALLOWED = 0.35  # the solver's own count of work, about seconds
 TENTHS = 10
 
 
@@ -188,7 +188,7 @@ def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[PlanStatus
     worth = _worth(model, found, take, spend)
     model.add(sum(take[i][d] for i in range(len(found)) for d in days) >= 1)
     model.maximize(worth)
-    solver, status = run(model, WORK_ALLOWED)
+    solver, status = run(model, WEEK_EFFORT)
     if status == "infeasible":
         return status, [], 0.0, 0.0
     rows = [[(c, solver.value(spend[i][d])) for i, c in enumerate(found) if solver.value(take[i][d])] for d in days]

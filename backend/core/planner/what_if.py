@@ -8,9 +8,10 @@ from core.library import ACTIVITIES
 from core.offers import difficulty
 from core.planner.candidates import QUALITY, all_candidates, left_out, undominated
 from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.model import Built, build, run
+from core.planner.model import Built, build
 from core.planner.request import PlannedBlock, SessionRequest
 from core.planner.session import limit_words, limits_of
+from core.planner.solver import run
 
 SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
 

@@ -1,5 +1,6 @@
 """The skills map: targets, strands and their rungs, and the daily tasks families want."""
 
-from core.skills.strands import STRANDS, TARGETS, WANTED_TASKS, Strand
+from core.skills.strands import STRANDS, TARGETS, Strand
+from core.skills.wanted import WANTED_TASKS
 
 __all__ = ["STRANDS", "TARGETS", "WANTED_TASKS", "Strand"]

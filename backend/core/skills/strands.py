@@ -54,15 +54,6 @@ class Strand:
         return self.rungs[min(max(round(level), 1), self.top) - 1]
 
 
-@dataclass(frozen=True)
-class WantedTask:
-    """A daily task a family asks for, and the rung of each strand it leans on."""
-
-    id: str
-    name: str
-    demands: MappingProxyType[str, int]
-
-
 TARGETS = MappingProxyType(
     {
         t.id: t
@@ -356,28 +347,6 @@ _STRANDS = (
 )
 
 STRANDS = MappingProxyType({s.id: s for s in _STRANDS})
-
-
-def _task(id: str, name: str, **demands: int) -> WantedTask:
-    return WantedTask(id, name, MappingProxyType(demands))
-
-
-WANTED_TASKS = MappingProxyType(
-    {
-        t.id: t
-        for t in (
-            _task("buttons", "Do own buttons", fasteners=6, object_grasp=6, hold_and_act=4, pinch=2, simple_rotation=2),
-            _task("zip", "Do own zip", fasteners=8, object_grasp=5, pinch=3, hold_and_act=4),
-            _task("laces", "Tie own laces", laces=6, object_grasp=7, pinch=3, take_turns=4, hold_and_act=5),
-            _task("scissors", "Cut out what is asked at school", cutting=10, hold_and_act=5, object_grasp=7, hold=2),
-            _task("name", "Write own name", writing=6, tool_grasp=4, finger_isolation=4, shift=3, hold_and_act=3),
-            _task("cutlery", "Eat with knife and fork", cutlery=5, finger_isolation=3, hold_and_act=4, squeeze=3),
-            _task("lunchbox", "Open own lunch box and packets", together=4, pinch=3, simple_rotation=3, hold_and_act=3),
-            _task("coins", "Pay with coins", to_palm=4, from_palm=4, object_grasp=7),
-            _task("ball", "Play ball with others", toss_catch=3, midline=4, together=3),
-        )
-    }
-)
 
 
 def strands_of(target: str) -> tuple[Strand, ...]:

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from core import ability
 from core.ability import LOG_ODDS_PER_RUNG, Estimate, SetEvidence, chance, start, update
-from core.ability.estimate import DAY_SD, OFFSET_SD
+from core.ability.estimate import DAY_SD, GAIN_PER_WEEK, OFFSET_SD, odds_curve
 from core.ability.simulation import Child as MadeUp
 from core.child import Child
 from core.offers import Variant, difficulty
@@ -40,7 +40,7 @@ class ChanceTest(TestCase):
 
     def test_quadrature_agrees_with_plain_sampling(self) -> None:
         levels = np.random.default_rng(1).normal(4, 1.1, 400_000)
-        self.assertAlmostEqual(chance(Estimate(4, 1.1), 4.6), ability.odds_curve(levels - 4.6).mean(), delta=0.002)
+        self.assertAlmostEqual(chance(Estimate(4, 1.1), 4.6), odds_curve(levels - 4.6).mean(), delta=0.002)
 
     def test_help_lifts_by_its_rungs_and_hand_over_hand_by_none(self) -> None:
         sure = Estimate(4.0, 0.0)
@@ -174,7 +174,7 @@ class UpdateTest(TestCase):
         del old["gain"], old["carried"]
         old["cov"] = [row[:-1] for row in old["cov"][:-1]]
         read = ability.from_plain(old)
-        self.assertEqual((read.gain, len(read.cov)), (ability.GAIN_PER_WEEK, 3))
+        self.assertEqual((read.gain, len(read.cov)), (GAIN_PER_WEEK, 3))
         self.assertGreater(ability.on_day(read, DAY + timedelta(weeks=1)).mean, read.mean)
 
     def test_more_successes_than_tries_is_refused(self) -> None:

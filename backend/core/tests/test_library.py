@@ -8,7 +8,8 @@ import yaml
 
 from core.child import Child
 from core.library import ACTIVITIES, THINGS, LibraryError, check
-from core.library.checks import RecipeSource, read
+from core.library.source import read
+from core.library.thing_source import RecipeSource
 from core.offers import (
     UsableCupboard,
     Variant,

@@ -7,11 +7,12 @@ from unittest.mock import patch
 from core.child import Setting
 from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
-from core.planner import GroupRequest, Visit, WeekRequest, bag, group, week
+from core.planner import GroupRequest, Visit, WeekRequest, group, infeasible, visit_bag, week
 from core.planner.candidates import QUALITY, all_candidates, undominated
 from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.model import Limits, build, run, solve
+from core.planner.model import Limits, build, solve
 from core.planner.session import limits_of
+from core.planner.solver import Effort, run
 from testing.as_milp import best_by_highs
 from testing.core_builders import CLINIC, everything, made_up_request
 
@@ -41,8 +42,7 @@ class OtherSolverTest(TestCase):
             found = undominated(all_candidates(request))
             built = build(found, {}, limits_of(found, request))
             built.model.maximize(built.worth)
-            with patch("core.planner.model.WORK_ALLOWED", 10.0):
-                solver, status = run(built.model)
+            solver, status = run(built.model, Effort(10.0))
             self.assertEqual(status, "optimal", seed)
             self.assertAlmostEqual(best_by_highs(built.model), solver.objective_value, places=2, msg=f"seed {seed}")
 
@@ -95,16 +95,14 @@ class OtherSolverTest(TestCase):
         cupboard = UsableCupboard(stock_of(everything()), request.child, CLINIC)
         offers = [o.variant for o in cupboard.offers()][::200][:5]
         visits = [Visit("A", request.child, CLINIC, tuple((v, 1) for v in offers), stock_of({"pencil": 6}))]
-        _, seen = caught(bag, lambda: bag.pack_bag(visits, stock_of(everything())))
+        _, seen = caught(visit_bag, lambda: visit_bag.pack_bag(visits, stock_of(everything())))
         self.assertEqual(seen[0][1], "optimal")
         self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3)
 
     def test_the_fewest_limits_to_give_up(self) -> None:
-        from core.planner import relaxed
-
         request = replace(made_up_request(402), minutes=8)
         found = undominated(all_candidates(request))[:30]
         limits = Limits(8, 2, ("opener", "tidy"), 2, ())
-        answer, seen = caught(relaxed, lambda: smallest(found, {}, limits, LIMITS_ORDER))
+        answer, seen = caught(infeasible, lambda: smallest(found, {}, limits, LIMITS_ORDER))
         self.assertIsNotNone(answer)
         self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3)

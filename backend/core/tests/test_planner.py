@@ -12,6 +12,7 @@ from core.offers.usable_cupboard import stock_of
 from core.planner import PlannedBlock, RequestError, plan_session, shared_out, stand
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import Limits, solve
+from core.planner.solver import Effort
 from core.skills import STRANDS
 from testing.checker import broken_limits
 from testing.core_builders import everything, made_up_request, request_for
@@ -103,8 +104,8 @@ class OptimumTest(TestCase):
         request = request_for(FIVE, {k: v for k, v in everything().items() if hash_of(k) % 3 == 0}, minutes=20)
         every = all_candidates(request)
         limits = Limits(20, 9, (), 1, ())
-        with patch("core.planner.model.WORK_ALLOWED", 10.0):  # both proven
-            all_of_them, kept = solve(every, {}, limits), solve(undominated(every), {}, limits)
+        enough = Effort(10.0)  # for both to be proven
+        all_of_them, kept = solve(every, {}, limits, enough), solve(undominated(every), {}, limits, enough)
         self.assertEqual((all_of_them.status, kept.status), ("optimal", "optimal"))
         self.assertAlmostEqual(all_of_them.well_spent, kept.well_spent, places=6)
 
@@ -236,12 +237,10 @@ class InfeasibleTest(TestCase):
     def test_a_search_cut_short_is_never_taken_for_impossible(self) -> None:
         """With next to no work allowed the search goes on until it has found a session."""
         request = request_for(FIVE, everything(), targets=("grasp", "bilateral"))
-        with patch("core.planner.model.WORK_ALLOWED", 1e-5), patch("core.planner.model.PATIENCE", (1, 1e3, 1e5)):
-            plan = plan_session(request)
+        plan = plan_session(request, Effort(1e-5, patience=(1, 1e3, 1e5)))
         self.assertIn(plan.status, ("feasible", "optimal"))
         self.assertEqual(broken_limits(request, plan), [])
-        with patch("core.planner.model.WORK_ALLOWED", 1e-5), patch("core.planner.model.PATIENCE", (1,)):
-            self.assertEqual(plan_session(request).status, "infeasible")
+        self.assertEqual(plan_session(request, Effort(1e-5, patience=(1,))).status, "infeasible")
 
     def test_an_empty_house_names_what_to_add(self) -> None:
         plan = plan_session(request_for(FIVE, {}))

@@ -126,7 +126,7 @@ class CandidateTest(TestCase):
         for c in (c for c in every if c not in kept):
             self.assertTrue(
                 any(
-                    (k.activity_id, k.part, k.strand) == (c.activity, c.part, c.strand)
+                    (k.activity, k.part, k.strand) == (c.activity, c.part, c.strand)
                     and k.quality >= c.quality
                     and k.kit <= c.kit
                     for k in kept

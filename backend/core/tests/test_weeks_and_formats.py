@@ -7,31 +7,22 @@ from unittest import TestCase
 
 from core.child import Child, Setting
 from core.library import ACTIVITIES
-from core.offers import UsableCupboard, Variant, clears
-from core.offers.usable_cupboard import stock_of
+from core.offers import Variant
 from core.planner import (
-    GroupRequest,
     PlannedBlock,
     RequestError,
     SessionRequest,
-    Visit,
     WeekRequest,
-    pack_bag,
-    plan_group,
     plan_session,
     plan_week,
 )
 from core.planner.candidates import all_candidates, undominated
 from core.planner.formats import FORMATS
-from core.planner.group import PARTS, safe_for_all, shared_candidates
-from core.planner.group_left_out import left_out_together
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Limits, solve
-from core.planner.visit_bag import wants_of
 from core.planner.week import MOST_DAY, _as_home, solve_week, week_candidates
 from core.safety import assess
-from core.skills import STRANDS
-from testing.core_builders import CLINIC, everything, made_up_request, request_for
+from testing.core_builders import everything, made_up_request, request_for
 
 HOME = Setting("home", "arms_reach")
 FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}))
@@ -162,200 +153,6 @@ class WeekTest(TestCase):
             with self.assertRaises(RequestError) as no:
                 plan_week(wish)
             self.assertEqual(no.exception.field, field)
-
-
-class GroupTest(TestCase):
-    def group(self, *children: Child, stock: dict[str, int] | None = None, minutes: int = 35) -> GroupRequest:
-        sessions = tuple(
-            request_for(c, stock or everything(), minutes=minutes, targets=("grasp", "bilateral")) for c in children
-        )
-        return GroupRequest(tuple("ABCDEF"[: len(children)]), sessions)
-
-    def test_each_child_has_an_own_rung_and_count(self) -> None:
-        plan = plan_group(self.group(Child(50, hand="right"), Child(90, hand="left")))
-        self.assertTrue(plan.blocks)
-        differing = [b for b in plan.blocks if b.children["A"].variant != b.children["B"].variant]
-        self.assertTrue(differing)
-        self.assertTrue(any(b.children["A"].count < b.children["B"].count for b in plan.blocks))
-
-    def test_what_was_left_out_says_for_whom_and_why(self) -> None:
-        request = self.group(Child(30, hand="right"), Child(100, hand="right"))
-        plan = plan_group(request)
-        missed = left_out_together(request, plan)
-        chosen = {b.activity.id for b in plan.blocks}
-        wanted = {
-            f.id for f in ACTIVITIES.values() if any(STRANDS[s].target in ("grasp", "bilateral") for s in f.trains)
-        }
-        self.assertEqual({m.activity_id for m in missed}, wanted - chosen)
-        for m in missed:
-            if m.kind in ("too_hard", "too_easy", "barred"):
-                self.assertRegex(m.reason, "^For [AB]: ")
-        self.assertTrue(any(m.kind == "too_hard" and m.reason.startswith("For A") for m in missed))
-        sessions = [
-            replace(s, format_id="parts", parts=PARTS, stock=safe_for_all(request)[0]) for s in request.sessions
-        ]
-        shared = {t.activity.id for t in shared_candidates(sessions)}
-        parts = [{(c.activity.id, c.part) for c in all_candidates(s)} for s in sessions]
-        both = {activity for activity, _ in parts[0] & parts[1]}
-        for m in missed:
-            if m.kind == "not_chosen":
-                self.assertEqual("no one part" in m.reason, m.activity_id not in both, m)
-                self.assertEqual("no one part" in m.reason, m.activity_id not in shared, m)
-            if m.reason.startswith("Not enough of it"):
-                self.assertIn(m.activity_id, both - shared)
-
-    def test_what_is_barred_for_one_in_reach_is_barred_for_all(self) -> None:
-        plan = plan_group(self.group(Child(90), Child(60, mouthing="often")))
-        self.assertTrue(any("B is within reach" in away for away in plan.kept_away))
-        mouths = Child(60, mouthing="often")
-        things = {q.thing_id for b in plan.blocks for c in b.children.values() for q in c.quantities}
-        stock = {s.usual.id: s for s in stock_of(everything())}
-        for thing in things:
-            rules = {h.rule for h in assess(stock[thing].thing, mouths, CLINIC).hits if h.status == "barred"}
-            self.assertFalse(rules & {"small_part", "small_ball", "raw", "hard_food"}, thing)
-
-    def test_there_is_enough_for_all_or_it_is_done_by_turns(self) -> None:
-        """An independent count over made-up groups."""
-        made = 0
-        for seed in range(9):
-            first = replace(
-                made_up_request(seed), minutes=35, setting=CLINIC, stock=stock_of(everything()), targets=("bilateral",)
-            )
-            others = [
-                replace(
-                    made_up_request(seed + k), minutes=35, setting=CLINIC, stock=first.stock, targets=("bilateral",)
-                )
-                for k in (30, 60)
-            ]
-            plan = plan_group(GroupRequest(("A", "B", "C"), (first, *others)))
-            if plan.status == "infeasible":
-                self.assertTrue(plan.reason and plan.fix)
-                continue
-            made += 1
-            self.assertLessEqual(plan.minutes, 35)
-            turns = [b for b in plan.blocks if b.turns]
-            self.assertIn(len(turns), (0, 2))
-            self.assertEqual(len({b.minutes for b in turns}), bool(turns))
-            for block in plan.blocks:
-                for thing in block.things:
-                    self.assertTrue(thing.wanted <= thing.have or thing.own_pot, (seed, block.activity.id, thing))
-        self.assertGreater(made, 4)
-
-    def test_one_child_is_no_group(self) -> None:
-        with self.assertRaises(RequestError):
-            plan_group(self.group(Child(60)))
-
-    def test_different_cupboards_are_refused(self) -> None:
-        a, b = self.group(Child(60), Child(70)).sessions
-        with self.assertRaisesRegex(RequestError, "one cupboard"):
-            plan_group(GroupRequest(("A", "B"), (a, replace(b, stock=b.stock[:5]))))
-
-
-def fewest_by_brute_force(visits, store) -> tuple[int, int] | None:
-    """The fewest things and then pieces to carry, by trying every filling; shares no code with the model."""
-    wants, _ = wants_of(visits, store)
-    things = {s.id: s.thing for s in store}
-    best = None
-    for filling in product(*(w.options for w in wants)):
-        used = [(w.visit, w.block, o) for w, o in zip(wants, filling, strict=True)]
-        if len(set(used)) < len(used):
-            continue
-        pieces: Counter[str] = Counter()
-        for stock_id in {o[0] for o in filling if not o[1]}:
-            rows = [w for w, o in zip(wants, filling, strict=True) if o == (stock_id, False)]
-            summed = things[stock_id].single_use
-            own = [
-                w
-                for w in rows
-                if things[stock_id].shared_risk
-                or (things[stock_id].soft and not things[stock_id].firm and visits[w.visit].child.mouths)
-            ]
-            most = max(w.options[stock_id, False] for w in rows)
-            pieces[stock_id] = (
-                sum(w.options[stock_id, False] for w in rows)
-                if summed
-                else max(most, sum(w.options[stock_id, False] for w in own))
-            )
-        found = (len(pieces), sum(pieces.values()))
-        best = found if best is None or found < best else best
-    return best
-
-
-class BagTest(TestCase):
-    STORE = {
-        "pencil": 3,
-        "thick_pencil": 2,
-        "wide_bowl": 4,
-        "small_cup": 6,
-        "counter": 30,
-        "domino": 28,
-        "corn_dough": 4,
-        "copy_paper": 40,
-        "tea_spoon": 3,
-    }
-
-    def visits(self) -> list[Visit]:
-        cupboard = UsableCupboard(stock_of(self.STORE), Child(70), CLINIC)
-        offers = [o.variant for o in cupboard.offers() if len(ACTIVITIES[o.variant.activity_id].roles) <= 2]
-        return [
-            Visit("Ada", Child(70), CLINIC, tuple((v, 1) for v in offers[::60][:3]), stock_of({"pencil": 4})),
-            Visit("Bo", Child(60, mouthing="sometimes"), CLINIC, tuple((v, 1) for v in offers[30::70][:2]), ()),
-        ]
-
-    def test_agrees_with_brute_force(self) -> None:
-        visits, store = self.visits(), stock_of(self.STORE)
-        bag = pack_bag(visits, store)
-        things, pieces = fewest_by_brute_force(visits, store)
-        self.assertEqual((len(bag.lines), sum(line.count for line in bag.lines)), (things, pieces))
-
-    def test_what_the_home_has_stays_out(self) -> None:
-        plan = ((Variant("spin_the_mast", (1, 0)), 1),)
-        bag = pack_bag([Visit("Ada", Child(70), CLINIC, plan, stock_of({"pencil": 4}))], stock_of(self.STORE))
-        self.assertEqual(bag.lines, ())
-        self.assertTrue(bag.uses[0].from_home)
-
-    def test_tools_go_once_and_dough_for_each(self) -> None:
-        plan = ((Variant("squash_prints", (0, 0)), 1),)
-        visits = [Visit(n, Child(70), CLINIC, plan, stock_of({"table_tray": 1})) for n in ("Ada", "Bo", "Cy")]
-        bag = pack_bag(visits, stock_of(self.STORE))
-        self.assertEqual(
-            [(line.thing_id, line.count, line.between) for line in bag.lines],
-            [("corn_dough", 3, "one each, with the child's name")],
-        )
-        sticks = [Visit(n, Child(70), CLINIC, ((Variant("spin_the_mast", (1, 0)), 1),), ()) for n in ("Ada", "Bo")]
-        self.assertEqual(
-            [(line.count, line.visits) for line in pack_bag(sticks, stock_of(self.STORE)).lines], [(1, ("Ada", "Bo"))]
-        )
-
-    def test_a_bead_is_packed_with_a_line_that_passes_it(self) -> None:
-        """Whatever else would be fewer to carry: two children, several beads, several lines."""
-        store = stock_of(
-            {
-                "wooden_bead_25": 30,
-                "pony_bead": 60,
-                "cotton_reel": 30,
-                "taped_lace": 3,
-                "chenille_stem": 9,
-                "handled_stick": 3,
-                "tea_cosy_line": 2,
-            }
-        )
-        cupboard = UsableCupboard(store, Child(70), CLINIC)
-        threading = [o.variant for o in cupboard.offers([ACTIVITIES["load_the_barge"]])][::3]
-        self.assertTrue(threading)
-        for variant in threading:
-            bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((variant, 1),), ())], store)
-            by_role = {u.role: next(s.thing for s in store if s.thing.name == u.name) for u in bag.uses}
-            for clearance in ACTIVITIES["load_the_barge"].clearances:
-                self.assertTrue(
-                    clears(clearance, by_role[clearance.outer], by_role[clearance.inner]), (variant, by_role)
-                )
-
-    def test_what_nothing_fills_is_named(self) -> None:
-        bag = pack_bag(
-            [Visit("Ada", Child(70), CLINIC, ((Variant("bear_walk", (0, 0)), 1),), ())], stock_of(self.STORE)
-        )
-        self.assertEqual(bag.missing, ("Ada: clear floor for Bear walk",))
 
 
 class ShapesTest(TestCase):
