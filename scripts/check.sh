@@ -12,14 +12,15 @@ db_create pollicor
 trap 'db_stop test-postgres' EXIT
 cd "$ROOT/backend"
 say "ruff"; ruff check -q . ; ruff format -q --check .
-say "mypy on the core"; mypy -p core
+say "mypy"; mypy
 say "layers"; lint-imports >"$VAR/log/layers.log" || { cat "$VAR/log/layers.log"; exit 1; }
 say "migrations"; "$PY" manage.py makemigrations --check --dry-run --verbosity 0
 say "API client"
 "$PY" manage.py export_openapi_schema --api config.api.api --indent 1 --output "$VAR/openapi.json" >/dev/null
-cmp -s "$VAR/openapi.json" "$ROOT/frontend/src/api/openapi.json" || die "the API changed: run scripts/client.sh and commit what it writes"
+cmp -s "$VAR/openapi.json" "$ROOT/frontend/src/api/openapi.json" || die "the API changed: run ./pollicor client and commit what it writes"
 cd "$ROOT/frontend"
 node_modules/.bin/openapi-typescript src/api/openapi.json -o "$VAR/schema.ts" >/dev/null 2>&1
-cmp -s "$VAR/schema.ts" src/api/schema.ts || die "the API client is out of date: run scripts/client.sh and commit what it writes"
+cmp -s "$VAR/schema.ts" src/api/schema.ts || die "the API client is out of date: run ./pollicor client and commit what it writes"
+say "prettier"; node_modules/.bin/prettier --log-level warn --check src ./*.ts ./*.js
 say "eslint"; node_modules/.bin/eslint src
 say "vue-tsc"; node_modules/.bin/vue-tsc --noEmit

@@ -112,10 +112,10 @@ class BrowserTest(StaticLiveServerTestCase):
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("button", name="Sign out").wait_for()
 
-    def eventually(self, told: Callable[[], bool], what: str) -> None:
+    def eventually(self, result: Callable[[], bool], what: str) -> None:
         """Wait until something is so in the database; a fixed wait would be too short on a slow machine."""
         for _ in range(100):
-            if told():
+            if result():
                 return
             self.page.wait_for_timeout(100)
         self.fail(f"never came true: {what}")
@@ -124,6 +124,6 @@ class BrowserTest(StaticLiveServerTestCase):
         """No violation of WCAG 2.2 A or AA that axe can see."""
         self.page.wait_for_timeout(250)
         self.page.evaluate(AXE.read_text())
-        found = self.page.evaluate("axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']})")
-        said = [f"{v['id']}: {v['nodes'][0]['html'][:160]}" for v in found["violations"]]
-        self.assertEqual(said, [], where)
+        result = self.page.evaluate("axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']})")
+        words = [f"{v['id']}: {v['nodes'][0]['html'][:160]}" for v in result["violations"]]
+        self.assertEqual(words, [], where)

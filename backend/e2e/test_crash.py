@@ -25,9 +25,9 @@ from e2e.browser import FLAGS
 ROOT = Path(__file__).resolve().parents[2]
 PORT = 8571
 FILL = """
-from testing.builders import make_member, make_child, run_for_child
-m = make_member(username='maren'); r = run_for_child(m, make_child(m)); print(r.pk, r.blocks[0]['id'],
-r.blocks[0]['grade'])
+from testing.builders import make_member, make_child, run_for_child, shown_blocks
+m = make_member(username='maren'); r = run_for_child(m, make_child(m)); b = shown_blocks(r)[0]
+print(r.pk, b['id'], b['grade'])
 """
 
 
@@ -63,14 +63,14 @@ class CrashTest(TestCase):
         return done.stdout
 
     def start(self) -> None:
-        told = self.database(
+        result = self.database(
             'mkdir -p "$VAR/log"; db_start crash 54629; db_create pollicor; echo '
             '"=$POLLICOR_DB_PORT=$POLLICOR_DB_PASSWORD"'
         )
-        _, port, password = told.strip().splitlines()[-1].split("=")
+        _, port, password = result.strip().splitlines()[-1].split("=")
         self.env |= {"POLLICOR_DB_PORT": port, "POLLICOR_DB_PASSWORD": password}
 
-    def manage(self, *words: str, said: str | None = None) -> str:
+    def manage(self, *words: str, text: str | None = None) -> str:
         done = subprocess.run(
             [sys.executable, "manage.py", *words],
             cwd=ROOT / "backend",
@@ -78,7 +78,7 @@ class CrashTest(TestCase):
             check=True,
             capture_output=True,
             text=True,
-            input=said,
+            input=text,
         )
         return done.stdout
 
@@ -141,9 +141,9 @@ class CrashTest(TestCase):
         self.start()
         self.serve()
         self.ask("POST", f"/runs/{run}/events", taps[20:])
-        told = self.ask("GET", f"/runs/{run}")
-        assert isinstance(told, dict)
-        self.assertEqual(sorted(e["id"] for e in told["events"]), sorted(t["id"] for t in taps))
+        result = self.ask("GET", f"/runs/{run}")
+        assert isinstance(result, dict)
+        self.assertEqual(sorted(e["id"] for e in result["events"]), sorted(t["id"] for t in taps))
 
     def test_an_opened_run_goes_on_with_the_server_gone_and_after_a_reload(self) -> None:
         self.start()
@@ -175,6 +175,6 @@ class CrashTest(TestCase):
 
             self.serve()
             page.get_by_text("to send").wait_for(state="hidden", timeout=30_000)
-            told = self.ask("GET", f"/runs/{run}")
-        assert isinstance(told, dict)
-        self.assertEqual(len({e["id"] for e in told["events"]}), 10)
+            result = self.ask("GET", f"/runs/{run}")
+        assert isinstance(result, dict)
+        self.assertEqual(len({e["id"] for e in result["events"]}), 10)

@@ -106,7 +106,7 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_role("heading", name=re.compile("Week from")).wait_for()
         self.check_axe("home week")
         week = HomeWeek.objects.get()
-        self.assertEqual((week.free[0], week.days[0]), (0, []))
+        self.assertEqual((week.minutes_by_day[0], week.days[0]), (0, []))
         with page.expect_popup() as opened:
             page.get_by_role("link", name="Family sheet").click()
         opened.value.get_by_text("Three steps").first.wait_for()

@@ -5,9 +5,11 @@ import re
 from playwright.sync_api import expect
 
 from core.library import ACTIVITIES
+from core.offers import Variant
+from core.planner import PlannedBlock
 from core.recording import MEASURED
 from e2e.browser import BrowserTest
-from planning.actions import BlockChoice, set_blocks
+from planning.actions import set_blocks
 from planning.models import Plan
 from progress.models import DecisionRecord
 from running.models import Run, RunEvent, SetRecord
@@ -27,7 +29,7 @@ class RunScreensTest(BrowserTest):
             None,
         )
         if asked is None:
-            choice = BlockChoice("main", read.id, (0,) * len(read.axes), 5)
+            choice = PlannedBlock("main", Variant(read.id, (0,) * len(read.axes)), 5)
             plan = set_blocks(self.lead, plan, plan.version, [choice], TODAY)
             plan = Plan.objects.get(pk=plan.pk)
             asked = plan.blocks.get()
@@ -63,7 +65,7 @@ class RunScreensTest(BrowserTest):
         page.locator(".kind").click()
         page.get_by_role("option", name="Same grade, less help").click()
         page.get_by_role("button", name="Keep the change").click()
-        page.get_by_text("keeps the reason").wait_for()
+        page.get_by_text("kept with its reason").wait_for()
         page.get_by_label("Why").fill("leans on my hand")
         page.get_by_role("button", name="Keep the change").click()
         page.get_by_text("changed to same grade, less help: leans on my hand").wait_for()

@@ -14,7 +14,11 @@ import { router } from './router'
 
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { staleTime: 20_000, retry: (times, error) => !(error instanceof Refused) && times < 2, refetchOnWindowFocus: false },
+    queries: {
+      staleTime: 20_000,
+      retry: (times, error) => !(error instanceof Refused) && times < 2,
+      refetchOnWindowFocus: false,
+    },
   },
 })
 const app = createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries })

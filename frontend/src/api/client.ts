@@ -33,7 +33,9 @@ const withCsrf: Middleware = {
     return request
   },
   onError() {
-    return new Unreachable('Pollicor can not be reached just now. What you entered is still here; try again in a moment.')
+    return new Unreachable(
+      'Pollicor can not be reached just now. What you entered is still here; try again in a moment.',
+    )
   },
 }
 
@@ -46,9 +48,9 @@ interface Answer<T> {
   response: Response
 }
 
-/** Unwrap an answer: its data, or a thrown Refused. */
-export async function told<T>(asked: Promise<Answer<T>>): Promise<T> {
-  const { data, error, response } = await asked
+/** The data of an answer. Throws Refused where the server refused. */
+export async function unwrap<T>(promise: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await promise
   if (!response.ok) {
     const problem = (error && typeof error === 'object' ? error : {}) as Partial<Problem>
     throw new Refused(response.status, {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/vue-query'
 import { watch, type Ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 
 export interface Aims {
   aims: Ref<Schemas['AimOut'][] | undefined>
@@ -12,7 +12,7 @@ export interface Aims {
 export function useAims(childId: () => number, chosen: { targets: string[] }): Aims {
   const query = useQuery({
     queryKey: ['aims', childId],
-    queryFn: () => told(api.GET('/api/children/{child_id}/aims', { params: { path: { child_id: childId() } } })),
+    queryFn: () => unwrap(api.GET('/api/children/{child_id}/aims', { params: { path: { child_id: childId() } } })),
     staleTime: 0,
   })
   function tick(): void {

@@ -1,15 +1,22 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, toValue, type MaybeRefOrGetter, type Ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 
 export type Plan = Schemas['PlanOut']
 export type Block = Schemas['BlockOut']
 type Choice = Schemas['BlockIn']
 
-const choiceOf = (b: Block): Choice => ({ part: b.part, activity_id: b.activity_id, grade: [...b.grade], minutes: b.minutes, locked: b.locked })
+const choiceOf = (b: Block): Choice => ({
+  part: b.part,
+  activity_id: b.activity_id,
+  grade: [...b.grade],
+  minutes: b.minutes,
+  locked: b.locked,
+})
 
 /** A block pulled longer or shorter, within what a block may be (minutes). */
-export const stretched = (minutes: number, by: number, longest: number): number => Math.min(longest, Math.max(1, minutes + by))
+export const stretched = (minutes: number, by: number, longest: number): number =>
+  Math.min(longest, Math.max(1, minutes + by))
 
 /** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
 export function useBench(planId: MaybeRefOrGetter<string>) {
@@ -17,7 +24,7 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
   const key = computed(() => ['plan', toValue(planId)])
   const { data: plan, error: failed } = useQuery({
     queryKey: key,
-    queryFn: () => told(api.GET('/api/plans/{plan_id}', { params: { path: { plan_id: toValue(planId) } } })),
+    queryFn: () => unwrap(api.GET('/api/plans/{plan_id}', { params: { path: { plan_id: toValue(planId) } } })),
   })
   const error: Ref<Error | null> = ref(null)
   const busy = ref(false)
@@ -40,7 +47,14 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
   }
 
   const put = (blocks: Choice[]): Promise<boolean> =>
-    ask(() => told(api.PUT('/api/plans/{plan_id}/blocks', { params: { path: { plan_id: toValue(planId) } }, body: { version: plan.value?.version ?? 0, blocks } })))
+    ask(() =>
+      unwrap(
+        api.PUT('/api/plans/{plan_id}/blocks', {
+          params: { path: { plan_id: toValue(planId) } },
+          body: { version: plan.value?.version ?? 0, blocks },
+        }),
+      ),
+    )
 
   let queue: Promise<unknown> = Promise.resolve()
 
@@ -82,11 +96,22 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
     inTurn(async () => {
       const now = rowNow()
       const body = { version: plan.value?.version ?? 0, excluded }
-      if (await ask(() => told(api.POST('/api/plans/{plan_id}/again', { params: { path: { plan_id: toValue(planId) } }, body })))) past.value.push(now)
+      if (
+        await ask(() =>
+          unwrap(api.POST('/api/plans/{plan_id}/again', { params: { path: { plan_id: toValue(planId) } }, body })),
+        )
+      )
+        past.value.push(now)
     })
 
   return {
-    plan, failed, error, busy, arrange, alter, again,
+    plan,
+    failed,
+    error,
+    busy,
+    arrange,
+    alter,
+    again,
     named: (now: Plan) => void queries.setQueryData(key.value, now),
     undo: () => step(past, future),
     redo: () => step(future, past),

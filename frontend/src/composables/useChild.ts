@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient, type UseQueryReturnType } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { useForget } from './useForget'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 
 export type Child = Schemas['ChildOut']
 
@@ -9,7 +9,7 @@ export type Child = Schemas['ChildOut']
 export function useChild(childId: MaybeRefOrGetter<number>): UseQueryReturnType<Child, Error> {
   return useQuery({
     queryKey: ['child', () => toValue(childId)],
-    queryFn: () => told(api.GET('/api/children/{child_id}', { params: { path: { child_id: toValue(childId) } } })),
+    queryFn: () => unwrap(api.GET('/api/children/{child_id}', { params: { path: { child_id: toValue(childId) } } })),
   })
 }
 

@@ -1,11 +1,11 @@
 import { useQuery, type UseQueryReturnType } from '@tanstack/vue-query'
 import { computed, type ComputedRef } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import type { Child } from './useChild'
 
 /** Every place with a cupboard in this clinic. */
 export function useHomes(): UseQueryReturnType<Schemas['HomeOut'][], Error> {
-  return useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
+  return useQuery({ queryKey: ['homes'], queryFn: () => unwrap(api.GET('/api/homes')), staleTime: 60_000 })
 }
 
 /** The cupboards a child's session may draw on: the own home, clinic rooms and schools. */

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
-import { api, Refused, told, type Schemas } from '@/api/client'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { keepRun, keepTap, keptRun, markSent, noteTap, tapsOf, unsentTaps } from '@/logic/tapStore'
 import { type Kind, type RunEvent, standing, type ValueOf } from '@/logic/tally'
 
@@ -32,14 +32,15 @@ export function useRun(runId: string): RunAtTable {
   const signedOut = ref(false)
   const error = shallowRef<Error | null>(null)
   const tabs = new BroadcastChannel(`run ${runId}`)
-  tabs.onmessage = (message: MessageEvent<RunEvent>) => join([message.data], 'This run is open in another tab too: its taps count here.')
+  tabs.onmessage = (message: MessageEvent<RunEvent>) =>
+    join([message.data], 'This run is open in another tab too: its taps count here.')
   let sending: Promise<boolean> | undefined
   let keeping: Promise<unknown> = Promise.resolve()
 
   async function open(): Promise<void> {
     const here = await tapsOf(runId)
     try {
-      run.value = await told(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
+      run.value = await unwrap(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
       await keepRun(run.value)
     } catch (problem) {
       run.value = problem instanceof Refused ? undefined : await keptRun(runId)
@@ -61,7 +62,7 @@ export function useRun(runId: string): RunAtTable {
   }
 
   async function catchUp(): Promise<void> {
-    const now = await told(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
+    const now = await unwrap(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
     join(asTapped(now.events as RunEvent[]), 'Another tablet counts on this run too: its taps were joined with yours.')
   }
 
@@ -76,7 +77,9 @@ export function useRun(runId: string): RunAtTable {
   }
 
   function undo(block: string): void {
-    const last = standing(events.value).findLast((e) => e.block === block && ['try', 'drop', 'mark', 'hold', 'grade', 'skip', 'hand', 'measure'].includes(e.kind))
+    const last = standing(events.value).findLast(
+      (e) => e.block === block && ['try', 'drop', 'mark', 'hold', 'grade', 'skip', 'hand', 'measure'].includes(e.kind),
+    )
     if (last) tap(block, 'undo', { event: last.id })
   }
 
@@ -93,10 +96,13 @@ export function useRun(runId: string): RunAtTable {
       unsent.value = waiting.length
       if (!batch.length) return true
       try {
-        const kept = await told(api.POST('/api/runs/{run_id}/events', { params: { path: { run_id: runId } }, body: batch }))
+        const kept = await unwrap(
+          api.POST('/api/runs/{run_id}/events', { params: { path: { run_id: runId } }, body: batch }),
+        )
         await markSent([...kept.kept, ...kept.refused.map((r) => r.id)])
         if (kept.total > events.value.length) await catchUp()
-        if (kept.refused.length) refused.value = `${kept.refused.length} taps could not be counted: ${kept.refused[0]?.reason}`
+        if (kept.refused.length)
+          refused.value = `${kept.refused.length} taps could not be counted: ${kept.refused[0]?.reason}`
         signedOut.value = false
       } catch (problem) {
         signedOut.value = problem instanceof Refused && (problem.status === 401 || problem.status === 403)

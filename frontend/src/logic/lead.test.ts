@@ -2,20 +2,37 @@ import { describe, expect, it } from 'vitest'
 import { lead } from './lead'
 import type { RunBlock, Tally } from './tally'
 
-const block = { say: '“Pinch and pull”', do_first: '', setup: 'Bowl on the left side.', count: 4, sets: 2, unit: 'found', tidy: 'Roll the dough back.' } as RunBlock
+const block = {
+  say: '“Pinch and pull”',
+  do_first: '',
+  setup: 'Bowl on the left side.',
+  count: 4,
+  sets: 2,
+  unit: 'found',
+  tidy: 'Roll the dough back.',
+} as RunBlock
 const after = (tries: number): Tally => ({ tries }) as Tally
 
 describe('leading somebody through a block', () => {
   it('starts with setting out, the cue and the count', () => {
-    expect(lead(block, after(0))).toEqual(['Set out: Bowl on the left side.', 'Say: “Pinch and pull”', 'Count 4 found. After each try press how it went.'])
+    expect(lead(block, after(0))).toEqual([
+      'Set out: Bowl on the left side.',
+      'Say: “Pinch and pull”',
+      'Count 4 found. After each try press how it went.',
+    ])
   })
 
   it('says what to do first where most help comes first, and what to say after', () => {
-    expect(lead({ ...block, do_first: 'Hold the edge still' }, after(0)).slice(1, 3)).toEqual(['Do: Hold the edge still', 'Say: “Pinch and pull”'])
+    expect(lead({ ...block, do_first: 'Hold the edge still' }, after(0)).slice(1, 3)).toEqual([
+      'Do: Hold the edge still',
+      'Say: “Pinch and pull”',
+    ])
   })
 
   it('says what the table says, else the cue', () => {
-    expect(lead(block, after(2), { words: 'Two misses at the start: make it easier, steady it.' } as never)).toEqual(['Two misses at the start: make it easier, steady it.'])
+    expect(lead(block, after(2), { words: 'Two misses at the start: make it easier, steady it.' } as never)).toEqual([
+      'Two misses at the start: make it easier, steady it.',
+    ])
     expect(lead(block, after(1))).toEqual(['Wait, then say: “Pinch and pull”'])
   })
 

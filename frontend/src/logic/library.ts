@@ -5,7 +5,11 @@ export type Reach = Schemas['ReachOut']
 /** Whether an activity answers every word of a search: its name, its group, what it trains or what it is done with. */
 export function answers(r: Reach, search: string): boolean {
   const text = [r.name, r.group, r.strand_name, ...r.also, ...r.things, ...r.themes].join(' ').toLowerCase()
-  return search.toLowerCase().split(/[\s,]+/).filter(Boolean).every((word) => text.includes(word.replace(/(es|s)$/, '')))
+  return search
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean)
+    .every((word) => text.includes(word.replace(/(es|s)$/, '')))
 }
 
 export interface Filter {

@@ -1,4 +1,6 @@
-/** The questions on which the trade's schools differ, in the order they are shown; their choices come from the server. */
+/**
+ * The questions on which the trade's schools differ, in the order they are shown; their choices come from the server.
+ */
 export const POLICIES = [
   { id: 'prompt_policy', words: 'Help', short: 'Help' },
   { id: 'grip_policy', words: 'Grip of pencil, brush and cutlery', short: 'Grip' },

@@ -7,11 +7,26 @@ const FONT = "'Atkinson Hyperlegible', sans-serif"
 const MARKS: Record<string, string> = { harder: 'triangle', easier: 'triangle', note: 'rect' }
 const SAID: Record<string, string> = { harder: 'Made harder', easier: 'Made easier', note: 'Signed note' }
 
-/** The rung over time: estimate with its doubt, each day's sets at the rung they asked, changes of grade and signed notes along the foot, the rung a wanted task leans on. */
-export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas['StrandWords'], wanted: number | null, colour: (name: string) => string): EChartsOption {
+/**
+ * The rung over time: estimate with its doubt, each day's sets at the rung they asked, changes of grade and signed
+ * notes along the foot, the rung a wanted task leans on.
+ */
+export function rungChart(
+  strand: Schemas['StrandProgressOut'],
+  ladder: Schemas['StrandWords'],
+  wanted: number | null,
+  colour: (name: string) => string,
+): EChartsOption {
   const day = (on: string): number => Date.parse(`${on}T12:00:00`)
-  const low = Math.floor(Math.min(...strand.points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3)
-  const high = Math.min(ladder.rungs.length + 1, Math.ceil(Math.max(...strand.points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3))
+  const low = Math.floor(
+    Math.min(...strand.points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3,
+  )
+  const high = Math.min(
+    ladder.rungs.length + 1,
+    Math.ceil(
+      Math.max(...strand.points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3,
+    ),
+  )
   const text = { color: colour('ink-soft'), fontFamily: FONT, fontSize: 13 }
   const words = (rung: number): string => {
     const found = ladder.rungs[rung - 1]
@@ -24,12 +39,38 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
     aria: { enabled: true },
     textStyle: { fontFamily: FONT },
     grid: { left: 250, right: 24, top: 14, bottom: 34 },
-    tooltip: { trigger: 'item', renderMode: 'richText', backgroundColor: colour('sheet'), borderColor: colour('line-strong'), textStyle: { color: colour('ink'), fontFamily: FONT } },
-    xAxis: { type: 'time', axisLabel: { ...text, formatter: (v: number) => dayWords(new Date(v).toISOString()), hideOverlap: true }, axisLine: { lineStyle: { color: colour('line-strong') } } },
-    yAxis: { type: 'value', min: low, max: high, interval: 1, axisLabel: { ...text, formatter: words, width: 236, overflow: 'break', lineHeight: 15 }, splitLine: { lineStyle: { color: colour('line') } } },
+    tooltip: {
+      trigger: 'item',
+      renderMode: 'richText',
+      backgroundColor: colour('sheet'),
+      borderColor: colour('line-strong'),
+      textStyle: { color: colour('ink'), fontFamily: FONT },
+    },
+    xAxis: {
+      type: 'time',
+      axisLabel: { ...text, formatter: (v: number) => dayWords(new Date(v).toISOString()), hideOverlap: true },
+      axisLine: { lineStyle: { color: colour('line-strong') } },
+    },
+    yAxis: {
+      type: 'value',
+      min: low,
+      max: high,
+      interval: 1,
+      axisLabel: { ...text, formatter: words, width: 236, overflow: 'break', lineHeight: 15 },
+      splitLine: { lineStyle: { color: colour('line') } },
+    },
     series: [
       { type: 'line', data: band(-1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, silent: true },
-      { type: 'line', data: band(1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, areaStyle: { color: colour('water'), opacity: 0.18 }, silent: true, stackStrategy: 'all' },
+      {
+        type: 'line',
+        data: band(1),
+        stack: 'doubt',
+        symbol: 'none',
+        lineStyle: { opacity: 0 },
+        areaStyle: { color: colour('water'), opacity: 0.18 },
+        silent: true,
+        stackStrategy: 'all',
+      },
       {
         type: 'scatter',
         name: 'sets',
@@ -52,7 +93,11 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
           symbolRotate: m.kind === 'easier' ? 180 : 0,
           symbolSize: m.kind === 'note' ? 12 : 11,
           symbolOffset: [0, m.kind === 'note' ? -24 : -9],
-          itemStyle: { color: colour(m.kind === 'note' ? 'sheet' : m.kind === 'harder' ? 'ready' : 'stuck'), borderColor: colour(m.kind === 'note' ? 'ink-soft' : 'sheet'), borderWidth: m.kind === 'note' ? 2 : 1 },
+          itemStyle: {
+            color: colour(m.kind === 'note' ? 'sheet' : m.kind === 'harder' ? 'ready' : 'stuck'),
+            borderColor: colour(m.kind === 'note' ? 'ink-soft' : 'sheet'),
+            borderWidth: m.kind === 'note' ? 2 : 1,
+          },
           said: `${dayWords(m.on)}  ${SAID[m.kind]}\n${m.words}`,
           run: m.run_id,
         })),
@@ -61,12 +106,23 @@ export function rungChart(strand: Schemas['StrandProgressOut'], ladder: Schemas[
       {
         type: 'line',
         name: 'rung',
-        data: strand.points.map((p) => ({ value: [day(p.on), p.mean], said: `${dayWords(p.on)}\nrung ${p.mean.toFixed(1)}, give or take ${p.sd.toFixed(1)}` })),
+        data: strand.points.map((p) => ({
+          value: [day(p.on), p.mean],
+          said: `${dayWords(p.on)}\nrung ${p.mean.toFixed(1)}, give or take ${p.sd.toFixed(1)}`,
+        })),
         symbolSize: 8,
         lineStyle: { color: colour('water'), width: 3 },
         itemStyle: { color: colour('water') },
         tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
-        markLine: wanted ? { silent: true, symbol: 'none', lineStyle: { color: colour('caution'), width: 2 }, label: { formatter: 'a wanted task leans on this', position: 'insideStartTop', ...text }, data: [{ yAxis: wanted }] } : undefined,
+        markLine: wanted
+          ? {
+              silent: true,
+              symbol: 'none',
+              lineStyle: { color: colour('caution'), width: 2 },
+              label: { formatter: 'a wanted task leans on this', position: 'insideStartTop', ...text },
+              data: [{ yAxis: wanted }],
+            }
+          : undefined,
       },
     ],
   }

@@ -1,5 +1,23 @@
 import { describe, expect, it } from 'vitest'
-import { clockWords, durationWords, gradeNow, handNow, isPaused, paceNow, restDue, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, standing, suggestion, supportOfMiss, helpChoices, tallyOf, whereLeft } from './tally'
+import {
+  clockWords,
+  durationWords,
+  gradeNow,
+  handNow,
+  isPaused,
+  paceNow,
+  restDue,
+  type RunBlock,
+  type RunEvent,
+  secondsAtWork,
+  secondsOfSet,
+  standing,
+  suggestion,
+  supportOfMiss,
+  helpChoices,
+  tallyOf,
+  whereLeft,
+} from './tally'
 
 const RULES = { helped_share: 0.5, pace_tries: 3, pace_seconds: 5 }
 const START = Date.parse('2026-03-02T09:00:00Z')
@@ -9,7 +27,8 @@ function event(kind: string, value: Record<string, unknown> = {}, second = numbe
   number += 1
   return { id: `e${number}`, block: 'b0', kind, at: new Date(START + second * 1000).toISOString(), value } as RunEvent
 }
-const attempt = (outcome: string, support = 'alone', grade = [1, 0]): RunEvent => event('try', { outcome, support, grade })
+const attempt = (outcome: string, support = 'alone', grade = [1, 0]): RunEvent =>
+  event('try', { outcome, support, grade })
 
 const block = {
   id: 'b0',
@@ -24,9 +43,24 @@ const block = {
 
 describe('tally', () => {
   it('counts tries by how they went', () => {
-    const events = [attempt('success'), attempt('success', 'touch'), attempt('miss'), event('drop'), event('hold', { seconds: 3.5 }), event('mark', { mark: 'tires' })]
+    const events = [
+      attempt('success'),
+      attempt('success', 'touch'),
+      attempt('miss'),
+      event('drop'),
+      event('hold', { seconds: 3.5 }),
+      event('mark', { mark: 'tires' }),
+    ]
     const tally = tallyOf(events, 'b0')
-    expect(tally).toMatchObject({ tries: 3, alone: 1, helped: 1, missed: 1, drops: 1, bestHold: 3.5, marks: { tires: 1 } })
+    expect(tally).toMatchObject({
+      tries: 3,
+      alone: 1,
+      helped: 1,
+      missed: 1,
+      drops: 1,
+      bestHold: 3.5,
+      marks: { tires: 1 },
+    })
     expect(tally.row).toEqual(['alone', 'helped', 'missed'])
   })
 
@@ -53,20 +87,39 @@ describe('tally', () => {
 describe('suggestion', () => {
   it('reads the core’s table for the set that is going on', () => {
     expect(suggestion([attempt('miss'), attempt('miss')], block, RULES)?.kind).toBe('down')
-    expect(suggestion(Array.from({ length: 4 }, () => attempt('success')), block, RULES)?.kind).toBe('up')
-    expect(suggestion(Array.from({ length: 4 }, () => attempt('success', 'spoken')), block, RULES)?.kind).toBe('fade')
+    expect(
+      suggestion(
+        Array.from({ length: 4 }, () => attempt('success')),
+        block,
+        RULES,
+      )?.kind,
+    ).toBe('up')
+    expect(
+      suggestion(
+        Array.from({ length: 4 }, () => attempt('success', 'spoken')),
+        block,
+        RULES,
+      )?.kind,
+    ).toBe('fade')
   })
 
   it('never calls a set alone in which a try had help', () => {
     const mixed = [attempt('success', 'spoken'), attempt('success'), attempt('success'), attempt('success')]
     expect(suggestion(mixed, block, RULES)?.kind).not.toBe('up')
-    expect(suggestion([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)], block, RULES)?.kind).toBe('fade')
+    expect(
+      suggestion([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)], block, RULES)?.kind,
+    ).toBe('fade')
   })
 
   it('starts anew with each set and with each grade', () => {
     const first = Array.from({ length: 4 }, () => attempt('success'))
     expect(suggestion([...first, attempt('miss'), attempt('miss')], block, RULES)?.kind).toBe('down')
-    const turned = [attempt('success'), event('grade', { grade: [2, 0] }), attempt('miss', 'alone', [2, 0]), attempt('miss', 'alone', [2, 0])]
+    const turned = [
+      attempt('success'),
+      event('grade', { grade: [2, 0] }),
+      attempt('miss', 'alone', [2, 0]),
+      attempt('miss', 'alone', [2, 0]),
+    ]
     expect(suggestion(turned, block, RULES)?.kind).toBe('down')
   })
 
@@ -102,13 +155,19 @@ describe('seconds at work', () => {
   })
 
   it('says seconds and minutes', () => {
-    expect([clockWords(0), clockWords(65.9), durationWords(45), durationWords(125)]).toEqual(['0:00', '1:05', '45 s', '2 min 5 s'])
+    expect([clockWords(0), clockWords(65.9), durationWords(45), durationWords(125)]).toEqual([
+      '0:00',
+      '1:05',
+      '45 s',
+      '2 min 5 s',
+    ])
   })
 })
 
 describe('the set under way', () => {
   const six = { ...block, count: 8, rest: { window: 3, slower_by: 1 / 3, words: 'rest' } } as RunBlock
-  const at = (...seconds: number[]): RunEvent[] => seconds.map((s) => event('try', { outcome: 'success', support: 'alone', grade: [1, 0] }, s))
+  const at = (...seconds: number[]): RunEvent[] =>
+    seconds.map((s) => event('try', { outcome: 'success', support: 'alone', grade: [1, 0] }, s))
 
   it('calls for a rest when the last gaps are a third longer than the first, as the core does', () => {
     expect(restDue(at(0, 3, 6, 9, 13, 17, 21), six)).toBe(true)
@@ -140,7 +199,12 @@ describe('the set under way', () => {
   })
 
   it('sums holds and keeps the last reading of each measure', () => {
-    const events = [event('hold', { seconds: 3 }), event('hold', { seconds: 4.5 }), event('measure', { measure: 'tokens', value: 3 }), event('measure', { measure: 'tokens', value: 5 })]
+    const events = [
+      event('hold', { seconds: 3 }),
+      event('hold', { seconds: 4.5 }),
+      event('measure', { measure: 'tokens', value: 3 }),
+      event('measure', { measure: 'tokens', value: 5 }),
+    ]
     expect(tallyOf(events, 'b0')).toMatchObject({ bestHold: 4.5, holdSum: 7.5, read: { tokens: 5 } })
   })
 })

@@ -3,7 +3,11 @@ import type { Schemas } from '@/api/client'
 export type RunEvent = Schemas['EventIn']
 export type Kind = RunEvent['kind']
 /** An event that may be of this kind, and what it carries. */
-export type EventOf<K extends Kind, E extends RunEvent = RunEvent> = E extends { kind: infer EK } ? (K extends EK ? E : never) : never
+export type EventOf<K extends Kind, E extends RunEvent = RunEvent> = E extends { kind: infer EK }
+  ? K extends EK
+    ? E
+    : never
+  : never
 export type ValueOf<K extends Kind> = NonNullable<EventOf<K>['value']>
 
 /** Whether an event is of one kind; what it carries is known then. */
@@ -39,7 +43,19 @@ export function standing(events: RunEvent[]): RunEvent[] {
 
 export function tallyOf(events: RunEvent[], block: string): Tally {
   const mine = standing(events).filter((e) => e.block === block)
-  const tally: Tally = { tries: 0, alone: 0, helped: 0, missed: 0, drops: 0, marks: {}, bestHold: 0, holdSum: 0, read: {}, row: [], skipped: false }
+  const tally: Tally = {
+    tries: 0,
+    alone: 0,
+    helped: 0,
+    missed: 0,
+    drops: 0,
+    marks: {},
+    bestHold: 0,
+    holdSum: 0,
+    read: {},
+    row: [],
+    skipped: false,
+  }
   for (const e of mine) {
     if (e.kind === 'try') {
       const how = e.value.outcome !== 'success' ? 'missed' : e.value.support === 'alone' ? 'alone' : 'helped'
@@ -59,13 +75,20 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
 
 /** The grade the block stands at now: the last one chosen, else the planned one. */
 export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
-  const last = standing(events).filter(isA('grade')).findLast((e) => e.block === block.id)
+  const last = standing(events)
+    .filter(isA('grade'))
+    .findLast((e) => e.block === block.id)
   return last?.value.grade ?? block.grade
 }
 
-/** The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the child's, else the right. */
+/**
+ * The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the child's,
+ * else the right.
+ */
 export function handNow(events: RunEvent[], block: RunBlock, childs = ''): 'left' | 'right' {
-  const last = standing(events).filter(isA('hand')).findLast((e) => e.block === block.id)
+  const last = standing(events)
+    .filter(isA('hand'))
+    .findLast((e) => e.block === block.id)
   return (last?.value.hand ?? (block.hand || childs)) === 'left' ? 'left' : 'right'
 }
 
@@ -88,11 +111,20 @@ function triesOfSet(events: RunEvent[], block: RunBlock): RunEvent[] {
   return all.slice(Math.floor(Math.max(0, all.length - 1) / block.count) * block.count)
 }
 
-/** Whether the set slows so much that the core's rule calls for a rest: its last gaps between tries against its first, pauses taken out. */
+/**
+ * Whether the set slows so much that the core's rule calls for a rest: its last gaps between tries against its first,
+ * pauses taken out.
+ */
 export function restDue(events: RunEvent[], block: RunBlock): boolean {
   const rest = block.rest
   const mine = standing(events).filter((e) => e.block === block.id)
-  const at = triesOfSet(mine, block).map((e) => secondsAtWork(mine.filter((x) => x.at <= e.at), block.id, Date.parse(e.at)))
+  const at = triesOfSet(mine, block).map((e) =>
+    secondsAtWork(
+      mine.filter((x) => x.at <= e.at),
+      block.id,
+      Date.parse(e.at),
+    ),
+  )
   const gaps = at.slice(1).map((t, i) => t - at[i]!)
   if (!rest || gaps.length < 2 * rest.window) return false
   const sum = (part: number[]): number => part.reduce((total, gap) => total + gap, 0)
@@ -103,7 +135,13 @@ export function restDue(events: RunEvent[], block: RunBlock): boolean {
 /** Seconds since the first try of the set under way, pauses taken out. */
 export function secondsOfSet(events: RunEvent[], block: RunBlock, now: number): number {
   const from = triesOfSet(events, block)[0]
-  return from ? secondsAtWork(standing(events).filter((e) => e.at >= from.at), block.id, now) : 0
+  return from
+    ? secondsAtWork(
+        standing(events).filter((e) => e.at >= from.at),
+        block.id,
+        now,
+      )
+    : 0
 }
 
 /** Items a minute in the set under way, from its first try to its last; nothing while there are too few to say. */
@@ -155,7 +193,9 @@ export function secondsAtWork(events: RunEvent[], block: string, now: number): n
 }
 
 export function isPaused(events: RunEvent[], block: string): boolean {
-  return standing(events).findLast((e) => e.block === block && (e.kind === 'pause' || e.kind === 'resume'))?.kind === 'pause'
+  return (
+    standing(events).findLast((e) => e.block === block && (e.kind === 'pause' || e.kind === 'resume'))?.kind === 'pause'
+  )
 }
 
 /** "45 s", "2 min 5 s". */

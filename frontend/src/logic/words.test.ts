@@ -12,7 +12,12 @@ describe('words', () => {
 
   it('says how long ago', () => {
     const now = new Date('2026-03-30T08:00:00Z')
-    expect(['2026-03-30', '2026-03-29', '2026-03-20', '2026-02-02'].map((d) => daysAgo(d, now))).toEqual(['today', 'yesterday', '10 days ago', '8 weeks ago'])
+    expect(['2026-03-30', '2026-03-29', '2026-03-20', '2026-02-02'].map((d) => daysAgo(d, now))).toEqual([
+      'today',
+      'yesterday',
+      '10 days ago',
+      '8 weeks ago',
+    ])
   })
 
   it('keeps units with numbers', () => {
@@ -36,24 +41,47 @@ describe('measures', () => {
 
   it('says each number with its unit and leaves out what is next to nothing', () => {
     expect(measureWords(thing)).toBe('148 × 105 mm, 190 g/m²')
-    expect(measureWords({ ...thing, shape: 'ball', sides_mm: [15, 15, 15], sheet_gsm: null, hole_mm: 5 })).toBe('15 mm across, hole 5.0 mm'.replace('5.0', '5'))
+    expect(measureWords({ ...thing, shape: 'ball', sides_mm: [15, 15, 15], sheet_gsm: null, hole_mm: 5 })).toBe(
+      '15 mm across, hole 5.0 mm'.replace('5.0', '5'),
+    )
   })
 })
 
 describe('reasons', () => {
   it('says a shared reason once, the most common first', () => {
-    const item = (id: number, reason?: string) => ({ id, verdict: { status: 'caution', hits: reason ? [{ reason }] : [] } }) as unknown as Schemas['ItemOut']
+    const item = (id: number, reason?: string) =>
+      ({ id, verdict: { status: 'caution', hits: reason ? [{ reason }] : [] } }) as unknown as Schemas['ItemOut']
     const groups = byReason([item(1, 'sharp'), item(2, 'small'), item(3, 'small'), item(4)])
-    expect(groups.map((g) => [g.reason, g.items.length])).toEqual([['small', 2], ['sharp', 1], ['', 1]])
+    expect(groups.map((g) => [g.reason, g.items.length])).toEqual([
+      ['small', 2],
+      ['sharp', 1],
+      ['', 1],
+    ])
   })
 })
 
 describe('library search', () => {
   const row = (more: Partial<Reach>): Reach =>
-    ({ name: 'Dab the tide', group: 'dabbing', strand_name: 'Grasp of tools', also: [], things: ['Cotton buds', 'Egg box'], themes: [], grades: 8, offered: 4, expected: 0.8, ...more }) as Reach
+    ({
+      name: 'Dab the tide',
+      group: 'dabbing',
+      strand_name: 'Grasp of tools',
+      also: [],
+      things: ['Cotton buds', 'Egg box'],
+      themes: [],
+      grades: 8,
+      offered: 4,
+      expected: 0.8,
+      ...more,
+    }) as Reach
 
   it('finds by what you hold, one or several, singular or plural', () => {
-    expect(['cotton bud', 'egg boxes cotton buds', 'tools', 'dab'].map((s) => answers(row({}), s))).toEqual([true, true, true, true])
+    expect(['cotton bud', 'egg boxes cotton buds', 'tools', 'dab'].map((s) => answers(row({}), s))).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ])
     expect(answers(row({}), 'egg box, marbles')).toBe(false)
   })
 })

@@ -25,7 +25,10 @@ export function daysAgo(iso: string, now: Date): string {
   return days < 21 ? `${days} days ago` : `${Math.round(days / 7)} weeks ago`
 }
 
-/** A rung with one decimal; what lies under the ladder, or over its top rung, is said so, not as a rung there is none of. */
+/**
+ * A rung with one decimal; what lies under the ladder, or over its top rung, is said so, not as a rung there is none
+ * of.
+ */
 export function rungWords(rung: number, top = Infinity): string {
   if (rung < 0.45) return 'under 1'
   return rung >= top + 0.45 ? `over ${top}` : rung.toFixed(1)

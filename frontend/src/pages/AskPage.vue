@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import AimReasons from '@/components/bench/AimReasons.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -20,25 +20,41 @@ const words = useWords()
 const router = useRouter()
 const { data: plans } = useQuery({
   queryKey: ['plans', () => child.id],
-  queryFn: () => told(api.GET('/api/children/{child_id}/plans', { params: { path: { child_id: child.id }, query: { limit: 6 } } })),
+  queryFn: () =>
+    unwrap(
+      api.GET('/api/children/{child_id}/plans', { params: { path: { child_id: child.id }, query: { limit: 6 } } }),
+    ),
 })
 const places = usePlaces(() => child)
 
-const wish = reactive<Schemas['WishIn']>({ minutes: child.usual_minutes, targets: [], place: 'home', supervision: 'arms_reach', home_id: child.home_id, format_id: 'parts', order: 'precision_first' })
-const { aims, ticked } = useAims(() => child.id, wish)
-watch(() => wish.format_id, (id) => {
-  const format = words.value?.formats.find((f) => f.id === id)
-  if (format?.supervision) wish.supervision = format.supervision
-  else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
-  if (format?.most_minutes) wish.minutes = Math.min(wish.minutes, format.most_minutes)
+const wish = reactive<Schemas['WishIn']>({
+  minutes: child.usual_minutes,
+  targets: [],
+  place: 'home',
+  supervision: 'arms_reach',
+  home_id: child.home_id,
+  format_id: 'parts',
+  order: 'precision_first',
 })
+const { aims, ticked } = useAims(() => child.id, wish)
+watch(
+  () => wish.format_id,
+  (id) => {
+    const format = words.value?.formats.find((f) => f.id === id)
+    if (format?.supervision) wish.supervision = format.supervision
+    else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
+    if (format?.most_minutes) wish.minutes = Math.min(wish.minutes, format.most_minutes)
+  },
+)
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const { busy, error, doing } = useDoing()
 
 async function plan(): Promise<void> {
   await ticked()
   answer.value = null
-  const made = await doing(() => told(api.POST('/api/children/{child_id}/plans', { params: { path: { child_id: child.id } }, body: wish })))
+  const made = await doing(() =>
+    unwrap(api.POST('/api/children/{child_id}/plans', { params: { path: { child_id: child.id } }, body: wish })),
+  )
   if (made?.id) await router.push({ name: 'bench', params: { planId: made.id } })
   else if (made) answer.value = made
 }
@@ -54,44 +70,85 @@ async function plan(): Promise<void> {
         <AimReasons :aims="aims?.filter((x) => wish.targets.includes(x.target)) ?? []" />
       </fieldset>
       <fieldset>
-        <legend>Session format <span class="soft small light">{{ words?.formats.find((s) => s.id === wish.format_id)?.hint }}</span></legend>
+        <legend>
+          Session format
+          <span class="soft small light">{{ words?.formats.find((s) => s.id === wish.format_id)?.hint }}</span>
+        </legend>
         <div class="row">
-          <button v-for="s in words?.formats" :key="s.id" type="button" class="pick small-pick" :aria-pressed="wish.format_id === s.id" :title="s.hint" @click="wish.format_id = s.id">{{ s.name }}</button>
+          <button
+            v-for="s in words?.formats"
+            :key="s.id"
+            type="button"
+            class="pick small-pick"
+            :aria-pressed="wish.format_id === s.id"
+            :title="s.hint"
+            @click="wish.format_id = s.id"
+          >
+            {{ s.name }}
+          </button>
         </div>
       </fieldset>
       <fieldset>
         <legend>Minutes, setting up and tidying included</legend>
         <div class="row">
-          <button v-for="m in [15, 20, 30, 35, 40, 45]" :key="m" type="button" class="pick small-pick" :aria-pressed="wish.minutes === m" @click="wish.minutes = m">{{ m }}</button>
+          <button
+            v-for="m in [15, 20, 30, 35, 40, 45]"
+            :key="m"
+            type="button"
+            class="pick small-pick"
+            :aria-pressed="wish.minutes === m"
+            @click="wish.minutes = m"
+          >
+            {{ m }}
+          </button>
           <el-input-number v-model="wish.minutes" aria-label="Minutes" />
         </div>
       </fieldset>
       <fieldset>
         <legend>Where, and with whom close by</legend>
         <div class="row">
-          <el-radio-group v-model="wish.place" aria-label="Where"><el-radio-button value="home">Home</el-radio-button><el-radio-button value="clinic">Clinic</el-radio-button><el-radio-button value="school">School</el-radio-button></el-radio-group>
-          <el-radio-group v-model="wish.supervision" aria-label="Adult"><el-radio-button value="arms_reach">Adult within arm's reach</el-radio-button><el-radio-button value="room">Adult in the room</el-radio-button><el-radio-button value="box">On their own</el-radio-button></el-radio-group>
+          <el-radio-group v-model="wish.place" aria-label="Where"
+            ><el-radio-button value="home">Home</el-radio-button><el-radio-button value="clinic">Clinic</el-radio-button
+            ><el-radio-button value="school">School</el-radio-button></el-radio-group
+          >
+          <el-radio-group v-model="wish.supervision" aria-label="Adult"
+            ><el-radio-button value="arms_reach">Adult within arm's reach</el-radio-button
+            ><el-radio-button value="room">Adult in the room</el-radio-button
+            ><el-radio-button value="box">On their own</el-radio-button></el-radio-group
+          >
         </div>
       </fieldset>
       <fieldset>
         <legend>With things from, in which order</legend>
         <div class="row">
-          <el-select v-if="places.length" v-model="wish.home_id" class="place" aria-label="Cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
-          <el-select v-model="wish.order" class="order" aria-label="Order of work"><el-option v-for="o in words?.orders" :key="o.id" :value="o.id" :label="o.name" /></el-select>
+          <el-select v-if="places.length" v-model="wish.home_id" class="place" aria-label="Cupboard"
+            ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
+          /></el-select>
+          <el-select v-model="wish.order" class="order" aria-label="Order of work"
+            ><el-option v-for="o in words?.orders" :key="o.id" :value="o.id" :label="o.name"
+          /></el-select>
         </div>
       </fieldset>
       <ProblemNote :error="error" />
       <div v-if="answer" class="notice barred stack" role="alert">
-        <p><strong>No plan, because {{ answer.reason }}.</strong></p>
+        <p>
+          <strong>No plan, because {{ answer.reason }}.</strong>
+        </p>
         <p>The shortest fix: {{ answer.fix }}</p>
       </div>
-      <button class="plain-button main go" :disabled="busy || Boolean(aims && !wish.targets.length)">{{ busy ? 'Planning…' : 'Plan it' }}</button>
+      <button class="plain-button main go" :disabled="busy || Boolean(aims && !wish.targets.length)">
+        {{ busy ? 'Planning…' : 'Plan it' }}
+      </button>
       <LeftOutList v-if="answer" :items="answer.left_out ?? []" />
     </form>
     <aside v-if="plans?.length" class="sheet stack">
       <h3>Earlier sessions</h3>
       <RouterLink v-for="p in plans" :key="p.id" class="earlier" :to="{ name: 'bench', params: { planId: p.id } }">
-        <span class="row"><strong>{{ p.name ? `★ ${p.name}` : dayWords(p.used_on ?? p.made_at) }}</strong> <TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" /> <span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span>
+        <span class="row"
+          ><strong>{{ p.name ? `★ ${p.name}` : dayWords(p.used_on ?? p.made_at) }}</strong>
+          <TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" />
+          <span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span
+        >
         <span class="small soft">{{ p.blocks.join(', ') }}</span>
       </RouterLink>
     </aside>

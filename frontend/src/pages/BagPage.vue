@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
-const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
+const { data: homes } = useQuery({
+  queryKey: ['homes'],
+  queryFn: () => unwrap(api.GET('/api/homes')),
+  staleTime: 60_000,
+})
 const stores = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home'))
 const children = ref<number[]>([])
 const store = ref(0)
@@ -13,14 +17,17 @@ const bag = ref<Schemas['BagOut'] | null>(null)
 const error = ref<Error | null>(null)
 const atHome = computed(() => {
   const by = new Map<string, Set<string>>()
-  for (const u of bag.value?.uses ?? []) if (u.from_home) by.set(u.child, (by.get(u.child) ?? new Set()).add(u.name.toLowerCase()))
+  for (const u of bag.value?.uses ?? [])
+    if (u.from_home) by.set(u.child, (by.get(u.child) ?? new Set()).add(u.name.toLowerCase()))
   return [...by].map(([child, names]) => ({ child, names: [...names].toSorted() }))
 })
 
 async function pack(): Promise<void> {
   error.value = null
   try {
-    bag.value = await told(api.POST('/api/bags', { body: { children: children.value, store_id: store.value || stores.value[0]?.id || 0 } }))
+    bag.value = await unwrap(
+      api.POST('/api/bags', { body: { children: children.value, store_id: store.value || stores.value[0]?.id || 0 } }),
+    )
   } catch (problem) {
     error.value = problem as Error
   }
@@ -34,23 +41,44 @@ async function pack(): Promise<void> {
       <ChildPicker v-model="children" />
       <div class="row">
         <span class="soft">Packed from</span>
-        <el-select :model-value="store || stores[0]?.id" class="place" aria-label="Packed from" @update:model-value="(id: number) => (store = id)"><el-option v-for="h in stores" :key="h.id" :value="h.id" :label="h.name" /></el-select>
+        <el-select
+          :model-value="store || stores[0]?.id"
+          class="place"
+          aria-label="Packed from"
+          @update:model-value="(id: number) => (store = id)"
+          ><el-option v-for="h in stores" :key="h.id" :value="h.id" :label="h.name"
+        /></el-select>
         <button class="plain-button main" :disabled="!children.length">Pack for the newest plans</button>
       </div>
     </form>
     <ProblemNote :error="error" />
     <template v-if="bag">
-      <p v-if="bag.unplanned.length" class="notice">No plan yet for {{ bag.unplanned.join(' and ') }}: plan first, then pack.</p>
+      <p v-if="bag.unplanned.length" class="notice">
+        No plan yet for {{ bag.unplanned.join(' and ') }}: plan first, then pack.
+      </p>
       <p v-for="m in bag.missing" :key="m" class="notice barred">Nothing for {{ m }}</p>
       <section class="sheet" aria-label="To carry">
-        <h2>{{ bag.lines.length ? `${bag.lines.length} ${bag.lines.length === 1 ? 'thing' : 'things'} to carry` : 'Nothing to carry: each home has what its plan wants' }}</h2>
+        <h2>
+          {{
+            bag.lines.length
+              ? `${bag.lines.length} ${bag.lines.length === 1 ? 'thing' : 'things'} to carry`
+              : 'Nothing to carry: each home has what its plan wants'
+          }}
+        </h2>
         <ul class="lines">
-          <li v-for="line in bag.lines" :key="line.name"><span class="box" aria-hidden="true"></span><strong>{{ line.count }}</strong> {{ line.name.toLowerCase() }} <span class="soft small">{{ line.children.join(', ') }}<template v-if="line.between">: {{ line.between }}</template></span></li>
+          <li v-for="line in bag.lines" :key="line.name">
+            <span class="box" aria-hidden="true"></span><strong>{{ line.count }}</strong> {{ line.name.toLowerCase() }}
+            <span class="soft small"
+              >{{ line.children.join(', ') }}<template v-if="line.between">: {{ line.between }}</template></span
+            >
+          </li>
         </ul>
       </section>
       <section v-if="atHome.length" class="sheet" aria-label="There already">
         <h3>Each home has</h3>
-        <p v-for="h in atHome" :key="h.child"><strong>{{ h.child }}</strong> <span class="soft">{{ h.names.join(', ') }}</span></p>
+        <p v-for="h in atHome" :key="h.child">
+          <strong>{{ h.child }}</strong> <span class="soft">{{ h.names.join(', ') }}</span>
+        </p>
       </section>
     </template>
   </div>

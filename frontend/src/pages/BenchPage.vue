@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import AgainstLast from '@/components/bench/AgainstLast.vue'
 import BlockPanel from '@/components/bench/BlockPanel.vue'
 import KitList from '@/components/bench/KitList.vue'
@@ -33,7 +33,15 @@ const covered = computed(() => {
   return Object.entries(sums).sort((a, b) => b[1] - a[1])
 })
 const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
-const proof = computed(() => ({ optimal: 'Proven best', feasible: `Best found; nothing beats ${plan.value?.bound.toFixed(1)} min`, given: 'Arranged by hand', infeasible: '' })[plan.value?.status ?? 'infeasible'])
+const proof = computed(
+  () =>
+    ({
+      optimal: 'Proven best',
+      feasible: `Best found; nothing beats ${plan.value?.bound.toFixed(1)} min`,
+      given: 'Arranged by hand',
+      infeasible: '',
+    })[plan.value?.status ?? 'infeasible'],
+)
 
 async function move(from: number, by: number): Promise<void> {
   const to = from + by
@@ -54,7 +62,12 @@ function removed(): void {
 async function run(): Promise<void> {
   starting.value = null
   try {
-    const begun = await told(api.POST('/api/plans/{plan_id}/runs', { params: { path: { plan_id: planId } }, body: { id: crypto.randomUUID() } }))
+    const begun = await unwrap(
+      api.POST('/api/plans/{plan_id}/runs', {
+        params: { path: { plan_id: planId } },
+        body: { id: crypto.randomUUID() },
+      }),
+    )
     await router.push({ name: 'run', params: { runId: begun.id } })
   } catch (problem) {
     starting.value = problem as Error
@@ -67,14 +80,32 @@ async function run(): Promise<void> {
   <div v-if="plan" class="stack">
     <header class="row head">
       <div>
-        <p><RouterLink :to="{ name: 'child', params: { childId: plan.child_id } }">{{ plan.child_name }}</RouterLink> <span class="soft">· things from {{ plan.home_name }}</span></p>
+        <p>
+          <RouterLink :to="{ name: 'child', params: { childId: plan.child_id } }">{{ plan.child_name }}</RouterLink>
+          <span class="soft">· things from {{ plan.home_name }}</span>
+        </p>
         <h1>{{ plan.name || 'Session plan' }}</h1>
       </div>
       <p class="totals" aria-live="polite">
-        <span><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }}, {{ minutesWords(plan.minutes! - atWork) }} setting up</span>
-        <span><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span>
-        <span><strong>{{ plan.tiring_minutes }} min</strong> tiring</span>
-        <span v-for="[target, minutes] in covered" :key="target" class="covered" role="img" :title="targetName(target)" :aria-label="`${targetName(target)}: ${minutes} min`"><TargetSign :target="target" :size="18" /> {{ minutes }} min</span>
+        <span
+          ><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }},
+          {{ minutesWords(plan.minutes! - atWork) }} setting up</span
+        >
+        <span
+          ><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span
+        >
+        <span
+          ><strong>{{ plan.tiring_minutes }} min</strong> tiring</span
+        >
+        <span
+          v-for="[target, minutes] in covered"
+          :key="target"
+          class="covered"
+          role="img"
+          :title="targetName(target)"
+          :aria-label="`${targetName(target)}: ${minutes} min`"
+          ><TargetSign :target="target" :size="18" /> {{ minutes }} min</span
+        >
         <span class="soft small">{{ proof }}</span>
       </p>
       <div class="row right">
@@ -84,16 +115,39 @@ async function run(): Promise<void> {
         <button type="button" class="plain-button main" :disabled="busy || !blocks.length" @click="run">Run it</button>
       </div>
     </header>
-    <div v-if="plan.changed?.length" class="notice" role="status">Since this plan was made, {{ plan.changed.join(' and ') }} changed. Every block is checked again here and before it runs.</div>
-    <div v-if="plan.reason" class="notice barred" role="alert">Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}</div>
+    <div v-if="plan.changed?.length" class="notice" role="status">
+      Since this plan was made, {{ plan.changed.join(' and ') }} changed. Every block is checked again here and before
+      it runs.
+    </div>
+    <div v-if="plan.reason" class="notice barred" role="alert">
+      Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}
+    </div>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
     <ProblemNote :error="error ?? starting" />
-    <PlanStrip v-model:at="at" :blocks="blocks" :asked="plan.minutes_asked" :longest="plan.longest_block" :names="plan.part_names ?? {}" @move="move" @stretch="(i, by) => alter(blocks[i]!.activity_id, (b) => ({ minutes: stretched(b.minutes, by, plan!.longest_block) }))" />
+    <PlanStrip
+      v-model:at="at"
+      :blocks="blocks"
+      :asked="plan.minutes_asked"
+      :longest="plan.longest_block"
+      :names="plan.part_names ?? {}"
+      @move="move"
+      @stretch="
+        (i, by) => alter(blocks[i]!.activity_id, (b) => ({ minutes: stretched(b.minutes, by, plan!.longest_block) }))
+      "
+    />
     <div class="split">
       <BlockPanel
         v-if="block"
         :key="block.activity_id"
-        :plan-id="planId" :child-id="plan.child_id" :home-id="plan.home_id" :part-name="plan.part_names?.[block.part] ?? ''" :block="block" :position="at" :last="blocks.length - 1" :longest="plan.longest_block" :busy="busy"
+        :plan-id="planId"
+        :child-id="plan.child_id"
+        :home-id="plan.home_id"
+        :part-name="plan.part_names?.[block.part] ?? ''"
+        :block="block"
+        :position="at"
+        :last="blocks.length - 1"
+        :longest="plan.longest_block"
+        :busy="busy"
         @change="(part) => alter(block!.activity_id, part)"
         @move="(by) => move(at, by)"
         @remove="removed"

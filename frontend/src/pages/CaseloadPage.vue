@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import CaseloadRow from '@/components/caseload/CaseloadRow.vue'
 import ChildAdd from '@/components/caseload/ChildAdd.vue'
@@ -9,7 +9,7 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useMe } from '@/composables/useMe'
 import { longDay } from '@/logic/words'
 
-const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => told(api.GET('/api/caseload')) })
+const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => unwrap(api.GET('/api/caseload')) })
 const { data: me } = useMe()
 const chosen = ref('all')
 const adding = ref(false)
@@ -29,7 +29,11 @@ const filters = computed(() => {
   ]
 })
 const shown = computed(() =>
-  (data.value ?? []).filter((c) => chosen.value === 'all' || (chosen.value === 'due' ? c.is_due : stands(c, chosen.value) || (chosen.value === 'recheck' && stands(c, 'new')))),
+  (data.value ?? []).filter(
+    (c) =>
+      chosen.value === 'all' ||
+      (chosen.value === 'due' ? c.is_due : stands(c, chosen.value) || (chosen.value === 'recheck' && stands(c, 'new'))),
+  ),
 )
 </script>
 
@@ -37,9 +41,19 @@ const shown = computed(() =>
   <div class="stack">
     <div class="row head">
       <h1>{{ longDay(new Date()) }}</h1>
-      <button v-if="me?.may.includes('child.add')" type="button" class="plain-button" @click="adding = true">Add a child</button>
+      <button v-if="me?.may.includes('child.add')" type="button" class="plain-button" @click="adding = true">
+        Add a child
+      </button>
       <div class="row filters" role="group" aria-label="Show">
-        <button v-for="f in filters" :key="f.id" type="button" class="filter" :class="f.id" :aria-pressed="chosen === f.id" @click="chosen = f.id">
+        <button
+          v-for="f in filters"
+          :key="f.id"
+          type="button"
+          class="filter"
+          :class="f.id"
+          :aria-pressed="chosen === f.id"
+          @click="chosen = f.id"
+        >
           <strong>{{ f.count }}</strong> {{ f.words }}
         </button>
       </div>
@@ -50,7 +64,9 @@ const shown = computed(() =>
       <CaseloadRow v-for="child in shown" :key="child.id" :child="child" />
     </ul>
     <BatchPanel v-if="data?.length && me?.may.includes('plan.make')" :children="shown.map((c) => c.id)" />
-    <p v-if="data && !shown.length" class="soft">{{ data.length ? 'No child is in this group today.' : 'No child here yet. Add the first one.' }}</p>
+    <p v-if="data && !shown.length" class="soft">
+      {{ data.length ? 'No child is in this group today.' : 'No child here yet. Add the first one.' }}
+    </p>
     <ChildAdd v-if="adding" @close="adding = false" />
   </div>
 </template>

@@ -12,7 +12,8 @@ const words = useWords()
 const careful = computed(() => {
   const c = child.value
   if (!c) return []
-  const named = (list: string[], from: { id: string; name: string }[] | undefined) => list.map((id) => from?.find((x) => x.id === id)?.name ?? id)
+  const named = (list: string[], from: { id: string; name: string }[] | undefined) =>
+    list.map((id) => from?.find((x) => x.id === id)?.name ?? id)
   return [
     ...(c.mouthing === 'never' ? [] : [`mouths things ${c.mouthing}`]),
     ...named(c.allergies, words.value?.allergens).map((a) => `${a} allergy`),
@@ -30,7 +31,9 @@ const careful = computed(() => {
         <h1>{{ child.first_name }}</h1>
         <p class="soft">{{ ageWords(child.age_months) }} · {{ handWords(child.hand) }} · {{ child.home_name }}</p>
       </div>
-      <p class="row careful"><span v-for="c in careful" :key="c" class="tag caution">{{ c }}</span></p>
+      <p class="row careful">
+        <span v-for="c in careful" :key="c" class="tag caution">{{ c }}</span>
+      </p>
       <nav class="row" :aria-label="`${child.first_name}'s pages`">
         <RouterLink :to="{ name: 'child' }">Skills</RouterLink>
         <RouterLink :to="{ name: 'cupboard' }">Cupboard</RouterLink>

@@ -18,7 +18,11 @@ const groups = computed(() =>
     target,
     strands: (words.value?.strands ?? [])
       .filter((s) => s.target === target.id)
-      .map((ladder) => ({ ladder, at: child.strands.find((s) => s.strand === ladder.id), wanted: child.wanted_rungs[ladder.id] ?? null })),
+      .map((ladder) => ({
+        ladder,
+        at: child.strands.find((s) => s.strand === ladder.id),
+        wanted: child.wanted_rungs[ladder.id] ?? null,
+      })),
   })),
 )
 
@@ -30,10 +34,18 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
     <section aria-label="Skills" class="skills">
       <div v-for="group in groups" :key="group.target.id" class="target">
         <h3 class="row"><TargetSign :target="group.target.id" /> {{ group.target.name }}</h3>
-        <StrandLadder v-for="s in group.strands" :key="s.ladder.id" :ladder="s.ladder" :at="s.at" :wanted="s.wanted" @pick="picking = s.ladder.id" />
+        <StrandLadder
+          v-for="s in group.strands"
+          :key="s.ladder.id"
+          :ladder="s.ladder"
+          :at="s.at"
+          :wanted="s.wanted"
+          @pick="picking = s.ladder.id"
+        />
       </div>
       <p class="small soft key">
-        <span class="dot"></span> where the child stands, with the doubt around it <span class="flag"></span> what a wanted task leans on. Choose a ladder to set what you saw.
+        <span class="dot"></span> where the child stands, with the doubt around it <span class="flag"></span> what a
+        wanted task leans on. Choose a ladder to set what you saw.
       </p>
     </section>
     <ProfileSummary :child="child" @edit="editing = true" />

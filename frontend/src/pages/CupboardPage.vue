@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import CupboardAdd from '@/components/cupboard/CupboardAdd.vue'
 import CupboardLine from '@/components/cupboard/CupboardLine.vue'
 import LetterKit from '@/components/cupboard/LetterKit.vue'
@@ -21,15 +21,26 @@ const search = ref('')
 const forget = useForget()
 const { data, error } = useQuery({
   queryKey: ['cupboard', chosen, () => child.id],
-  queryFn: () => told(api.GET('/api/homes/{home_id}/cupboard', { params: { path: { home_id: chosen.value }, query: { child_id: child.id } } })),
+  queryFn: () =>
+    unwrap(
+      api.GET('/api/homes/{home_id}/cupboard', {
+        params: { path: { home_id: chosen.value }, query: { child_id: child.id } },
+      }),
+    ),
 })
 const places = usePlaces(() => child)
 
 const groups = computed(() => {
   const wanted = search.value.trim().toLowerCase()
-  const items = (data.value?.items ?? []).filter((i) => !wanted || `${i.thing.name} ${i.thing.forms.join(' ')}`.toLowerCase().includes(wanted))
+  const items = (data.value?.items ?? []).filter(
+    (i) => !wanted || `${i.thing.name} ${i.thing.forms.join(' ')}`.toLowerCase().includes(wanted),
+  )
   return [
-    { id: 'barred', words: `Not for ${child.first_name}`, because: byReason(items.filter((i) => i.verdict?.status === 'barred')) },
+    {
+      id: 'barred',
+      words: `Not for ${child.first_name}`,
+      because: byReason(items.filter((i) => i.verdict?.status === 'barred')),
+    },
     { id: 'caution', words: 'With care', because: byReason(items.filter((i) => i.verdict?.status === 'caution')) },
     { id: 'allowed', words: 'Fine to use', because: byReason(items.filter((i) => i.verdict?.status === 'allowed')) },
   ].filter((g) => g.because.length)
@@ -41,8 +52,16 @@ const refresh = (): void => forget('cupboard')
 <template>
   <div class="stack">
     <div class="row tools">
-      <el-select v-model="chosen" class="place" aria-label="Which cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
-      <el-input v-model="search" class="search" placeholder="Find in this cupboard" aria-label="Find in this cupboard" clearable />
+      <el-select v-model="chosen" class="place" aria-label="Which cupboard"
+        ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
+      /></el-select>
+      <el-input
+        v-model="search"
+        class="search"
+        placeholder="Find in this cupboard"
+        aria-label="Find in this cupboard"
+        clearable
+      />
       <CupboardAdd :home-id="chosen" :child-id="child.id" @added="refresh" />
     </div>
     <ProblemNote :error="error" />
@@ -51,9 +70,13 @@ const refresh = (): void => forget('cupboard')
     <section v-for="group in groups" :key="group.id">
       <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }}</h3>
       <div v-for="b in group.because" :key="b.reason" class="because">
-        <p v-if="b.hit"><strong>{{ b.hit.reason }}</strong> {{ b.hit.remedy }} <span class="soft small">{{ b.hit.source }}</span></p>
+        <p v-if="b.hit">
+          <strong>{{ b.hit.reason }}</strong> {{ b.hit.remedy }} <span class="soft small">{{ b.hit.source }}</span>
+        </p>
         <OverrideForm v-if="b.hit?.overridable && b.hit.status === 'barred'" :child-id="child.id" :rule="b.hit.rule" />
-        <ul class="lines"><CupboardLine v-for="item in b.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" /></ul>
+        <ul class="lines">
+          <CupboardLine v-for="item in b.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" />
+        </ul>
       </div>
     </section>
     <StarterList v-if="data && !data.items.length" :home-id="chosen" :child-id="child.id" :name="child.first_name" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import LibraryRow from '@/components/library/LibraryRow.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
@@ -25,9 +25,20 @@ watch(target, () => (strand.value = ''))
 watch(strand, () => (rung.value = undefined))
 const { data, error, isPending } = useQuery({
   queryKey: ['library', () => child.id, chosen],
-  queryFn: () => told(api.GET('/api/children/{child_id}/library', { params: { path: { child_id: child.id }, query: { home_id: chosen.value } } })),
+  queryFn: () =>
+    unwrap(
+      api.GET('/api/children/{child_id}/library', {
+        params: { path: { child_id: child.id }, query: { home_id: chosen.value } },
+      }),
+    ),
 })
-const found = computed(() => (data.value ?? []).filter((r) => answers(r, search.value) && fits(r, { target: target.value, strand: strand.value, rung: rung.value, minutes: minutes.value })))
+const found = computed(() =>
+  (data.value ?? []).filter(
+    (r) =>
+      answers(r, search.value) &&
+      fits(r, { target: target.value, strand: strand.value, rung: rung.value, minutes: minutes.value }),
+  ),
+)
 const here = computed(() => found.value.filter((r) => r.offered))
 const not = computed(() => found.value.filter((r) => !r.offered))
 </script>
@@ -35,23 +46,56 @@ const not = computed(() => found.value.filter((r) => !r.offered))
 <template>
   <div class="stack">
     <div class="row">
-      <el-select v-model="chosen" class="place" aria-label="Which cupboard"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
-      <el-input v-model="search" class="search" placeholder="I have… egg box, straws" aria-label="Search by thing, activity or skill" clearable />
-      <button v-for="t in words?.targets" :key="t.id" type="button" class="pick" :aria-pressed="target === t.id" @click="target = target === t.id ? '' : t.id"><TargetSign :target="t.id" :size="20" /> {{ t.name }}</button>
+      <el-select v-model="chosen" class="place" aria-label="Which cupboard"
+        ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
+      /></el-select>
+      <el-input
+        v-model="search"
+        class="search"
+        placeholder="I have… egg box, straws"
+        aria-label="Search by thing, activity or skill"
+        clearable
+      />
+      <button
+        v-for="t in words?.targets"
+        :key="t.id"
+        type="button"
+        class="pick"
+        :aria-pressed="target === t.id"
+        @click="target = target === t.id ? '' : t.id"
+      >
+        <TargetSign :target="t.id" :size="20" /> {{ t.name }}
+      </button>
     </div>
     <div class="row">
-      <el-select v-model="strand" class="strand" placeholder="Any skill" aria-label="Skill" clearable><el-option v-for="s in strands" :key="s.id" :value="s.id" :label="s.name" /></el-select>
-      <el-select v-if="ladder" v-model="rung" class="rung" placeholder="Any rung" aria-label="Rung" clearable><el-option v-for="r in ladder.rungs" :key="r.number" :value="r.number" :label="`${r.number}: ${r.words}`" /></el-select>
-      <el-select v-model="minutes" class="minutes" placeholder="Any length" aria-label="Minutes" clearable><el-option v-for="m in [2, 3, 5, 8]" :key="m" :value="m" :label="`fits ${m} minutes`" /></el-select>
+      <el-select v-model="strand" class="strand" placeholder="Any skill" aria-label="Skill" clearable
+        ><el-option v-for="s in strands" :key="s.id" :value="s.id" :label="s.name"
+      /></el-select>
+      <el-select v-if="ladder" v-model="rung" class="rung" placeholder="Any rung" aria-label="Rung" clearable
+        ><el-option v-for="r in ladder.rungs" :key="r.number" :value="r.number" :label="`${r.number}: ${r.words}`"
+      /></el-select>
+      <el-select v-model="minutes" class="minutes" placeholder="Any length" aria-label="Minutes" clearable
+        ><el-option v-for="m in [2, 3, 5, 8]" :key="m" :value="m" :label="`fits ${m} minutes`"
+      /></el-select>
     </div>
     <ProblemNote :error="error" />
     <p v-if="isPending" class="soft">Looking through the cupboard…</p>
     <template v-if="data">
-      <p><strong>{{ here.length }}</strong> activities this house can offer {{ child.first_name }}<span class="soft">, those nearest to 8 of 10 first. The solid bar is the grades on offer here, the thin line all there are, the dot is {{ child.first_name }}.</span></p>
-      <ul class="list"><LibraryRow v-for="r in here" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" /></ul>
+      <p>
+        <strong>{{ here.length }}</strong> activities this house can offer {{ child.first_name
+        }}<span class="soft"
+          >, those nearest to 8 of 10 first. The solid bar is the grades on offer here, the thin line all there are, the
+          dot is {{ child.first_name }}.</span
+        >
+      </p>
+      <ul class="list">
+        <LibraryRow v-for="r in here" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" />
+      </ul>
       <template v-if="not.length">
         <h3>Not from this cupboard</h3>
-        <ul class="list"><LibraryRow v-for="r in not" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" /></ul>
+        <ul class="list">
+          <LibraryRow v-for="r in not" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" />
+        </ul>
       </template>
     </template>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import GoalsPanel from '@/components/progress/GoalsPanel.vue'
 import HandBars from '@/components/progress/HandBars.vue'
 import HelpFade from '@/components/progress/HelpFade.vue'
@@ -17,7 +17,7 @@ const { child } = defineProps<{ child: Child }>()
 const words = useWords()
 const { data, error } = useQuery({
   queryKey: ['progress', () => child.id],
-  queryFn: () => told(api.GET('/api/children/{child_id}/progress', { params: { path: { child_id: child.id } } })),
+  queryFn: () => unwrap(api.GET('/api/children/{child_id}/progress', { params: { path: { child_id: child.id } } })),
 })
 const chosen = ref<string | null>(null)
 const strand = computed(() => data.value?.strands.find((s) => s.strand === chosen.value) ?? data.value?.strands[0])
@@ -29,13 +29,22 @@ const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.v
   <div v-if="data" class="stack">
     <p class="headline">{{ data.headline }}</p>
     <div v-if="strand && ladder" class="split">
-      <LadderMoves :model-value="strand.strand" :strands="data.strands" :wanted="child.wanted_rungs" @update:model-value="chosen = $event" />
+      <LadderMoves
+        :model-value="strand.strand"
+        :strands="data.strands"
+        :wanted="child.wanted_rungs"
+        @update:model-value="chosen = $event"
+      />
       <section class="sheet stack">
         <h2 class="row"><TargetSign :target="strand.target" :size="28" /> {{ strand.name }}</h2>
         <p>{{ strand.words }}</p>
         <p v-if="strand.per_week != null" class="soft small">
-          From each day's sets alone: median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968) · trend test p {{ strand.p! < 0.01 ? '< 0.01' : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall) ·
-          <template v-if="strand.nonoverlap != null">later days above the first three in {{ Math.round(strand.nonoverlap * 100) }} of 100 pairs (Parker &amp; Vannest 2009)</template><template v-else>too few sessions to set later days against the first three</template>
+          From each day's sets alone: median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968) · trend test
+          p {{ strand.p! < 0.01 ? '< 0.01' : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall) ·
+          <template v-if="strand.nonoverlap != null"
+            >later days above the first three in {{ Math.round(strand.nonoverlap * 100) }} of 100 pairs (Parker &amp;
+            Vannest 2009)</template
+          ><template v-else>too few sessions to set later days against the first three</template>
         </p>
         <RungChart :strand="strand" :ladder="ladder" :wanted="child.wanted_rungs[strand.strand] ?? null" />
         <div class="beside"><HelpFade :days="strand.help" /><HandBars :hands="strand.hands" /></div>

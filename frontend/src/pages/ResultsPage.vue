@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import DecisionCard from '@/components/progress/DecisionCard.vue'
 import NotePanel from '@/components/progress/NotePanel.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -11,8 +11,12 @@ import { dayWords } from '@/logic/words'
 const { runId } = defineProps<{ runId: string }>()
 const queries = useQueryClient()
 const key = computed(() => ['results', runId])
-const { data, error } = useQuery({ queryKey: key, queryFn: () => told(api.GET('/api/runs/{run_id}/results', { params: { path: { run_id: runId } } })) })
-for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan']) void queries.invalidateQueries({ queryKey: [stale] })
+const { data, error } = useQuery({
+  queryKey: key,
+  queryFn: () => unwrap(api.GET('/api/runs/{run_id}/results', { params: { path: { run_id: runId } } })),
+})
+for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan'])
+  void queries.invalidateQueries({ queryKey: [stale] })
 const decisions = computed(() => data.value?.decisions ?? [])
 </script>
 
@@ -25,15 +29,30 @@ const decisions = computed(() => data.value?.decisions ?? [])
         <h1>How it went for {{ data.child_name }}</h1>
       </div>
       <nav class="row right">
-        <RouterLink v-for="t in data.together" :key="t.run_id" class="plain-button link" :to="{ name: 'results', params: { runId: t.run_id } }">{{ t.child_name }}’s results</RouterLink>
-        <RouterLink class="plain-button link" :to="{ name: 'progress', params: { childId: data.child_id } }">Progress</RouterLink>
-        <RouterLink class="plain-button main link" :to="{ name: 'ask', params: { childId: data.child_id } }">Plan the next one</RouterLink>
+        <RouterLink
+          v-for="t in data.together"
+          :key="t.run_id"
+          class="plain-button link"
+          :to="{ name: 'results', params: { runId: t.run_id } }"
+          >{{ t.child_name }}’s results</RouterLink
+        >
+        <RouterLink class="plain-button link" :to="{ name: 'progress', params: { childId: data.child_id } }"
+          >Progress</RouterLink
+        >
+        <RouterLink class="plain-button main link" :to="{ name: 'ask', params: { childId: data.child_id } }"
+          >Plan the next one</RouterLink
+        >
       </nav>
     </header>
     <div class="split">
       <section aria-label="Next steps" class="stack">
         <h2>Next steps</h2>
-        <DecisionCard v-for="d in decisions" :key="d.id" :decision="d" @answered="queries.invalidateQueries({ queryKey: key })" />
+        <DecisionCard
+          v-for="d in decisions"
+          :key="d.id"
+          :decision="d"
+          @answered="queries.invalidateQueries({ queryKey: key })"
+        />
         <p v-if="!decisions.length" class="soft">No working block was tried, so nothing is proposed.</p>
       </section>
       <section aria-label="Sets" class="stack">

@@ -2,7 +2,7 @@
 import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import RunCount from '@/components/run/RunCount.vue'
 import RunGrade from '@/components/run/RunGrade.vue'
@@ -17,7 +17,18 @@ import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
-import { gradeNow, handNow, isPaused, restDue, standing, suggestion, type Support, supportOfMiss, tallyOf, whereLeft } from '@/logic/tally'
+import {
+  gradeNow,
+  handNow,
+  isPaused,
+  restDue,
+  standing,
+  suggestion,
+  type Support,
+  supportOfMiss,
+  tallyOf,
+  whereLeft,
+} from '@/logic/tally'
 
 const { runId } = defineProps<{ runId: string }>()
 const router = useRouter()
@@ -31,22 +42,34 @@ const help = ref<Support>('spoken')
 const helpFirst = computed(() => run.value?.help_first ?? false)
 const leftThumb = ref(false)
 const led = ref(false)
-watch(me, (now) => {
-  leftThumb.value = now?.run_hand === 'left'
-  led.value = now?.role === 'assistant'
-}, { immediate: true })
+watch(
+  me,
+  (now) => {
+    leftThumb.value = now?.run_hand === 'left'
+    led.value = now?.role === 'assistant'
+  },
+  { immediate: true },
+)
 
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
 const say = computed(() => (block.value ? suggestion(events.value, block.value, run.value!.rules) : undefined))
 const advice = ref<Schemas['AdviceOut'][]>([])
-const today = computed(() => advice.value.find((a) => a.block === block.value?.id && JSON.stringify(a.grade) !== JSON.stringify(block.value && gradeNow(events.value, block.value))))
-/** After each set, and on going to another block, ask what today's sets say; without a network the table says enough. */
+const today = computed(() =>
+  advice.value.find(
+    (a) =>
+      a.block === block.value?.id &&
+      JSON.stringify(a.grade) !== JSON.stringify(block.value && gradeNow(events.value, block.value)),
+  ),
+)
+/**
+ * After each set, and on going to another block, ask what today's sets say; without a network the table says enough.
+ */
 async function ask(): Promise<void> {
   if (!(await flush())) return
   try {
-    advice.value = await told(api.GET('/api/runs/{run_id}/today', { params: { path: { run_id: runId } } }))
+    advice.value = await unwrap(api.GET('/api/runs/{run_id}/today', { params: { path: { run_id: runId } } }))
   } catch {
     advice.value = []
   }
@@ -61,11 +84,20 @@ watch(run, (loaded, before) => {
   if (loaded && !before) at.value = whereLeft(events.value, loaded.blocks)
 })
 
-watch(() => [at.value, block.value ? Math.floor(tally.value.tries / block.value.count) : 0], () => void ask())
+watch(
+  () => [at.value, block.value ? Math.floor(tally.value.tries / block.value.count) : 0],
+  () => void ask(),
+)
 
 function attempt(outcome: 'success' | 'miss', support: Support): void {
   if (!block.value || paused.value) return
-  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: hand.value, help_first: helpFirst.value })
+  tap(block.value.id, 'try', {
+    outcome,
+    support,
+    grade: gradeNow(events.value, block.value),
+    hand: hand.value,
+    help_first: helpFirst.value,
+  })
 }
 const took = {
   alone: () => attempt('success', 'alone'),
@@ -84,11 +116,13 @@ function go(to: number): void {
 async function finish(): Promise<void> {
   ended.value = null
   if (!(await flush())) {
-    ended.value = new Error('The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.')
+    ended.value = new Error(
+      'The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.',
+    )
     return
   }
   try {
-    await told(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: runId } } }))
+    await unwrap(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: runId } } }))
     await router.replace({ name: 'results', params: { runId } })
   } catch (problem) {
     ended.value = problem as Error
@@ -101,13 +135,20 @@ async function finish(): Promise<void> {
     <header>
       <RunSteps :blocks="run.blocks" :events="events" :at="at" :name="run.child_name" @go="go" />
       <span v-if="unsent" class="small unsent" role="status">{{ unsent }} to send</span>
-      <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">{{ led ? 'Fewer words' : 'Lead me' }}</button>
-      <button type="button" class="plain-button" @click="leftThumb = !leftThumb">{{ leftThumb ? 'Right thumb' : 'Left thumb' }}</button>
+      <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">
+        {{ led ? 'Fewer words' : 'Lead me' }}
+      </button>
+      <button type="button" class="plain-button" @click="leftThumb = !leftThumb">
+        {{ leftThumb ? 'Right thumb' : 'Left thumb' }}
+      </button>
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
     <ProblemNote :error="ended" />
     <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
-    <p v-if="signedOut" class="notice" role="alert">You were signed out. Every tap is kept on this tablet; <a :href="`/sign-in?next=/runs/${runId}`">sign in again</a> and they are sent.</p>
+    <p v-if="signedOut" class="notice" role="alert">
+      You were signed out. Every tap is kept on this tablet;
+      <a :href="`/sign-in?next=/runs/${runId}`">sign in again</a> and they are sent.
+    </p>
     <p v-else-if="joined" class="notice" role="status">{{ joined }}</p>
     <div class="body">
       <section class="watch">
@@ -116,30 +157,85 @@ async function finish(): Promise<void> {
           <p>{{ block.setup }}</p>
         </div>
         <RunCount :rules="run.rules" :block="block" :events="events" :tally="tally" :in-set="inSet" />
-        <RunMouthing v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)" :run="run" :block-id="block.id" @skip="tap(block.id, 'skip'); go(at + 1)" />
+        <RunMouthing
+          v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)"
+          :run="run"
+          :block-id="block.id"
+          @skip="
+            tap(block.id, 'skip')
+            go(at + 1)
+          "
+        />
         <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
-          <template v-if="led"><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p><p v-if="rest">{{ rest }}</p></template>
+          <template v-if="led"
+            ><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p>
+            <p v-if="rest">{{ rest }}</p></template
+          >
           <template v-else>{{ rest ?? say?.words ?? (block.do_first || block.say) }}</template>
         </div>
-        <p v-if="today && block" class="row today" role="status"><span>{{ today.words }}</span><button type="button" class="plain-button tall" @click="tap(block.id, 'grade', { grade: today.grade })">{{ today.kind === 'up' ? 'Harder' : 'Easier' }}</button></p>
+        <p v-if="today && block" class="row today" role="status">
+          <span>{{ today.words }}</span><button
+            type="button"
+            class="plain-button tall"
+            @click="tap(block.id, 'grade', { grade: today.grade })"
+          >
+            {{ today.kind === 'up' ? 'Harder' : 'Easier' }}
+          </button>
+        </p>
         <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
         <div class="row">
-          <RunHand :hand="hand" :turn="['left', 'right'].includes(run.hand) && Boolean(block.hand) && block.hand !== run.hand" @hand="tap(block.id, 'hand', { hand: $event })" />
+          <RunHand
+            :hand="hand"
+            :turn="['left', 'right'].includes(run.hand) && Boolean(block.hand) && block.hand !== run.hand"
+            @hand="tap(block.id, 'hand', { hand: $event })"
+          />
           <RunHold :best="tally.bestHold" :sum="tally.holdSum" @held="tap(block.id, 'hold', { seconds: $event })" />
           <button type="button" class="plain-button tall" @click="took.drop()">Dropped</button>
-          <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">{{ paused ? 'Go on' : 'Pause' }}</button>
-          <button type="button" class="plain-button tall" @click="tap(block.id, 'skip'); go(at + 1)">Skip</button>
+          <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">
+            {{ paused ? 'Go on' : 'Pause' }}
+          </button>
+          <button
+            type="button"
+            class="plain-button tall"
+            @click="
+              tap(block.id, 'skip')
+              go(at + 1)
+            "
+          >
+            Skip
+          </button>
         </div>
-        <RunMeasures :key="block.id" :asked="block.measures ?? []" :read="tally.read" @measure="(id, value) => block && tap(block.id, 'measure', { measure: id, value })" />
+        <RunMeasures
+          :key="block.id"
+          :asked="block.measures ?? []"
+          :read="tally.read"
+          @measure="(id, value) => block && tap(block.id, 'measure', { measure: id, value })"
+        />
         <dl class="cues">
-          <template v-for="c in block.cues" :key="c.support"><dt class="soft">{{ c.support_words }}</dt><dd>{{ c.words }}</dd></template>
+          <template v-for="c in block.cues" :key="c.support"
+            ><dt class="soft">{{ c.support_words }}</dt>
+            <dd>{{ c.words }}</dd></template
+          >
         </dl>
       </section>
-      <RunTaps v-model:help="help" :help-first="helpFirst" :paused="paused" :more="at < run.blocks.length - 1" @alone="took.alone" @helped="took.helped" @missed="took.missed" @undo="took.undo" @next="took.next" />
+      <RunTaps
+        v-model:help="help"
+        :help-first="helpFirst"
+        :paused="paused"
+        :more="at < run.blocks.length - 1"
+        @alone="took.alone"
+        @helped="took.helped"
+        @missed="took.missed"
+        @undo="took.undo"
+        @next="took.next"
+      />
     </div>
   </div>
-  <div v-else class="wait"><ProblemNote :error="error" /><p v-if="!error">Opening the run…</p></div>
+  <div v-else class="wait">
+    <ProblemNote :error="error" />
+    <p v-if="!error">Opening the run…</p>
+  </div>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@
 import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import RunColumn from '@/components/run/RunColumn.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
@@ -26,7 +26,11 @@ const setup = computed(() => {
   const said = new Set(tables.map((t) => t.run.value?.blocks[at.value]?.setup))
   return said.size === 1 ? block.value?.setup : 'Each child’s things on the side of the hand they use.'
 })
-const mouthing = computed(() => tables.filter((t) => t.run.value && standing(t.events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths')))
+const mouthing = computed(() =>
+  tables.filter(
+    (t) => t.run.value && standing(t.events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'),
+  ),
+)
 const unsent = computed(() => tables.reduce((sum, t) => sum + t.unsent.value, 0))
 const signedOut = computed(() => tables.some((t) => t.signedOut.value))
 const failed = computed(() => tables.find((t) => t.error.value)?.error.value ?? null)
@@ -37,8 +41,11 @@ watch(blocks, (now, before) => {
 async function finish(): Promise<void> {
   const done = await doing(async () => {
     const sent = await Promise.all(tables.map((t) => t.flush()))
-    if (!sent.every(Boolean)) throw new Error('The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.')
-    for (const id of runIds) await told(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: id } } }))
+    if (!sent.every(Boolean))
+      throw new Error(
+        'The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.',
+      )
+    for (const id of runIds) await unwrap(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: id } } }))
     return true
   })
   if (done) await router.replace({ name: 'results', params: { runId: runIds[0]! } })
@@ -48,16 +55,36 @@ async function finish(): Promise<void> {
 <template>
   <div class="together">
     <header class="row">
-      <RunSteps class="steps" :blocks="blocks" :events="tables.flatMap((t) => t.events.value)" :at="at" @go="at = $event" />
-      <div class="what"><h1>{{ block?.name }}</h1><p class="small">{{ setup }}</p></div>
+      <RunSteps
+        class="steps"
+        :blocks="blocks"
+        :events="tables.flatMap((t) => t.events.value)"
+        :at="at"
+        @go="at = $event"
+      />
+      <div class="what">
+        <h1>{{ block?.name }}</h1>
+        <p class="small">{{ setup }}</p>
+      </div>
       <span v-if="unsent" class="small" role="status">{{ unsent }} to send</span>
-      <button type="button" class="plain-button tall" :disabled="at >= blocks.length - 1" @click="at += 1">Next activity</button>
+      <button type="button" class="plain-button tall" :disabled="at >= blocks.length - 1" @click="at += 1">
+        Next activity
+      </button>
       <button type="button" class="plain-button main tall" :disabled="busy" @click="finish">Finish</button>
     </header>
     <ProblemNote :error="error ?? failed" />
-    <p v-if="signedOut" class="notice" role="alert">You were signed out. Every tap is kept on this tablet; <a :href="`/sign-in?next=/together/run/${runIds.join(',')}`">sign in again</a> and they are sent.</p>
+    <p v-if="signedOut" class="notice" role="alert">
+      You were signed out. Every tap is kept on this tablet;
+      <a :href="`/sign-in?next=/together/run/${runIds.join(',')}`">sign in again</a> and they are sent.
+    </p>
     <template v-for="t in mouthing" :key="t.run.value!.id">
-      <RunMouthing v-if="block" :run="t.run.value!" :block-id="block.id" :beside="tables.flatMap((o) => (o !== t && o.run.value ? [o.run.value] : []))" @skip="at = Math.min(at + 1, blocks.length - 1)" />
+      <RunMouthing
+        v-if="block"
+        :run="t.run.value!"
+        :block-id="block.id"
+        :beside="tables.flatMap((o) => (o !== t && o.run.value ? [o.run.value] : []))"
+        @skip="at = Math.min(at + 1, blocks.length - 1)"
+      />
     </template>
     <div class="columns" :style="{ '--columns': Math.min(runIds.length, 4) }">
       <RunColumn v-for="(t, i) in tables" :key="runIds[i]" :table="t" :together="at" />

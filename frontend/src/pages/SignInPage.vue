@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const form = reactive({ username: '', password: '' })
@@ -16,7 +16,7 @@ async function signIn(): Promise<void> {
   busy.value = true
   error.value = null
   try {
-    queries.setQueryData(['me'], await told(api.POST('/api/session', { body: { ...form } })))
+    queries.setQueryData(['me'], await unwrap(api.POST('/api/session', { body: { ...form } })))
     const next = typeof route.query.next === 'string' && route.query.next.startsWith('/') ? route.query.next : '/'
     await router.replace(next)
   } catch (problem) {
@@ -36,7 +36,9 @@ async function signIn(): Promise<void> {
       <label>Password <input v-model="form.password" type="password" autocomplete="current-password" required /></label>
       <ProblemNote :error="error" />
       <button class="plain-button main" :disabled="busy">Sign in</button>
-      <p class="small soft">Pollicor supports a licensed therapist's judgement and does not replace it. Local rules come first.</p>
+      <p class="small soft">
+        Pollicor supports a licensed therapist's judgement and does not replace it. Local rules come first.
+      </p>
     </form>
   </div>
 </template>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import GroupTable from '@/components/bench/GroupTable.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
@@ -12,24 +12,40 @@ import { useDoing } from '@/composables/useDoing'
 
 const { groupId = '' } = defineProps<{ groupId?: string }>()
 const router = useRouter()
-const { data: homes } = useQuery({ queryKey: ['homes'], queryFn: () => told(api.GET('/api/homes')), staleTime: 60_000 })
-const ask = reactive<Schemas['GroupIn']>({ children: [], home_id: 0, minutes: 30, targets: ['grasp', 'bilateral'], supervision: 'arms_reach' })
-const places = computed(() => (homes.value ?? []).toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')))
+const { data: homes } = useQuery({
+  queryKey: ['homes'],
+  queryFn: () => unwrap(api.GET('/api/homes')),
+  staleTime: 60_000,
+})
+const ask = reactive<Schemas['GroupIn']>({
+  children: [],
+  home_id: 0,
+  minutes: 30,
+  targets: ['grasp', 'bilateral'],
+  supervision: 'arms_reach',
+})
+const places = computed(() =>
+  (homes.value ?? []).toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')),
+)
 const { busy, error, doing } = useDoing()
 const { data: group, error: failed } = useQuery({
   queryKey: ['group', () => groupId],
-  queryFn: () => told(api.GET('/api/groups/{group_id}', { params: { path: { group_id: groupId } } })),
+  queryFn: () => unwrap(api.GET('/api/groups/{group_id}', { params: { path: { group_id: groupId } } })),
   enabled: () => Boolean(groupId),
 })
 
 async function plan(): Promise<void> {
-  const made = await doing(() => told(api.POST('/api/groups', { body: { ...ask, home_id: ask.home_id || places.value[0]?.id || 0 } })))
+  const made = await doing(() =>
+    unwrap(api.POST('/api/groups', { body: { ...ask, home_id: ask.home_id || places.value[0]?.id || 0 } })),
+  )
   if (made) await router.push({ name: 'together', params: { groupId: made.id } })
 }
 
 async function run(): Promise<void> {
   const ids = Object.fromEntries((group.value?.child_ids ?? []).map((id) => [id, crypto.randomUUID()]))
-  const begun = await doing(() => told(api.POST('/api/groups/{group_id}/runs', { params: { path: { group_id: groupId } }, body: { ids } })))
+  const begun = await doing(() =>
+    unwrap(api.POST('/api/groups/{group_id}/runs', { params: { path: { group_id: groupId } }, body: { ids } })),
+  )
   if (begun) await router.push({ name: 'run-together', params: { runIds: begun.map((r) => r.id).join(',') } })
 }
 </script>
@@ -41,14 +57,25 @@ async function run(): Promise<void> {
       <ChildPicker v-model="ask.children" />
       <TargetPicker v-model="ask.targets" />
       <div class="row">
-        <el-select :model-value="ask.home_id || places[0]?.id" class="place" aria-label="With things from" @update:model-value="(id: number) => (ask.home_id = id)"><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name" /></el-select>
-        <el-input-number v-model="ask.minutes" :min="10" :max="90" :step="5" aria-label="Minutes" /> <span class="soft">minutes</span>
-        <button class="plain-button main go" :disabled="busy || ask.children.length < 2">{{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}</button>
+        <el-select
+          :model-value="ask.home_id || places[0]?.id"
+          class="place"
+          aria-label="With things from"
+          @update:model-value="(id: number) => (ask.home_id = id)"
+          ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
+        /></el-select>
+        <el-input-number v-model="ask.minutes" :min="10" :max="90" :step="5" aria-label="Minutes" />
+        <span class="soft">minutes</span>
+        <button class="plain-button main go" :disabled="busy || ask.children.length < 2">
+          {{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}
+        </button>
       </div>
     </form>
     <ProblemNote :error="error ?? failed" />
     <template v-if="group && groupId">
-      <p class="row end"><button type="button" class="plain-button main" :disabled="busy" @click="run">Run it, all on one screen</button></p>
+      <p class="row end">
+        <button type="button" class="plain-button main" :disabled="busy" @click="run">Run it, all on one screen</button>
+      </p>
       <GroupTable :group="group" />
       <LeftOutList v-if="group.left_out?.length" :items="group.left_out" />
     </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import AimReasons from '@/components/bench/AimReasons.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetPicker from '@/components/bench/TargetPicker.vue'
@@ -15,21 +15,31 @@ import { dayWords } from '@/logic/words'
 const { child } = defineProps<{ child: Child }>()
 const queries = useQueryClient()
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
-const ask = reactive({ minutes_by_day: [10, 10, 10, 10, 0, 20, 20], a_day: 1, targets: [] as string[], starts_on: nextMonday(new Date()) })
+const ask = reactive({
+  minutes_by_day: [10, 10, 10, 10, 0, 20, 20],
+  a_day: 1,
+  targets: [] as string[],
+  starts_on: nextMonday(new Date()),
+})
 const { aims, ticked } = useAims(() => child.id, ask)
 const chosen = ref('')
 const { busy, error, doing } = useDoing()
-const { data: weeks } = useQuery({ queryKey: ['weeks', () => child.id], queryFn: () => told(api.GET('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } } })) })
+const { data: weeks } = useQuery({
+  queryKey: ['weeks', () => child.id],
+  queryFn: () => unwrap(api.GET('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } } })),
+})
 const shownId = computed(() => chosen.value || weeks.value?.[0]?.id || '')
 const { data: week } = useQuery({
   queryKey: ['week', shownId],
-  queryFn: () => told(api.GET('/api/weeks/{week_id}', { params: { path: { week_id: shownId.value } } })),
+  queryFn: () => unwrap(api.GET('/api/weeks/{week_id}', { params: { path: { week_id: shownId.value } } })),
   enabled: () => Boolean(shownId.value),
 })
 
 async function plan(): Promise<void> {
   await ticked()
-  const made = await doing(() => told(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask })))
+  const made = await doing(() =>
+    unwrap(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask })),
+  )
   if (!made) return
   queries.setQueryData(['week', made.id], made)
   chosen.value = made.id
@@ -42,11 +52,24 @@ async function plan(): Promise<void> {
     <form class="sheet ask" novalidate @submit.prevent="plan">
       <fieldset>
         <legend>Minutes the family has</legend>
-        <div class="row days"><label v-for="(n, i) in names" :key="n">{{ n }}<el-input-number v-model="ask.minutes_by_day[i]" :min="0" :max="90" :controls="false" :aria-label="`Minutes on ${n}`" /></label></div>
+        <div class="row days">
+          <label v-for="(n, i) in names" :key="n"
+            >{{ n
+            }}<el-input-number
+              v-model="ask.minutes_by_day[i]"
+              :min="0"
+              :max="90"
+              :controls="false"
+              :aria-label="`Minutes on ${n}`"
+          /></label>
+        </div>
       </fieldset>
       <fieldset>
         <legend>A day</legend>
-        <el-radio-group v-model="ask.a_day" aria-label="Activities a day"><el-radio-button :value="1">One</el-radio-button><el-radio-button :value="2">Up to two</el-radio-button></el-radio-group>
+        <el-radio-group v-model="ask.a_day" aria-label="Activities a day"
+          ><el-radio-button :value="1">One</el-radio-button
+          ><el-radio-button :value="2">Up to two</el-radio-button></el-radio-group
+        >
       </fieldset>
       <fieldset>
         <legend>Work on</legend>
@@ -54,18 +77,37 @@ async function plan(): Promise<void> {
       </fieldset>
       <fieldset>
         <legend>From Monday</legend>
-        <el-date-picker v-model="ask.starts_on" value-format="YYYY-MM-DD" format="D MMM" :clearable="false" aria-label="From Monday" />
+        <el-date-picker
+          v-model="ask.starts_on"
+          value-format="YYYY-MM-DD"
+          format="D MMM"
+          :clearable="false"
+          aria-label="From Monday"
+        />
       </fieldset>
-      <button class="plain-button main go" :disabled="busy || Boolean(aims && !ask.targets.length)">{{ busy ? 'Planning…' : 'Plan the week' }}</button>
+      <button class="plain-button main go" :disabled="busy || Boolean(aims && !ask.targets.length)">
+        {{ busy ? 'Planning…' : 'Plan the week' }}
+      </button>
     </form>
     <AimReasons v-if="!week" :aims="aims?.filter((x) => ask.targets.includes(x.target)) ?? []" />
     <ProblemNote :error="error" />
     <WeekTable v-if="week" :week="week" />
     <p v-if="weeks && weeks.length > 1" class="row">
       <span class="soft">Other weeks:</span>
-      <button v-for="w in weeks" :key="w.id" type="button" class="plain-button" :aria-pressed="w.id === shownId" @click="chosen = w.id">{{ dayWords(w.starts_on) }}</button>
+      <button
+        v-for="w in weeks"
+        :key="w.id"
+        type="button"
+        class="plain-button"
+        :aria-pressed="w.id === shownId"
+        @click="chosen = w.id"
+      >
+        {{ dayWords(w.starts_on) }}
+      </button>
     </p>
-    <p v-if="weeks && !weeks.length" class="soft">No home week yet. One or two activities a day is plenty: a long list is not done.</p>
+    <p v-if="weeks && !weeks.length" class="soft">
+      No home week yet. One or two activities a day is plenty: a long list is not done.
+    </p>
   </div>
 </template>
 

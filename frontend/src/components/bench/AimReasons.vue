@@ -5,11 +5,15 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** Why these targets are ticked, each reason said once. */
 const { aims } = defineProps<{ aims: Schemas['AimOut'][] }>()
-const reasons = computed(() => [...new Set(aims.map((a) => a.words))].map((words) => ({ words, told: aims.filter((a) => a.words === words) })))
+const reasons = computed(() =>
+  [...new Set(aims.map((a) => a.words))].map((words) => ({ words, unwrap: aims.filter((a) => a.words === words) })),
+)
 </script>
 
 <template>
-  <p v-for="{ words, told } in reasons" :key="words" class="row small soft"><TargetSign v-for="a in told" :key="a.target" :target="a.target" :size="16" />{{ words }}</p>
+  <p v-for="{ words, unwrap } in reasons" :key="words" class="row small soft">
+    <TargetSign v-for="a in unwrap" :key="a.target" :target="a.target" :size="16" />{{ words }}
+  </p>
 </template>
 
 <style scoped>

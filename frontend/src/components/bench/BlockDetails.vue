@@ -13,19 +13,40 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
       <h3>Set out</h3>
       <p>{{ block.setup }}</p>
       <p class="soft small">{{ block.posture }}</p>
-      <KitSwaps :child-id="childId" :home-id="homeId" :activity-id="block.activity_id" :grade="block.grade" :quantities="block.quantities" @pick="emit('pick', $event)" />
-      <p><strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit }}</p>
+      <KitSwaps
+        :child-id="childId"
+        :home-id="homeId"
+        :activity-id="block.activity_id"
+        :grade="block.grade"
+        :quantities="block.quantities"
+        @pick="emit('pick', $event)"
+      />
+      <p>
+        <strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit }}
+      </p>
     </div>
     <div>
       <h3>Say or do</h3>
-      <ul class="cues"><li v-for="c in block.cues" :key="c.support"><span class="soft small">{{ c.support_words }}</span> {{ c.words }}</li></ul>
+      <ul class="cues">
+        <li v-for="c in block.cues" :key="c.support">
+          <span class="soft small">{{ c.support_words }}</span> {{ c.words }}
+        </li>
+      </ul>
     </div>
     <div>
       <h3>Watch</h3>
-      <ul><li v-for="m in block.watch" :key="m.id">{{ m.words }} <span class="soft small">{{ m.cue }}</span></li></ul>
+      <ul>
+        <li v-for="m in block.watch" :key="m.id">
+          {{ m.words }} <span class="soft small">{{ m.cue }}</span>
+        </li>
+      </ul>
     </div>
     <div v-if="block.verdict.hits.length" class="careful">
-      <p v-for="h in block.verdict.hits" :key="h.rule + h.reason" class="row"><VerdictSign :status="h.status" /><span><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span></p>
+      <p v-for="h in block.verdict.hits" :key="h.rule + h.reason" class="row">
+        <VerdictSign :status="h.status" /><span
+          ><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span
+        >
+      </p>
     </div>
   </div>
 </template>

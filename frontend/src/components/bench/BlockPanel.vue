@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import { stretched, type Block } from '@/composables/useBench'
 import { rungWords } from '@/logic/words'
 import BlockDetails from '@/components/bench/BlockDetails.vue'
@@ -10,21 +10,46 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 import WhyNumber from '@/components/bench/WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
-const { planId, childId, homeId, partName, block, position, last, longest, busy } = defineProps<{ planId: string; childId: number; homeId: number; partName: string; block: Block; position: number; last: number; longest: number; busy: boolean }>()
-const emit = defineEmits<{ change: [part: (block: Choice) => Partial<Choice>]; move: [by: number]; remove: []; exclude: [activityId: string] }>()
+const { planId, childId, homeId, partName, block, position, last, longest, busy } = defineProps<{
+  planId: string
+  childId: number
+  homeId: number
+  partName: string
+  block: Block
+  position: number
+  last: number
+  longest: number
+  busy: boolean
+}>()
+const emit = defineEmits<{
+  change: [part: (block: Choice) => Partial<Choice>]
+  move: [by: number]
+  remove: []
+  exclude: [activityId: string]
+}>()
 
 const NEAREST = 4 // equals shown before asking for more, nearest first
 const allEquals = ref(false)
 const grade = ref([...block.grade])
 const minutes = ref(block.minutes)
-watch(() => block, (now) => {
-  grade.value = [...now.grade]
-  minutes.value = now.minutes
-})
-const choice = computed<Choice>(() => ({ part: block.part, activity_id: block.activity_id, grade: grade.value, minutes: minutes.value, locked: block.locked }))
+watch(
+  () => block,
+  (now) => {
+    grade.value = [...now.grade]
+    minutes.value = now.minutes
+  },
+)
+const choice = computed<Choice>(() => ({
+  part: block.part,
+  activity_id: block.activity_id,
+  grade: grade.value,
+  minutes: minutes.value,
+  locked: block.locked,
+}))
 const { data: forecast } = useQuery({
   queryKey: ['forecast', () => planId, choice],
-  queryFn: () => told(api.POST('/api/plans/{plan_id}/forecast', { params: { path: { plan_id: planId } }, body: choice.value })),
+  queryFn: () =>
+    unwrap(api.POST('/api/plans/{plan_id}/forecast', { params: { path: { plan_id: planId } }, body: choice.value })),
   placeholderData: keepPreviousData,
 })
 const shown = computed(() => forecast.value?.block ?? (block.problem ? null : block))
@@ -50,7 +75,9 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
       <TargetSign :target="block.target" :size="34" />
       <div class="title">
         <h2>{{ block.name }}</h2>
-        <p class="soft">{{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template></p>
+        <p class="soft">
+          {{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template>
+        </p>
       </div>
       <div v-if="shown" class="forecast" aria-live="polite">
         <strong>{{ shown.expected_words }}</strong> expected alone
@@ -59,24 +86,88 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
       <div v-else class="forecast barred">{{ forecast?.why_not ?? block.problem }} {{ forecast?.remedy }}</div>
     </header>
     <div class="row tools">
-      <button type="button" class="plain-button" :disabled="!forecast?.easier || busy" @click="jump(forecast?.easier?.grade)">◂ Easier</button>
-      <button type="button" class="plain-button" :disabled="!forecast?.harder || busy" @click="jump(forecast?.harder?.grade)">Harder ▸</button>
-      <span class="row minutes"><button type="button" class="plain-button" aria-label="One minute less" @click="stretch(-1)">−</button><strong>{{ minutes }} min</strong><button type="button" class="plain-button" aria-label="One minute more" @click="stretch(1)">+</button></span>
-      <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">{{ block.locked ? 'Unlock' : 'Lock' }}</button>
-      <button type="button" class="plain-button" :disabled="position === 0" aria-label="Move earlier" @click="emit('move', -1)">◂ Earlier</button>
-      <button type="button" class="plain-button" :disabled="position === last" aria-label="Move later" @click="emit('move', 1)">Later ▸</button>
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="!forecast?.easier || busy"
+        @click="jump(forecast?.easier?.grade)"
+      >
+        ◂ Easier
+      </button>
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="!forecast?.harder || busy"
+        @click="jump(forecast?.harder?.grade)"
+      >
+        Harder ▸
+      </button>
+      <span class="row minutes"
+        ><button type="button" class="plain-button" aria-label="One minute less" @click="stretch(-1)">−</button
+        ><strong>{{ minutes }} min</strong
+        ><button type="button" class="plain-button" aria-label="One minute more" @click="stretch(1)">+</button></span
+      >
+      <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">
+        {{ block.locked ? 'Unlock' : 'Lock' }}
+      </button>
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="position === 0"
+        aria-label="Move earlier"
+        @click="emit('move', -1)"
+      >
+        ◂ Earlier
+      </button>
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="position === last"
+        aria-label="Move later"
+        @click="emit('move', 1)"
+      >
+        Later ▸
+      </button>
       <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
       <button type="button" class="plain-button" @click="emit('exclude', block.activity_id)">Not this one</button>
     </div>
     <div v-if="forecast" class="dials">
-      <GradeDial v-for="(dial, i) in forecast.dials" :key="dial.axis" :dial="dial" :value="grade[i] ?? 0" @turn="turn(i, $event)" />
+      <GradeDial
+        v-for="(dial, i) in forecast.dials"
+        :key="dial.axis"
+        :dial="dial"
+        :value="grade[i] ?? 0"
+        @turn="turn(i, $event)"
+      />
     </div>
     <div v-if="forecast?.equals.length" class="row">
       <span class="soft">Same rung, another activity:</span>
-      <button v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)" :key="a.activity_id" type="button" class="plain-button" @click="swap(a)">{{ a.name }}</button>
-      <button v-if="!allEquals && forecast.equals.length > NEAREST" type="button" class="plain-button" @click="allEquals = true">{{ forecast.equals.length - NEAREST }} more</button>
+      <button
+        v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)"
+        :key="a.activity_id"
+        type="button"
+        class="plain-button"
+        @click="swap(a)"
+      >
+        {{ a.name }}
+      </button>
+      <button
+        v-if="!allEquals && forecast.equals.length > NEAREST"
+        type="button"
+        class="plain-button"
+        @click="allEquals = true"
+      >
+        {{ forecast.equals.length - NEAREST }} more
+      </button>
     </div>
-    <BlockDetails v-if="shown" :block="shown" :child-id="childId" :home-id="homeId" :dim="Boolean(barred)" @pick="jump" />
+    <BlockDetails
+      v-if="shown"
+      :block="shown"
+      :child-id="childId"
+      :home-id="homeId"
+      :dim="Boolean(barred)"
+      @pick="jump"
+    />
   </section>
 </template>
 

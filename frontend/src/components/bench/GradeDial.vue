@@ -21,13 +21,23 @@ function key(event: KeyboardEvent): void {
     <p class="small soft">{{ dial.words }}</p>
     <div class="track" role="radiogroup" :aria-label="`${dial.words}, easier to harder`" @keydown="key">
       <button
-        v-for="(s, i) in dial.steps" :key="s.words" type="button" role="radio" :aria-checked="i === value" :tabindex="i === value ? 0 : -1" :class="{ on: i === value, missing: !s.available }"
-        :title="s.available ? s.words : `${s.words}: ${s.why_not} ${s.remedy}`" :aria-label="s.words" @click="emit('turn', i)"
+        v-for="(s, i) in dial.steps"
+        :key="s.words"
+        type="button"
+        role="radio"
+        :aria-checked="i === value"
+        :tabindex="i === value ? 0 : -1"
+        :class="{ on: i === value, missing: !s.available }"
+        :title="s.available ? s.words : `${s.words}: ${s.why_not} ${s.remedy}`"
+        :aria-label="s.words"
+        @click="emit('turn', i)"
       >
         <span></span>
       </button>
     </div>
-    <p class="now"><strong>{{ now?.words }}</strong></p>
+    <p class="now">
+      <strong>{{ now?.words }}</strong>
+    </p>
     <p v-if="now && !now.available" class="small not">{{ now.why_not }} {{ now.remedy }}</p>
   </div>
 </template>

@@ -8,7 +8,9 @@ defineProps<{ kit: Schemas['KitLineOut'][] }>()
   <section class="sheet" aria-label="Bring to the table">
     <h3>Bring to the table</h3>
     <ul>
-      <li v-for="k in kit" :key="k.name" :class="{ short: k.short }"><strong>{{ k.wanted }}</strong> {{ k.name.toLowerCase() }}<span v-if="k.short"> ({{ k.short }} missing)</span></li>
+      <li v-for="k in kit" :key="k.name" :class="{ short: k.short }">
+        <strong>{{ k.wanted }}</strong> {{ k.name.toLowerCase() }}<span v-if="k.short"> ({{ k.short }} missing)</span>
+      </li>
     </ul>
   </section>
 </template>

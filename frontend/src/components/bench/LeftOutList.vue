@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import type { Schemas } from '@/api/client'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
@@ -12,15 +12,25 @@ async function ask(activityId: string): Promise<void> {
   if (!planId) return
   asked.value[activityId] = 'Working it out…'
   try {
-    const found = await told(api.GET('/api/plans/{plan_id}/bring-in', { params: { path: { plan_id: planId }, query: { activity_id: activityId } } }))
+    const found = await unwrap(
+      api.GET('/api/plans/{plan_id}/bring-in', {
+        params: { path: { plan_id: planId }, query: { activity_id: activityId } },
+      }),
+    )
     asked.value[activityId] = `${found.words} ${found.change}`
   } catch (problem) {
     asked.value[activityId] = (problem as Error).message
   }
 }
 const kinds: Record<string, string> = {
-  barred: 'Barred for this child', hand: 'For the other hand', short: 'Not enough of it', missing: 'Something missing',
-  too_hard: 'Too hard yet', too_easy: 'Too easy by now', not_chosen: 'Fits, not chosen', excluded: 'Taken out',
+  barred: 'Barred for this child',
+  hand: 'For the other hand',
+  short: 'Not enough of it',
+  missing: 'Something missing',
+  too_hard: 'Too hard yet',
+  too_easy: 'Too easy by now',
+  not_chosen: 'Fits, not chosen',
+  excluded: 'Taken out',
 }
 const groups = computed(() =>
   Object.entries(kinds)
@@ -33,16 +43,38 @@ const groups = computed(() =>
   <section class="left-out" aria-label="Left out, and why">
     <h3>Left out, and why</h3>
     <details v-for="g in groups" :key="g.kind" :open="g.kind === 'barred'">
-      <summary><VerdictSign v-if="g.kind === 'barred'" status="barred" /> {{ g.words }} <span class="soft">{{ g.items.length }}</span></summary>
+      <summary>
+        <VerdictSign v-if="g.kind === 'barred'" status="barred" /> {{ g.words }}
+        <span class="soft">{{ g.items.length }}</span>
+      </summary>
       <template v-if="g.kind === 'not_chosen' && planId">
         <p class="small soft">Others made better use of the minutes. Press one to see what it would take.</p>
-        <p class="chips"><button v-for="item in g.items" :key="item.activity_id" type="button" class="chip" @click="ask(item.activity_id)">{{ item.name }}</button></p>
-        <p v-for="item in g.items.filter((i) => asked[i.activity_id])" :key="item.activity_id" class="small" aria-live="polite"><strong>{{ item.name }}</strong> {{ asked[item.activity_id] }}</p>
+        <p class="chips">
+          <button
+            v-for="item in g.items"
+            :key="item.activity_id"
+            type="button"
+            class="chip"
+            @click="ask(item.activity_id)"
+          >
+            {{ item.name }}
+          </button>
+        </p>
+        <p
+          v-for="item in g.items.filter((i) => asked[i.activity_id])"
+          :key="item.activity_id"
+          class="small"
+          aria-live="polite"
+        >
+          <strong>{{ item.name }}</strong> {{ asked[item.activity_id] }}
+        </p>
       </template>
       <ul v-else>
         <li v-for="item in g.items" :key="item.activity_id">
           <strong>{{ item.name }}</strong> {{ item.reason }} <span class="soft">{{ item.remedy }}</span>
-          <button v-if="planId && !asked[item.activity_id]" type="button" class="link" @click="ask(item.activity_id)">what would it take?</button>
+          <button v-if="planId && !asked[item.activity_id]" type="button" class="link" @click="ask(item.activity_id)">
+            what would it take?
+          </button>
           <em v-else-if="planId" aria-live="polite"> {{ asked[item.activity_id] }}</em>
         </li>
       </ul>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import type { Plan } from '@/composables/useBench'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
@@ -16,7 +16,12 @@ const path = { plan_id: plan.id ?? '' }
 async function keep(as: string): Promise<void> {
   error.value = null
   try {
-    emit('named', await told(api.PUT('/api/plans/{plan_id}/name', { params: { path }, body: { name: as, version: plan.version ?? 0 } })))
+    emit(
+      'named',
+      await unwrap(
+        api.PUT('/api/plans/{plan_id}/name', { params: { path }, body: { name: as, version: plan.version ?? 0 } }),
+      ),
+    )
     name.value = as
   } catch (problem) {
     error.value = problem as Error
@@ -24,7 +29,7 @@ async function keep(as: string): Promise<void> {
 }
 
 async function copy(): Promise<void> {
-  const made = await told(api.POST('/api/plans/{plan_id}/copy', { params: { path } }))
+  const made = await unwrap(api.POST('/api/plans/{plan_id}/copy', { params: { path } }))
   await router.push({ name: 'bench', params: { planId: made.id ?? '' } })
 }
 </script>
@@ -37,7 +42,13 @@ async function copy(): Promise<void> {
       <button type="button" class="plain-button" @click="copy">Start another from this</button>
     </div>
     <form class="row" @submit.prevent="keep(name)">
-      <el-input v-model="name" class="name" maxlength="60" placeholder="Favourite name" aria-label="Name of a favourite" />
+      <el-input
+        v-model="name"
+        class="name"
+        maxlength="60"
+        placeholder="Favourite name"
+        aria-label="Name of a favourite"
+      />
       <button class="plain-button" :disabled="!name || name === plan.name">Keep</button>
       <button v-if="plan.name" type="button" class="plain-button" @click="keep('')">Let go</button>
     </form>

@@ -3,7 +3,12 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { stretched, type Block } from '@/composables/useBench'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
-const { blocks, asked, longest, names } = defineProps<{ blocks: Block[]; asked: number; longest: number; names: Record<string, string> }>()
+const { blocks, asked, longest, names } = defineProps<{
+  blocks: Block[]
+  asked: number
+  longest: number
+  names: Record<string, string>
+}>()
 const emit = defineEmits<{ move: [from: number, by: number]; stretch: [at: number, by: number] }>()
 const at = defineModel<number>('at', { required: true })
 const total = computed(() => blocks.reduce((sum, b) => sum + b.minutes + b.setup_minutes, 0))
@@ -35,7 +40,8 @@ function pull(event: PointerEvent): void {
 function letGo(): void {
   const now = pulled.value
   pulled.value = null
-  if (now && blocks[now.at] && now.minutes !== blocks[now.at]!.minutes) emit('stretch', now.at, now.minutes - blocks[now.at]!.minutes)
+  if (now && blocks[now.at] && now.minutes !== blocks[now.at]!.minutes)
+    emit('stretch', now.at, now.minutes - blocks[now.at]!.minutes)
 }
 
 function key(event: KeyboardEvent, index: number): void {
@@ -51,22 +57,48 @@ function key(event: KeyboardEvent, index: number): void {
 
 <template>
   <div class="table">
-    <ol ref="strip" class="strip" aria-label="Blocks in order. Alt and arrow keys move one, Shift and arrow keys stretch it.">
+    <ol
+      ref="strip"
+      class="strip"
+      aria-label="Blocks in order. Alt and arrow keys move one, Shift and arrow keys stretch it."
+    >
       <li v-for="(b, i) in blocks" :key="b.activity_id" :style="{ flexGrow: shownMinutes(b, i) + b.setup_minutes }">
         <button
-          type="button" draggable="true" :class="['block', b.target, { chosen: i === at, tiring: b.tiring, gone: b.problem }]" :aria-current="i === at"
-          @click="at = i" @dragstart="dragged = i" @dragover.prevent @drop="drop(i)" @keydown="key($event, i)"
+          type="button"
+          draggable="true"
+          :class="['block', b.target, { chosen: i === at, tiring: b.tiring, gone: b.problem }]"
+          :aria-current="i === at"
+          @click="at = i"
+          @dragstart="dragged = i"
+          @dragover.prevent
+          @drop="drop(i)"
+          @keydown="key($event, i)"
         >
           <span class="part small">{{ names[b.part] }}<span v-if="b.locked" aria-label="locked"> ⚿</span></span>
           <strong>{{ b.name }}</strong>
-          <span class="row bottom small"><TargetSign :target="b.target" :size="17" /> {{ shownMinutes(b, i) }} min</span>
+          <span class="row bottom small"
+            ><TargetSign :target="b.target" :size="17" /> {{ shownMinutes(b, i) }} min</span
+          >
           <span class="small">{{ b.problem ? 'can’t stay' : b.expected_words }}</span>
         </button>
-        <span class="handle" aria-hidden="true" title="Pull to stretch" @pointerdown.prevent="grip($event, i)" @pointermove="pull" @pointerup="letGo" @pointercancel="pulled = null"></span>
+        <span
+          class="handle"
+          aria-hidden="true"
+          title="Pull to stretch"
+          @pointerdown.prevent="grip($event, i)"
+          @pointermove="pull"
+          @pointerup="letGo"
+          @pointercancel="pulled = null"
+        ></span>
       </li>
     </ol>
     <div class="ruler" aria-hidden="true">
-      <span v-for="m in Math.floor(Math.max(total, asked) / 5) + 1" :key="m" :style="{ left: `${((m - 1) * 500) / Math.max(total, 1)}%` }">{{ (m - 1) * 5 }}</span>
+      <span
+        v-for="m in Math.floor(Math.max(total, asked) / 5) + 1"
+        :key="m"
+        :style="{ left: `${((m - 1) * 500) / Math.max(total, 1)}%` }"
+        >{{ (m - 1) * 5 }}</span
+      >
     </div>
   </div>
 </template>

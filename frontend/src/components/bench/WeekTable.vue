@@ -7,7 +7,9 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
 const { week } = defineProps<{ week: Schemas['WeekOut'] }>()
-const proof = computed(() => (week.status === 'optimal' ? 'Proven best for this home' : `Best found; nothing beats ${week.bound.toFixed(1)} min`))
+const proof = computed(() =>
+  week.status === 'optimal' ? 'Proven best for this home' : `Best found; nothing beats ${week.bound.toFixed(1)} min`,
+)
 const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
 </script>
 
@@ -17,15 +19,25 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
       <h2>Week from {{ dayWords(week.starts_on) }}</h2>
       <span class="soft">{{ week.well_spent.toFixed(0) }} min well spent · {{ proof }}</span>
       <span class="row right">
-        <a class="plain-button main" :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener">Family sheet</a>
+        <a class="plain-button main" :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener"
+          >Family sheet</a
+        >
         <a class="plain-button" :href="`/api/weeks/${week.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</a>
       </span>
     </div>
     <ol class="days">
       <li v-for="d in week.days" :key="d.name">
-        <p class="day"><strong>{{ d.name }}</strong> <span class="soft small">{{ d.available ? `${d.available} min` : 'no practice' }}</span></p>
+        <p class="day">
+          <strong>{{ d.name }}</strong>
+          <span class="soft small">{{ d.available ? `${d.available} min` : 'no practice' }}</span>
+        </p>
         <div class="room" :style="{ height: `${24 + (d.available / most) * 210}px` }" :class="{ none: !d.available }">
-          <div v-for="b in d.blocks" :key="b.activity_id" :class="['block', b.target]" :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }">
+          <div
+            v-for="b in d.blocks"
+            :key="b.activity_id"
+            :class="['block', b.target]"
+            :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }"
+          >
             <strong>{{ b.name }}</strong>
             <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>
             <span class="small">{{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>

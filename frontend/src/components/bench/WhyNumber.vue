@@ -8,10 +8,14 @@ defineProps<{ title: string; reasons: Schemas['ReasonOut'][]; beat: string }>()
   <el-popover :width="360" trigger="click" :title="title">
     <template #reference><button type="button" class="why">why?</button></template>
     <ul>
-      <li v-for="r in reasons" :key="r.term"><strong>{{ r.factor.toFixed(2) }}</strong> {{ r.words }}</li>
+      <li v-for="r in reasons" :key="r.term">
+        <strong>{{ r.factor.toFixed(2) }}</strong> {{ r.words }}
+      </li>
     </ul>
     <p v-if="beat" class="small">Instead of {{ beat }}.</p>
-    <p class="small soft">A minute is worth the product of these, from 0 to 1. Success odds: Rasch 1960, from this child's own sets.</p>
+    <p class="small soft">
+      A minute is worth the product of these, from 0 to 1. Success odds: Rasch 1960, from this child's own sets.
+    </p>
   </el-popover>
 </template>
 

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 /** Plans for many children made in the background, with progress, then looked at one by one. */
@@ -12,7 +12,7 @@ const router = useRouter()
 const error = ref<Error | null>(null)
 const { data: batch } = useQuery({
   queryKey: ['batch'],
-  queryFn: () => told(api.GET('/api/batches/latest')),
+  queryFn: () => unwrap(api.GET('/api/batches/latest')),
   refetchInterval: (query) => (query.state.data && query.state.data.done < query.state.data.total ? 1000 : false),
 })
 const open = computed(() => (batch.value?.lines ?? []).filter((l) => !l.seen))
@@ -21,32 +21,48 @@ const working = computed(() => Boolean(batch.value && batch.value.done < batch.v
 async function ask(): Promise<void> {
   error.value = null
   try {
-    queries.setQueryData(['batch'], await told(api.POST('/api/batches', { body: { children } })))
+    queries.setQueryData(['batch'], await unwrap(api.POST('/api/batches', { body: { children } })))
   } catch (problem) {
     error.value = problem as Error
   }
 }
 
 async function look(line: Schemas['BatchLineOut']): Promise<void> {
-  await told(api.POST('/api/batch-lines/{line_id}/seen', { params: { path: { line_id: line.id } } }))
+  await unwrap(api.POST('/api/batch-lines/{line_id}/seen', { params: { path: { line_id: line.id } } }))
   void queries.invalidateQueries({ queryKey: ['batch'] })
-  await router.push(line.plan_id ? { name: 'bench', params: { planId: line.plan_id } } : { name: 'ask', params: { childId: line.child_id } })
+  await router.push(
+    line.plan_id
+      ? { name: 'bench', params: { planId: line.plan_id } }
+      : { name: 'ask', params: { childId: line.child_id } },
+  )
 }
 </script>
 
 <template>
   <section class="sheet batch" aria-label="Plans made in the background">
     <div class="row">
-      <button type="button" class="plain-button" :disabled="!children.length || working" @click="ask">Plan these {{ children.length }} in the background</button>
+      <button type="button" class="plain-button" :disabled="!children.length || working" @click="ask">
+        Plan these {{ children.length }} in the background
+      </button>
       <template v-if="batch && (working || open.length)">
-        <progress :value="batch.done" :max="batch.total" :aria-label="`${batch.done} of ${batch.total} planned`"></progress>
-        <span class="soft">{{ batch.done }} of {{ batch.total }} planned{{ open.length && !working ? `, ${open.length} to look at` : '' }}</span>
+        <progress
+          :value="batch.done"
+          :max="batch.total"
+          :aria-label="`${batch.done} of ${batch.total} planned`"
+        ></progress>
+        <span class="soft"
+          >{{ batch.done }} of {{ batch.total }} planned{{
+            open.length && !working ? `, ${open.length} to look at` : ''
+          }}</span
+        >
       </template>
     </div>
     <ProblemNote :error="error" />
     <ul v-if="open.length && !working">
       <li v-for="line in open" :key="line.id">
-        <button type="button" class="plain-button" :class="{ main: line.status === 'planned' }" @click="look(line)">{{ line.child_name }}</button>
+        <button type="button" class="plain-button" :class="{ main: line.status === 'planned' }" @click="look(line)">
+          {{ line.child_name }}
+        </button>
         <span class="small">{{ line.status === 'planned' ? line.blocks.join(', ') : line.words }}</span>
       </li>
     </ul>

@@ -12,13 +12,20 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       <span class="soft small">{{ ageWords(child.age_months) }} · {{ child.home_name }}</span>
     </RouterLink>
     <ul class="lines">
-      <li v-for="l in child.standings" :key="l.id"><span class="tag standing" :class="l.id">{{ standingNames[l.id] }}</span> <span>{{ l.words }}</span></li>
+      <li v-for="l in child.standings" :key="l.id">
+        <span class="tag standing" :class="l.id">{{ standingNames[l.id] }}</span> <span>{{ l.words }}</span>
+      </li>
     </ul>
     <span class="when small">
       <strong v-if="child.is_due">Due</strong>
       <span class="soft">{{ child.last_on ? `seen ${daysAgo(child.last_on, new Date())}` : 'first session' }}</span>
     </span>
-    <RouterLink class="plain-button go" :class="{ main: child.is_due }" :to="{ name: 'ask', params: { childId: child.id } }">Plan</RouterLink>
+    <RouterLink
+      class="plain-button go"
+      :class="{ main: child.is_due }"
+      :to="{ name: 'ask', params: { childId: child.id } }"
+      >Plan</RouterLink
+    >
   </li>
 </template>
 

@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refused, told, type Schemas } from '@/api/client'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useHomes } from '@/composables/usePlaces'
 
@@ -11,7 +11,9 @@ const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const queries = useQueryClient()
 const { data: places } = useHomes()
-const form = reactive<Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'mouthing'> & { home_id: number | null }>({ first_name: '', birth_date: '', hand: 'not_settled', mouthing: 'never', home_id: null })
+const form = reactive<
+  Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'mouthing'> & { home_id: number | null }
+>({ first_name: '', birth_date: '', hand: 'not_settled', mouthing: 'never', home_id: null })
 const newPlace = reactive<Schemas['NewHome']>({ name: '', kind: 'home', supervision: 'arms_reach' })
 const refused = ref<Refused | null>(null)
 const other = ref<Error | null>(null)
@@ -21,7 +23,7 @@ const at = (field: string): string => refused.value?.at(field) ?? ''
 /** The chosen place, or the new one, added once: a second try after a refusal finds it chosen. */
 async function placeId(): Promise<number> {
   if (form.home_id !== null) return form.home_id
-  const made = await told(api.POST('/api/homes', { body: newPlace }))
+  const made = await unwrap(api.POST('/api/homes', { body: newPlace }))
   void queries.invalidateQueries({ queryKey: ['homes'] })
   form.home_id = made.id
   return made.id
@@ -32,7 +34,9 @@ async function save(): Promise<void> {
   refused.value = other.value = null
   saving.value = true
   try {
-    const child = await told(api.POST('/api/children', { body: { ...form, home_id: await placeId() } as Schemas['NewChild'] }))
+    const child = await unwrap(
+      api.POST('/api/children', { body: { ...form, home_id: await placeId() } as Schemas['NewChild'] }),
+    )
     void queries.invalidateQueries({ queryKey: ['caseload'] })
     emit('close')
     await router.push({ name: 'child', params: { childId: child.id } })
@@ -48,16 +52,23 @@ async function save(): Promise<void> {
 <template>
   <el-drawer model-value size="min(480px, 100%)" title="Add a child" @close="$emit('close')">
     <el-form label-position="top" novalidate @submit.prevent="save">
-      <el-form-item label="First name" :error="at('first_name')"><el-input v-model="form.first_name" maxlength="60" /></el-form-item>
-      <el-form-item label="Born" :error="at('birth_date')"><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false" /></el-form-item>
+      <el-form-item label="First name" :error="at('first_name')"
+        ><el-input v-model="form.first_name" maxlength="60"
+      /></el-form-item>
+      <el-form-item label="Born" :error="at('birth_date')"
+        ><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false"
+      /></el-form-item>
       <el-form-item label="Hand" :error="at('hand')">
         <el-radio-group v-model="form.hand">
-          <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button><el-radio-button value="not_settled">Not settled</el-radio-button>
+          <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button
+          ><el-radio-button value="not_settled">Not settled</el-radio-button>
         </el-radio-group>
       </el-form-item>
       <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
         <el-radio-group v-model="form.mouthing">
-          <el-radio-button value="never">Never</el-radio-button><el-radio-button value="sometimes">Sometimes</el-radio-button><el-radio-button value="often">Often</el-radio-button>
+          <el-radio-button value="never">Never</el-radio-button
+          ><el-radio-button value="sometimes">Sometimes</el-radio-button
+          ><el-radio-button value="often">Often</el-radio-button>
         </el-radio-group>
       </el-form-item>
       <el-form-item label="Where" :error="at('home_id')">
@@ -67,15 +78,20 @@ async function save(): Promise<void> {
         </el-select>
       </el-form-item>
       <template v-if="form.home_id === null">
-        <el-form-item label="What the place is called" :error="at('name')"><el-input v-model="newPlace.name" maxlength="80" /></el-form-item>
+        <el-form-item label="What the place is called" :error="at('name')"
+          ><el-input v-model="newPlace.name" maxlength="80"
+        /></el-form-item>
         <el-form-item label="Kind of place" :error="at('kind')">
           <el-radio-group v-model="newPlace.kind">
-            <el-radio-button value="home">Home</el-radio-button><el-radio-button value="clinic">Clinic room</el-radio-button><el-radio-button value="school">School</el-radio-button>
+            <el-radio-button value="home">Home</el-radio-button
+            ><el-radio-button value="clinic">Clinic room</el-radio-button
+            ><el-radio-button value="school">School</el-radio-button>
           </el-radio-group>
         </el-form-item>
         <el-form-item label="Adult there" :error="at('supervision')">
           <el-radio-group v-model="newPlace.supervision">
-            <el-radio-button value="arms_reach">Within arm’s reach</el-radio-button><el-radio-button value="room">In the room</el-radio-button>
+            <el-radio-button value="arms_reach">Within arm’s reach</el-radio-button
+            ><el-radio-button value="room">In the room</el-radio-button>
           </el-radio-group>
         </el-form-item>
       </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { api, Refused, told, type Schemas } from '@/api/client'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
@@ -17,14 +17,16 @@ const other = ref<Error | null>(null)
 const theirs = computed(() => {
   const saved = refused.value?.problem.theirs as Record<string, unknown> | null | undefined
   if (!saved) return []
-  return Object.entries(saved).filter(([k, v]) => k !== 'version' && JSON.stringify(v) !== JSON.stringify(form[k as keyof typeof form]))
+  return Object.entries(saved).filter(
+    ([k, v]) => k !== 'version' && JSON.stringify(v) !== JSON.stringify(form[k as keyof typeof form]),
+  )
 })
 const at = (field: string): string => refused.value?.at(field) ?? ''
 
 async function save(): Promise<void> {
   refused.value = other.value = null
   try {
-    changed(await told(api.PUT('/api/children/{child_id}', { params: { path: { child_id: child.id } }, body: form })))
+    changed(await unwrap(api.PUT('/api/children/{child_id}', { params: { path: { child_id: child.id } }, body: form })))
     emit('close')
   } catch (problem) {
     if (problem instanceof Refused) refused.value = problem
@@ -43,52 +45,93 @@ function say(value: unknown): string {
 </script>
 
 <template>
-  <el-drawer model-value size="min(560px, 100%)" :title="`What is known of ${child.first_name}`" @close="$emit('close')">
+  <el-drawer
+    model-value
+    size="min(560px, 100%)"
+    :title="`What is known of ${child.first_name}`"
+    @close="$emit('close')"
+  >
     <el-form label-position="top" novalidate @submit.prevent="save">
       <div class="pair">
-        <el-form-item label="First name" :error="at('first_name')"><el-input v-model="form.first_name" maxlength="60" /></el-form-item>
-        <el-form-item label="Born" :error="at('birth_date')"><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false" /></el-form-item>
+        <el-form-item label="First name" :error="at('first_name')"
+          ><el-input v-model="form.first_name" maxlength="60"
+        /></el-form-item>
+        <el-form-item label="Born" :error="at('birth_date')"
+          ><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false"
+        /></el-form-item>
       </div>
       <el-form-item label="Hand" :error="at('hand')">
         <el-radio-group v-model="form.hand">
-          <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button><el-radio-button value="not_settled">Not settled</el-radio-button>
+          <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button
+          ><el-radio-button value="not_settled">Not settled</el-radio-button>
         </el-radio-group>
       </el-form-item>
       <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
         <el-radio-group v-model="form.mouthing">
-          <el-radio-button value="never">Never</el-radio-button><el-radio-button value="sometimes">Sometimes</el-radio-button><el-radio-button value="often">Often</el-radio-button>
+          <el-radio-button value="never">Never</el-radio-button
+          ><el-radio-button value="sometimes">Sometimes</el-radio-button
+          ><el-radio-button value="often">Often</el-radio-button>
         </el-radio-group>
       </el-form-item>
-      <el-form-item label="What the family wants, in their words"><el-input v-model="form.family_words" maxlength="200" /></el-form-item>
+      <el-form-item label="What the family wants, in their words"
+        ><el-input v-model="form.family_words" maxlength="200"
+      /></el-form-item>
       <el-form-item label="Daily tasks wanted" :error="at('wanted')">
-        <el-select v-model="form.wanted" multiple><el-option v-for="t in words?.wanted_tasks" :key="t.id" :value="t.id" :label="t.name" /></el-select>
+        <el-select v-model="form.wanted" multiple
+          ><el-option v-for="t in words?.wanted_tasks" :key="t.id" :value="t.id" :label="t.name"
+        /></el-select>
       </el-form-item>
       <div class="pair">
         <el-form-item label="Allergies" :error="at('allergies')">
-          <el-select v-model="form.allergies" multiple><el-option v-for="a in words?.allergens" :key="a.id" :value="a.id" :label="a.name" /></el-select>
+          <el-select v-model="form.allergies" multiple
+            ><el-option v-for="a in words?.allergens" :key="a.id" :value="a.id" :label="a.name"
+          /></el-select>
         </el-form-item>
         <el-form-item label="Precautions" :error="at('precautions')">
-          <el-select v-model="form.precautions" multiple><el-option v-for="p in words?.precautions" :key="p.id" :value="p.id" :label="p.name" /></el-select>
+          <el-select v-model="form.precautions" multiple
+            ><el-option v-for="p in words?.precautions" :key="p.id" :value="p.id" :label="p.name"
+          /></el-select>
         </el-form-item>
-        <el-form-item label="Likes"><el-select v-model="form.likes" multiple filterable><el-option v-for="t in words?.themes" :key="t" :value="t" :label="t" /></el-select></el-form-item>
+        <el-form-item label="Likes"
+          ><el-select v-model="form.likes" multiple filterable
+            ><el-option v-for="t in words?.themes" :key="t" :value="t" :label="t" /></el-select
+        ></el-form-item>
         <el-form-item label="Refuses to touch">
-          <el-select v-model="form.refuses" multiple><el-option v-for="t in ['sticky', 'wet', 'gritty']" :key="t" :value="t" :label="t" /></el-select>
+          <el-select v-model="form.refuses" multiple
+            ><el-option v-for="t in ['sticky', 'wet', 'gritty']" :key="t" :value="t" :label="t"
+          /></el-select>
         </el-form-item>
-        <el-form-item label="Attention, minutes" :error="at('attention_minutes')"><el-input-number v-model="form.attention_minutes" :min="2" :max="120" /></el-form-item>
-        <el-form-item label="Seen every … days" :error="at('every_days')"><el-input-number v-model="form.every_days" :min="1" :max="180" /></el-form-item>
-        <el-form-item label="Force limit, N (empty: none)" :error="at('force_limit_newton')"><el-input-number v-model="form.force_limit_newton" :min="1" :max="500" /></el-form-item>
+        <el-form-item label="Attention, minutes" :error="at('attention_minutes')"
+          ><el-input-number v-model="form.attention_minutes" :min="2" :max="120"
+        /></el-form-item>
+        <el-form-item label="Seen every … days" :error="at('every_days')"
+          ><el-input-number v-model="form.every_days" :min="1" :max="180"
+        /></el-form-item>
+        <el-form-item label="Force limit, N (empty: none)" :error="at('force_limit_newton')"
+          ><el-input-number v-model="form.force_limit_newton" :min="1" :max="500"
+        /></el-form-item>
         <el-form-item label="Seating"><el-input v-model="form.seating" maxlength="200" /></el-form-item>
       </div>
       <fieldset class="schools">
         <legend>How we go about it</legend>
         <el-form-item v-for="p in POLICIES" :key="p.id" :label="p.words" :error="at(p.id)">
-          <el-radio-group v-model="form[p.id]"><el-radio v-for="c in words?.policies[p.id]" :key="c.id" :value="c.id">{{ c.name }}</el-radio></el-radio-group>
+          <el-radio-group v-model="form[p.id]"
+            ><el-radio v-for="c in words?.policies[p.id]" :key="c.id" :value="c.id">{{
+              c.name
+            }}</el-radio></el-radio-group
+          >
         </el-form-item>
       </fieldset>
-      <el-form-item><el-checkbox v-model="form.food_as_material">Food may be used as a material</el-checkbox></el-form-item>
+      <el-form-item
+        ><el-checkbox v-model="form.food_as_material">Food may be used as a material</el-checkbox></el-form-item
+      >
       <div v-if="refused?.status === 409" class="notice stack" role="alert">
         <p><strong>Somebody else changed this meanwhile.</strong> What they saved, where it differs from yours:</p>
-        <ul><li v-for="[name, value] in theirs" :key="name">{{ name.replaceAll('_', ' ') }}: {{ say(value) }} (yours: {{ say(form[name as keyof typeof form]) }})</li></ul>
+        <ul>
+          <li v-for="[name, value] in theirs" :key="name">
+            {{ name.replaceAll('_', ' ') }}: {{ say(value) }} (yours: {{ say(form[name as keyof typeof form]) }})
+          </li>
+        </ul>
         <button type="button" class="plain-button" @click="takeMine">Save mine over theirs</button>
       </div>
       <ProblemNote v-else :error="refused ?? other" />

@@ -11,7 +11,12 @@ const words = useWords()
 const wanted = computed(() =>
   child.held_back.map((task) => ({
     name: task.name,
-    held: Object.entries(task.rungs_short).slice(0, 3).map(([strand, rungs]) => `${words.value?.strands.find((s) => s.id === strand)?.name.toLowerCase()} (${rungs.toFixed(1)} rungs short)`),
+    held: Object.entries(task.rungs_short)
+      .slice(0, 3)
+      .map(
+        ([strand, rungs]) =>
+          `${words.value?.strands.find((s) => s.id === strand)?.name.toLowerCase()} (${rungs.toFixed(1)} rungs short)`,
+      ),
   })),
 )
 const facts = computed(() => [
@@ -31,7 +36,9 @@ const facts = computed(() => [
     <p v-if="child.family_words" class="said">“{{ child.family_words }}”</p>
     <div v-for="task in wanted" :key="task.name">
       <strong>{{ task.name }}</strong>
-      <p class="small">{{ task.held.length ? `Held back by ${task.held.join(', ')}` : 'Nothing it leans on is missing.' }}</p>
+      <p class="small">
+        {{ task.held.length ? `Held back by ${task.held.join(', ')}` : 'Nothing it leans on is missing.' }}
+      </p>
     </div>
     <dl>
       <template v-for="[name, value] in facts" :key="name">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { ageWords } from '@/logic/words'
@@ -13,7 +13,14 @@ const error = ref<Error | null>(null)
 async function choose(rung: number): Promise<void> {
   error.value = null
   try {
-    changed(await told(api.POST('/api/children/{child_id}/rungs', { params: { path: { child_id: child.id } }, body: { strand: ladder.id, rung } })))
+    changed(
+      await unwrap(
+        api.POST('/api/children/{child_id}/rungs', {
+          params: { path: { child_id: child.id } },
+          body: { strand: ladder.id, rung },
+        }),
+      ),
+    )
     emit('close')
   } catch (problem) {
     error.value = problem as Error
@@ -22,8 +29,15 @@ async function choose(rung: number): Promise<void> {
 </script>
 
 <template>
-  <el-dialog model-value :title="`${ladder.name}: what did you see ${child.first_name} do?`" width="560" @close="$emit('close')">
-    <p class="soft">The highest step that usually works, without help. The estimate starts there and moves with each session.</p>
+  <el-dialog
+    model-value
+    :title="`${ladder.name}: what did you see ${child.first_name} do?`"
+    width="560"
+    @close="$emit('close')"
+  >
+    <p class="soft">
+      The highest step that usually works, without help. The estimate starts there and moves with each session.
+    </p>
     <ol class="rungs">
       <li v-for="rung in ladder.rungs" :key="rung.number">
         <button type="button" class="plain-button" @click="choose(rung.number)">

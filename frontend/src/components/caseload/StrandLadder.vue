@@ -22,18 +22,35 @@ const source = computed(() => {
 </script>
 
 <template>
-  <button type="button" class="ladder" :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${nearest?.words}. Change.`" @click="$emit('pick')">
-    <span class="name">{{ ladder.name }} <span class="soft small">{{ source }}</span></span>
+  <button
+    type="button"
+    class="ladder"
+    :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${nearest?.words}. Change.`"
+    @click="$emit('pick')"
+  >
+    <span class="name"
+      >{{ ladder.name }} <span class="soft small">{{ source }}</span></span
+    >
     <svg viewBox="0 0 300 26" preserveAspectRatio="xMinYMid" class="rail" aria-hidden="true">
       <line x1="12" x2="288" y1="13" y2="13" class="base" />
-      <line v-for="r in ladder.rungs" :key="r.number" :x1="across(r.number)" :x2="across(r.number)" y1="8" y2="18" class="tick" />
+      <line
+        v-for="r in ladder.rungs"
+        :key="r.number"
+        :x1="across(r.number)"
+        :x2="across(r.number)"
+        y1="8"
+        y2="18"
+        class="tick"
+      />
       <rect v-if="wanted" :x="across(wanted) - 2" y="3" width="4" height="20" class="wanted" />
       <template v-if="at">
         <line :x1="across(at.mean - at.sd)" :x2="across(at.mean + at.sd)" y1="13" y2="13" class="band" />
         <circle :cx="across(at.mean)" cy="13" r="7" class="here" />
       </template>
     </svg>
-    <span class="words small"><strong>{{ rungWords(at?.mean ?? 0, top) }}</strong> {{ nearest?.words }}</span>
+    <span class="words small"
+      ><strong>{{ rungWords(at?.mean ?? 0, top) }}</strong> {{ nearest?.words }}</span
+    >
   </button>
 </template>
 

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import { measureWords } from '@/logic/sizes'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
 const emit = defineEmits<{ added: [] }>()
-const { data: things } = useQuery({ queryKey: ['things'], queryFn: () => told(api.GET('/api/things')), staleTime: Infinity })
+const { data: things } = useQuery({
+  queryKey: ['things'],
+  queryFn: () => unwrap(api.GET('/api/things')),
+  staleTime: Infinity,
+})
 const chosen = ref('')
 const count = ref(1)
 const error = ref<Error | null>(null)
@@ -18,7 +22,12 @@ async function add(): Promise<void> {
   error.value = null
   try {
     const body = { thing_id: chosen.value, count: count.value, measured: {} }
-    await told(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id: homeId }, query: { child_id: childId } }, body }))
+    await unwrap(
+      api.POST('/api/homes/{home_id}/cupboard', {
+        params: { path: { home_id: homeId }, query: { child_id: childId } },
+        body,
+      }),
+    )
     chosen.value = ''
     emit('added')
   } catch (problem) {
@@ -30,7 +39,9 @@ async function add(): Promise<void> {
 <template>
   <form class="row" novalidate @submit.prevent="add">
     <el-select v-model="chosen" class="what" filterable placeholder="Add a thing…" aria-label="Add a thing">
-      <el-option v-for="m in things" :key="m.id" :value="m.id" :label="m.name"><span>{{ m.name }}</span> <span class="soft small">{{ measureWords(m) }}</span></el-option>
+      <el-option v-for="m in things" :key="m.id" :value="m.id" :label="m.name"
+        ><span>{{ m.name }}</span> <span class="soft small">{{ measureWords(m) }}</span></el-option
+      >
     </el-select>
     <el-input-number v-if="chosen" v-model="count" class="count" :min="0" :max="9999" aria-label="How many" />
     <button class="plain-button" :class="{ main: chosen }" :disabled="!chosen">Add</button>

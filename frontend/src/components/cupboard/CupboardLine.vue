@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { api, Refused, told, type Schemas } from '@/api/client'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { measureWords } from '@/logic/sizes'
 import MeasureForm from '@/components/cupboard/MeasureForm.vue'
 
@@ -9,24 +9,35 @@ const emit = defineEmits<{ changed: [] }>()
 const count = ref(item.count)
 const said = ref('')
 const measuring = ref(false)
-watch(() => item, (now) => (count.value = now.count))
+watch(
+  () => item,
+  (now) => (count.value = now.count),
+)
 
 async function save(change: { count?: number; measured?: Record<string, number> }): Promise<boolean> {
   said.value = ''
   const body = { count: change.count ?? item.count, measured: change.measured ?? item.measured, version: item.version }
   try {
-    await told(api.PUT('/api/cupboard-items/{item_id}', { params: { path: { item_id: item.id }, query: { child_id: childId } }, body }))
+    await unwrap(
+      api.PUT('/api/cupboard-items/{item_id}', {
+        params: { path: { item_id: item.id }, query: { child_id: childId } },
+        body,
+      }),
+    )
     emit('changed')
     return true
   } catch (problem) {
-    said.value = problem instanceof Refused && problem.status === 409 ? 'Somebody changed this count meanwhile; the new one is shown.' : (problem as Error).message
+    said.value =
+      problem instanceof Refused && problem.status === 409
+        ? 'Somebody changed this count meanwhile; the new one is shown.'
+        : (problem as Error).message
     if (problem instanceof Refused && problem.status === 409) emit('changed')
     return false
   }
 }
 
 async function remove(): Promise<void> {
-  await told(api.DELETE('/api/cupboard-items/{item_id}', { params: { path: { item_id: item.id } } }))
+  await unwrap(api.DELETE('/api/cupboard-items/{item_id}', { params: { path: { item_id: item.id } } }))
   emit('changed')
 }
 </script>
@@ -35,16 +46,35 @@ async function remove(): Promise<void> {
   <li>
     <div class="what">
       <strong>{{ item.thing.name }}</strong>
-      <span class="small soft">{{ measureWords(item.thing) }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span>
-      <span v-for="h in item.verdict?.hits.slice(1)" :key="h.rule" class="small why">Also: {{ h.reason }} {{ h.remedy }}</span>
+      <span class="small soft"
+        >{{ measureWords(item.thing) }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span
+      >
+      <span v-for="h in item.verdict?.hits.slice(1)" :key="h.rule" class="small why"
+        >Also: {{ h.reason }} {{ h.remedy }}</span
+      >
       <span v-if="said" class="small why" role="alert">{{ said }}</span>
     </div>
     <div class="row">
-      <el-input-number v-model="count" class="count" :min="0" :max="9999" :aria-label="`How many: ${item.thing.name}`" @change="save({ count })" />
+      <el-input-number
+        v-model="count"
+        class="count"
+        :min="0"
+        :max="9999"
+        :aria-label="`How many: ${item.thing.name}`"
+        @change="save({ count })"
+      />
       <button type="button" class="link small" @click="measuring = true">Measure</button>
-      <button type="button" class="link small" :aria-label="`Take out ${item.thing.name}`" @click="remove">Take out</button>
+      <button type="button" class="link small" :aria-label="`Take out ${item.thing.name}`" @click="remove">
+        Take out
+      </button>
     </div>
-    <MeasureForm v-if="measuring" :item="item" :save="(measured) => save({ measured })" :said="said" @close="measuring = false" />
+    <MeasureForm
+      v-if="measuring"
+      :item="item"
+      :save="(measured) => save({ measured })"
+      :said="said"
+      @close="measuring = false"
+    />
   </li>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import { useForget } from '@/composables/useForget'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
@@ -11,7 +11,10 @@ const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
 const forget = useForget()
 const { data } = useQuery({
   queryKey: ['recipes', () => homeId, () => childId],
-  queryFn: () => told(api.GET('/api/homes/{home_id}/recipes', { params: { path: { home_id: homeId }, query: { child_id: childId } } })),
+  queryFn: () =>
+    unwrap(
+      api.GET('/api/homes/{home_id}/recipes', { params: { path: { home_id: homeId }, query: { child_id: childId } } }),
+    ),
 })
 const shown = ref(false)
 const open = ref('')
@@ -21,7 +24,12 @@ const fine = computed(() => (data.value ?? []).filter((m) => m.verdict.status !=
 async function made(m: Schemas['RecipeOut']): Promise<void> {
   error.value = null
   try {
-    await told(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id: homeId }, query: { child_id: childId } }, body: { thing_id: m.thing_id, count: m.makes, measured: {} } }))
+    await unwrap(
+      api.POST('/api/homes/{home_id}/cupboard', {
+        params: { path: { home_id: homeId }, query: { child_id: childId } },
+        body: { thing_id: m.thing_id, count: m.makes, measured: {} },
+      }),
+    )
     forget('cupboard')
   } catch (problem) {
     error.value = problem as Error
@@ -31,18 +39,39 @@ async function made(m: Schemas['RecipeOut']): Promise<void> {
 
 <template>
   <section v-if="fine.length" class="sheet stack">
-    <h3><button type="button" class="opens big" :aria-expanded="shown" @click="shown = !shown">Make from what is here <span class="soft">{{ fine.length }} things</span></button></h3>
+    <h3>
+      <button type="button" class="opens big" :aria-expanded="shown" @click="shown = !shown">
+        Make from what is here <span class="soft">{{ fine.length }} things</span>
+      </button>
+    </h3>
     <ProblemNote :error="error" />
     <ul v-if="shown">
       <li v-for="m in fine" :key="m.thing_id">
-        <button type="button" class="opens" :aria-expanded="open === m.thing_id" @click="open = open === m.thing_id ? '' : m.thing_id"><strong>{{ m.name }}</strong> <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span></button>
+        <button
+          type="button"
+          class="opens"
+          :aria-expanded="open === m.thing_id"
+          @click="open = open === m.thing_id ? '' : m.thing_id"
+        >
+          <strong>{{ m.name }}</strong>
+          <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span>
+        </button>
         <div v-if="open === m.thing_id" class="stack how">
-          <p><span class="soft small">From</span> {{ m.parts.map((p) => (p.here.length ? `${p.words} (${p.here[0]?.toLowerCase()})` : p.words)).join(', ') }}</p>
+          <p>
+            <span class="soft small">From</span>
+            {{ m.parts.map((p) => (p.here.length ? `${p.words} (${p.here[0]?.toLowerCase()})` : p.words)).join(', ') }}
+          </p>
           <p v-if="m.tools.length"><span class="soft small">With</span> {{ m.tools.join(', ') }}</p>
           <p v-if="m.adult_steps.length"><span class="tag caution">Adult</span> {{ m.adult_steps.join('. ') }}.</p>
           <p v-if="m.child_steps.length"><span class="tag">Together</span> {{ m.child_steps.join('. ') }}.</p>
-          <p v-for="h in m.verdict.hits" :key="h.rule" class="row care"><VerdictSign :status="h.status" /><span>{{ h.reason }} {{ h.remedy }}</span></p>
-          <div><button type="button" class="plain-button" @click="made(m)">It is made: {{ m.makes }} into the cupboard</button></div>
+          <p v-for="h in m.verdict.hits" :key="h.rule" class="row care">
+            <VerdictSign :status="h.status" /><span>{{ h.reason }} {{ h.remedy }}</span>
+          </p>
+          <div>
+            <button type="button" class="plain-button" @click="made(m)">
+              It is made: {{ m.makes }} into the cupboard
+            </button>
+          </div>
         </div>
       </li>
     </ul>

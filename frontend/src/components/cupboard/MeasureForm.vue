@@ -3,16 +3,22 @@ import { computed, reactive } from 'vue'
 import type { Schemas } from '@/api/client'
 import MeasureHelp from '@/components/cupboard/MeasureHelp.vue'
 
-const { item, save, said } = defineProps<{ item: Schemas['ItemOut']; save: (measured: Record<string, number>) => Promise<boolean>; said: string }>()
+const { item, save, said } = defineProps<{
+  item: Schemas['ItemOut']
+  save: (measured: Record<string, number>) => Promise<boolean>
+  said: string
+}>()
 const emit = defineEmits<{ close: [] }>()
 
-const fields = computed(() => [
-  { id: 'size_mm', words: 'Middle side, mm', typical: item.thing.sides_mm[1] },
-  { id: 'hole_mm', words: 'Hole, mm', typical: item.thing.hole_mm },
-  { id: 'opening_mm', words: 'Opening, mm', typical: item.thing.opening_mm },
-  { id: 'force_newton', words: 'Force to work it, N', typical: item.thing.force_newton },
-  { id: 'sheet_gsm', words: 'Sheet weight, g/m²', typical: item.thing.sheet_gsm },
-].filter((f) => f.typical != null))
+const fields = computed(() =>
+  [
+    { id: 'size_mm', words: 'Middle side, mm', typical: item.thing.sides_mm[1] },
+    { id: 'hole_mm', words: 'Hole, mm', typical: item.thing.hole_mm },
+    { id: 'opening_mm', words: 'Opening, mm', typical: item.thing.opening_mm },
+    { id: 'force_newton', words: 'Force to work it, N', typical: item.thing.force_newton },
+    { id: 'sheet_gsm', words: 'Sheet weight, g/m²', typical: item.thing.sheet_gsm },
+  ].filter((f) => f.typical != null),
+)
 const form = reactive<Record<string, number | undefined>>({ ...item.measured })
 
 async function keep(): Promise<void> {
@@ -28,7 +34,10 @@ async function keep(): Promise<void> {
       <el-form-item v-for="f in fields" :key="f.id" :label="`${f.words} (usually ${f.typical?.toFixed(0)})`">
         <el-input-number v-model="form[f.id]" :precision="1" :controls="false" />
       </el-form-item>
-      <MeasureHelp :fields="fields.map((f) => f.id)" @found="(field, value) => (form[field] = Number(value.toFixed(1)))" />
+      <MeasureHelp
+        :fields="fields.map((f) => f.id)"
+        @found="(field, value) => (form[field] = Number(value.toFixed(1)))"
+      />
       <p v-if="said" class="notice barred" role="alert">{{ said }}</p>
       <button class="plain-button main">Keep</button>
     </el-form>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChildChanged } from '@/composables/useChild'
 
@@ -13,7 +13,14 @@ const error = ref<Error | null>(null)
 async function allow(): Promise<void> {
   error.value = null
   try {
-    changed(await told(api.POST('/api/children/{child_id}/overrides', { params: { path: { child_id: childId } }, body: { rule, reason: reason.value } })))
+    changed(
+      await unwrap(
+        api.POST('/api/children/{child_id}/overrides', {
+          params: { path: { child_id: childId } },
+          body: { rule, reason: reason.value },
+        }),
+      ),
+    )
   } catch (problem) {
     error.value = problem as Error
   }
@@ -22,9 +29,17 @@ async function allow(): Promise<void> {
 
 <template>
   <div class="stack">
-    <button v-if="!open" type="button" class="plain-button" @click="open = true">Allow, adult-held, with a reason…</button>
+    <button v-if="!open" type="button" class="plain-button" @click="open = true">
+      Allow, adult-held, with a reason…
+    </button>
     <form v-else class="row" @submit.prevent="allow">
-      <el-input v-model="reason" class="reason" maxlength="300" placeholder="Who holds it, and why" aria-label="Reason for allowing it" />
+      <el-input
+        v-model="reason"
+        class="reason"
+        maxlength="300"
+        placeholder="Who holds it, and why"
+        aria-label="Reason for allowing it"
+      />
       <button class="plain-button main">Allow</button>
       <button type="button" class="plain-button" @click="open = false">Leave it barred</button>
     </form>

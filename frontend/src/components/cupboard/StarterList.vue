@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 
 const { homeId, childId, name } = defineProps<{ homeId: number; childId: number; name: string }>()
 const { data } = useQuery({
   queryKey: ['starter', () => homeId, () => childId],
-  queryFn: () => told(api.GET('/api/children/{child_id}/starter', { params: { path: { child_id: childId }, query: { home_id: homeId } } })),
+  queryFn: () =>
+    unwrap(
+      api.GET('/api/children/{child_id}/starter', {
+        params: { path: { child_id: childId }, query: { home_id: homeId } },
+      }),
+    ),
 })
 </script>
 
@@ -13,7 +18,9 @@ const { data } = useQuery({
   <section class="sheet stack">
     <h3>This cupboard is empty. Look for these first:</h3>
     <ol>
-      <li v-for="thing in data" :key="thing.thing_id"><strong>{{ thing.name }}</strong><span class="soft small"> then {{ thing.opens }} activities can be done</span></li>
+      <li v-for="thing in data" :key="thing.thing_id">
+        <strong>{{ thing.name }}</strong><span class="soft small"> then {{ thing.opens }} activities can be done</span>
+      </li>
     </ol>
     <p class="soft small">Worked out for {{ name }}: the things that bring most activities together, safe ones only.</p>
   </section>

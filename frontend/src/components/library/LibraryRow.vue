@@ -15,17 +15,42 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
   <li>
     <TargetSign :target="reach.target" :size="26" />
     <div>
-      <button type="button" class="name" :aria-expanded="open" @click="open = !open">{{ reach.name }}</button> <span class="soft small">{{ reach.group }}</span>
-      <p class="small">{{ reach.strand_name }}<span v-if="reach.also.length" class="soft">, also {{ reach.also.join(', ').toLowerCase() }}</span></p>
+      <button type="button" class="name" :aria-expanded="open" @click="open = !open">{{ reach.name }}</button>
+      <span class="soft small">{{ reach.group }}</span>
+      <p class="small">
+        {{ reach.strand_name
+        }}<span v-if="reach.also.length" class="soft">, also {{ reach.also.join(', ').toLowerCase() }}</span>
+      </p>
     </div>
-    <svg viewBox="0 0 200 24" role="img" :aria-label="reach.low == null ? 'no grade on offer here' : `rungs ${reach.low.toFixed(1)} to ${reach.high!.toFixed(1)} on offer; the child is at ${reach.mean.toFixed(1)}`">
+    <svg
+      viewBox="0 0 200 24"
+      role="img"
+      :aria-label="
+        reach.low == null
+          ? 'no grade on offer here'
+          : `rungs ${reach.low.toFixed(1)} to ${reach.high!.toFixed(1)} on offer; the child is at ${reach.mean.toFixed(1)}`
+      "
+    >
       <line :x1="across(reach.least)" :x2="across(reach.most)" y1="12" y2="12" class="all" />
-      <line v-if="reach.low != null" :x1="across(reach.low)" :x2="across(reach.high!)" y1="12" y2="12" :class="['here', reach.target]" />
+      <line
+        v-if="reach.low != null"
+        :x1="across(reach.low)"
+        :x2="across(reach.high!)"
+        y1="12"
+        y2="12"
+        :class="['here', reach.target]"
+      />
       <circle :cx="across(reach.mean)" cy="12" r="6" class="child" />
     </svg>
-    <p v-if="reach.offered" class="small"><strong>{{ reach.expected_words }}</strong> at {{ reach.nearest_words.join(' · ') }}</p>
+    <p v-if="reach.offered" class="small">
+      <strong>{{ reach.expected_words }}</strong> at {{ reach.nearest_words.join(' · ') }}
+    </p>
     <p v-else class="small">{{ reach.why_not }}</p>
-    <p class="small soft">{{ reach.offered }} of {{ reach.grades }} grades<template v-if="reach.opens">. {{ reach.to_add }} Opens {{ reach.opens }} more.</template></p>
+    <p class="small soft">
+      {{ reach.offered }} of {{ reach.grades }} grades<template v-if="reach.opens"
+        >. {{ reach.to_add }} Opens {{ reach.opens }} more.</template
+      >
+    </p>
     <LibraryDials v-if="open" :reach="reach" :child-id="childId" :home-id="homeId" />
   </li>
 </template>

@@ -1,15 +1,22 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, told } from '@/api/client'
+import { api, unwrap } from '@/api/client'
 
 /** What else could play a role: the effect on difficulty, quantity and care, said before it is chosen. */
-const { childId, homeId, activityId, grade, role } = defineProps<{ childId: number; homeId: number; activityId: string; grade: number[]; role: string }>()
+const { childId, homeId, activityId, grade, role } = defineProps<{
+  childId: number
+  homeId: number
+  activityId: string
+  grade: number[]
+  role: string
+}>()
 const emit = defineEmits<{ pick: [grade: number[]] }>()
 const query = computed(() => ({ home_id: homeId, activity_id: activityId, grade: grade.join(','), role }))
 const { data, isPending } = useQuery({
   queryKey: ['swaps', () => childId, query],
-  queryFn: () => told(api.GET('/api/children/{child_id}/swaps', { params: { path: { child_id: childId }, query: query.value } })),
+  queryFn: () =>
+    unwrap(api.GET('/api/children/{child_id}/swaps', { params: { path: { child_id: childId }, query: query.value } })),
 })
 const changes = (to: number[]): boolean => to.some((g, i) => g !== grade[i])
 </script>
@@ -19,8 +26,12 @@ const changes = (to: number[]): boolean => to.some((g, i) => g !== grade[i])
     <li v-if="isPending" class="soft">Looking through the cupboard…</li>
     <li v-else-if="!data?.length" class="soft">Nothing else here can stand in.</li>
     <li v-for="s in data" :key="s.stock_id" :class="{ barred: s.barred }">
-      <span><strong>{{ s.name }}</strong> <span class="small">{{ s.barred ? 'barred: ' : '' }}{{ s.words }}</span></span>
-      <button v-if="!s.barred && changes(s.grade)" type="button" class="plain-button" @click="emit('pick', s.grade)">Use that grade</button>
+      <span
+        ><strong>{{ s.name }}</strong> <span class="small">{{ s.barred ? 'barred: ' : '' }}{{ s.words }}</span></span
+      >
+      <button v-if="!s.barred && changes(s.grade)" type="button" class="plain-button" @click="emit('pick', s.grade)">
+        Use that grade
+      </button>
     </li>
   </ul>
 </template>

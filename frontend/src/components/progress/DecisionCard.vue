@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import { useWords } from '@/composables/useWords'
 import { rungWords } from '@/logic/words'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -13,7 +13,16 @@ const words = useWords()
 const others = computed(() => (words.value?.steps ?? []).filter((s) => s.id !== decision.kind))
 const why = ref('')
 const error = ref<Error | null>(null)
-const signs: Record<string, string> = { up: '▲', down: '▼', hold: '■', fade: '◐', swap: '⇋', change: '⇄', lower: '⇣', recheck: '?' }
+const signs: Record<string, string> = {
+  up: '▲',
+  down: '▼',
+  hold: '■',
+  fade: '◐',
+  swap: '⇋',
+  change: '⇄',
+  lower: '⇣',
+  recheck: '?',
+}
 const top = computed(() => words.value?.strands.find((s) => s.id === decision.strand)?.rungs.length)
 const moved = computed(() => decision.mean_after - decision.mean_before)
 
@@ -22,7 +31,12 @@ const stepName = (id: string): string => (words.value?.steps.find((s) => s.id ==
 async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
   error.value = null
   try {
-    await told(api.POST('/api/decisions/{decision_id}/answer', { params: { path: { decision_id: decision.id } }, body: { answer: said, why: why.value, kind: kind.value } }))
+    await unwrap(
+      api.POST('/api/decisions/{decision_id}/answer', {
+        params: { path: { decision_id: decision.id } },
+        body: { answer: said, why: why.value, kind: kind.value },
+      }),
+    )
     asking.value = ''
     emit('answered')
   } catch (problem) {
@@ -37,20 +51,47 @@ async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
       <span class="tag" :class="decision.kind" aria-hidden="true">{{ signs[decision.kind] }}</span>
       <div class="grow">
         <strong>{{ decision.words }}</strong>
-        <p class="soft">{{ decision.strand_name }}: rung {{ rungWords(decision.mean_before, top) }} → <strong>{{ rungWords(decision.mean_after, top) }}</strong> ({{ moved >= 0 ? '+' : '' }}{{ moved.toFixed(2) }}, give or take {{ decision.sd_after.toFixed(1) }})</p>
+        <p class="soft">
+          {{ decision.strand_name }}: rung {{ rungWords(decision.mean_before, top) }} →
+          <strong>{{ rungWords(decision.mean_after, top) }}</strong> ({{ moved >= 0 ? '+' : '' }}{{ moved.toFixed(2) }},
+          give or take {{ decision.sd_after.toFixed(1) }})
+        </p>
       </div>
-      <span v-if="decision.answer" class="tag" :class="decision.answer === 'accepted' ? 'ready' : 'caution'">{{ decision.answer }}{{ decision.answer_kind ? ` to ${stepName(decision.answer_kind)}` : '' }}{{ decision.answer_why ? `: ${decision.answer_why}` : '' }}</span>
+      <span v-if="decision.answer" class="tag" :class="decision.answer === 'accepted' ? 'ready' : 'caution'"
+        >{{ decision.answer }}{{ decision.answer_kind ? ` to ${stepName(decision.answer_kind)}` : ''
+        }}{{ decision.answer_why ? `: ${decision.answer_why}` : '' }}</span
+      >
     </header>
-    <p>{{ decision.evidence.map((e) => e.words).join(', ') }}. <span class="soft">{{ decision.would_change }}</span></p>
+    <p>
+      {{ decision.evidence.map((e) => e.words).join(', ') }}. <span class="soft">{{ decision.would_change }}</span>
+    </p>
     <div v-if="!decision.answer" class="row">
       <button type="button" class="plain-button" @click="answer('accepted')">Accept</button>
-      <button type="button" class="plain-button" :aria-expanded="asking === 'changed'" @click="asking = asking === 'changed' ? '' : 'changed'">Change…</button>
-      <button type="button" class="plain-button" :aria-expanded="asking === 'declined'" @click="asking = asking === 'declined' ? '' : 'declined'">Decline…</button>
+      <button
+        type="button"
+        class="plain-button"
+        :aria-expanded="asking === 'changed'"
+        @click="asking = asking === 'changed' ? '' : 'changed'"
+      >
+        Change…
+      </button>
+      <button
+        type="button"
+        class="plain-button"
+        :aria-expanded="asking === 'declined'"
+        @click="asking = asking === 'declined' ? '' : 'declined'"
+      >
+        Decline…
+      </button>
     </div>
     <div v-if="!decision.answer && asking" class="row">
-      <el-select v-if="asking === 'changed'" v-model="kind" class="kind" placeholder="To what" aria-label="Change to"><el-option v-for="s in others" :key="s.id" :value="s.id" :label="s.name" /></el-select>
+      <el-select v-if="asking === 'changed'" v-model="kind" class="kind" placeholder="To what" aria-label="Change to"
+        ><el-option v-for="s in others" :key="s.id" :value="s.id" :label="s.name"
+      /></el-select>
       <el-input v-model="why" class="why" placeholder="A word why" aria-label="Why" maxlength="200" />
-      <button type="button" class="plain-button" @click="answer(asking)">{{ asking === 'changed' ? 'Keep the change' : 'Decline' }}</button>
+      <button type="button" class="plain-button" @click="answer(asking)">
+        {{ asking === 'changed' ? 'Keep the change' : 'Decline' }}
+      </button>
     </div>
     <ProblemNote :error="error" />
   </article>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
-import { api, told, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import { dayWords } from '@/logic/words'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
@@ -9,7 +9,10 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 const { childId } = defineProps<{ childId: number }>()
 const queries = useQueryClient()
 const key = ['goals', childId]
-const { data } = useQuery({ queryKey: key, queryFn: () => told(api.GET('/api/children/{child_id}/goals', { params: { path: { child_id: childId } } })) })
+const { data } = useQuery({
+  queryKey: key,
+  queryFn: () => unwrap(api.GET('/api/children/{child_id}/goals', { params: { path: { child_id: childId } } })),
+})
 const scale = [-2, -1, 0, 1, 2]
 const names = ['much less', 'less', 'as hoped', 'more', 'much more']
 const writing = ref(false)
@@ -27,9 +30,16 @@ async function change(request: () => Promise<Schemas['GoalsOut']>): Promise<bool
     return false
   }
 }
-const score = (id: number, value: number): Promise<boolean> => change(() => told(api.POST('/api/goals/{goal_id}/scores', { params: { path: { goal_id: id } }, body: { score: value } })))
+const score = (id: number, value: number): Promise<boolean> =>
+  change(() =>
+    unwrap(api.POST('/api/goals/{goal_id}/scores', { params: { path: { goal_id: id } }, body: { score: value } })),
+  )
 async function write(): Promise<void> {
-  if (await change(() => told(api.POST('/api/children/{child_id}/goals', { params: { path: { child_id: childId } }, body: form })))) {
+  if (
+    await change(() =>
+      unwrap(api.POST('/api/children/{child_id}/goals', { params: { path: { child_id: childId } }, body: form })),
+    )
+  ) {
     Object.assign(form, { words: '', levels: ['', '', '', '', ''] })
     writing.value = false
   }
@@ -40,20 +50,47 @@ async function write(): Promise<void> {
   <section v-if="data" class="sheet stack" aria-label="Goals">
     <div class="row">
       <h2>Goals</h2>
-      <p v-if="data.t_now != null" class="soft">Attainment <strong>{{ data.t_now.toFixed(0) }}</strong>, {{ data.t_start?.toFixed(0) }} at the start; 50 is as hoped <span class="small">(T-score, Kiresuk &amp; Sherman 1968)</span></p>
-      <button type="button" class="plain-button push" @click="writing = !writing">{{ writing ? 'Leave it' : 'Write a goal' }}</button>
+      <p v-if="data.t_now != null" class="soft">
+        Attainment <strong>{{ data.t_now.toFixed(0) }}</strong>, {{ data.t_start?.toFixed(0) }} at the start; 50 is as
+        hoped <span class="small">(T-score, Kiresuk &amp; Sherman 1968)</span>
+      </p>
+      <button type="button" class="plain-button push" @click="writing = !writing">
+        {{ writing ? 'Leave it' : 'Write a goal' }}
+      </button>
     </div>
     <div v-for="g in data.goals" :key="g.id" class="goal">
-      <p><strong>{{ g.words }}</strong> <span class="soft small">written {{ dayWords(g.written_on) }}, weight {{ g.weight }}</span></p>
+      <p>
+        <strong>{{ g.words }}</strong>
+        <span class="soft small">written {{ dayWords(g.written_on) }}, weight {{ g.weight }}</span>
+      </p>
       <div class="scale" role="radiogroup" :aria-label="g.words">
-        <button v-for="(s, i) in scale" :key="s" type="button" role="radio" :aria-checked="now(g) === s" :class="{ on: now(g) === s, start: g.baseline === s }" @click="score(g.id, s)"><strong>{{ s > 0 ? `+${s}` : s }}</strong> <span class="small">{{ g.levels[i] }}</span></button>
+        <button
+          v-for="(s, i) in scale"
+          :key="s"
+          type="button"
+          role="radio"
+          :aria-checked="now(g) === s"
+          :class="{ on: now(g) === s, start: g.baseline === s }"
+          @click="score(g.id, s)"
+        >
+          <strong>{{ s > 0 ? `+${s}` : s }}</strong> <span class="small">{{ g.levels[i] }}</span>
+        </button>
       </div>
     </div>
-    <p v-if="!data.goals.length && !writing" class="soft">No goal yet. Write what each step would look like before the work starts.</p>
+    <p v-if="!data.goals.length && !writing" class="soft">
+      No goal yet. Write what each step would look like before the work starts.
+    </p>
     <form v-if="writing" class="stack" novalidate @submit.prevent="write">
       <el-input v-model="form.words" maxlength="200" placeholder="What the family wants to see" aria-label="Goal" />
-      <label v-for="(s, i) in scale" :key="s" class="level"><span>{{ s > 0 ? `+${s}` : s }} {{ names[i] }}</span><el-input v-model="form.levels[i]" :aria-label="`Level ${s}`" /></label>
-      <div class="row"><label>Weight <el-input-number v-model="form.weight" :min="0.5" :max="10" :step="0.5" /></label><label>Starts at <el-input-number v-model="form.baseline" :min="-2" :max="2" /></label><button class="plain-button main">Keep the goal</button></div>
+      <label v-for="(s, i) in scale" :key="s" class="level"
+        ><span>{{ s > 0 ? `+${s}` : s }} {{ names[i] }}</span
+        ><el-input v-model="form.levels[i]" :aria-label="`Level ${s}`"
+      /></label>
+      <div class="row">
+        <label>Weight <el-input-number v-model="form.weight" :min="0.5" :max="10" :step="0.5" /></label
+        ><label>Starts at <el-input-number v-model="form.baseline" :min="-2" :max="2" /></label
+        ><button class="plain-button main">Keep the goal</button>
+      </div>
     </form>
     <ProblemNote :error="error" />
   </section>

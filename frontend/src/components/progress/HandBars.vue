@@ -7,10 +7,15 @@ defineProps<{ hands: Schemas['HandOut'][] }>()
 
 <template>
   <figure v-if="hands.length">
-    <figcaption><strong>Both hands</strong> <span class="soft small">successes of tries, all sessions</span></figcaption>
+    <figcaption>
+      <strong>Both hands</strong> <span class="soft small">successes of tries, all sessions</span>
+    </figcaption>
     <div v-for="h in hands" :key="h.hand" class="line">
       <span>{{ h.hand }}</span>
-      <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true"><rect width="100" height="12" class="all" /><rect :width="(100 * h.successes) / Math.max(1, h.tries)" height="12" class="won" /></svg>
+      <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true">
+        <rect width="100" height="12" class="all" />
+        <rect :width="(100 * h.successes) / Math.max(1, h.tries)" height="12" class="won" />
+      </svg>
       <strong>{{ h.successes }} of {{ h.tries }}</strong>
     </div>
   </figure>

@@ -10,20 +10,46 @@ const { days } = defineProps<{ days: Schemas['HelpOut'][] }>()
 const words = useWords()
 const order = computed(() => words.value?.supports.map((s) => s.id) ?? [])
 const used = computed(() => (words.value?.supports ?? []).filter((s) => days.some((d) => d.tries[s.id])))
-const columns = computed(() => days.map((d) => ({ on: d.on, pieces: stacked(d.tries, order.value), said: used.value.filter((s) => d.tries[s.id]).map((s) => `${d.tries[s.id]} ${s.name}`).join(', ') })))
+const columns = computed(() =>
+  days.map((d) => ({
+    on: d.on,
+    pieces: stacked(d.tries, order.value),
+    said: used.value
+      .filter((s) => d.tries[s.id])
+      .map((s) => `${d.tries[s.id]} ${s.name}`)
+      .join(', '),
+  })),
+)
 const all = (id: string): number => days.reduce((sum, d) => sum + (d.tries[id] ?? 0), 0)
 </script>
 
 <template>
   <figure v-if="days.length">
     <figcaption><strong>Help</strong> <span class="soft small">share of tries, session by session</span></figcaption>
-    <svg :viewBox="`0 0 ${columns.length * 20} 60`" preserveAspectRatio="none" role="img" :aria-label="`Help by session: ${columns.map((c) => `${dayWords(c.on)} ${c.said}`).join('; ')}`">
+    <svg
+      :viewBox="`0 0 ${columns.length * 20} 60`"
+      preserveAspectRatio="none"
+      role="img"
+      :aria-label="`Help by session: ${columns.map((c) => `${dayWords(c.on)} ${c.said}`).join('; ')}`"
+    >
       <g v-for="(c, i) in columns" :key="c.on">
         <title>{{ dayWords(c.on) }}: {{ c.said }}</title>
-        <rect v-for="p in c.pieces" :key="p.id" :x="i * 20 + 2" width="16" :y="60 - (p.from + p.share) * 60" :height="Math.max(p.share * 60 - 0.8, 0.5)" :class="p.id" />
+        <rect
+          v-for="p in c.pieces"
+          :key="p.id"
+          :x="i * 20 + 2"
+          width="16"
+          :y="60 - (p.from + p.share) * 60"
+          :height="Math.max(p.share * 60 - 0.8, 0.5)"
+          :class="p.id"
+        />
       </g>
     </svg>
-    <p class="small legend"><span v-for="s in used" :key="s.id"><i :class="s.id"></i>{{ s.name }} <span class="soft">{{ all(s.id) }} tries</span></span></p>
+    <p class="small legend">
+      <span v-for="s in used" :key="s.id"
+        ><i :class="s.id"></i>{{ s.name }} <span class="soft">{{ all(s.id) }} tries</span></span
+      >
+    </p>
   </figure>
 </template>
 

@@ -10,9 +10,27 @@ const shown = (value: number, unit: string): string => `${value >= 10 ? value.to
 <template>
   <div class="measures">
     <figure v-for="s in series" :key="s.id">
-      <figcaption><strong>{{ s.name }}</strong> <span class="soft small">{{ shown(s.points[0]!.value, s.unit) }} to {{ shown(s.points.at(-1)!.value, s.unit) }}</span></figcaption>
-      <svg viewBox="0 0 160 44" preserveAspectRatio="none" role="img" :aria-label="`${s.name}: ${shown(s.points[0]!.value, s.unit)} to ${shown(s.points.at(-1)!.value, s.unit)} over ${s.points.length} sessions`">
-        <path :d="sparkline(s.points.map((p) => p.value), 160, 44)" />
+      <figcaption>
+        <strong>{{ s.name }}</strong>
+        <span class="soft small"
+          >{{ shown(s.points[0]!.value, s.unit) }} to {{ shown(s.points.at(-1)!.value, s.unit) }}</span
+        >
+      </figcaption>
+      <svg
+        viewBox="0 0 160 44"
+        preserveAspectRatio="none"
+        role="img"
+        :aria-label="`${s.name}: ${shown(s.points[0]!.value, s.unit)} to ${shown(s.points.at(-1)!.value, s.unit)} over ${s.points.length} sessions`"
+      >
+        <path
+          :d="
+            sparkline(
+              s.points.map((p) => p.value),
+              160,
+              44,
+            )
+          "
+        />
       </svg>
     </figure>
   </div>

@@ -10,8 +10,21 @@ import { useRouter } from 'vue-router'
 import type { Schemas } from '@/api/client'
 import { rungChart } from '@/logic/rungChart'
 
-use([LineChart, ScatterChart, CustomChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, SVGRenderer])
-const { strand, ladder, wanted } = defineProps<{ strand: Schemas['StrandProgressOut']; ladder: Schemas['StrandWords']; wanted: number | null }>()
+use([
+  LineChart,
+  ScatterChart,
+  CustomChart,
+  GridComponent,
+  TooltipComponent,
+  MarkLineComponent,
+  AriaComponent,
+  SVGRenderer,
+])
+const { strand, ladder, wanted } = defineProps<{
+  strand: Schemas['StrandProgressOut']
+  ladder: Schemas['StrandWords']
+  wanted: number | null
+}>()
 const router = useRouter()
 const dark = useDark({ disableTransition: false })
 const option = computed(() => {
@@ -28,7 +41,11 @@ function open(picked: { data?: unknown }): void {
 
 <template>
   <VChart class="chart" :option="option" autoresize role="img" :aria-label="strand.words" @click="open" />
-  <p class="small soft legend"><span><i class="ball"></i>a set alone, larger with more success</span><span><i class="hollow"></i>a set with help</span><span class="harder">▲ an activity made harder</span><span class="easier">▼ made easier</span><span><i class="square"></i>signed note: press to open</span></p>
+  <p class="small soft legend">
+    <span><i class="ball"></i>a set alone, larger with more success</span
+    ><span><i class="hollow"></i>a set with help</span><span class="harder">▲ an activity made harder</span
+    ><span class="easier">▼ made easier</span><span><i class="square"></i>signed note: press to open</span>
+  </p>
 </template>
 
 <style scoped>

@@ -3,7 +3,17 @@ import { computed, ref, watch } from 'vue'
 import SetBeads from '@/components/run/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
 import { useWords } from '@/composables/useWords'
-import { gradeNow, handNow, helpChoices, isPaused, restDue, suggestion, type Support, supportOfMiss, tallyOf } from '@/logic/tally'
+import {
+  gradeNow,
+  handNow,
+  helpChoices,
+  isPaused,
+  restDue,
+  suggestion,
+  type Support,
+  supportOfMiss,
+  tallyOf,
+} from '@/logic/tally'
 
 /** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
 const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
@@ -15,15 +25,33 @@ const at = ref(together) // a child may be at the other activity of a turn, or f
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
-const say = computed(() => (block.value ? ((restDue(events.value, block.value) && block.value.rest?.words) || suggestion(events.value, block.value, run.value!.rules)?.words) : ''))
-const place = computed(() => (block.value?.grades ?? []).findIndex((g) => JSON.stringify(g.grade) === JSON.stringify(block.value && gradeNow(events.value, block.value))))
+const say = computed(() =>
+  block.value
+    ? (restDue(events.value, block.value) && block.value.rest?.words) ||
+      suggestion(events.value, block.value, run.value!.rules)?.words
+    : '',
+)
+const place = computed(() =>
+  (block.value?.grades ?? []).findIndex(
+    (g) => JSON.stringify(g.grade) === JSON.stringify(block.value && gradeNow(events.value, block.value)),
+  ),
+)
 const grade = computed(() => block.value?.grades[place.value])
-watch(() => together, (now) => (at.value = now))
+watch(
+  () => together,
+  (now) => (at.value = now),
+)
 watch(at, () => (help.value = 'spoken'))
 
 function attempt(outcome: 'success' | 'miss', support: Support): void {
   if (!block.value || isPaused(events.value, block.value.id)) return
-  tap(block.value.id, 'try', { outcome, support, grade: gradeNow(events.value, block.value), hand: handNow(events.value, block.value, run.value?.hand), help_first: helpFirst.value })
+  tap(block.value.id, 'try', {
+    outcome,
+    support,
+    grade: gradeNow(events.value, block.value),
+    hand: handNow(events.value, block.value, run.value?.hand),
+    help_first: helpFirst.value,
+  })
 }
 function turn(by: number): void {
   const to = block.value?.grades[place.value + by]
@@ -33,23 +61,48 @@ function turn(by: number): void {
 
 <template>
   <section v-if="run && block" :aria-label="run.child_name">
-    <header><h2>{{ run.child_name }}</h2><span><strong class="big">{{ inSet }}</strong> of {{ block.count }}</span></header>
+    <header>
+      <h2>{{ run.child_name }}</h2>
+      <span
+        ><strong class="big">{{ inSet }}</strong> of {{ block.count }}</span
+      >
+    </header>
     <SetBeads :row="tally.row.slice(-inSet)" />
-    <select v-model="at" class="activity" :class="{ away: at !== together }" :aria-label="`Activity of ${run.child_name}`"><option v-for="(b, i) in run.blocks" :key="b.id" :value="i">{{ i + 1 }} {{ b.name }}</option></select>
+    <select
+      v-model="at"
+      class="activity"
+      :class="{ away: at !== together }"
+      :aria-label="`Activity of ${run.child_name}`"
+    >
+      <option v-for="(b, i) in run.blocks" :key="b.id" :value="i">{{ i + 1 }} {{ b.name }}</option>
+    </select>
     <p class="small grade">{{ grade?.words.join(' · ') }}</p>
-    <p class="say" role="status">{{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}</p>
+    <p class="say" role="status">
+      {{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}
+    </p>
     <button type="button" class="alone" @click="attempt('success', 'alone')">On their own</button>
     <div class="pair">
-      <button type="button" class="helped" :disabled="help === 'alone'" @click="attempt('success', help)">With help</button>
+      <button type="button" class="helped" :disabled="help === 'alone'" @click="attempt('success', help)">
+        With help
+      </button>
       <button type="button" class="missed" @click="attempt('miss', supportOfMiss(helpFirst, help))">Not yet</button>
     </div>
-    <label class="small help">Help <select v-model="help" :aria-label="`Which help for ${run.child_name}`"><option v-for="s in helpChoices(words?.supports, helpFirst)" :key="s.id" :value="s.id">{{ s.name }}</option></select></label>
+    <label class="small help"
+      >Help
+      <select v-model="help" :aria-label="`Which help for ${run.child_name}`">
+        <option v-for="s in helpChoices(words?.supports, helpFirst)" :key="s.id" :value="s.id">{{ s.name }}</option>
+      </select></label
+    >
     <div class="three">
       <button type="button" class="plain-button" :disabled="place < 1" @click="turn(-1)">Easier</button>
       <button type="button" class="plain-button" @click="undo(block.id)">Undo</button>
-      <button type="button" class="plain-button" :disabled="place >= block.grades.length - 1" @click="turn(1)">Harder</button>
+      <button type="button" class="plain-button" :disabled="place >= block.grades.length - 1" @click="turn(1)">
+        Harder
+      </button>
     </div>
-    <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">Mouths an item</button>
+    <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">
+      Mouths an item
+    </button>
   </section>
 </template>
 

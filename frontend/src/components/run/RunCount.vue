@@ -1,11 +1,26 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { clockWords, paceNow, type Rules, type RunBlock, type RunEvent, secondsAtWork, secondsOfSet, type Tally } from '@/logic/tally'
+import {
+  clockWords,
+  paceNow,
+  type Rules,
+  type RunBlock,
+  type RunEvent,
+  secondsAtWork,
+  secondsOfSet,
+  type Tally,
+} from '@/logic/tally'
 import SetBeads from '@/components/run/SetBeads.vue'
 
 /** Where the set stands: tries of the count, how each went, and the clocks. */
-const { block, events, rules } = defineProps<{ block: RunBlock; events: RunEvent[]; rules: Rules; tally: Tally; inSet: number }>()
+const { block, events, rules } = defineProps<{
+  block: RunBlock
+  events: RunEvent[]
+  rules: Rules
+  tally: Tally
+  inSet: number
+}>()
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 500)
 const pace = computed(() => paceNow(events, block, rules))
@@ -13,10 +28,27 @@ const pace = computed(() => paceNow(events, block, rules))
 
 <template>
   <div>
-    <p class="big"><strong>{{ inSet }}</strong> of {{ block.count }} <span class="soft small">{{ block.unit }}, expect {{ block.expected_words }}</span></p>
+    <p class="big">
+      <strong>{{ inSet }}</strong> of {{ block.count }}
+      <span class="soft small">{{ block.unit }}, expect {{ block.expected_words }}</span>
+    </p>
     <SetBeads :row="tally.row.slice(-inSet)" />
-    <p class="soft">{{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops"> · {{ tally.drops }} dropped</template></p>
-    <p class="soft clocks"><span>set <strong>{{ clockWords(secondsOfSet(events, block, now)) }}</strong></span><span>activity <strong>{{ clockWords(secondsAtWork(events, block.id, now)) }}</strong></span><span v-if="pace"><strong>{{ pace.toFixed(0) }}</strong> a minute<template v-if="block.record">, own record {{ block.record.toFixed(0) }}</template></span></p>
+    <p class="soft">
+      {{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops">
+        · {{ tally.drops }} dropped</template
+      >
+    </p>
+    <p class="soft clocks">
+      <span
+        >set <strong>{{ clockWords(secondsOfSet(events, block, now)) }}</strong></span
+      ><span
+        >activity <strong>{{ clockWords(secondsAtWork(events, block.id, now)) }}</strong></span
+      ><span v-if="pace"
+        ><strong>{{ pace.toFixed(0) }}</strong> a minute<template v-if="block.record"
+          >, own record {{ block.record.toFixed(0) }}</template
+        ></span
+      >
+    </p>
   </div>
 </template>
 

@@ -4,7 +4,12 @@ import type { RunBlock } from '@/logic/tally'
 
 const { block, grade } = defineProps<{ block: RunBlock; grade: number[] }>()
 defineEmits<{ grade: [grade: number[]] }>()
-const place = computed(() => Math.max(0, block.grades.findIndex((g) => JSON.stringify(g.grade) === JSON.stringify(grade))))
+const place = computed(() =>
+  Math.max(
+    0,
+    block.grades.findIndex((g) => JSON.stringify(g.grade) === JSON.stringify(grade)),
+  ),
+)
 const here = computed(() => block.grades[place.value])
 const easier = computed(() => block.grades[place.value - 1])
 const harder = computed(() => block.grades[place.value + 1])
@@ -17,9 +22,13 @@ function changed(to: { words: string[] } | undefined): string {
 
 <template>
   <div class="grade">
-    <button type="button" :disabled="!easier" @click="easier && $emit('grade', easier.grade)"><strong>◂ Easier</strong> <span>{{ changed(easier) || 'nothing easier here' }}</span></button>
+    <button type="button" :disabled="!easier" @click="easier && $emit('grade', easier.grade)">
+      <strong>◂ Easier</strong> <span>{{ changed(easier) || 'nothing easier here' }}</span>
+    </button>
     <p class="small">{{ here?.words.join(' · ') }}</p>
-    <button type="button" :disabled="!harder" @click="harder && $emit('grade', harder.grade)"><strong>Harder ▸</strong> <span>{{ changed(harder) || 'nothing harder here' }}</span></button>
+    <button type="button" :disabled="!harder" @click="harder && $emit('grade', harder.grade)">
+      <strong>Harder ▸</strong> <span>{{ changed(harder) || 'nothing harder here' }}</span>
+    </button>
   </div>
 </template>
 

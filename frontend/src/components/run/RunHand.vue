@@ -7,7 +7,17 @@ const hands = ['left', 'right'] as const
 
 <template>
   <div class="hands" role="radiogroup" aria-label="Which hand works">
-    <button v-for="h in hands" :key="h" type="button" role="radio" :aria-checked="h === hand" @click="h !== hand && $emit('hand', h)">{{ h === 'left' ? 'Left hand' : 'Right hand' }}<span v-if="turn && h === hand" class="small turn">its turn today</span></button>
+    <button
+      v-for="h in hands"
+      :key="h"
+      type="button"
+      role="radio"
+      :aria-checked="h === hand"
+      @click="h !== hand && $emit('hand', h)"
+    >
+      {{ h === 'left' ? 'Left hand' : 'Right hand'
+      }}<span v-if="turn && h === hand" class="small turn">its turn today</span>
+    </button>
   </div>
 </template>
 

@@ -22,7 +22,8 @@ function toggle(): void {
 
 <template>
   <button type="button" class="plain-button hold" :class="{ on: since }" @click="toggle">
-    {{ since ? `Holding ${seconds.toFixed(1)} s: tap to stop` : 'Time a hold' }}<span v-if="best && !since" class="small"> best {{ best.toFixed(1) }} s, {{ sum.toFixed(0) }} s in all</span>
+    {{ since ? `Holding ${seconds.toFixed(1)} s: tap to stop` : 'Time a hold'
+    }}<span v-if="best && !since" class="small"> best {{ best.toFixed(1) }} s, {{ sum.toFixed(0) }} s in all</span>
   </button>
 </template>
 

@@ -16,8 +16,18 @@ function mark(id: string): void {
 <template>
   <div>
     <div class="marks" role="group" aria-label="What you see">
-      <button v-for="m in block.watch.filter((x) => x.id !== 'mouths')" :key="m.id" type="button" :class="{ seen: marks[m.id] }" @click="mark(m.id)">{{ m.words }}<strong v-if="marks[m.id]">&nbsp;×{{ marks[m.id] }}</strong></button>
-      <button type="button" class="mouth" :class="{ seen: marks.mouths }" @click="mark('mouths')">mouths an item<strong v-if="marks.mouths">&nbsp;×{{ marks.mouths }}</strong></button>
+      <button
+        v-for="m in block.watch.filter((x) => x.id !== 'mouths')"
+        :key="m.id"
+        type="button"
+        :class="{ seen: marks[m.id] }"
+        @click="mark(m.id)"
+      >
+        {{ m.words }}<strong v-if="marks[m.id]">&nbsp;×{{ marks[m.id] }}</strong>
+      </button>
+      <button type="button" class="mouth" :class="{ seen: marks.mouths }" @click="mark('mouths')">
+        mouths an item<strong v-if="marks.mouths">&nbsp;×{{ marks.mouths }}</strong>
+      </button>
     </div>
     <p v-if="last" class="cue" role="status">{{ last }}</p>
   </div>

@@ -2,7 +2,10 @@
 import { ref } from 'vue'
 import type { Schemas } from '@/api/client'
 
-/** What is read off by hand: press the measure, set the number with big steps, keep it. Words where a number says nothing. */
+/**
+ * What is read off by hand: press the measure, set the number with big steps, keep it. Words where a number says
+ * nothing.
+ */
 const { asked, read } = defineProps<{ asked: Schemas['AskedOut'][]; read: Record<string, number> }>()
 const emit = defineEmits<{ measure: [id: string, value: number] }>()
 const open = ref('')
@@ -19,21 +22,47 @@ function keep(m: Schemas['AskedOut'], said = value.value): void {
   emit('measure', m.id, said)
   open.value = ''
 }
-const shown = (m: Schemas['AskedOut'], v: number): string => (m.choices.length ? (m.choices[Math.round(v) - 1] ?? '') : `${Number(v.toFixed(1))} ${m.unit}`)
+const shown = (m: Schemas['AskedOut'], v: number): string =>
+  m.choices.length ? (m.choices[Math.round(v) - 1] ?? '') : `${Number(v.toFixed(1))} ${m.unit}`
 </script>
 
 <template>
   <div v-if="asked.length" class="stack" role="group" aria-label="Read off">
     <div class="row">
-      <button v-for="m in asked" :key="m.id" type="button" class="plain-button tall" :aria-expanded="open === m.id" @click="start(m)">{{ m.name }}<strong v-if="read[m.id] !== undefined">&nbsp;{{ shown(m, read[m.id]!) }}</strong></button>
+      <button
+        v-for="m in asked"
+        :key="m.id"
+        type="button"
+        class="plain-button tall"
+        :aria-expanded="open === m.id"
+        @click="start(m)"
+      >
+        {{ m.name }}<strong v-if="read[m.id] !== undefined">&nbsp;{{ shown(m, read[m.id]!) }}</strong>
+      </button>
     </div>
     <template v-for="m in asked" :key="m.id">
-      <div v-if="open === m.id && m.choices.length" class="row"><button v-for="(words, i) in m.choices" :key="words" type="button" class="plain-button tall" @click="keep(m, i + 1)">{{ words }}</button></div>
+      <div v-if="open === m.id && m.choices.length" class="row">
+        <button
+          v-for="(words, i) in m.choices"
+          :key="words"
+          type="button"
+          class="plain-button tall"
+          @click="keep(m, i + 1)"
+        >
+          {{ words }}
+        </button>
+      </div>
       <div v-else-if="open === m.id" class="row">
-        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: less`" @click="step(m, -1)">−</button>
+        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: less`" @click="step(m, -1)">
+          −
+        </button>
         <strong class="value" aria-live="polite">{{ shown(m, value) }}</strong>
-        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: more`" @click="step(m, 1)">+</button>
-        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: much more`" @click="step(m, 10)">+{{ m.step * 10 }}</button>
+        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: more`" @click="step(m, 1)">
+          +
+        </button>
+        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: much more`" @click="step(m, 10)">
+          +{{ m.step * 10 }}
+        </button>
         <button type="button" class="plain-button main tall" @click="keep(m)">Keep it</button>
       </div>
     </template>

@@ -10,7 +10,15 @@ defineEmits<{ go: [to: number] }>()
 <template>
   <nav :aria-label="name ? `${name}'s session` : 'Activities'">
     <strong v-if="name" class="name">{{ name }}</strong>
-    <button v-for="(b, i) in blocks" :key="b.id" type="button" :aria-current="i === at ? 'step' : undefined" :class="{ done: tallyOf(events, b.id).tries || tallyOf(events, b.id).skipped }" :aria-label="`${i + 1}: ${b.name}`" @click="$emit('go', i)">
+    <button
+      v-for="(b, i) in blocks"
+      :key="b.id"
+      type="button"
+      :aria-current="i === at ? 'step' : undefined"
+      :class="{ done: tallyOf(events, b.id).tries || tallyOf(events, b.id).skipped }"
+      :aria-label="`${i + 1}: ${b.name}`"
+      @click="$emit('go', i)"
+    >
       <TargetSign :target="b.target" :size="22" /><span>{{ i + 1 }}</span>
     </button>
   </nav>

@@ -9,17 +9,32 @@ defineEmits<{ alone: []; helped: []; missed: []; undo: []; next: [] }>()
 const words = useWords()
 const choices = computed(() => helpChoices(words.value?.supports, helpFirst))
 /** Under most help first, a try that fails is one that failed with the help it had. */
-const missedWith = computed(() => (helpFirst && help.value !== 'alone' ? words.value?.supports.find((s) => s.id === help.value)?.name : ''))
+const missedWith = computed(() =>
+  helpFirst && help.value !== 'alone' ? words.value?.supports.find((s) => s.id === help.value)?.name : '',
+)
 </script>
 
 <template>
   <section class="taps" aria-label="How the try went">
     <button type="button" class="alone" :disabled="paused" @click="$emit('alone')">On their own <kbd>1</kbd></button>
-    <button type="button" class="helped" :disabled="paused || help === 'alone'" @click="$emit('helped')">With help <kbd>2</kbd></button>
+    <button type="button" class="helped" :disabled="paused || help === 'alone'" @click="$emit('helped')">
+      With help <kbd>2</kbd>
+    </button>
     <div class="helps" role="radiogroup" aria-label="Which help">
-      <button v-for="s in choices" :key="s.id" type="button" role="radio" :aria-checked="help === s.id" @click="help = s.id">{{ s.name }}</button>
+      <button
+        v-for="s in choices"
+        :key="s.id"
+        type="button"
+        role="radio"
+        :aria-checked="help === s.id"
+        @click="help = s.id"
+      >
+        {{ s.name }}
+      </button>
     </div>
-    <button type="button" class="missed" :disabled="paused" @click="$emit('missed')">Not yet <span v-if="missedWith" class="small">with {{ missedWith }}</span> <kbd>3</kbd></button>
+    <button type="button" class="missed" :disabled="paused" @click="$emit('missed')">
+      Not yet <span v-if="missedWith" class="small">with {{ missedWith }}</span> <kbd>3</kbd>
+    </button>
     <div class="low">
       <button type="button" class="plain-button" @click="$emit('undo')">Undo</button>
       <button type="button" class="plain-button" :disabled="!more" @click="$emit('next')">Next activity</button>

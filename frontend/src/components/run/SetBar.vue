@@ -10,14 +10,32 @@ const beads = computed(() => Array.from({ length: set.tries }, (_, i) => i < set
 
 <template>
   <div class="set">
-    <div class="row top"><strong>{{ set.name }}</strong> <span class="soft small">{{ set.strand_name }}, rung {{ rungWords(set.difficulty) }}</span></div>
+    <div class="row top">
+      <strong>{{ set.name }}</strong>
+      <span class="soft small">{{ set.strand_name }}, rung {{ rungWords(set.difficulty) }}</span>
+    </div>
     <div class="row">
-      <span class="beads" aria-hidden="true"><i v-for="(won, i) in beads" :key="i" :class="{ won, helped: set.support !== 'alone' }"></i></span>
+      <span class="beads" aria-hidden="true"
+        ><i v-for="(won, i) in beads" :key="i" :class="{ won, helped: set.support !== 'alone' }"></i
+      ></span>
       <strong>{{ set.successes }} of {{ set.tries }}</strong> {{ set.support_words }}
-      <span class="soft small">{{ durationWords(set.seconds) }}<template v-if="set.drops">, {{ set.drops }} dropped</template><template v-if="set.hand">, {{ set.hand }} hand</template><template v-if="set.best_hold_seconds">, best hold {{ set.best_hold_seconds.toFixed(1) }} s, {{ set.hold_seconds.toFixed(0) }} s in all</template></span>
+      <span class="soft small"
+        >{{ durationWords(set.seconds) }}<template v-if="set.drops">, {{ set.drops }} dropped</template
+        ><template v-if="set.hand">, {{ set.hand }} hand</template
+        ><template v-if="set.best_hold_seconds"
+          >, best hold {{ set.best_hold_seconds.toFixed(1) }} s, {{ set.hold_seconds.toFixed(0) }} s in all</template
+        ></span
+      >
     </div>
     <p v-if="set.measured.length" class="small">{{ set.measured.join(' · ') }}</p>
-    <p v-if="Object.keys(set.marks).length" class="small">Seen: {{ Object.entries(set.marks).map(([m, n]) => `${m}${n > 1 ? ` ×${n}` : ''}`).join(', ') }}</p>
+    <p v-if="Object.keys(set.marks).length" class="small">
+      Seen:
+      {{
+        Object.entries(set.marks)
+          .map(([m, n]) => `${m}${n > 1 ? ` ×${n}` : ''}`)
+          .join(', ')
+      }}
+    </p>
   </div>
 </template>
 

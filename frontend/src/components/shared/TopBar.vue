@@ -19,10 +19,16 @@ async function signOut(): Promise<void> {
 <template>
   <header class="bar no-print">
     <RouterLink to="/" class="name">
-      <svg viewBox="0 0 32 32" aria-hidden="true"><path d="M7 24c0-8 4-15 9-15 3 0 4 3 2 6l-3 5" /><circle cx="23" cy="20" r="4" /></svg>
+      <svg viewBox="0 0 32 32" aria-hidden="true">
+        <path d="M7 24c0-8 4-15 9-15 3 0 4 3 2 6l-3 5" />
+        <circle cx="23" cy="20" r="4" />
+      </svg>
       Pollicor
     </RouterLink>
-    <nav aria-label="Main"><RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'together' }">Together</RouterLink><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink></nav>
+    <nav aria-label="Main">
+      <RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'together' }">Together</RouterLink
+      ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink>
+    </nav>
     <div class="row right">
       <span v-if="me" class="who">{{ me.name }}, {{ me.clinic }}</span>
       <button class="quiet" type="button" @click="dark = !dark">{{ dark ? 'Light' : 'Dark' }}</button>

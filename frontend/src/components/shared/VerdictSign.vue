@@ -5,7 +5,14 @@ const words: Record<string, string> = { caution: 'Caution', barred: 'Barred', al
 </script>
 
 <template>
-  <svg width="20" height="20" viewBox="0 0 24 24" :class="['verdict', status]" role="img" :aria-label="words[status] ?? status">
+  <svg
+    width="20"
+    height="20"
+    viewBox="0 0 24 24"
+    :class="['verdict', status]"
+    role="img"
+    :aria-label="words[status] ?? status"
+  >
     <path v-if="status === 'allowed'" d="M5 13l4 4L19 7" />
     <path v-else-if="status === 'caution'" d="M12 4L2.500 20h19zM12 10v4.500M12 17.200v.1" />
     <path v-else d="M3 12a9 9 0 1 0 18 0a9 9 0 1 0-18 0M6 6l12 12" />
