@@ -115,7 +115,7 @@ def calibration() -> tuple[float, dict[str, tuple[float, float, int]]]:
     """Return the mean distance between forecast and outcome over ten bands, weighted, and by band
     (said, came, sets).
     """
-    said, came = [], []
+    words, came = [], []
     for seed in range(240):
         random = np.random.default_rng(5000 + seed)
         child, estimate = (
@@ -131,12 +131,12 @@ def calibration() -> tuple[float, dict[str, tuple[float, float, int]]]:
                     f"f{random.integers(ACTIVITIES)}",
                     float(random.uniform(today.mean - 1.2, today.mean + 1.2)),
                 )
-                said.append(float(chance(today, rung, activity_id=activity)))
+                words.append(float(chance(today, rung, activity_id=activity)))
                 done = child.play(week, activity, rung, TRIES)
                 came.append(done.successes / TRIES)
                 sets.append(done)
             estimate = update(estimate, sets, day)
-    forecast, outcome = np.array(said), np.array(came)
+    forecast, outcome = np.array(words), np.array(came)
     bands = {}
     for low in np.arange(0.2, 1.0, 0.1):
         inside = (forecast >= low) & (forecast < low + 0.1)
@@ -151,7 +151,7 @@ def steps(children: int = 120) -> Counter[str]:
     ready child waited.
     """
     ladder = sorted(variants_of(LIBRARY["peg_fence"]), key=lambda v: difficulty(v)["pinch"])
-    found: Counter[str] = Counter()
+    result: Counter[str] = Counter()
     for seed in range(children):
         random = np.random.default_rng(8000 + seed)
         child = Child(float(random.uniform(1.5, 4.0)), list(LEARNING)[seed % len(LEARNING)], random)
@@ -168,15 +168,15 @@ def steps(children: int = 120) -> Counter[str]:
             truth = _true_chance(child, week, rung)
             kind = decide(history, estimate, policy_for("pinch", day)).kind
             waited = waited + 1 if truth >= 0.9 and kind != "up" else 0
-            found["sessions a ready child waited"] += waited > 0
-            found["sessions"] += 1
+            result["sessions a ready child waited"] += waited > 0
+            result["sessions"] += 1
             if kind == "up" and at < len(ladder) - 1:
-                found["up"] += 1
-                found["wrong"] += truth < READY
+                result["up"] += 1
+                result["wrong"] += truth < READY
                 at += 1
             elif kind == "down" and at:
                 at -= 1
-    return found
+    return result
 
 
 def _true_chance(child: Child, week: int, rung: float) -> float:

@@ -62,8 +62,8 @@ def error_by_session(say: Say) -> None:
             child.new_day()
             estimate = _session(child, estimate, week)
             errors[week].append(estimate.mean - child.true_rung(week))
-    told = ", ".join(f"{w + 1}: {np.sqrt(np.mean(np.square(errors[w]))):.2f}" for w in (0, 1, 3, 5, 7, 11))
-    say(f"error of the estimate in rungs, by session (root mean square): {told}")
+    result = ", ".join(f"{w + 1}: {np.sqrt(np.mean(np.square(errors[w]))):.2f}" for w in (0, 1, 3, 5, 7, 11))
+    say(f"error of the estimate in rungs, by session (root mean square): {result}")
 
 
 def _session(child: Child, estimate: Estimate, week: int) -> Estimate:
@@ -76,19 +76,19 @@ def _session(child: Child, estimate: Estimate, week: int) -> Estimate:
 def calibrated(say: Say) -> None:
     """Of all forecasts of so many in ten, how many came true."""
     error, bands = calibration()
-    said, came, sets = bands["0.8"]
+    words, came, sets = bands["0.8"]
     say(
-        f"calibration: forecasts miss by {error:.3f} in the mean; of {sets} forecasts near {said:.2f}, {came:.2f} "
+        f"calibration: forecasts miss by {error:.3f} in the mean; of {sets} forecasts near {words:.2f}, {came:.2f} "
         "came true"
     )
 
 
 def stepped(say: Say) -> None:
     """Steps up that the truth did not bear out, and waits of children long ready."""
-    found = steps()
+    result = steps()
     say(
-        f"steps up: {found['up']}, wrong {found['wrong'] / max(found['up'], 1):.1%}; a child with 9 of 10 waited "
-        f"in {found['sessions a ready child waited'] / found['sessions']:.0%} of sessions"
+        f"steps up: {result['up']}, wrong {result['wrong'] / max(result['up'], 1):.1%}; a child with 9 of 10 waited "
+        f"in {result['sessions a ready child waited'] / result['sessions']:.0%} of sessions"
     )
 
 

@@ -19,12 +19,12 @@ CHILDREN = tuple(range(200, 214))
 
 def children() -> list[SessionRequest]:
     """Made-up children a session can be planned for."""
-    found = []
+    result = []
     for seed in CHILDREN:
         request = made_up_request(seed)
         if plan_session(request).status != "infeasible":
-            found.append(request)
-    return found
+            result.append(request)
+    return result
 
 
 def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]

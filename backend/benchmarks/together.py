@@ -76,8 +76,8 @@ def caseload(say: Say) -> None:
     """Sixty children on two processes, as two workers share them."""
     with ProcessPoolExecutor(2) as workers:
         list(workers.map(_plan_of, [1, 2]))  # both workers have loaded what they need
-        took, found = _took(lambda: list(workers.map(_plan_of, range(600, 660), chunksize=3)))
-    say(f"caseload of 60 on two processes: {took:.1f} s, {sum(s != 'impossible' for s in found)} planned")  # type: ignore[attr-defined]
+        took, result = _took(lambda: list(workers.map(_plan_of, range(600, 660), chunksize=3)))
+    say(f"caseload of 60 on two processes: {took:.1f} s, {sum(s != 'impossible' for s in result)} planned")  # type: ignore[attr-defined]
 
 
 def library_size(say: Say) -> None:

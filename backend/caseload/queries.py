@@ -18,17 +18,17 @@ def children(member: Member) -> QuerySet[Child]:
 def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
     """Return one child, its home and estimates with it, and note the read. Raises Http404."""
     require(member, why)
-    found = (
+    child = (
         Child.objects.visible_to(member)
         .select_related("home")
         .prefetch_related("estimates")
         .filter(pk=child_id)
         .first()
     )
-    if found is None:
+    if child is None:
         raise Http404(f"No child {child_id} in your clinic.")
-    log(member, why, found, found.pk)
-    return found
+    log(member, why, child, child.pk)
+    return child
 
 
 def homes(member: Member) -> QuerySet[Home]:
@@ -40,7 +40,7 @@ def homes(member: Member) -> QuerySet[Home]:
 def home_for(member: Member, home_id: int) -> Home:
     """Return one home. Raises Http404."""
     require(member, "cupboard.read")
-    found = Home.objects.visible_to(member).filter(pk=home_id).first()
-    if found is None:
+    home = Home.objects.visible_to(member).filter(pk=home_id).first()
+    if home is None:
         raise Http404(f"No home {home_id} in your clinic.")
-    return found
+    return home

@@ -36,8 +36,8 @@ class Me(Schema):
 def sign_in(request: HttpRequest, body: SignIn) -> Me:
     """Sign in with a name and a password."""
     user = authenticate(request, username=body.username, password=body.password)
-    found = member_of(user) if user else None
-    if user is None or found is None:
+    member = member_of(user) if user else None
+    if user is None or member is None:
         raise ProblemError(
             401,
             "Not signed in",
@@ -47,7 +47,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
             "Try again, or ask the clinic's lead for a new password.",
         )
     login(request, user)
-    return _me(found)
+    return _me(member)
 
 
 @router.delete("/session", auth=None, response={204: None})
@@ -64,12 +64,12 @@ def me(request: HttpRequest) -> Me:
     return _me(member(request))
 
 
-def _me(found: Member) -> Me:
-    name = found.user.get_full_name() or found.user.get_username()
+def _me(member: Member) -> Me:
+    name = member.user.get_full_name() or member.user.get_username()
     return Me(
         name=name,
-        role=found.role,
-        clinic=found.clinic.name,
-        run_hand=found.run_hand,
-        may=[action for action in POLICY if may(found, action)],
+        role=member.role,
+        clinic=member.clinic.name,
+        run_hand=member.run_hand,
+        may=[action for action in POLICY if may(member, action)],
     )

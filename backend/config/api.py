@@ -78,59 +78,60 @@ def _problem(status: int, title: str, field: str, value: object, reason: str, re
 
 
 @api.exception_handler(ProblemError)
-def _on_problem(request: HttpRequest, no: ProblemError) -> HttpResponse:
-    return _say(request, no.problem)
+def _on_problem(request: HttpRequest, error: ProblemError) -> HttpResponse:
+    return _say(request, error.problem)
 
 
 @api.exception_handler(FieldError)
-def _on_field(request: HttpRequest, no: FieldError) -> HttpResponse:
-    return _say(request, _problem(422, "Not kept", no.field, no.value, no.reason, no.remedy))
+def _on_field(request: HttpRequest, error: FieldError) -> HttpResponse:
+    return _say(request, _problem(422, "Not kept", error.field, error.value, error.reason, error.remedy))
 
 
 @api.exception_handler(MeasureError)
 @api.exception_handler(RequestError)
 @api.exception_handler(EventError)
-def _on_named(request: HttpRequest, no: Any) -> HttpResponse:
-    return _say(request, _problem(422, "Not kept", no.field, "", str(no)))
+def _on_named(request: HttpRequest, error: Any) -> HttpResponse:
+    return _say(request, _problem(422, "Not kept", error.field, "", str(error)))
 
 
 @api.exception_handler(NotThere)
-def _on_value(request: HttpRequest, no: NotThere) -> HttpResponse:
-    return _say(request, _problem(422, "Not kept", "", "", str(no)))
+def _on_value(request: HttpRequest, error: NotThere) -> HttpResponse:
+    return _say(request, _problem(422, "Not kept", "", "", str(error)))
 
 
 @api.exception_handler(StaleEdit)
-def _on_stale(request: HttpRequest, no: StaleEdit) -> HttpResponse:
+def _on_stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
     return _say(
-        request, Problem(title="Changed meanwhile", status=409, detail=str(no), theirs=no.theirs, yours=no.yours)
+        request,
+        Problem(title="Changed meanwhile", status=409, detail=str(error), theirs=error.theirs, yours=error.yours),
     )
 
 
 @api.exception_handler(NotAllowed)
-def _on_not_allowed(request: HttpRequest, no: NotAllowed) -> HttpResponse:
-    return _say(request, Problem(title="Not open to you", status=403, detail=str(no)))
+def _on_not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:
+    return _say(request, Problem(title="Not open to you", status=403, detail=str(error)))
 
 
 @api.exception_handler(AuthenticationError)
-def _on_unknown(request: HttpRequest, no: AuthenticationError) -> HttpResponse:
+def _on_unknown(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
     return _say(
         request, Problem(title="Not signed in", status=401, detail="You are not signed in. Sign in, then try again.")
     )
 
 
 @api.exception_handler(Http404)
-def _on_missing(request: HttpRequest, no: Http404) -> HttpResponse:
-    return _say(request, Problem(title="Not there", status=404, detail=str(no) or "There is nothing here."))
+def _on_missing(request: HttpRequest, error: Http404) -> HttpResponse:
+    return _say(request, Problem(title="Not there", status=404, detail=str(error) or "There is nothing here."))
 
 
 @api.exception_handler(HttpError)
-def _on_http(request: HttpRequest, no: HttpError) -> HttpResponse:
-    return _say(request, Problem(title="Not understood", status=no.status_code, detail=str(no)))
+def _on_http(request: HttpRequest, error: HttpError) -> HttpResponse:
+    return _say(request, Problem(title="Not understood", status=error.status_code, detail=str(error)))
 
 
 @api.exception_handler(ValidationError)
-def _on_shape(request: HttpRequest, no: ValidationError) -> HttpResponse:
-    fields = [_shape_problem(e) for e in no.errors]
+def _on_shape(request: HttpRequest, error: ValidationError) -> HttpResponse:
+    fields = [_shape_problem(e) for e in error.errors]
     return _say(
         request,
         Problem(title="Not kept", status=422, detail=fields[0].reason if fields else "Not understood.", fields=fields),

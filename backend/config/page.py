@@ -19,10 +19,10 @@ def keeper(request: HttpRequest) -> HttpResponse:
     """Return the service worker: from the root, so that it may look after every page; never cached, so a new one is
     seen at once.
     """
-    found = settings.REPOSITORY / "frontend" / "dist" / "sw.js"
-    if not found.is_file():
+    result = settings.REPOSITORY / "frontend" / "dist" / "sw.js"
+    if not result.is_file():
         raise Http404("No build of the front end. Run ./pollicor start.")
-    return HttpResponse(found.read_bytes(), content_type="text/javascript", headers={"Cache-Control": "no-cache"})
+    return HttpResponse(result.read_bytes(), content_type="text/javascript", headers={"Cache-Control": "no-cache"})
 
 
 def health(request: HttpRequest) -> HttpResponse:

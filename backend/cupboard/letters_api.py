@@ -76,8 +76,8 @@ def lay_letters(request: HttpRequest, body: LettersIn) -> LettersOut:
         raise FieldError("kit", unknown[0], "is no piece of the kit", f"Use {', '.join(PIECES)}.")
     try:
         built, cut = build(kit, body.text), pieces_for(body.text)
-    except LetterError as no:
-        raise FieldError("text", body.text, str(no), "") from no
+    except LetterError as error:
+        raise FieldError("text", body.text, str(error), "") from error
     drawn = built if built.is_complete else build(cut, body.text)
     return LettersOut(
         letters=_letters(drawn),
@@ -95,14 +95,14 @@ def _counts(pieces: Mapping[str, int]) -> list[PieceCount]:
 def _letters(built: Build) -> list[LetterOut]:
     """The placements gathered letter by letter, numbered through the whole text."""
     numbered = list(enumerate(built.placements, start=1))
-    found = []
+    result = []
     for at in sorted({p.at for p in built.placements}):
         mine = [(number, p, stroke_of(p)) for number, p in numbered if p.at == at]
         strokes = [
             StrokeOut(number=n, piece=p.piece, where=p.where, instead_of=p.instead_of, **asdict(stroke))
             for n, p, stroke in mine
         ]
-        found.append(
+        result.append(
             LetterOut(letter=mine[0][1].letter, width=width_of([stroke for *_, stroke in mine]), strokes=strokes)
         )
-    return found
+    return result

@@ -28,7 +28,7 @@ def stock_of(home: Home) -> tuple[Stock, ...]:
 def item_for(member: Member, item_id: int) -> StockItem:
     """Return one line. Raises Http404."""
     require(member, "cupboard.read")
-    found = StockItem.objects.visible_to(member).select_related("home").filter(pk=item_id).first()
-    if found is None:
+    item = StockItem.objects.visible_to(member).select_related("home").filter(pk=item_id).first()
+    if item is None:
         raise Http404(f"No cupboard line {item_id} in your clinic.")
-    return found
+    return item

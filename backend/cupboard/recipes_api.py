@@ -75,10 +75,10 @@ def list_recipes(request: HttpRequest, home_id: int, child_id: int) -> list[Reci
     home, child = home_for(who, home_id), facts_of(child_for(who, child_id), timezone.localdate())
     have = {i.thing_id for i in items(home) if i.count}
     setting = setting_of(home)
-    return [_shown(m, have, VerdictOut.model_validate(verdict(m, child, setting))) for m in makeable(have)]
+    return [_recipe_out(m, have, VerdictOut.model_validate(verdict(m, child, setting))) for m in makeable(have)]
 
 
-def _shown(m: Recipe, have: set[str], judged: VerdictOut) -> RecipeOut:
+def _recipe_out(m: Recipe, have: set[str], judged: VerdictOut) -> RecipeOut:
     parts = [
         PartOut(words=p.words, count=p.count, here=[THINGS[x].name for x in p.any_of if x in have]) for p in m.parts
     ]
@@ -100,20 +100,20 @@ def measure(request: HttpRequest, body: MeasuringIn) -> MeasuringOut:
     """Work out a force, a sheet weight or a hole from what a home can measure."""
     member(request)
     try:
-        return _measured(body)
-    except NotMeasured as no:
-        raise FieldError(body.way, None, str(no), "") from no
+        return _measuring_out(body)
+    except NotMeasured as error:
+        raise FieldError(body.way, None, str(error), "") from error
 
 
-def _measured(body: MeasuringIn) -> MeasuringOut:
+def _measuring_out(body: MeasuringIn) -> MeasuringOut:
     if body.way == "passes":
         low, high = hole_between(body.passes_mm, body.stops_mm)
         words = f"at least {low:g} mm" + (f", less than {high:g} mm" if high < float("inf") else "")
         return MeasuringOut(field="hole_mm", value=low, words=words)
     if body.way == "pile":
         sides = (body.side_mm[0], body.side_mm[1]) if len(body.side_mm) == 2 else (0.0, 0.0)
-        found = sheet_weight(body.pile_grams, body.sheets, sides)
-        return MeasuringOut(field="sheet_gsm", value=found, words=f"{found:.0f} g/m²")
+        result = sheet_weight(body.pile_grams, body.sheets, sides)
+        return MeasuringOut(field="sheet_gsm", value=result, words=f"{result:.0f} g/m²")
     water = body.way == "water"
     force = force_from_water(body.water_ml) if water else force_from_coins(body.coins, body.coin_grams)
     return MeasuringOut(field="force_newton", value=force, words=f"{force:.1f} N")

@@ -81,7 +81,7 @@ def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[Plann
     """Set the row of blocks as a therapist arranged it. Raises FieldError where a block can't stand."""
     now = _unchanged(plan, version)
     bench = workbench_of(now, on)
-    blocks = tuple(_standing(bench, choice, at) for at, choice in enumerate(choices))
+    blocks = tuple(_block_standing(bench, choice, at) for at, choice in enumerate(choices))
     _once_each(choices)
     now.status, now.bound = "given", 0.0
     now.notes = list(totals(blocks).notes)
@@ -108,9 +108,9 @@ def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
     """Make a new plan with the blocks of an earlier one, each checked for today; what can't stand is left out and
     said.
     """
-    found = [workbench_of(plan, on).stand(p) for p in choices_of(plan)]
-    blocks = [b for b in found if isinstance(b, Block)]
-    notes = [f"Left out {r.name}: {r.reason}" for r in found if isinstance(r, Refusal)]
+    result = [workbench_of(plan, on).stand(p) for p in choices_of(plan)]
+    blocks = [b for b in result if isinstance(b, Block)]
+    notes = [f"Left out {r.name}: {r.reason}" for r in result if isinstance(r, Refusal)]
     made = Plan.objects.create(
         child=plan.child,
         home=plan.home,
@@ -136,15 +136,15 @@ def mark_used(plan: Plan, on: date) -> None:
     plan.save(update_fields=["used_on"])
 
 
-def _standing(bench: Workbench, choice: PlannedBlock, at: int) -> Block:
+def _block_standing(bench: Workbench, choice: PlannedBlock, at: int) -> Block:
     """Return the block a choice makes. Raises FieldError, naming the block, when it can't stand here."""
     if not 1 <= choice.minutes <= LONGEST_BLOCK:
         reason = f"{choice.minutes} minutes is not a possible length of a block."
         raise FieldError(f"blocks.{at}.minutes", choice.minutes, reason, f"Choose 1 to {LONGEST_BLOCK}.")
-    found = bench.stand(choice)
-    if isinstance(found, Refusal):
-        raise FieldError(f"blocks.{at}.grade", list(choice.variant.grade), found.reason, found.remedy)
-    return found
+    result = bench.stand(choice)
+    if isinstance(result, Refusal):
+        raise FieldError(f"blocks.{at}.grade", list(choice.variant.grade), result.reason, result.remedy)
+    return result
 
 
 def _once_each(choices: Sequence[PlannedBlock]) -> None:

@@ -156,10 +156,10 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
     """A stored plan, worked out afresh. A block that can no longer stand says why in `problem`."""
     bench = workbench_of(plan, timezone.localdate())
     rows = list(plan.blocks.all())
-    found, blocks = bench.stand_all(choices_of(plan))
+    result, blocks = bench.stand_all(choices_of(plan))
     shown = [
         gone_out(row, b) if isinstance(b, Refusal) else BlockOut.model_validate(b)
-        for row, b in zip(rows, found, strict=True)
+        for row, b in zip(rows, result, strict=True)
     ]
     sums = totals(blocks)
     chosen = frozenset(row.activity_id for row in rows)

@@ -94,8 +94,8 @@ def _visits(who: Member, children: list[int]) -> tuple[list[Visit], list[str]]:
             unplanned.append(child.first_name)
             continue
         bench = workbench_of(plan, today)
-        found = [(p.variant, bench.stand(p)) for p in choices_of(plan)]
-        planned = tuple((variant, b.sets if isinstance(b, Block) else 1) for variant, b in found)
+        result = [(p.variant, bench.stand(p)) for p in choices_of(plan)]
+        planned = tuple((variant, b.sets if isinstance(b, Block) else 1) for variant, b in result)
         request = bench.request
         visits.append(Visit(child.first_name, request.child, request.setting, planned, stock_of(child.home)))
     return visits, unplanned

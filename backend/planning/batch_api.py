@@ -57,14 +57,14 @@ def ask(request: HttpRequest, body: BatchIn) -> BatchOut:
     who = member(request)
     children = [child_for(who, pk) for pk in dict.fromkeys(body.children)]
     made = start_batch(who, children, body.minutes)
-    return _shown(_batches(who).get(pk=made.pk))
+    return _batch_out(_batches(who).get(pk=made.pk))
 
 
 @router.get("/batches/latest", response={200: BatchOut | None, **REFUSED})
 def read_latest(request: HttpRequest) -> BatchOut | None:
     """The newest batch of this clinic, or nothing."""
-    found = _batches(member(request)).order_by("-asked_at").first()
-    return _shown(found) if found else None
+    result = _batches(member(request)).order_by("-asked_at").first()
+    return _batch_out(result) if result else None
 
 
 @router.post("/batch-lines/{line_id}/seen", response={200: BatchLineOut, **REFUSED})
@@ -86,7 +86,7 @@ def _batches(who: Member) -> QuerySet[Batch]:
     return Batch.objects.visible_to(who).prefetch_related("lines__child", "lines__plan__blocks")
 
 
-def _shown(batch: Batch) -> BatchOut:
+def _batch_out(batch: Batch) -> BatchOut:
     lines = [_line(x) for x in batch.lines.all()]
     return BatchOut(
         id=batch.pk,

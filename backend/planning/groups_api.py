@@ -124,8 +124,8 @@ def group_out(group: GroupSession, children: list[Child]) -> GroupOut:
     """A stored session together, every block checked for today. children -- in the order of the session"""
     request = group_request(children, group.home, wish_of_group(group), timezone.localdate())
     ids = [c.pk for c in children]
-    found = [stand_together(request, group_from_json(plain, ids)) for plain in group.blocks]
-    blocks = [b for b in found if isinstance(b, GroupBlock)]
+    result = [stand_together(request, group_from_json(plain, ids)) for plain in group.blocks]
+    blocks = [b for b in result if isinstance(b, GroupBlock)]
     _, kept_away = safe_for_all(request)
     chosen = frozenset(b.activity.id for b in blocks)
     return GroupOut(
@@ -141,7 +141,7 @@ def group_out(group: GroupSession, children: list[Child]) -> GroupOut:
         bound=group.bound,
         kept_away=list(kept_away),
         blocks=[_block_out(b, children) for b in blocks],
-        gone=[f"{r.name}: {r.reason}" for r in found if isinstance(r, Refusal)],
+        gone=[f"{r.name}: {r.reason}" for r in result if isinstance(r, Refusal)],
         left_out=[LeftOutOut.model_validate(item) for item in left_out_together(request, chosen)],
     )
 

@@ -74,7 +74,7 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     bench = _bench(member(request), child_id, home_id)
     estimates = bench.request.estimates
     reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in ACTIVITIES.values())
-    return [_shown(r, estimates[r.activity.strand].mean, bench.cupboard.child) for r in reaches]
+    return [_reach_out(r, estimates[r.activity.strand].mean, bench.cupboard.child) for r in reaches]
 
 
 @router.get("/children/{child_id}/starter", response={200: list[StarterOut], **REFUSED})
@@ -104,10 +104,10 @@ def read_swaps(
     bench = _bench(member(request), child_id, home_id)
     try:
         variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
-        found = swaps(variant, role, bench.cupboard)
+        result = swaps(variant, role, bench.cupboard)
     except ValueError as error:
         raise FieldError("role", role, str(error), "") from error
-    return [SwapOut.model_validate(s) for s in found]
+    return [SwapOut.model_validate(s) for s in result]
 
 
 def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
@@ -115,7 +115,7 @@ def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
     return workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
 
 
-def _shown(r: Reach, mean: float, child: Facts) -> ReachOut:
+def _reach_out(r: Reach, mean: float, child: Facts) -> ReachOut:
     f = r.activity
     strand = STRANDS[f.strand]
     return ReachOut(

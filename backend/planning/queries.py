@@ -19,11 +19,11 @@ def plan_for(member: Member, plan_id: UUID) -> Plan:
     """Return one plan with its child, home and blocks, and note the read. Raises Http404."""
     require(member, "plan.read")
     plans = Plan.objects.visible_to(member).select_related("child__home", "home")
-    found = plans.prefetch_related("blocks", "child__estimates").filter(pk=plan_id).first()
-    if found is None:
+    result = plans.prefetch_related("blocks", "child__estimates").filter(pk=plan_id).first()
+    if result is None:
         raise Http404(f"No plan {plan_id} in your clinic.")
-    log(member, "plan.read", found, found.child_id)
-    return found
+    log(member, "plan.read", result, result.child_id)
+    return result
 
 
 def plans_of(member: Member, child: Child) -> QuerySet[Plan]:
@@ -59,22 +59,22 @@ def latest_plan(child: Child) -> Plan | None:
 def group_for(member: Member, group_id: UUID) -> GroupSession:
     """Return one session for children together, and note the read. Raises Http404."""
     require(member, "plan.read")
-    found = GroupSession.objects.visible_to(member).select_related("home").filter(pk=group_id).first()
-    if found is None:
+    result = GroupSession.objects.visible_to(member).select_related("home").filter(pk=group_id).first()
+    if result is None:
         raise Http404(f"No group session {group_id} in your clinic.")
-    log(member, "plan.read", found, None)
-    return found
+    log(member, "plan.read", result, None)
+    return result
 
 
 def week_for(member: Member, week_id: UUID) -> HomeWeek:
     """Return one week with its child and home, and note the read. Raises Http404."""
     require(member, "plan.read")
     weeks = HomeWeek.objects.visible_to(member).select_related("child__home").prefetch_related("child__estimates")
-    found = weeks.filter(pk=week_id).first()
-    if found is None:
+    result = weeks.filter(pk=week_id).first()
+    if result is None:
         raise Http404(f"No week {week_id} in your clinic.")
-    log(member, "plan.read", found, found.child_id)
-    return found
+    log(member, "plan.read", result, result.child_id)
+    return result
 
 
 def weeks_of(member: Member, child: Child) -> QuerySet[HomeWeek]:

@@ -53,11 +53,11 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
 def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
     """What a grade would be for one child and one house: the block, its dials, neighbours and equals."""
     planned = body.planned()
-    found = bench.stand(planned)
+    result = bench.stand(planned)
     easier, harder = neighbours(planned.variant, bench.cupboard)
-    refusal = found if isinstance(found, Refusal) else None
+    refusal = result if isinstance(result, Refusal) else None
     return ForecastOut(
-        block=BlockOut.model_validate(found) if isinstance(found, Block) else None,
+        block=BlockOut.model_validate(result) if isinstance(result, Block) else None,
         why_not=refusal.reason if refusal else "",
         remedy=refusal.remedy if refusal else "",
         dials=[DialOut.model_validate(d) for d in dials(planned.variant, bench.cupboard)],
@@ -69,5 +69,5 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
 
 def _alternatives(bench: Workbench, planned: PlannedBlock) -> list[AlternativeOut]:
     offers = equals(planned.variant, bench.cupboard, within=NEAR_RUNGS)
-    found = (bench.stand(PlannedBlock(planned.part, o.variant, planned.minutes)) for o in offers)
-    return [AlternativeOut.model_validate(b) for b in found if isinstance(b, Block)]
+    result = (bench.stand(PlannedBlock(planned.part, o.variant, planned.minutes)) for o in offers)
+    return [AlternativeOut.model_validate(b) for b in result if isinstance(b, Block)]

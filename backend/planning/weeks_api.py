@@ -113,9 +113,9 @@ def week_out(week: HomeWeek) -> WeekOut:
     days = []
     standing: list[Block] = []
     for name, available, row in zip(DAYS, week.minutes_by_day, week.days, strict=True):
-        found = [bench.stand(from_json(plain)) for plain in row]
-        blocks = [b for b in found if isinstance(b, Block)]
-        gone = [f"{r.name}: {r.reason}" for r in found if isinstance(r, Refusal)]
+        result = [bench.stand(from_json(plain)) for plain in row]
+        blocks = [b for b in result if isinstance(b, Block)]
+        gone = [f"{r.name}: {r.reason}" for r in result if isinstance(r, Refusal)]
         minutes = sum(b.minutes + b.setup_minutes for b in blocks)
         shown = [BlockOut.model_validate(b) for b in blocks]
         days.append(DayOut(name=name, available=available, minutes=minutes, blocks=shown, gone=gone))

@@ -48,10 +48,10 @@ class Workbench:
 
     def stand_all(self, planned: Iterable[PlannedBlock]) -> tuple[list[Block | Refusal], tuple[Block, ...]]:
         """Stored choices as they stand today, and of these the ones that can, what is used up shared out among them."""
-        found = [self.stand(p) for p in planned]
-        standing = shared_out([b for b in found if isinstance(b, Block)])
+        result = [self.stand(p) for p in planned]
+        standing = shared_out([b for b in result if isinstance(b, Block)])
         blocks = iter(standing)
-        return [next(blocks) if isinstance(b, Block) else b for b in found], standing
+        return [next(blocks) if isinstance(b, Block) else b for b in result], standing
 
 
 def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock] = ()) -> Workbench:
@@ -108,11 +108,11 @@ def recent_activities(child: Child) -> dict[str, int]:
         .order_by("-used_on", "-made_at")
         .prefetch_related("blocks")
     )
-    found: dict[str, int] = {}
+    result: dict[str, int] = {}
     for ago, plan in enumerate(used[:SESSIONS_REMEMBERED]):
         for block in plan.blocks.all():
-            found.setdefault(block.activity_id, ago)
-    return found
+            result.setdefault(block.activity_id, ago)
+    return result
 
 
 def stock_stamp(home: Home) -> str:

@@ -60,11 +60,11 @@ REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 def read_caseload(request: HttpRequest) -> list[StandingOut]:
     """The children this member may see: those who are due first, the gravest of them on top."""
     today = timezone.localdate()
-    lines = [_standing(s, today) for s in queries.caseload_standing(member(request))]
+    lines = [_standing_out(s, today) for s in queries.caseload_standing(member(request))]
     return sorted(lines, key=lambda c: (not c.is_due, gravity(c.standings[0].id), c.first_name))
 
 
-def _standing(s: queries.CaseloadLine, today: date) -> StandingOut:
+def _standing_out(s: queries.CaseloadLine, today: date) -> StandingOut:
     c = s.child
     return StandingOut(
         id=c.pk,

@@ -47,20 +47,20 @@ def _due(child: Child, last_on: date | None) -> date | None:
 def decision_for(member: Member, decision_id: int) -> DecisionRecord:
     """Return one proposed step. Raises Http404."""
     require(member, "progress.read")
-    found = DecisionRecord.objects.visible_to(member).select_related("child").filter(pk=decision_id).first()
-    if found is None:
+    result = DecisionRecord.objects.visible_to(member).select_related("child").filter(pk=decision_id).first()
+    if result is None:
         raise Http404(f"No proposed step {decision_id} in your clinic.")
-    return found
+    return result
 
 
 def points_by_strand(child: Child) -> dict[str, list[Point]]:
     """Where each estimate stood after each day. One query."""
-    found: dict[str, list[Point]] = defaultdict(list)
+    result: dict[str, list[Point]] = defaultdict(list)
     for strand, on, mean, sd in (
         EstimatePoint.objects.filter(child=child).order_by("on").values_list("strand", "on", "mean", "sd")
     ):
-        found[strand].append(Point(on, mean, sd))
-    return found
+        result[strand].append(Point(on, mean, sd))
+    return result
 
 
 def sets_of(run: Run) -> list[tuple[str, SetResult]]:

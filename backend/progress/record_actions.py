@@ -9,7 +9,7 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.progress import WORDS, Step, Told, draft
+from core.progress import WORDS, RunRecord, Step, draft
 from progress.models import Amendment, Goal, GoalScore, Note
 from running.models import Run
 from running.queries import folded, names_of
@@ -29,7 +29,7 @@ def drafted(run: Run) -> str:
         .first()
     )
     return draft(
-        Told(
+        RunRecord(
             run.child.first_name,
             run.on,
             sets,

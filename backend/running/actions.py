@@ -59,8 +59,8 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
     at_hand, choices = bench or workbench_of(plan, on), choices_of(plan)
     if not choices:
         raise FieldError("blocks", "", "This plan has no blocks.", "Plan again before running it.")
-    found, blocks = at_hand.stand_all(choices)
-    for at, refusal in enumerate(found):
+    result, blocks = at_hand.stand_all(choices)
+    for at, refusal in enumerate(result):
         if isinstance(refusal, Refusal):
             reason = f"Block {at + 1} can't be run today: {refusal.reason}"
             raise FieldError(f"blocks.{at}", refusal.activity_id, reason, "Plan again, or take the block out.")
@@ -129,12 +129,12 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
     """
     child = replace(bench.cupboard.child, mouthing="sometimes")
     things = {s.id: s.thing for s in bench.cupboard.stock}
-    found = []
+    result = []
     for q in block.quantities:
         verdict = safety.assess(things[q.stock_id], child, bench.cupboard.setting)
         if verdict.status == "barred":
-            found.append(f"{q.name}: {verdict.hits[0].reason} {verdict.hits[0].remedy}")
-    return found
+            result.append(f"{q.name}: {verdict.hits[0].reason} {verdict.hits[0].remedy}")
+    return result
 
 
 def _grades(bench: Workbench, here: Variant) -> tuple[FrozenGrade, ...]:
@@ -149,12 +149,12 @@ def _grades(bench: Workbench, here: Variant) -> tuple[FrozenGrade, ...]:
 
 def _one_way(bench: Workbench, here: Variant, way: int) -> list[tuple[Variant, str]]:
     """The nearest grades one way, each with what to change to get there. way -- 0 easier, 1 harder"""
-    found: list[tuple[Variant, str]] = []
+    result: list[tuple[Variant, str]] = []
     at = here
-    while (step := neighbours(at, bench.cupboard)[way]) and len(found) < LADDER_STEPS:
-        found.append((step.variant, step.words))
+    while (step := neighbours(at, bench.cupboard)[way]) and len(result) < LADDER_STEPS:
+        result.append((step.variant, step.words))
         at = step.variant
-    return found
+    return result
 
 
 @acting("run.tap")

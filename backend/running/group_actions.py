@@ -32,8 +32,8 @@ def start_together(
         return Done([begun[c.pk] for c in children], group, None, {"again": True})
     _everybody(children, ids)
     request = group_request(children, group.home, wish_of_group(group), on)
-    found = [stand_together(request, group_from_json(plain, [c.pk for c in children])) for plain in group.blocks]
-    blocks = [_standing(b, at) for at, b in enumerate(found)]
+    result = [stand_together(request, group_from_json(plain, [c.pk for c in children])) for plain in group.blocks]
+    blocks = [_block_standing(b, at) for at, b in enumerate(result)]
     runs = []
     for place, (child, session) in enumerate(zip(children, table_for_all(request), strict=True)):
         plan = _plan(member, group, child, [b.children[place] for b in blocks])
@@ -52,11 +52,11 @@ def _everybody(children: Sequence[Child], ids: Mapping[int, UUID]) -> None:
         raise FieldError("ids", missing, f"No run id for {', '.join(missing)}.", "Send one for each child.")
 
 
-def _standing(found: GroupBlock | Refusal, at: int) -> GroupBlock:
-    if isinstance(found, Refusal):
-        reason = f"{found.name} can't be run today: {found.reason}"
-        raise FieldError(f"blocks.{at}", found.activity_id, reason, "Plan the group again.")
-    return found
+def _block_standing(result: GroupBlock | Refusal, at: int) -> GroupBlock:
+    if isinstance(result, Refusal):
+        reason = f"{result.name} can't be run today: {result.reason}"
+        raise FieldError(f"blocks.{at}", result.activity_id, reason, "Plan the group again.")
+    return result
 
 
 def _plan(member: Member, group: GroupSession, child: Child, blocks: Sequence[Block]) -> Plan:

@@ -22,20 +22,20 @@ WORKING_PARTS = ("main", "stretch", "daily")  # a sure win at the start says not
 def run_for(member: Member, run_id: UUID, why: str = "run.read") -> Run:
     """Return one run, and note the read. Raises Http404."""
     require(member, why)
-    found = Run.objects.visible_to(member).select_related("child__home", "plan__home").filter(pk=run_id).first()
-    if found is None:
+    result = Run.objects.visible_to(member).select_related("child__home", "plan__home").filter(pk=run_id).first()
+    if result is None:
         raise Http404(f"No run {run_id} in your clinic.")
-    log(member, why, found, found.child_id)
-    return found
+    log(member, why, result, result.child_id)
+    return result
 
 
 def run_to_tap(member: Member, run_id: UUID) -> Run:
     """Return one run with no more than counting needs; what is then tapped is noted by the write. Raises Http404."""
     require(member, "run.tap")
-    found = Run.objects.visible_to(member).only("id", "child_id", "blocks").filter(pk=run_id).first()
-    if found is None:
+    result = Run.objects.visible_to(member).only("id", "child_id", "blocks").filter(pk=run_id).first()
+    if result is None:
         raise Http404(f"No run {run_id} in your clinic.")
-    return found
+    return result
 
 
 def blocks_of(run: Run) -> tuple[FrozenBlock, ...]:
@@ -95,12 +95,12 @@ def history(child: Child, strand: str, working: bool = False) -> list[SetResult]
 
 def sets_by_strand(child: Child, working: bool = False) -> dict[str, list[SetResult]]:
     """Every set of a child, oldest first, by strand; with `working`, only those of the working parts. One query."""
-    found: dict[str, list[SetResult]] = defaultdict(list)
+    result: dict[str, list[SetResult]] = defaultdict(list)
     sets = SetRecord.objects.filter(child=child).order_by("on", "pk")
     chosen = sets.filter(part__in=WORKING_PARTS) if working else sets
     for strand, *row in chosen.values_list("strand", *SET_FIELDS):
-        found[strand].append(set_from(row))
-    return found
+        result[strand].append(set_from(row))
+    return result
 
 
 def set_from(row: Iterable[Any]) -> SetResult:

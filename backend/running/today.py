@@ -38,13 +38,13 @@ def advice(run: Run) -> list[Advice]:
             "strand", "state"
         )
     )
-    found = []
+    result = []
     for block in (b for b in blocks_of(run) if b.block.part in WORKING_PARTS):
         strand = strands[block.id]
         sets = [s for s in done if strands[s.block] == strand]
         if sets and strand in states:
-            found += _for_block(run, block, strand, sets, states[strand])
-    return found
+            result += _for_block(run, block, strand, sets, states[strand])
+    return result
 
 
 def _for_block(run: Run, block: FrozenBlock, strand: str, sets: list[SetResult], state: dict[str, Any]) -> list[Advice]:
@@ -60,8 +60,8 @@ def _for_block(run: Run, block: FrozenBlock, strand: str, sets: list[SetResult],
     if not step:
         return []
     words = ", ".join(block.grades[at + step].words)
-    told = f"Today suits {'one step harder' if step > 0 else 'one step easier'}: {words}"
-    return [Advice(block.id, "up" if step > 0 else "down", ladder[at + step], told)]
+    result = f"Today suits {'one step harder' if step > 0 else 'one step easier'}: {words}"
+    return [Advice(block.id, "up" if step > 0 else "down", ladder[at + step], result)]
 
 
 def _grade_now(block: FrozenBlock, sets: list[SetResult]) -> tuple[int, ...]:

@@ -116,10 +116,10 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
 
 def _once_each(days: list[list[dict[str, Any]]], bench: Workbench) -> list[Block]:
     """Each activity of the week once, at its longest."""
-    found: dict[str, Block] = {}
+    result: dict[str, Block] = {}
     for block in (bench.stand(from_json(plain)) for day in days for plain in day):
         if isinstance(block, Block) and (
-            block.activity_id not in found or found[block.activity_id].minutes < block.minutes
+            block.activity_id not in result or result[block.activity_id].minutes < block.minutes
         ):
-            found[block.activity_id] = block
-    return list(found.values())
+            result[block.activity_id] = block
+    return list(result.values())

@@ -37,8 +37,8 @@ def pdf(template: str, context: dict[str, Any], paper: str, name: str) -> HttpRe
 
 
 def _style(name: str) -> Path:
-    found = finders.find(name)
-    return Path(found) if found else STYLES / name
+    result = finders.find(name)
+    return Path(result) if result else STYLES / name
 
 
 def _html(template: str, context: dict[str, Any], paper: str, **more: Any) -> str:

@@ -33,16 +33,16 @@ def best_by_highs(model: Any) -> float:
     objective = np.zeros(count)
     for place, factor in zip(proto.objective.vars, proto.objective.coeffs, strict=True):
         _add(objective, place, factor)
-    found = milp(
+    result = milp(
         objective,
         constraints=LinearConstraint(np.array(rows), least, most),
         integrality=np.ones(count),
         bounds=Bounds(low, high),
         options={"mip_rel_gap": 0},
     )
-    assert found.status == 0, found.message
+    assert result.status == 0, result.message
     scale = proto.objective.scaling_factor or 1
-    return float((found.fun + proto.objective.offset) * scale)
+    return float((result.fun + proto.objective.offset) * scale)
 
 
 def _add(row: np.ndarray, place: int, factor: float) -> None:

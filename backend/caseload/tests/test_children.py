@@ -76,7 +76,7 @@ class ChildTest(TestCase):
         self.assertEqual(self.put(mouthing="never", version=2)[0], 409)
 
     def test_what_can_not_be_is_refused_at_its_field_and_nothing_is_kept(self) -> None:
-        for field, value, said in (
+        for field, value, phrase in (
             ("birth_date", TODAY + timedelta(days=1), "in the future"),
             ("birth_date", TODAY - timedelta(days=40 * 366), "more than 21 years"),
             ("first_name", "   ", "needs a name"),
@@ -90,7 +90,7 @@ class ChildTest(TestCase):
             status, problem = self.put(**{field: value})
             self.assertEqual(status, 422, field)
             self.assertEqual(problem["fields"][0]["field"], field)
-            self.assertIn(said, problem["fields"][0]["reason"])
+            self.assertIn(phrase, problem["fields"][0]["reason"])
             self.assertTrue(problem["fields"][0]["remedy"])
         self.child.refresh_from_db()
         self.assertEqual(self.child.version, 1)
@@ -114,13 +114,13 @@ class ChildTest(TestCase):
         self.assertTrue(EstimatePoint.objects.filter(child=self.child, strand="cutting", mean=7).exists())
 
     def test_a_rung_or_strand_that_does_not_exist_is_refused(self) -> None:
-        for body, said in (
+        for body, phrase in (
             ({"strand": "cutting", "rung": 40}, "has rungs 1 to 13"),
             ({"strand": "juggling", "rung": 1}, "not a strand"),
         ):
             status, problem = self.api("post", f"/children/{self.child.pk}/rungs", body)
             self.assertEqual(status, 422)
-            self.assertIn(said, problem["detail"])
+            self.assertIn(phrase, problem["detail"])
 
     def test_an_override_needs_an_overridable_rule_and_a_reason(self) -> None:
         path = f"/children/{self.child.pk}/overrides"

@@ -133,9 +133,9 @@ class AuditTest(TestCase):
     def test_reads_and_writes_of_a_child_are_logged(self) -> None:
         lead = make_member()
         child = make_child(lead)
-        asked = Api(lead)
-        asked("get", f"/children/{child.pk}")
-        asked("put", f"/children/{child.pk}", {**profile(first_name="Wynne"), "version": 1})
+        api = Api(lead)
+        api("get", f"/children/{child.pk}")
+        api("put", f"/children/{child.pk}", {**profile(first_name="Wynne"), "version": 1})
         log = list(AuditEntry.objects.filter(child=child.pk).order_by("pk").values_list("action", flat=True))
         self.assertEqual(log[0], "child.add")
         self.assertIn("child.read", log)
@@ -155,12 +155,12 @@ class AuditTest(TestCase):
 class SignInTest(TestCase):
     def test_signs_in_and_out(self) -> None:
         make_member(username="wren")
-        asked = Api()
-        status, me = asked("post", "/session", {"username": "wren", "password": "a long enough one"})
+        api = Api()
+        status, me = api("post", "/session", {"username": "wren", "password": "a long enough one"})
         self.assertEqual((status, me["role"]), (200, "lead"))
-        self.assertEqual(asked("get", "/me")[0], 200)
-        asked("delete", "/session")
-        self.assertEqual(asked("get", "/me")[0], 401)
+        self.assertEqual(api("get", "/me")[0], 200)
+        api("delete", "/session")
+        self.assertEqual(api("get", "/me")[0], 401)
 
     def test_a_wrong_password_says_what_to_do(self) -> None:
         make_member(username="wren")

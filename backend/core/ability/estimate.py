@@ -176,13 +176,13 @@ def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimat
     so the order in which sets arrive does not matter.
     Limits: assumes one day's sets share one good or bad day.
     """
-    told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
-    if not told:
+    result = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
+    if not result:
         return estimate
-    state = _State.of(on_day(estimate, on), sorted({s.activity_id for s in told}))
-    for activity in sorted({s.activity_id for s in told}):
-        state.take_in(activity, [s for s in told if s.activity_id == activity])
-    return state.estimate(on, estimate.tries + sum(s.tries for s in told))
+    state = _State.of(on_day(estimate, on), sorted({s.activity_id for s in result}))
+    for activity in sorted({s.activity_id for s in result}):
+        state.take_in(activity, [s for s in result if s.activity_id == activity])
+    return state.estimate(on, estimate.tries + sum(s.tries for s in result))
 
 
 def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activity_id: str) -> tuple[float, float]:
@@ -190,10 +190,10 @@ def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activ
 
     Unlike an estimate it counts the day's own swing: what a good or a bad day has shown already.
     """
-    told = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
-    state = _State.of(on_day(estimate, on), sorted({activity_id, *(s.activity_id for s in told)}))
-    for done in sorted({s.activity_id for s in told}):
-        state.take_in(done, [s for s in told if s.activity_id == done])
+    result = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
+    state = _State.of(on_day(estimate, on), sorted({activity_id, *(s.activity_id for s in result)}))
+    for done in sorted({s.activity_id for s in result}):
+        state.take_in(done, [s for s in result if s.activity_id == done])
     return state.level(activity_id)
 
 

@@ -21,13 +21,13 @@ class Short:
 
 def shortfalls(wanted: Iterable[str], estimates: Mapping[str, Estimate]) -> list[Short]:
     """Return every strand a wanted task leans on, with how many rungs the child is short, most first."""
-    found = [
+    result = [
         Short(strand, task, rung - estimates[strand].mean)
         for task in wanted
         for strand, rung in WANTED_TASKS[task].demands.items()
         if strand in estimates
     ]
-    return sorted(found, key=lambda s: (-s.rungs, s.task, s.strand))
+    return sorted(result, key=lambda s: (-s.rungs, s.task, s.strand))
 
 
 def wanted_rungs(wanted: Iterable[str]) -> dict[str, int]:

@@ -121,7 +121,7 @@ def build(kit: Mapping[str, int], text: str) -> Build:
     best: tuple[tuple[int, int], tuple[int, ...]] | None = None
     fewest: dict[str, int] | None = None
     for choice in product(*(range(len(FORMS[c])) for _, c in letters)):
-        want = _wanted(letters, choice)
+        want = _pieces_for(letters, choice)
         short, halves = _short(kit, want)
         if not short:
             cost = (halves + sum(choice), halves)
@@ -137,22 +137,22 @@ def build(kit: Mapping[str, int], text: str) -> Build:
 def pieces_for(text: str) -> Mapping[str, int]:
     """Return what to cut for a text, every letter in its full form. Raises LetterError like build."""
     letters = _letters(text)
-    return MappingProxyType(dict(_wanted(letters, (0,) * len(letters))))
+    return MappingProxyType(dict(_pieces_for(letters, (0,) * len(letters))))
 
 
 def _letters(text: str) -> list[tuple[int, str]]:
-    found = [(at, c) for at, c in enumerate(text.upper()) if c != " "]
-    if not found:
+    result = [(at, c) for at, c in enumerate(text.upper()) if c != " "]
+    if not result:
         raise LetterError("Nothing to build: write a letter or a name.")
-    if len(found) > LONGEST_TEXT:
-        raise LetterError(f"{len(found)} letters are too many to lay at once. Use up to {LONGEST_TEXT}.")
-    for _, c in found:
+    if len(result) > LONGEST_TEXT:
+        raise LetterError(f"{len(result)} letters are too many to lay at once. Use up to {LONGEST_TEXT}.")
+    for _, c in result:
         if c not in FORMS:
             raise LetterError(f"{c!r} has no straight-and-arc form. Use the capitals A to Z.")
-    return found
+    return result
 
 
-def _wanted(letters: list[tuple[int, str]], choice: tuple[int, ...]) -> Counter[str]:
+def _pieces_for(letters: list[tuple[int, str]], choice: tuple[int, ...]) -> Counter[str]:
     return Counter(piece for (_, c), form in zip(letters, choice, strict=True) for piece, _ in FORMS[c][form])
 
 

@@ -28,8 +28,8 @@ _LOADER = getattr(yaml, "CSafeLoader", yaml.SafeLoader)  # the C one is ten time
 
 def _values(folder: str) -> Iterator[tuple[str, str, Any]]:
     """Each file of a folder: what to call it, its name without the ending, and what it holds."""
-    found: list[Traversable] = sorted(files("core.library").joinpath(folder).iterdir(), key=lambda f: f.name)
-    for file in found:
+    result: list[Traversable] = sorted(files("core.library").joinpath(folder).iterdir(), key=lambda f: f.name)
+    for file in result:
         if file.name.endswith(".yaml"):
             where = f"core/library/{folder}/{file.name}"
             try:

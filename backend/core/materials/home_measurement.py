@@ -40,10 +40,10 @@ def sheet_weight(grams: float, sheets: int, sides_mm: tuple[float, float]) -> fl
     area = sides_mm[0] * sides_mm[1] / 1e6 * sheets
     if not (grams > 0 and area > 0):
         raise NotMeasured("A pile needs a weight, a number of sheets and two sides, all more than 0.")
-    found = grams / area
-    if not 5 <= found <= 2000:
-        raise NotMeasured(f"{found:.0f} g/m² is no sheet. Weigh more sheets at once, and check the sides are in mm.")
-    return found
+    result = grams / area
+    if not 5 <= result <= 2000:
+        raise NotMeasured(f"{result:.0f} g/m² is no sheet. Weigh more sheets at once, and check the sides are in mm.")
+    return result
 
 
 def hole_between(passes_mm: Sequence[float], stops_mm: Sequence[float]) -> tuple[float, float]:

@@ -125,12 +125,12 @@ def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Thin
             safe[m.id] = safety.assess(m, child, setting).status != "barred" and m.handed in (None, child.hand)
         return safe[m.id]
 
-    found = {}
+    result = {}
     for activity in ACTIVITIES.values():
         easiest = (0,) * len(activity.axes)
         if cupboard.verdict_on_steps(activity, easiest).status != "barred":
-            found[activity.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(activity, easiest)]
-    return found
+            result[activity.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(activity, easiest)]
+    return result
 
 
 def _score(fills: Mapping[str, list[list[Thing]]], chosen: set[str]) -> float:

@@ -71,8 +71,8 @@ def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]
     """
     f = checked_variant(variant)
     chosen = ((axis, axis.steps[at].words) for axis, at in zip(f.axes, variant.grade, strict=True))
-    said = (w if any(c.isalpha() for c in w) else f"{axis.words[0].lower()}{axis.words[1:]}: {w}" for axis, w in chosen)
-    return tuple(for_child(words, child) for words in said)
+    text = (w if any(c.isalpha() for c in w) else f"{axis.words[0].lower()}{axis.words[1:]}: {w}" for axis, w in chosen)
+    return tuple(for_child(words, child) for words in text)
 
 
 def asks_other_hand(variant: Variant) -> bool:
@@ -90,11 +90,11 @@ def neighbours(variant: Variant, stock: UsableCupboard) -> tuple[Neighbour | Non
     easier: list[Neighbour] = []
     harder: list[Neighbour] = []
     for place, axis in enumerate(f.axes):
-        for side, found in ((-1, easier), (1, harder)):
+        for side, result in ((-1, easier), (1, harder)):
             near = _next_on_offer(variant, place, side, stock)
             if near is not None:
                 now, then = axis.steps[variant.grade[place]], axis.steps[near.grade[place]]
-                found.append(
+                result.append(
                     Neighbour(
                         near,
                         axis.id,
@@ -105,8 +105,8 @@ def neighbours(variant: Variant, stock: UsableCupboard) -> tuple[Neighbour | Non
     return _smallest(easier), _smallest(harder)
 
 
-def _smallest(found: list[Neighbour]) -> Neighbour | None:
-    return min(found, key=lambda n: abs(n.rungs), default=None)
+def _smallest(result: list[Neighbour]) -> Neighbour | None:
+    return min(result, key=lambda n: abs(n.rungs), default=None)
 
 
 def _next_on_offer(variant: Variant, place: int, side: int, cupboard: UsableCupboard) -> Variant | None:
@@ -146,9 +146,9 @@ def equals(variant: Variant, cupboard: UsableCupboard, within: float = SAME_RUNG
     """
     strand = ACTIVITIES[variant.activity_id].strand
     at = difficulty(variant)[strand]
-    found = []
+    result = []
     for f in ACTIVITIES.values():
         if f.id != variant.activity_id and strand in f.trains:
             near = [(abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(f) if (o := cupboard.offer(v))]
-            found += sorted(near, key=lambda n: n[:2])[:1]
-    return tuple(offer for gap, _, offer in sorted(found, key=lambda n: (n[0], n[1])) if gap <= within)
+            result += sorted(near, key=lambda n: n[:2])[:1]
+    return tuple(offer for gap, _, offer in sorted(result, key=lambda n: (n[0], n[1])) if gap <= within)

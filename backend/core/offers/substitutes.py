@@ -66,12 +66,12 @@ def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swa
         )
     offer = cupboard.offer(variant)
     now = next((q.stock_id for q in offer.quantities if q.role == role_id), "") if offer else ""
-    found = [
+    result = [
         swap
         for at, stock in enumerate(cupboard.stock)
         if stock.id != now and (swap := _swap(variant, activity, role, cupboard, at, now)) is not None
     ]
-    return tuple(sorted(found, key=lambda s: (bool(s.barred), abs(s.rungs), s.rounds, s.name)))
+    return tuple(sorted(result, key=lambda s: (bool(s.barred), abs(s.rungs), s.rounds, s.name)))
 
 
 def _swap(variant: Variant, activity: Activity, role: Role, cupboard: UsableCupboard, at: int, now: str) -> Swap | None:

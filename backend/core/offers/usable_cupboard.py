@@ -63,11 +63,11 @@ class Offer:
     @cached_property
     def used_up(self) -> Mapping[str, int]:
         """What one set uses up: stock id to how many."""
-        found: dict[str, int] = {}
+        result: dict[str, int] = {}
         for q in self.quantities:
             if q.single_use:
-                found[q.stock_id] = found.get(q.stock_id, 0) + q.wanted
-        return found
+                result[q.stock_id] = result.get(q.stock_id, 0) + q.wanted
+        return result
 
 
 LackKind = Literal["barred", "missing", "short", "hand"]
@@ -130,9 +130,9 @@ class UsableCupboard:
         """Every variant on offer, family by family."""
         for f in ACTIVITIES.values() if activities is None else activities:
             for variant in variants_of(f):
-                found = self.offer(variant)
-                if found is not None:
-                    yield found
+                result = self.offer(variant)
+                if result is not None:
+                    yield result
 
     def verdict_on_steps(self, f: Activity, grade: tuple[int, ...]) -> Verdict:
         """The verdict on what is done at this grade, whatever it is done with."""
@@ -268,9 +268,9 @@ class UsableCupboard:
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
         count = set_count(f, variant.grade, self.child.counting_months)
         for role in roles_of(f, variant.grade):
-            found = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
-            if found is not None:
-                return found
+            result = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
+            if result is not None:
+                return result
         chosen = self._chosen(f, variant.grade, count, any_company=True)
         if chosen is not None:
             hit = self._together(f, variant.grade, tuple(at for _, at in chosen)).hits[0]

@@ -46,8 +46,8 @@ def variants_of(f: Activity) -> tuple[Variant, ...]:
 
 def set_count(f: Activity, grade: tuple[int, ...], age_months: float) -> int:
     """How many tries one set has at this grade and age."""
-    said = _count_said(f, grade)
-    return f.count_for(age_months) if said is None else said
+    words = _count_said(f, grade)
+    return f.count_for(age_months) if words is None else words
 
 
 @cache

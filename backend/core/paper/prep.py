@@ -106,8 +106,8 @@ def _letters(blocks: Sequence[Block], name: str) -> tuple[str, ...]:
         pieces = pieces_for(name) if built else {}
     except LetterError:
         return ()
-    said = ", ".join(f"{n} {piece}{'s' if n > 1 else ''}" for piece, n in pieces.items())
-    return tuple(f"{b.name}: for {name.upper()}, {said}" for b in built)
+    words = ", ".join(f"{n} {piece}{'s' if n > 1 else ''}" for piece, n in pieces.items())
+    return tuple(f"{b.name}: for {name.upper()}, {words}" for b in built)
 
 
 def _tied(block: Block) -> str:

@@ -41,7 +41,7 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
     if len(listed) < 2 or any(roles[q.role].form in NO_TABLE for q in listed):
         return ()
     zones = [_zone(roles[q.role].form, len(listed)) for q in listed]
-    found = []
+    result = []
     for at, (q, zone) in enumerate(zip(listed, zones, strict=True)):
         same = [i for i, z in enumerate(zones) if z == zone]
         across, away = _place(zone, same.index(at), len(same))
@@ -49,8 +49,8 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
             across = 1 - across
         elif hand == "not_settled" and zone == "tool":
             across = 0.5
-        found.append(Stands(q.named, q.wanted, across, away, zone))
-    return tuple(found)
+        result.append(Stands(q.named, q.wanted, across, away, zone))
+    return tuple(result)
 
 
 def _zone(form: str, things: int) -> str:

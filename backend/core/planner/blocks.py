@@ -22,8 +22,8 @@ def stand(request: SessionRequest, planned: PlannedBlock) -> Block | Refusal:
 
     Raises NotThere when its activity or its grade does not exist.
     """
-    found = candidate_of(planned, request)
-    return found if isinstance(found, Refusal) else as_block(found, planned.minutes, request, planned.locked, "")
+    result = candidate_of(planned, request)
+    return result if isinstance(result, Refusal) else as_block(result, planned.minutes, request, planned.locked, "")
 
 
 def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | Refusal:
@@ -36,11 +36,11 @@ def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | 
         lack = request.cupboard.lack(planned.variant)
         assert lack is not None
         return Refusal(activity.id, activity.name, lack.reason, lack.remedy)
-    found = candidate(offer, planned.part, request) or candidate(offer, "opener", request)
-    if found is None:
+    result = candidate(offer, planned.part, request) or candidate(offer, "opener", request)
+    if result is None:
         reason = f"{activity.name} trains nothing this child has an estimate for."
         return Refusal(activity.id, activity.name, reason, "Choose another activity.")
-    return replace(found, part=planned.part)
+    return replace(result, part=planned.part)
 
 
 def block_from(c: Candidate, minutes: int, request: SessionRequest, sets: int = 1) -> Block:

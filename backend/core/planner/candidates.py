@@ -112,15 +112,15 @@ class _Weigher:
     def __init__(self, request: SessionRequest, activity: Activity, offers: list[Offer]) -> None:
         self.request, self.activity, self.offers = request, activity, offers
         self.shared = (freshness(activity, request), liking(activity, request.child))
-        self._told: dict[str, tuple[Floats, Floats, Reason]] = {}
+        self._by_strand: dict[str, tuple[Floats, Floats, Reason]] = {}
 
-    def told(self, strand: str) -> tuple[Floats, Floats, Reason]:
+    def of(self, strand: str) -> tuple[Floats, Floats, Reason]:
         """The rung each offer asks in a strand, the chance of it, and how much the strand is wanted."""
-        if strand not in self._told:
+        if strand not in self._by_strand:
             rungs = np.array([difficulty(o.variant)[strand] for o in self.offers])
             chances = np.asarray(chance(self.request.estimates[strand], rungs, activity_id=self.activity.id))
-            self._told[strand] = rungs, chances, strand_weight(strand, self.request)
-        return self._told[strand]
+            self._by_strand[strand] = rungs, chances, strand_weight(strand, self.request)
+        return self._by_strand[strand]
 
     def rated(self, part: Part) -> "_Rated":
         """The offers in a part, each aimed at the strand where its minutes are worth most."""
@@ -130,7 +130,7 @@ class _Weigher:
         best = np.full(count, -1, dtype=int)
         at, fit = np.zeros(count, dtype=int), np.zeros(count)
         for place, strand in enumerate(strands):
-            _, chances, weight = self.told(strand)
+            _, chances, weight = self.of(strand)
             fits = zone_fit(chances, zone)
             quality = np.rint(fits * prod(r.factor for r in (weight, *self.shared)) * QUALITY).astype(int)
             better = quality > best
@@ -156,7 +156,7 @@ class _Rated:
         least, most = minutes_of(w.activity, self.part, w.request)
         for i in np.flatnonzero((self.quality >= least_quality) & (self.fit >= least_fit)).tolist():
             strand = self.strands[self.at[i]]
-            rungs, chances, weight = w.told(strand)
+            rungs, chances, weight = w.of(strand)
             yield Candidate(
                 w.activity,
                 self.part,
@@ -180,10 +180,10 @@ def _is_daily(activity: Activity, request: SessionRequest) -> bool:
     )
 
 
-def undominated(found: Iterable[Candidate]) -> list[Candidate]:
+def undominated(candidates: Iterable[Candidate]) -> list[Candidate]:
     """Keep, for each family, part and strand, what no other beats with the same or less kit. Loses no optimum."""
     groups = defaultdict(list)
-    for c in found:
+    for c in candidates:
         groups[c.activity.id, c.part, c.strand].append(c)
     kept = []
     for key in sorted(groups):
@@ -213,17 +213,17 @@ GRAVEST: tuple[LeftOutKind, ...] = (
 
 def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
     """What a therapist may miss: families that train a target strand and are not in the plan, with why."""
-    found = []
+    result = []
     for activity in ACTIVITIES.values():
         strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]
         if strands and activity.id not in chosen:
-            found.append(_why_left_out(activity, strands[0], request))
-    return gravest_first(found)
+            result.append(_why_left_out(activity, strands[0], request))
+    return gravest_first(result)
 
 
-def gravest_first(found: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
-    """What was left out in the order it is told: barred first, what merely was not chosen last."""
-    return tuple(sorted(found, key=lambda item: (GRAVEST.index(item.kind), item.name)))
+def gravest_first(result: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
+    """What was left out in the order it is shown: barred first, what merely was not chosen last."""
+    return tuple(sorted(result, key=lambda item: (GRAVEST.index(item.kind), item.name)))
 
 
 def _why_left_out(activity: Activity, strand: str, request: SessionRequest) -> LeftOut:

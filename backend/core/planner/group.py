@@ -114,15 +114,15 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     _check(request)
     _, kept_away = safe_for_all(request)
     sessions = table_for_all(request)
-    found = shared_candidates(sessions)
-    if not any(t.part == "main" for t in found):
+    shared = shared_candidates(sessions)
+    if not any(t.part == "main" for t in shared):
         return GroupPlan(
             "infeasible",
             kept_away=kept_away,
             reason="no one activity here fits every child's rung with enough for all",
             fix="Take fewer children, widen the targets, or add a second set of things.",
         )
-    status, chosen, well_spent, bound = solve_group(found, sessions)
+    status, chosen, well_spent, bound = solve_group(shared, sessions)
     if status == "infeasible":
         return GroupPlan(
             "infeasible",
@@ -172,16 +172,16 @@ def _barred_for(line: Stock, request: GroupRequest) -> str:
 def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
     """Every activity and part in which each child has a grade of an own, with enough for all or for half of them."""
     best = [best_each(s) for s in sessions]
-    found = []
+    result = []
     for key in sorted(best[0]):
         if all(key in b for b in best):
             each = tuple(b[key] for b in best)
             half = ceil(len(each) / 2)
             if enough(each, len(each)):
-                found.append(Together(each[0].activity, key[1], each, True))
+                result.append(Together(each[0].activity, key[1], each, True))
             elif key[1] == "main" and all(enough(each[i : i + half], half) for i in (0, len(each) - half)):
-                found.append(Together(each[0].activity, key[1], each, False))
-    return found
+                result.append(Together(each[0].activity, key[1], each, False))
+    return result
 
 
 def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
@@ -196,17 +196,17 @@ def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
 
 def wanted_by(each: Sequence[Candidate]) -> dict[str, Shared]:
     """What children at one activity want at once: their own count of everything, but one wall, floor or tub for all."""
-    found: dict[str, Shared] = {}
+    result: dict[str, Shared] = {}
     for c in each:
         roles = {r.id: r for r in c.activity.roles}
         for q in c.offer.quantities:
-            role, before = roles[q.role], found.get(q.stock_id)
+            role, before = roles[q.role], result.get(q.stock_id)
             least = q.wanted if q.single_use else role.least(c.offer.count)
             standing = role.form in STANDING
             total = max(least, before.wanted if before else 0) if standing else least + (before.wanted if before else 0)
             own = _own_pot(c.offer) and not standing
-            found[q.stock_id] = Shared(q.thing_id, total, q.have, own)
-    return found
+            result[q.stock_id] = Shared(q.thing_id, total, q.have, own)
+    return result
 
 
 def _own_pot(offer: Offer) -> bool:
@@ -221,33 +221,33 @@ def enough(each: Sequence[Candidate], children: int) -> bool:
 Chosen = list[tuple[Together, int, bool]]
 
 
-def solve_group(found: list[Together], sessions: Sequence[SessionRequest]) -> tuple[PlanStatus, Chosen, float, float]:
+def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> tuple[PlanStatus, Chosen, float, float]:
     """Return status, what is chosen with its minutes and whether by turns, well-spent minutes a child, and their
     bound.
     """
     from ortools.sat.python import cp_model
 
     model, minutes = cp_model.CpModel(), sessions[0].minutes
-    take = [model.new_bool_var(f"take{i}") for i in range(len(found))]
-    spend = [model.new_int_var(0, t.most, f"minutes{i}") for i, t in enumerate(found)]
-    for t, taken, m in zip(found, take, spend, strict=True):
+    take = [model.new_bool_var(f"take{i}") for i in range(len(shared))]
+    spend = [model.new_int_var(0, t.most, f"minutes{i}") for i, t in enumerate(shared)]
+    for t, taken, m in zip(shared, take, spend, strict=True):
         model.add(m >= t.least * taken)
         model.add(m <= t.most * taken)
-    _turns(model, found, take, spend)
-    _group_parts(model, found, take, minutes)
-    _group_lasting(model, found, take)
-    set_up = sum(_set_up(t) * taken for t, taken in zip(found, take, strict=True))
+    _turns(model, shared, take, spend)
+    _group_parts(model, shared, take, minutes)
+    _group_lasting(model, shared, take)
+    set_up = sum(_set_up(t) * taken for t, taken in zip(shared, take, strict=True))
     model.add(sum(spend) * STEP + set_up <= minutes * STEP)
     whole_minutes(model, sum(spend), set_up, minutes * STEP, range(minutes * STEP + 1), "set up")
-    tiring = sum(m for t, m in zip(found, spend, strict=True) if t.activity.tiring)
+    tiring = sum(m for t, m in zip(shared, spend, strict=True) if t.activity.tiring)
     model.add(tiring <= round(minutes * min(s.tiring_share for s in sessions)))
-    model.add(2 * sum(x for t, x in zip(found, take, strict=True) if t.activity.tiring) <= sum(take) + 1)
-    model.maximize(_worth(model, found, spend, sessions))
+    model.add(2 * sum(x for t, x in zip(shared, take, strict=True) if t.activity.tiring) <= sum(take) + 1)
+    model.maximize(_worth(model, shared, spend, sessions))
     solver, status = run(model, GROUP_EFFORT)
     if status == "infeasible":
         return status, [], 0.0, 0.0
     chosen = [
-        (t, solver.value(m), not t.for_all) for t, x, m in zip(found, take, spend, strict=True) if solver.value(x)
+        (t, solver.value(m), not t.for_all) for t, x, m in zip(shared, take, spend, strict=True) if solver.value(x)
     ]
     scale = QUALITY * TENTHS * len(sessions)
     return status, chosen, solver.objective_value / scale, solver.best_objective_bound / scale
@@ -261,22 +261,22 @@ def _set_up_steps(activity: Activity, things: int) -> int:
     return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * things
 
 
-def _turns(model: Any, found: list[Together], take: list[Any], spend: list[Any]) -> None:
+def _turns(model: Any, shared: list[Together], take: list[Any], spend: list[Any]) -> None:
     """Activities by turns come two at a time, for the same minutes."""
-    by_turns = [i for i, t in enumerate(found) if not t.for_all]
+    by_turns = [i for i, t in enumerate(shared) if not t.for_all]
     if not by_turns:
         return
     pair = model.new_bool_var("one pair by turns")
-    each = model.new_int_var(0, max(found[i].most for i in by_turns), "minutes of a turn")
+    each = model.new_int_var(0, max(shared[i].most for i in by_turns), "minutes of a turn")
     model.add(sum(take[i] for i in by_turns) == 2 * pair)
     for i in by_turns:
         model.add(spend[i] == each).only_enforce_if(take[i])
 
 
-def _group_parts(model: Any, found: list[Together], take: list[Any], minutes: int) -> None:
+def _group_parts(model: Any, shared: list[Together], take: list[Any], minutes: int) -> None:
     by_family: defaultdict[str, list[Any]] = defaultdict(list)
     by_part: defaultdict[str, list[Any]] = defaultdict(list)
-    for t, taken in zip(found, take, strict=True):
+    for t, taken in zip(shared, take, strict=True):
         by_family[t.activity.id].append(taken)
         by_part[t.part].append(taken)
     for activity in sorted(by_family):
@@ -287,11 +287,11 @@ def _group_parts(model: Any, found: list[Together], take: list[Any], minutes: in
     model.add_linear_constraint(sum(by_part["main"]), min(least, len(by_part["main"])), MOST_MAIN)
 
 
-def _group_lasting(model: Any, found: list[Together], take: list[Any]) -> None:
+def _group_lasting(model: Any, shared: list[Together], take: list[Any]) -> None:
     """What is used up is there for one set of every child in every block that uses it."""
     uses: defaultdict[str, list[Any]] = defaultdict(list)
     have: dict[str, int] = {}
-    for t, taken in zip(found, take, strict=True):
+    for t, taken in zip(shared, take, strict=True):
         for c in t.each:
             for stock_id, wanted in c.used_up.items():
                 uses[stock_id].append(wanted * taken)
@@ -300,14 +300,14 @@ def _group_lasting(model: Any, found: list[Together], take: list[Any]) -> None:
         model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
-def _worth(model: Any, found: list[Together], spend: list[Any], sessions: Sequence[SessionRequest]) -> Any:
+def _worth(model: Any, shared: list[Together], spend: list[Any], sessions: Sequence[SessionRequest]) -> Any:
     """The sum over children of minutes times quality, each further minute of one strand counting less
     for that child.
     """
     total: list[Any] = []
     for at in range(len(sessions)):
         by_strand: defaultdict[str, list[Any]] = defaultdict(list)
-        for t, m in zip(found, spend, strict=True):
+        for t, m in zip(shared, spend, strict=True):
             by_strand[t.each[at].strand].append(t.each[at].quality * m)
         for strand in sorted(by_strand):
             steps = [model.new_int_var(0, wide * QUALITY, f"{at} {strand} {wide}") for wide, _ in STRAND_STEPS]
@@ -359,10 +359,10 @@ def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBl
     sessions = table_for_all(request)
     each = []
     for name, session, variant in zip(request.names, sessions, planned.variants, strict=True):
-        found = candidate_of(PlannedBlock(planned.part, variant, planned.minutes), session)
-        if isinstance(found, Refusal):
-            return replace(found, reason=f"For {name}: {found.reason}")
-        each.append(found)
+        result = candidate_of(PlannedBlock(planned.part, variant, planned.minutes), session)
+        if isinstance(result, Refusal):
+            return replace(result, reason=f"For {name}: {result.reason}")
+        each.append(result)
     activity = ACTIVITIES[planned.variants[0].activity_id]
     return group_block(
         Together(activity, planned.part, tuple(each), not planned.turns), planned.minutes, planned.turns, sessions

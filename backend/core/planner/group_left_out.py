@@ -19,21 +19,21 @@ def left_out_together(request: GroupRequest, chosen: frozenset[str]) -> tuple[Le
     """
     sessions = table_for_all(request)
     shared = {t.activity.id for t in shared_candidates(sessions)}
-    found: dict[str, LeftOut] = {}
+    result: dict[str, LeftOut] = {}
     for name, session in zip(request.names, sessions, strict=True):
         for item in left_out(session, chosen):
-            if item.kind not in FITS and (item.activity_id not in found or found[item.activity_id].kind in FITS):
-                found[item.activity_id] = replace(item, reason=f"For {name}: {item.reason}")
-            found.setdefault(item.activity_id, item)
+            if item.kind not in FITS and (item.activity_id not in result or result[item.activity_id].kind in FITS):
+                result[item.activity_id] = replace(item, reason=f"For {name}: {item.reason}")
+            result.setdefault(item.activity_id, item)
     same_part = {activity for activity, _ in set.intersection(*(set(best_each(s)) for s in sessions))}
-    for activity, item in found.items():
+    for activity, item in result.items():
         if item.kind in FITS and activity not in shared:
-            found[activity] = (
+            result[activity] = (
                 _short(item, len(sessions))
                 if activity in same_part
                 else replace(item, reason=NO_ONE_PART, remedy="Take children of nearer rungs.")
             )
-    return gravest_first(found.values())
+    return gravest_first(result.values())
 
 
 def _short(item: LeftOut, children: int) -> LeftOut:

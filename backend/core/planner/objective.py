@@ -36,8 +36,8 @@ def _odds(chance: ArrayLike) -> Floats:
 
 def rungs_short(strand: str, child: Child, estimates: Mapping[str, Estimate]) -> tuple[float, str]:
     """Return how many rungs the child is short of what a wanted task demands, and which task."""
-    found = [s for s in shortfalls(child.wanted, estimates) if s.strand == strand]
-    return (found[0].rungs, WANTED_TASKS[found[0].task].name) if found else (0.0, "")
+    result = [s for s in shortfalls(child.wanted, estimates) if s.strand == strand]
+    return (result[0].rungs, WANTED_TASKS[result[0].task].name) if result else (0.0, "")
 
 
 def nothing_missing(request: SessionRequest) -> bool:

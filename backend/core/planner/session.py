@@ -39,14 +39,14 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
     for kept in locked:
         if isinstance(kept, Refusal):
             return _lock_refused(kept)
-    found = [c for c in locked if isinstance(c, Candidate)] + undominated(all_candidates(request))
+    candidates = [c for c in locked if isinstance(c, Candidate)] + undominated(all_candidates(request))
     fixed = {i: b.minutes for i, b in enumerate(request.locked)}
-    if not any(c.part in ("main", "stretch") for c in found):
+    if not any(c.part in ("main", "stretch") for c in candidates):
         return _nothing_to_train(request)
-    choice, dropped = _roomiest(found, fixed, request, effort)
+    choice, dropped = _roomiest(candidates, fixed, request, effort)
     if choice.status == "infeasible":
-        return _no_room(found, fixed, request)
-    plan = _plan(choice, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=found)
+        return _no_room(candidates, fixed, request)
+    plan = _plan(choice, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=candidates)
     return replace(plan, notes=(*plan.notes, *(f"No room for {d} in {request.minutes} minutes." for d in dropped)))
 
 
@@ -75,14 +75,14 @@ def check_request(request: SessionRequest) -> None:
         checked_variant(block.variant)
 
 
-def limits_of(found: list[Candidate], request: SessionRequest) -> Limits:
+def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
     """Which parts have to be there: in a short session only a win to open with and the main work."""
-    there, session_format = {c.part for c in found}, request.format
+    there, session_format = {c.part for c in candidates}, request.format
     wanted = [p for p, from_minutes in session_format.must.items() if request.minutes >= from_minutes and p in there]
     if session_format.id == "parts" and not request.child.wanted:
         wanted = [p for p in wanted if p != "daily"]
     least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and session_format.id != "stations" else session_format.main[0]
-    targets = () if session_format.any_strand else _coverable(found, request)
+    targets = () if session_format.any_strand else _coverable(candidates, request)
     return Limits(
         request.minutes,
         round(request.minutes * request.tiring_share),
@@ -95,9 +95,9 @@ def limits_of(found: list[Candidate], request: SessionRequest) -> Limits:
     )
 
 
-def _coverable(found: list[Candidate], request: SessionRequest) -> tuple[str, ...]:
+def _coverable(candidates: list[Candidate], request: SessionRequest) -> tuple[str, ...]:
     """The chosen targets that have a main block to offer; a short session covers only the first of them."""
-    main = {STRANDS[c.strand].target for c in found if c.part == "main"}
+    main = {STRANDS[c.strand].target for c in candidates if c.part == "main"}
     covered = tuple(t for t in request.targets if t in main)
     return covered if request.minutes >= 20 else covered[:1]
 
@@ -118,14 +118,14 @@ def _nothing_to_train(request: SessionRequest) -> SessionPlan:
 
 
 def _roomiest(
-    found: list[Candidate], fixed: dict[int, int], request: SessionRequest, effort: Effort
+    candidates: list[Candidate], fixed: dict[int, int], request: SessionRequest, effort: Effort
 ) -> tuple[Choice, tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
-    limits = limits_of(found, request)
-    choice = solve(found, fixed, limits, effort)
+    limits = limits_of(candidates, request)
+    choice = solve(candidates, fixed, limits, effort)
     if choice.status != "infeasible":
         return choice, ()
-    less = smallest(found, fixed, limits, PARTS_ORDER)
+    less = smallest(candidates, fixed, limits, PARTS_ORDER)
     if less is None:
         return choice, ()
     kept = replace(
@@ -134,7 +134,7 @@ def _roomiest(
         least_main=1 if "main" in less.given_up else limits.least_main,
         targets=tuple(t for t in limits.targets if f"target:{t}" not in less.given_up),
     )
-    return solve(found, fixed, kept, effort), tuple(_given_up_words(g) for g in less.given_up)
+    return solve(candidates, fixed, kept, effort), tuple(_given_up_words(g) for g in less.given_up)
 
 
 def _given_up_words(limit: str) -> str:
@@ -149,10 +149,10 @@ def _given_up_words(limit: str) -> str:
     }[limit]
 
 
-def _no_room(found: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> SessionPlan:
+def _no_room(candidates: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> SessionPlan:
     """Find by the solver the fewest limits to give up, and say what that means."""
     out = left_out(request, frozenset())
-    less = smallest(found, fixed, limits_of(found, request), LIMITS_ORDER)
+    less = smallest(candidates, fixed, limits_of(candidates, request), LIMITS_ORDER)
     if less is None:
         return SessionPlan(
             "infeasible",

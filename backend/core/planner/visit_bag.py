@@ -116,8 +116,8 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
                 wants_role = _want(at, place, variant, role, count, sets, houses)
                 wants += [wants_role] if wants_role.options else []
                 if not wants_role.options:
-                    asked = role.asks(asked_of(activity, variant.grade, role.id))
-                    missing.append(f"{visit.name}: {asked} for {activity.name}")
+                    question = role.asks(asked_of(activity, variant.grade, role.id))
+                    missing.append(f"{visit.name}: {question} for {activity.name}")
     return wants, missing
 
 

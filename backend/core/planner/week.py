@@ -79,12 +79,12 @@ def plan_week(request: WeekRequest) -> WeekPlan:
     """
     _check(request)
     session = _as_home(request)
-    found = week_candidates(session)
+    candidates = week_candidates(session)
     if not any(minutes >= LEAST_DAY for minutes in request.minutes_by_day):
         return WeekPlan(
             "infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more."
         )
-    if not found:
+    if not candidates:
         out = left_out(session, frozenset())
         first = next((o for o in out if o.kind in ("missing", "short")), out[0] if out else None)
         fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
@@ -94,9 +94,9 @@ def plan_week(request: WeekRequest) -> WeekPlan:
             reason="nothing in this house can be done safely with the supervision it has",
             fix=fix,
         )
-    status, rows, well_spent, bound = solve_week(found, request)
+    status, rows, well_spent, bound = solve_week(candidates, request)
     if status == "infeasible":
-        least = min(_whole(c.least, c) for c in found)
+        least = min(_whole(c.least, c) for c in candidates)
         return WeekPlan(
             "infeasible",
             reason="no day is long enough for setting up and one activity",
@@ -164,48 +164,50 @@ def _whole(minutes: int, c: Candidate) -> int:
 Row = list[tuple[Candidate, int]]
 
 
-def solve_week(found: list[Candidate], request: WeekRequest) -> tuple[PlanStatus, list[Row], float, float]:
+def solve_week(candidates: list[Candidate], request: WeekRequest) -> tuple[PlanStatus, list[Row], float, float]:
     """Return status, the candidates and minutes of each day, well-spent minutes and their bound."""
     from ortools.sat.python import cp_model
 
     model = cp_model.CpModel()
     days = range(len(DAYS))
-    take = [[model.new_bool_var(f"take{i} {d}") for d in days] for i in range(len(found))]
-    spend = [[model.new_int_var(0, MOST_DAY, f"minutes{i} {d}") for d in days] for i in range(len(found))]
-    for i, c in enumerate(found):
+    take = [[model.new_bool_var(f"take{i} {d}") for d in days] for i in range(len(candidates))]
+    spend = [[model.new_int_var(0, MOST_DAY, f"minutes{i} {d}") for d in days] for i in range(len(candidates))]
+    for i, c in enumerate(candidates):
         for d in days:
             model.add(spend[i][d] >= max(c.least, LEAST_DAY) * take[i][d])
             model.add(spend[i][d] <= min(max(c.most, LEAST_DAY), MOST_DAY) * take[i][d])
-    amounts = _amounts(found, request.a_day)
+    amounts = _amounts(candidates, request.a_day)
     for d in days:
-        work, total = sum(spend[i][d] for i in range(len(found))), request.minutes_by_day[d] * STEP
-        set_up = sum(_set_up(c) * take[i][d] for i, c in enumerate(found))
+        work, total = sum(spend[i][d] for i in range(len(candidates))), request.minutes_by_day[d] * STEP
+        set_up = sum(_set_up(c) * take[i][d] for i, c in enumerate(candidates))
         model.add(work * STEP + set_up <= total)
         whole_minutes(model, work, set_up, total, (a for a in amounts if a <= total), f"set up {d}")
-        model.add(sum(take[i][d] for i in range(len(found))) <= request.a_day)
-    _variety(model, found, take)
-    _lasting(model, found, take)
-    worth = _worth(model, found, take, spend)
-    model.add(sum(take[i][d] for i in range(len(found)) for d in days) >= 1)
+        model.add(sum(take[i][d] for i in range(len(candidates))) <= request.a_day)
+    _variety(model, candidates, take)
+    _lasting(model, candidates, take)
+    worth = _worth(model, candidates, take, spend)
+    model.add(sum(take[i][d] for i in range(len(candidates)) for d in days) >= 1)
     model.maximize(worth)
     solver, status = run(model, WEEK_EFFORT)
     if status == "infeasible":
         return status, [], 0.0, 0.0
-    rows = [[(c, solver.value(spend[i][d])) for i, c in enumerate(found) if solver.value(take[i][d])] for d in days]
+    rows = [
+        [(c, solver.value(spend[i][d])) for i, c in enumerate(candidates) if solver.value(take[i][d])] for d in days
+    ]
     scale = QUALITY * TENTHS
     return status, rows, solver.objective_value / scale, solver.best_objective_bound / scale
 
 
-def _amounts(found: list[Candidate], a_day: int) -> set[int]:
+def _amounts(candidates: list[Candidate], a_day: int) -> set[int]:
     """The steps that setting up can take on one day."""
-    one = {_set_up(c) for c in found}
+    one = {_set_up(c) for c in candidates}
     return {0} | one | ({a + b for a in one for b in one} if a_day > 1 else set())
 
 
-def _variety(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
+def _variety(model: Any, candidates: list[Candidate], take: list[list[Any]]) -> None:
     """Few activities in a week, none on two days running, none twice on a day, none more than three times."""
     by_family: defaultdict[str, list[int]] = defaultdict(list)
-    for i, c in enumerate(found):
+    for i, c in enumerate(candidates):
         by_family[c.activity.id].append(i)
     used = []
     for activity in sorted(by_family):
@@ -218,11 +220,11 @@ def _variety(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
     model.add(sum(used) <= MOST_ACTIVITIES)
 
 
-def _lasting(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
+def _lasting(model: Any, candidates: list[Candidate], take: list[list[Any]]) -> None:
     """What is used up lasts the week: one set a time."""
     uses: defaultdict[str, list[Any]] = defaultdict(list)
     have: dict[str, int] = {}
-    for i, c in enumerate(found):
+    for i, c in enumerate(candidates):
         for q in c.offer.quantities:
             if q.single_use:
                 uses[q.stock_id].append(q.wanted * sum(take[i]))
@@ -231,12 +233,12 @@ def _lasting(model: Any, found: list[Candidate], take: list[list[Any]]) -> None:
         model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
-def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: list[list[Any]]) -> Any:
+def _worth(model: Any, candidates: list[Candidate], take: list[list[Any]], spend: list[list[Any]]) -> Any:
     """Minutes times quality; in full for the first minutes of a strand that rested the day before, less for the
     others.
     """
     by_strand: defaultdict[str, list[int]] = defaultdict(list)
-    for i, c in enumerate(found):
+    for i, c in enumerate(candidates):
         by_strand[c.strand].append(i)
     total: list[Any] = []
     for strand in sorted(by_strand):
@@ -244,12 +246,14 @@ def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: lis
         before = None
         for d in range(len(DAYS)):
             today = model.new_bool_var(f"{strand} {d}")
-            for takes in _by_family(found, places, take, d):  # one go a day at most: all of a family's grades at once
+            for takes in _by_family(
+                candidates, places, take, d
+            ):  # one go a day at most: all of a family's grades at once
                 model.add(sum(takes) <= today)
             full = model.new_int_var(0, FULL_A_DAY * QUALITY, f"{strand} {d} full")
             model.add(full <= FULL_A_DAY * QUALITY * today)
             less = model.new_int_var(0, MOST_DAY * 2 * QUALITY, f"{strand} {d} less")
-            model.add(full + less <= sum(found[i].quality * spend[i][d] for i in places))
+            model.add(full + less <= sum(candidates[i].quality * spend[i][d] for i in places))
             if before is not None:
                 model.add(full <= FULL_A_DAY * QUALITY * (1 - before))
             total += [TENTHS * full, round(NOT_RESTED * TENTHS) * less]
@@ -257,16 +261,16 @@ def _worth(model: Any, found: list[Candidate], take: list[list[Any]], spend: lis
     return sum(total)
 
 
-def _by_family(found: list[Candidate], places: list[int], take: list[list[Any]], day: int) -> Iterable[list[Any]]:
+def _by_family(candidates: list[Candidate], places: list[int], take: list[list[Any]], day: int) -> Iterable[list[Any]]:
     groups: defaultdict[str, list[Any]] = defaultdict(list)
     for i in places:
-        groups[found[i].activity.id].append(take[i][day])
+        groups[candidates[i].activity.id].append(take[i][day])
     return groups.values()
 
 
 def _used_up(days: Iterable[Day]) -> tuple[Quantity, ...]:
     """What the week uses up, summed."""
-    found: dict[str, Quantity] = {}
+    result: dict[str, Quantity] = {}
     for q in (q for d in days for b in d.blocks for q in b.quantities if q.single_use):
-        found[q.stock_id] = replace(q, wanted=q.wanted + found[q.stock_id].wanted) if q.stock_id in found else q
-    return tuple(found[k] for k in sorted(found))
+        result[q.stock_id] = replace(q, wanted=q.wanted + result[q.stock_id].wanted) if q.stock_id in result else q
+    return tuple(result[k] for k in sorted(result))

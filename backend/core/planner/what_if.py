@@ -33,8 +33,8 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     Raises KeyError for an activity that is not in the library.
     """
     activity = ACTIVITIES[activity_id]
-    found = undominated(all_candidates(request))
-    if not any(c.activity.id == activity_id for c in found):
+    candidates = undominated(all_candidates(request))
+    if not any(c.activity.id == activity_id for c in candidates):
         lack = next((o for o in left_out(request, frozenset()) if o.activity_id == activity_id), None)
         words = lack.reason if lack else "It plays no part in a session of this format."
         return BroughtIn(
@@ -46,16 +46,16 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
             sum(t for c, t in zip(built.listed, built.take, strict=True) if c.activity.id == activity_id) >= 1
         )
 
-    limits = limits_of(found, request)
-    best, best_status = _worth(build(found, {}, limits))
-    forced = build(found, {}, limits)
+    limits = limits_of(candidates, request)
+    best, best_status = _worth(build(candidates, {}, limits))
+    forced = build(candidates, {}, limits)
     there(forced)
     worth, status = _worth(forced)
     if best_status != "infeasible" and status != "infeasible":
         cost = max(0.0, best - worth)
         words = "As good as what is there." if cost < 0.05 else f"It would cost {cost:.1f} well-spent minutes."
         return BroughtIn(activity_id, activity.name, cost, words, "Swap it in by hand, or lock it and plan again.")
-    less = smallest(found, {}, limits, LIMITS_ORDER, there)
+    less = smallest(candidates, {}, limits, LIMITS_ORDER, there)
     if less is None:
         return BroughtIn(
             activity_id, activity.name, None, "It fits no session of this format.", "Choose another format."

@@ -4,7 +4,7 @@ from core.progress.caseload_status import Latest, StatusId, gravity, standings
 from core.progress.goals import attainment_t_score
 from core.progress.movement import MovementKind, Point, day_levels, grade_changes, moved
 from core.progress.next_step import WORDS, StepKind, decide, next_hand, policy_for, priority
-from core.progress.notes import Step, Told, draft
+from core.progress.notes import RunRecord, Step, draft
 from core.progress.series import by_hand, help_by_day, measures
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 
@@ -13,10 +13,10 @@ __all__ = [
     "Latest",
     "MovementKind",
     "Point",
+    "RunRecord",
     "StatusId",
     "Step",
     "StepKind",
-    "Told",
     "attainment_t_score",
     "by_hand",
     "day_levels",

@@ -59,11 +59,11 @@ def standings(last_on: date | None, latest: Sequence[Latest], today: date) -> tu
     if gap > STALE_DAYS:
         return (Standing("recheck", f"Last seen {gap // 7} weeks ago: check again before building on it."),)
     fresh = [s for s in latest if (today - s.on).days <= STALE_DAYS]
-    said = [Standing(name, told) for name, kinds in GROUPS if (told := _told(fresh, kinds))]
-    return tuple(said) or (Standing("steady", STEADY),)
+    words = [Standing(name, text) for name, kinds in GROUPS if (text := _words_for(fresh, kinds))]
+    return tuple(words) or (Standing("steady", STEADY),)
 
 
-def _told(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:
+def _words_for(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:
     """The newest step of these kinds with what it rests on, and what else stands so."""
     mine = sorted(
         (s for s in latest if s.kind in kinds), key=lambda s: (-s.on.toordinal(), kinds.index(s.kind), s.strand)

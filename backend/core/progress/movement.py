@@ -72,12 +72,12 @@ def day_levels(strand: str, sets: Sequence[SetResult]) -> tuple[Level, ...]:
     (Anscombe 1956), its help taken off; a day is the mean over tries. Hand over hand tells nothing.
     Limits: a set of few tries says little, and a perfect one only "at least this".
     """
-    found = []
+    result = []
     for on in sorted({s.on for s in sets}):
         rungs = [_read_back(same) for same in _same_work(strand, [s for s in sets if s.on == on])]
         if rungs:
-            found.append(Level(on, sum(tries * rung for tries, rung in rungs) / sum(tries for tries, _ in rungs)))
-    return tuple(found)
+            result.append(Level(on, sum(tries * rung for tries, rung in rungs) / sum(tries for tries, _ in rungs)))
+    return tuple(result)
 
 
 def _same_work(strand: str, sets: Sequence[SetResult]) -> list[list[SetEvidence]]:
@@ -101,17 +101,17 @@ def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, 
 
     The hardest grade of a day stands for the day.
     """
-    asked: dict[tuple[date, str], float] = {}
+    difficulty: dict[tuple[date, str], float] = {}
     for s in sets:
-        asked[s.on, s.activity_id] = max(asked.get((s.on, s.activity_id), -1.0), s.difficulty[strand])
+        difficulty[s.on, s.activity_id] = max(difficulty.get((s.on, s.activity_id), -1.0), s.difficulty[strand])
     last: dict[str, float] = {}
-    found = []
-    for (on, activity), rung in sorted(asked.items()):
+    result = []
+    for (on, activity), rung in sorted(difficulty.items()):
         by = rung - last.get(activity, rung)
         if abs(by) >= WORTH_MARKING:
-            found.append(GradeChange(on, activity, by, rung))
+            result.append(GradeChange(on, activity, by, rung))
         last[activity] = rung
-    return tuple(found)
+    return tuple(result)
 
 
 def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Movement:
@@ -135,11 +135,11 @@ def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Mov
     weeks = max(1, round((last.on - first.on).days / 7))
     clear = abs(change) >= CLEAR_SPREADS * hypot(first.sd, last.sd) and change * slope > 0
     kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
-    said = {
+    words = {
         "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
         "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now "
         f"“{ladder.nearest(last.mean).words}”.",
         "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the "
         "doubt).",
     }[kind]
-    return Movement(kind, said, change, slope, test.p, n, apart)
+    return Movement(kind, words, change, slope, test.p, n, apart)

@@ -254,13 +254,13 @@ def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
     if other_tries >= policy.ready_tries and other_share >= policy.ready_share:
         return None
     other = OTHER_HAND[policy.preferred]
-    said = f"{other} hand {other_won} of {other_tries}" if other_tries else f"{other} hand not tried at this grade"
+    words = f"{other} hand {other_won} of {other_tries}" if other_tries else f"{other} hand not tried at this grade"
     return Decision(
         "swap",
         f"{WORDS['swap']}: {other}",
         (
             Evidence("preferred", share, "share of tries", f"{policy.preferred} hand {won} of {tries} alone"),
-            Evidence("other", other_share, "share of tries", said),
+            Evidence("other", other_share, "share of tries", words),
         ),
         f"{policy.ready_share * 10:.0f} of 10 with the {other} hand in {policy.ready_tries} tries: then one step "
         "harder.",

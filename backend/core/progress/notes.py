@@ -24,7 +24,7 @@ class Step:
 
 
 @dataclass(frozen=True)
-class Told:
+class RunRecord:
     """What a run's record says: its day, sets, what was left out, rungs before and after, next steps."""
 
     child: str
@@ -36,23 +36,23 @@ class Told:
     last_on: date | None = None
 
 
-def draft(told: Told) -> str:
+def draft(record: RunRecord) -> str:
     """Return the note: what was done and how it went, what was seen, against last time, what next. One
     paragraph each.
     """
-    paragraphs = [_done(told), _seen(told), _against(told), _next(told)]
+    paragraphs = [_done_words(record), _seen_words(record), _last_time_words(record), _next_words(record)]
     return "\n\n".join(p for p in paragraphs if p)
 
 
-def _done(told: Told) -> str:
-    if not told.sets:
-        return f"{told.child}, {_day(told.on)}. Nothing was counted in this session."
+def _done_words(record: RunRecord) -> str:
+    if not record.sets:
+        return f"{record.child}, {_day(record.on)}. Nothing was counted in this session."
     by_family: dict[str, list[SetResult]] = {}
-    for s in told.sets:
+    for s in record.sets:
         by_family.setdefault(s.activity_id, []).append(s)
     lines = [f"{ACTIVITIES[f].name}: {_how(sets)}." for f, sets in by_family.items()]
-    out = f" Left out: {', '.join(told.skipped)}." if told.skipped else ""
-    return f"{told.child}, {_day(told.on)}. {' '.join(lines)}{out}"
+    out = f" Left out: {', '.join(record.skipped)}." if record.skipped else ""
+    return f"{record.child}, {_day(record.on)}. {' '.join(lines)}{out}"
 
 
 def _how(sets: Sequence[SetResult]) -> str:
@@ -67,7 +67,7 @@ def _how(sets: Sequence[SetResult]) -> str:
     parts += [f"longest hold {hold:.0f} s"] if hold else []
     read = {m for s in sets for m in s.measures}
     parts += [
-        _measured(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures]))
+        _measure_words(MEASURED[m], folded(m, [s.measures[m] for s in sets if m in s.measures]))
         for m in MEASURED
         if m in read
     ]
@@ -84,13 +84,13 @@ def _counted(support: SupportLevel, mine: Sequence[SetResult], sets: Sequence[Se
     return f"{won} of {sum(s.tries for s in mine)} {words}"
 
 
-def _measured(measure: Measured, value: float) -> str:
+def _measure_words(measure: Measured, value: float) -> str:
     return f"{_low(measure.name)}{':' if measure.choices else ''} {measure.in_words(value)}"
 
 
-def _seen(told: Told) -> str:
+def _seen_words(record: RunRecord) -> str:
     counts: dict[str, int] = {}
-    for s in told.sets:
+    for s in record.sets:
         for mark, n in s.marks.items():
             counts[mark] = counts.get(mark, 0) + n
     if not counts:
@@ -100,20 +100,20 @@ def _seen(told: Told) -> str:
     )
 
 
-def _against(told: Told) -> str:
-    if not told.rungs:
+def _last_time_words(record: RunRecord) -> str:
+    if not record.rungs:
         return ""
-    since = f" since {_day(told.last_on)}" if told.last_on else ""
-    lines = [f"{STRANDS[s].name} {_rung(before)} to {_rung(after)}" for s, (before, after) in told.rungs.items()]
+    since = f" since {_day(record.last_on)}" if record.last_on else ""
+    lines = [f"{STRANDS[s].name} {_rung(before)} to {_rung(after)}" for s, (before, after) in record.rungs.items()]
     return f"Estimated rungs before and after{since}: {'; '.join(lines)}."
 
 
-def _next(told: Told) -> str:
+def _next_words(record: RunRecord) -> str:
     answers = {"accepted": " (agreed)", "declined": " (not followed)", "": " (proposed)"}
     lines = [
         f"{STRANDS[s.strand].name}: {_low(s.words)}, {s.evidence}"
         + (f" (changed: {_low(s.changed_to)})" if s.answer == "changed" else answers[s.answer])
-        for s in told.steps
+        for s in record.steps
     ]
     return f"Next: {'; '.join(lines)}." if lines else ""
 

@@ -42,7 +42,7 @@ def measures(sets: Sequence[SetResult]) -> tuple[Series, ...]:
         Series("drops", AUTOMATIC["drops"], "%", _by_day(days, _drops)),
         Series("row", AUTOMATIC["row"], "in a row", _by_day(days, _row)),
         *(
-            Series(m.id, m.name, m.unit, _by_day(days, partial(_taken, m.id)))
+            Series(m.id, m.name, m.unit, _by_day(days, partial(_day_value, m.id)))
             for m in MEASURED.values()
             if m.id in read
         ),
@@ -60,11 +60,11 @@ class Help:
 
 def help_by_day(sets: Sequence[SetResult]) -> tuple[Help, ...]:
     """Return, day by day, how many tries were made at each level of help: what fading looks like."""
-    found = []
+    result = []
     for day, mine in _days(sets).items():
         tries = {level: sum(s.tries for s in mine if s.support == level) for level in LEVELS}
-        found.append(Help(day, MappingProxyType({level: n for level, n in tries.items() if n})))
-    return tuple(found)
+        result.append(Help(day, MappingProxyType({level: n for level, n in tries.items() if n})))
+    return tuple(result)
 
 
 def by_hand(sets: Sequence[SetResult]) -> tuple[ByHand, ...]:
@@ -87,8 +87,8 @@ def _days(sets: Sequence[SetResult]) -> dict[date, list[SetResult]]:
 def _by_day(
     days: Mapping[date, list[SetResult]], value: Callable[[list[SetResult]], float | None]
 ) -> tuple[tuple[date, float], ...]:
-    found = ((day, value(mine)) for day, mine in days.items())
-    return tuple((day, v) for day, v in found if v is not None)
+    result = ((day, value(mine)) for day, mine in days.items())
+    return tuple((day, v) for day, v in result if v is not None)
 
 
 def _pace(sets: list[SetResult]) -> float | None:
@@ -111,7 +111,7 @@ def _row(sets: list[SetResult]) -> float | None:
     return float(max(rows)) if rows else None
 
 
-def _taken(measure: str, sets: list[SetResult]) -> float | None:
+def _day_value(measure: str, sets: list[SetResult]) -> float | None:
     read = [s.measures[measure] for s in sets if measure in s.measures]
     return folded(measure, read) if read else None
 

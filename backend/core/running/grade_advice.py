@@ -63,12 +63,12 @@ def step_today(
     Where the one in use is all but surely wrong and none is likely to suit, it goes towards the one nearest to the
     child.
     """
-    told = tuple(done)
+    informative = tuple(done)
     offers = [(v, difficulty(v)[strand]) for v in ladder]
-    fits = fits_today(estimate, told, on, ladder[at].activity_id, offers)
+    fits = fits_today(estimate, informative, on, ladder[at].activity_id, offers)
     best = max(range(len(fits)), key=lambda i: (fits[i].well_placed, -abs(i - at)))
     if fits[best].well_placed <= WORTH_A_CHANGE:
-        level, _ = level_today(estimate, told, on, ladder[at].activity_id)
+        level, _ = level_today(estimate, informative, on, ladder[at].activity_id)
         best = min(range(len(fits)), key=lambda i: (abs(fits[i].rung - level), abs(i - at)))
     elif fits[best].well_placed <= fits[at].well_placed + WORTH_A_CHANGE:
         return 0

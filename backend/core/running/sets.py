@@ -104,7 +104,7 @@ def fold(
     on        -- the day the run is kept under (the server's, not the tablet's)
     prompting -- the child's prompt policy, by which tries from before events said when help came are read
     """
-    kept = _kept(events)
+    kept = _without_undone(events)
     keys = _keys(kept, prompting)
     groups: dict[_Key, list[TryEvent]] = {}
     for event in kept:
@@ -114,7 +114,7 @@ def fold(
     return tuple(_set(key, tries, blocks, on, extras) for key, tries in groups.items())
 
 
-def _kept(events: Iterable[Event]) -> list[Event]:
+def _without_undone(events: Iterable[Event]) -> list[Event]:
     once = {e.id: e for e in sorted(events, key=lambda e: (e.at, e.id))}
     taken_back = {e.value.event for e in once.values() if isinstance(e, UndoEvent)}
     return [e for e in once.values() if e.id not in taken_back and not isinstance(e, UndoEvent)]

@@ -49,11 +49,11 @@ class ChoosingGradesTest(TestCase):
         """Goal: a mean miss of 0.03 or less."""
         error, bands = calibration()
         self.assertLessEqual(error, 0.03)
-        for said, came, sets in bands.values():
-            self.assertAlmostEqual(said, came, delta=0.06 if sets > 200 else 0.1)
+        for phrase, came, sets in bands.values():
+            self.assertAlmostEqual(phrase, came, delta=0.06 if sets > 200 else 0.1)
 
     def test_hardly_a_step_up_is_wrong(self) -> None:
         """Goal: 5 of 100 or fewer go up from a grade the child does not truly manage."""
-        found = steps()
-        self.assertGreater(found["up"], 300)
-        self.assertLessEqual(found["wrong"], 0.05 * found["up"])
+        result = steps()
+        self.assertGreater(result["up"], 300)
+        self.assertLessEqual(result["wrong"], 0.05 * result["up"])

@@ -43,8 +43,8 @@ def room_found(shape: Shape, turns: int, seed: int) -> float:
     points, best = surface(shape), -np.inf
     for turn in Rotation.random(turns, rng=np.random.default_rng(seed)):
         reach = (normals @ turn.apply(points).T).max(axis=1)
-        found = linprog([0, 0, 0, -1], A_ub=np.c_[normals, lengths], b_ub=limits - reach, bounds=[(None, None)] * 4)
-        best = max(best, -found.fun)
+        result = linprog([0, 0, 0, -1], A_ub=np.c_[normals, lengths], b_ub=limits - reach, bounds=[(None, None)] * 4)
+        best = max(best, -result.fun)
     return float(best)
 
 

@@ -127,10 +127,10 @@ class StepRulesTest(TestCase):
 
 class MeasuringTest(TestCase):
     def test_a_hole_wider_than_its_bead_is_refused_at_the_field(self) -> None:
-        with self.assertRaises(MeasureError) as no:
+        with self.assertRaises(MeasureError) as context:
             measured_thing(THINGS["wooden_bead_15"], {"hole_mm": 18})
-        self.assertEqual(no.exception.field, "hole_mm")
-        self.assertIn("Measure the hole", str(no.exception))
+        self.assertEqual(context.exception.field, "hole_mm")
+        self.assertIn("Measure the hole", str(context.exception))
 
     def test_a_measured_size_scales_the_shape(self) -> None:
         bigger = measured_thing(THINGS["counter"], {"size_mm": 44})

@@ -104,8 +104,8 @@ class LettersTest(TestCase):
         self.assertEqual(dict(pieces_for("Tim")), {LONG: 6, SHORT: 1})
 
     def test_refusals_say_what_to_do(self) -> None:
-        for text, said in (("", "write a letter"), ("Zoë", "capitals A to Z"), ("A" * 17, "Use up to 16")):
-            with self.assertRaisesRegex(LetterError, said):
+        for text, phrase in (("", "write a letter"), ("Zoë", "capitals A to Z"), ("A" * 17, "Use up to 16")):
+            with self.assertRaisesRegex(LetterError, phrase):
                 build(USUAL_KIT, text)
 
 

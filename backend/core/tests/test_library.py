@@ -127,7 +127,7 @@ class CheckTest(TestCase):
         good = self.values("activities", "peg_fence")
         self.assertEqual(check(good).id, "peg_fence")
         flat = {"id": "force", "words": "Spring", "steps": [{"words": "weak"}, {"words": "weaker", "adds": 0}]}
-        for changed, field, said in (
+        for changed, field, phrase in (
             ({"axes": [flat]}, "axes.0", "more rungs than the one before"),
             ({"axes": [{**flat, "steps": flat["steps"][:1]}]}, "axes.0.steps", "at least 2"),
             ({"trains": {"grip": 1}}, "trains.grip.[key]", "strand is unknown"),
@@ -140,7 +140,7 @@ class CheckTest(TestCase):
             ({"roles": []}, "the whole", "is not declared"),
             ({"colour": "red"}, "colour", "not permitted"),
         ):
-            with self.subTest(changed=changed), self.assertRaisesRegex(LibraryError, said) as refused:
+            with self.subTest(changed=changed), self.assertRaisesRegex(LibraryError, phrase) as refused:
                 check({**good, **changed}, "peg_fence.yaml")
             self.assertEqual((refused.exception.where, refused.exception.field), ("peg_fence.yaml", field))
             self.assertTrue(refused.exception.remedy)
@@ -148,7 +148,7 @@ class CheckTest(TestCase):
     def test_a_thing_that_breaks_a_rule_is_refused_at_its_field(self) -> None:
         good = next(t for t in self.values("things", "threading") if t["id"] == "wooden_bead_25")
         self.assertEqual(check(good), THINGS["wooden_bead_25"])
-        for changed, field, said in (
+        for changed, field, phrase in (
             ({"shape": {}}, "shape", "one of ball, rod"),
             ({"shape": {"ball": {"diameter_mm": -3}}}, "shape", "more than 0 mm"),
             ({"shape": {"box": {"length_mm": 3}}}, "shape", "all its sizes"),
@@ -156,7 +156,7 @@ class CheckTest(TestCase):
             ({"many": ""}, "many", "at least 1 character"),
             ({"hole_mm": -1}, "hole_mm", "greater than 0"),
         ):
-            with self.subTest(changed=changed), self.assertRaisesRegex(LibraryError, said) as refused:
+            with self.subTest(changed=changed), self.assertRaisesRegex(LibraryError, phrase) as refused:
                 check({**good, **changed})
             self.assertEqual((refused.exception.where, refused.exception.field), ("wooden_bead_25", field))
 
@@ -200,9 +200,9 @@ class GradingTest(TestCase):
 
     def test_equals_train_the_same_strand_at_the_same_rung(self) -> None:
         cupboard, v = full_house(), Variant("peg_fence", (1, 1, 0))
-        found = equals(v, cupboard)
-        self.assertTrue(found)
-        for offer in found:
+        result = equals(v, cupboard)
+        self.assertTrue(result)
+        for offer in result:
             self.assertNotEqual(offer.variant.activity_id, "peg_fence")
             self.assertLessEqual(abs(difficulty(offer.variant)["pinch"] - difficulty(v)["pinch"]), 0.35)
 

@@ -49,15 +49,15 @@ class QuantitiesTest(TestCase):
 
     def test_a_sheet_folded_in_half_twice_gives_four_strips(self) -> None:
         """Worked example of the trade; common practice."""
-        found = cutting(10, 4)
-        self.assertEqual((found.sheets, found.folds, found.spare), (3, 2, 2))
-        self.assertEqual(found.words, "3 sheets, each folded in half twice and cut: 12 pieces, 2 to spare")
+        result = cutting(10, 4)
+        self.assertEqual((result.sheets, result.folds, result.spare), (3, 2, 2))
+        self.assertEqual(result.words, "3 sheets, each folded in half twice and cut: 12 pieces, 2 to spare")
 
     @given(st.integers(1, 200), st.sampled_from([1, 2, 4, 8, 16]))
     def test_cutting_gives_enough_and_never_a_whole_sheet_too_many(self, pieces: int, per_sheet: int) -> None:
-        found = cutting(pieces, per_sheet)
-        self.assertGreaterEqual(found.spare, 0)
-        self.assertLess(found.spare, per_sheet)
+        result = cutting(pieces, per_sheet)
+        self.assertGreaterEqual(result.spare, 0)
+        self.assertLess(result.spare, per_sheet)
 
     def test_three_pieces_a_sheet_cannot_be_halved(self) -> None:
         with self.assertRaisesRegex(ValueError, "1, 2, 4, 8 or 16"):
@@ -147,8 +147,8 @@ class SwapTest(TestCase):
     def test_a_firmer_line_is_easier_and_says_so(self) -> None:
         cupboard = full_house()
         plain = next(v for v in reversed(list(variants_of(ACTIVITIES["load_the_barge"]))) if cupboard.offer(v))
-        found = swaps(plain, "line", cupboard)
-        self.assertTrue(any(s.rungs < 0 and "easier" in s.words for s in found))
+        result = swaps(plain, "line", cupboard)
+        self.assertTrue(any(s.rungs < 0 and "easier" in s.words for s in result))
 
     def test_a_swap_at_the_same_grade_changes_no_difficulty(self) -> None:
         variant = Variant("squirrel_store", (0, 0, 0))
@@ -158,18 +158,20 @@ class SwapTest(TestCase):
 
     def test_barred_things_are_shown_last_with_the_reason(self) -> None:
         child = Child(30, mouthing="often")
-        found = swaps(Variant("nest_basket", (2, 0)), "item", UsableCupboard(stock_of(everything()), child, CLINIC))
-        self.assertTrue(found[-1].barred)
-        self.assertFalse(found[0].barred)
+        result = swaps(Variant("nest_basket", (2, 0)), "item", UsableCupboard(stock_of(everything()), child, CLINIC))
+        self.assertTrue(result[-1].barred)
+        self.assertFalse(result[0].barred)
 
     def test_a_swap_says_which_care_it_brings(self) -> None:
         child = Child(72)
-        found = swaps(
+        result = swaps(
             Variant("nest_basket", (2, 0)),
             "item",
             UsableCupboard(stock_of(everything()), child, Setting("home", "arms_reach")),
         )
-        small = [s for s in found if any(h.rule == "small_part" for h in s.hazards) or "Small part" in " ".join(s.gone)]
+        small = [
+            s for s in result if any(h.rule == "small_part" for h in s.hazards) or "Small part" in " ".join(s.gone)
+        ]
         self.assertTrue(small)
 
     def test_a_role_that_is_not_there_is_refused(self) -> None:

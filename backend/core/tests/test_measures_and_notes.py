@@ -6,7 +6,7 @@ from types import MappingProxyType
 from unittest import TestCase
 
 from core.library import ACTIVITIES
-from core.progress import Step, Told, by_hand, draft, help_by_day, measures
+from core.progress import RunRecord, Step, by_hand, draft, help_by_day, measures
 from core.recording import MEASURED
 from core.units import UCUM
 from testing.core_builders import set_of
@@ -65,9 +65,9 @@ class MeasuresTest(TestCase):
         self.assertNotIn("row", self.series(set_of(MONDAY, 10, 9, longest_row=6)))
 
     def test_help_of_a_day_is_counted_by_level_least_first(self) -> None:
-        told = help_by_day([set_of(NEXT, 8, 8), set_of(MONDAY, 4, 4, "steadied"), set_of(MONDAY, 3, 1)])
+        result = help_by_day([set_of(NEXT, 8, 8), set_of(MONDAY, 4, 4, "steadied"), set_of(MONDAY, 3, 1)])
         self.assertEqual(
-            [(h.on, list(h.tries.items())) for h in told],
+            [(h.on, list(h.tries.items())) for h in result],
             [(MONDAY, [("alone", 3), ("steadied", 4)]), (NEXT, [("alone", 8)])],
         )
 
@@ -81,16 +81,16 @@ class MeasuresTest(TestCase):
 
 
 class NoteTest(TestCase):
-    def told(self, **changes: object) -> Told:
+    def run_record(self, **changes: object) -> RunRecord:
         sets = [
             set_of(MONDAY, 8, 7),
             set_of(MONDAY, 4, 3, "spoken", help_first=True, drops=2, marks=MappingProxyType({"helper_idle": 2})),
         ]
         step = Step("hold_and_act", "One step harder", "15 of 16 alone")
-        return replace(Told("Wyn", MONDAY, sets, ["Wash day"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes)  # type: ignore[arg-type]
+        return replace(RunRecord("Wyn", MONDAY, sets, ["Wash day"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes)  # type: ignore[arg-type]
 
     def test_it_says_what_was_done_how_it_went_what_was_seen_and_what_next(self) -> None:
-        text = draft(self.told())
+        text = draft(self.run_record())
         for words in (
             "Wyn, 2 March 2026. Load the barge: 7 of 8 alone, 3 of 4 with spoken cue, 2 dropped.",
             "Left out: Wash day.",
@@ -101,25 +101,25 @@ class NoteTest(TestCase):
             self.assertIn(words, text)
 
     def test_help_that_came_after_counts_among_the_tries_alone(self) -> None:
-        text = draft(self.told(sets=[set_of(MONDAY, 8, 7), set_of(MONDAY, 4, 4, "spoken")]))
+        text = draft(self.run_record(sets=[set_of(MONDAY, 8, 7), set_of(MONDAY, 4, 4, "spoken")]))
         self.assertIn("7 of 12 alone, 4 more with spoken cue.", text)
 
     def test_an_answer_is_said_as_it_was_given(self) -> None:
         declined = Step("hold_and_act", "One step harder", "15 of 16 alone", "declined")
-        self.assertIn("(not followed)", draft(self.told(steps=[declined])))
+        self.assertIn("(not followed)", draft(self.run_record(steps=[declined])))
 
     def test_a_changed_step_says_to_what(self) -> None:
         step = Step("hold_and_act", "Ready for one step harder", "9 of 10", "changed", "Same grade, less help")
-        self.assertIn("9 of 10 (changed: same grade, less help)", draft(self.told(steps=[step])))
+        self.assertIn("9 of 10 (changed: same grade, less help)", draft(self.run_record(steps=[step])))
 
     def test_what_was_measured_is_said_with_its_unit(self) -> None:
-        said = draft(self.told(sets=[set_of(MONDAY, 8, 7, measures={"tokens": 5.0, "grip": 4.0})]))
-        self.assertIn("kept in the palm 5 tokens", said)
-        self.assertIn("grip seen: still tripod", said)
+        words = draft(self.run_record(sets=[set_of(MONDAY, 8, 7, measures={"tokens": 5.0, "grip": 4.0})]))
+        self.assertIn("kept in the palm 5 tokens", words)
+        self.assertIn("grip seen: still tripod", words)
 
     def test_what_was_not_recorded_is_not_said(self) -> None:
-        text = draft(self.told(sets=[set_of(MONDAY, 8, 7)], skipped=[], rungs={}, steps=[]))
+        text = draft(self.run_record(sets=[set_of(MONDAY, 8, 7)], skipped=[], rungs={}, steps=[]))
         self.assertEqual(text, "Wyn, 2 March 2026. Load the barge: 7 of 8 alone.")
 
     def test_a_session_without_a_tap_says_so(self) -> None:
-        self.assertIn("Nothing was counted", draft(self.told(sets=[], skipped=[], rungs={}, steps=[])))
+        self.assertIn("Nothing was counted", draft(self.run_record(sets=[], skipped=[], rungs={}, steps=[])))

@@ -86,9 +86,9 @@ class UnitCodeTest(TestCase):
             "%": "percent",
         }
         for unit, code in UCUM.items():
-            found = registry.from_ucum(code)
+            result = registry.from_ucum(code)
             if unit in same:
-                self.assertEqual(found, registry.Quantity(1, same[unit]), unit)
+                self.assertEqual(result, registry.Quantity(1, same[unit]), unit)
 
     def test_every_measured_property_has_a_unit_with_a_code(self) -> None:
         self.assertEqual(set(MEASURES.values()) - set(UCUM), set())

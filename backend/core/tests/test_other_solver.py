@@ -39,8 +39,8 @@ class OtherSolverTest(TestCase):
         """
         for seed in (205, 208):
             request = made_up_request(seed)
-            found = undominated(all_candidates(request))
-            built = build(found, {}, limits_of(found, request))
+            candidates = undominated(all_candidates(request))
+            built = build(candidates, {}, limits_of(candidates, request))
             built.model.maximize(built.worth)
             solver, status = run(built.model, Effort(10.0))
             self.assertEqual(status, "optimal", seed)
@@ -50,14 +50,14 @@ class OtherSolverTest(TestCase):
         tried = 0
         for seed in range(400, 412):
             request = replace(made_up_request(seed), minutes=20)
-            found = undominated(all_candidates(request))[:40]
-            if not any(c.part == "main" for c in found):
+            candidates = undominated(all_candidates(request))[:40]
+            if not any(c.part == "main" for c in candidates):
                 continue
             limits = Limits(20, 9, (), 1, ())
-            answer = solve(found, {}, limits)
+            answer = solve(candidates, {}, limits)
             if answer.status != "optimal":
                 continue
-            built = build(found, {}, limits)
+            built = build(candidates, {}, limits)
             built.model.maximize(built.worth)
             self.assertAlmostEqual(
                 answer.well_spent, best_by_highs(built.model) / (QUALITY * 10), places=4, msg=f"seed {seed}"
@@ -101,8 +101,8 @@ class OtherSolverTest(TestCase):
 
     def test_the_fewest_limits_to_give_up(self) -> None:
         request = replace(made_up_request(402), minutes=8)
-        found = undominated(all_candidates(request))[:30]
+        candidates = undominated(all_candidates(request))[:30]
         limits = Limits(8, 2, ("opener", "tidy"), 2, ())
-        answer, seen = caught(infeasible, lambda: smallest(found, {}, limits, LIMITS_ORDER))
+        answer, seen = caught(infeasible, lambda: smallest(candidates, {}, limits, LIMITS_ORDER))
         self.assertIsNotNone(answer)
         self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3)

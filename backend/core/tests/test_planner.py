@@ -90,13 +90,13 @@ class OptimumTest(TestCase):
         tried = 0
         for seed in range(40):
             request = replace(made_up_request(seed), minutes=16)
-            found = [c for c in undominated(all_candidates(request)) if c.most - c.least <= 8]
-            found = found[:: max(1, len(found) // 9)][:9]
-            if not any(c.part == "main" for c in found):
+            candidates = [c for c in undominated(all_candidates(request)) if c.most - c.least <= 8]
+            candidates = candidates[:: max(1, len(candidates) // 9)][:9]
+            if not any(c.part == "main" for c in candidates):
                 continue
             limits = Limits(16, 8, (), 1, ())
-            answer = solve(found, {}, limits)
-            self.assertAlmostEqual(answer.well_spent, by_brute_force(found, limits), places=6, msg=f"seed {seed}")
+            answer = solve(candidates, {}, limits)
+            self.assertAlmostEqual(answer.well_spent, by_brute_force(candidates, limits), places=6, msg=f"seed {seed}")
             tried += 1
         self.assertGreaterEqual(tried, 20)
 
@@ -114,17 +114,17 @@ class OptimumTest(TestCase):
         tried = 0
         for seed in (3, 5, 9, 12):
             request = replace(made_up_request(seed), minutes=14)
-            found = undominated(all_candidates(request))[::3]
-            main = next((i for i, c in enumerate(found) if c.part == "main"), None)
+            candidates = undominated(all_candidates(request))[::3]
+            main = next((i for i, c in enumerate(candidates) if c.part == "main"), None)
             if main is None:
                 continue
-            limits = Limits(14, 7, tuple({c.part for c in found} & {"opener", "tidy"}), 1, ())
+            limits = Limits(14, 7, tuple({c.part for c in candidates} & {"opener", "tidy"}), 1, ())
             for fixed in ({}, {main: 1}):
-                said = solve(found, fixed, limits)
+                words = solve(candidates, fixed, limits)
                 with patch("core.planner.model.whole_minutes"):
-                    unsaid = solve(found, fixed, limits)
-                self.assertEqual((said.status, unsaid.status), ("optimal", "optimal"), seed)
-                self.assertAlmostEqual(said.well_spent, unsaid.well_spent, places=6, msg=f"seed {seed}, {fixed}")
+                    unsaid = solve(candidates, fixed, limits)
+                self.assertEqual((words.status, unsaid.status), ("optimal", "optimal"), seed)
+                self.assertAlmostEqual(words.well_spent, unsaid.well_spent, places=6, msg=f"seed {seed}, {fixed}")
                 tried += 1
         self.assertGreaterEqual(tried, 4)
 
@@ -278,9 +278,9 @@ class InfeasibleTest(TestCase):
             ("targets", request_for(FIVE, everything(), targets=())),
             ("targets", request_for(FIVE, everything(), targets=("juggling",))),
         ):
-            with self.assertRaises(RequestError) as no:
+            with self.assertRaises(RequestError) as context:
                 plan_session(request)
-            self.assertEqual(no.exception.field, field)
+            self.assertEqual(context.exception.field, field)
 
     def test_one_thing_in_the_house_is_no_error(self) -> None:
         self.assertIn(

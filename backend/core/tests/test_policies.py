@@ -55,11 +55,11 @@ class LacesTest(TestCase):
         activities = [f for f in ACTIVITIES.values() if f.group == "laces"]
         for method, mine, other in (("two_loops", "second loop", "wrap"), ("one_loop", "wrap", "second loop")):
             child = replace(SIX, lace_method=method)
-            said = " ".join(
+            words = " ".join(
                 for_child(w, child) for f in activities for w in (f.setup, *(s.words for a in f.axes for s in a.steps))
             )
-            self.assertIn(mine, said)
-            self.assertNotIn(other, said)
+            self.assertIn(mine, words)
+            self.assertNotIn(other, words)
 
     def test_nothing_is_left_unsaid_in_any_family_for_anybody(self) -> None:
         for f in ACTIVITIES.values():
@@ -70,8 +70,8 @@ class LacesTest(TestCase):
     def test_neighbours_say_sides_for_the_child(self) -> None:
         cupboard = full_house(SIX)
         for f in ACTIVITIES.values():
-            for found in neighbours(Variant(f.id, (0,) * len(f.axes)), cupboard):
-                self.assertNotIn("{", found.words if found else "")
+            for result in neighbours(Variant(f.id, (0,) * len(f.axes)), cupboard):
+                self.assertNotIn("{", result.words if result else "")
             self.assertNotIn("{", "".join(grade_words(Variant(f.id, tuple(len(a.steps) - 1 for a in f.axes)), SIX)))
 
 

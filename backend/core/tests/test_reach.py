@@ -15,32 +15,32 @@ SIX = Child(72, hand="right")
 
 class ReachTest(TestCase):
     def test_a_full_house_reaches_from_end_to_end(self) -> None:
-        found = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.4))
-        self.assertEqual((found.offered, found.low, found.high), (found.grades, found.least, found.most))
-        self.assertEqual((found.to_add, found.why_not), ("", ""))
+        result = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.4))
+        self.assertEqual((result.offered, result.low, result.high), (result.grades, result.least, result.most))
+        self.assertEqual((result.to_add, result.why_not), ("", ""))
 
     def test_the_nearest_grade_is_about_eight_of_ten(self) -> None:
-        found = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.2))
-        self.assertAlmostEqual(found.expected, 0.8, delta=0.06)
+        result = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.2))
+        self.assertAlmostEqual(result.expected, 0.8, delta=0.06)
         others = [abs(difficulty(v)["pinch"] - 3) for v in variants_of(ACTIVITIES["peg_fence"])]
-        self.assertAlmostEqual(abs(difficulty(found.nearest)["pinch"] - 3), min(others), delta=0.35)
+        self.assertAlmostEqual(abs(difficulty(result.nearest)["pinch"] - 3), min(others), delta=0.35)
 
     def test_the_one_thing_to_add_opens_what_it_says(self) -> None:
         stock = {"common_peg": 12, "tub_rim": 1}
         cupboard = UsableCupboard(stock_of(stock), SIX, CLINIC)
-        found = reach(ACTIVITIES["peg_fence"], cupboard, Estimate(3, 0.4))
-        self.assertGreater(found.opens, 0)
-        name = found.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
+        result = reach(ACTIVITIES["peg_fence"], cupboard, Estimate(3, 0.4))
+        self.assertGreater(result.opens, 0)
+        name = result.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
         added = next(m for m in full_house().things if m.name.lower() == name)
         more = UsableCupboard(stock_of({**stock, added.id: 12}), SIX, CLINIC)
         self.assertGreaterEqual(
-            reach(ACTIVITIES["peg_fence"], more, Estimate(3, 0.4)).offered, found.offered + found.opens
+            reach(ACTIVITIES["peg_fence"], more, Estimate(3, 0.4)).offered, result.offered + result.opens
         )
 
     def test_where_nothing_is_on_offer_the_reason_is_said(self) -> None:
-        found = reach(ACTIVITIES["peg_fence"], UsableCupboard(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))
-        self.assertEqual((found.offered, found.nearest), (0, None))
-        self.assertTrue(found.why_not and found.to_add)
+        result = reach(ACTIVITIES["peg_fence"], UsableCupboard(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))
+        self.assertEqual((result.offered, result.nearest), (0, None))
+        self.assertTrue(result.why_not and result.to_add)
 
 
 class StarterTest(TestCase):

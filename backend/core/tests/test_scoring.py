@@ -95,9 +95,9 @@ class FoldTest(TestCase):
             ("at", {**plain(0, "drop"), "at": datetime.fromisoformat("9999-12-31T23:59:59-14:00")}),
             ("at", {**plain(0, "drop"), "at": "yesterday"}),
         ):
-            with self.subTest(field=field, event=event), self.assertRaises(EventError) as no:
+            with self.subTest(field=field, event=event), self.assertRaises(EventError) as context:
                 read_event(event, BLOCKS)
-            self.assertEqual(no.exception.field, field)
+            self.assertEqual(context.exception.field, field)
 
 
 class HelpTest(TestCase):
@@ -172,16 +172,16 @@ class MeasuredTest(TestCase):
             ("value", {"measure": "tower", "value": "high"}),
             ("value", {"measure": "tokens", "value": True}),
         ):
-            with self.assertRaises(EventError) as no:
+            with self.assertRaises(EventError) as context:
                 read_event(plain(0, "measure", **value), BLOCKS)
-            self.assertEqual(no.exception.field, field)
+            self.assertEqual(context.exception.field, field)
 
     def test_a_hand_is_right_or_left(self) -> None:
         read_event(plain(0, "hand", hand="left"), BLOCKS)
         for event in (plain(0, "hand", hand="both"), plain(0, hand="foot")):
-            with self.assertRaises(EventError) as no:
+            with self.assertRaises(EventError) as context:
                 read_event(event, BLOCKS)
-            self.assertEqual(no.exception.field, "hand")
+            self.assertEqual(context.exception.field, "hand")
 
     def test_the_other_hand_is_evidence_with_an_offset_of_its_own(self) -> None:
         right = set_of(DAY, 10, 8)
@@ -321,15 +321,15 @@ class MovementTest(TestCase):
         self.assertEqual(self.line(5, 4.6, 4.2, 3.9, 3.5).kind, "down")
 
     def test_what_a_day_says_is_read_back_from_its_sets_alone(self) -> None:
-        asked = set_of(DAY, 1, 1).difficulty["hold_and_act"]
+        difficulty = set_of(DAY, 1, 1).difficulty["hold_and_act"]
         many = set_of(DAY, 10_000, 8_000)  # 8 in 10 alone is, by definition, standing at the rung asked
-        self.assertAlmostEqual(day_levels("hold_and_act", [many])[0].rung, asked, places=3)
+        self.assertAlmostEqual(day_levels("hold_and_act", [many])[0].rung, difficulty, places=3)
         half = set_of(DAY, 10_000, 5_000)  # 5 in 10: one rung below it
-        self.assertAlmostEqual(day_levels("hold_and_act", [half])[0].rung, asked - 1, places=3)
+        self.assertAlmostEqual(day_levels("hold_and_act", [half])[0].rung, difficulty - 1, places=3)
         helped = set_of(DAY, 10_000, 8_000, "spoken", help_first=True)
-        self.assertAlmostEqual(day_levels("hold_and_act", [helped])[0].rung, asked - 0.5, places=3)
+        self.assertAlmostEqual(day_levels("hold_and_act", [helped])[0].rung, difficulty - 0.5, places=3)
         came_after = [set_of(DAY, 5_000, 5_000), set_of(DAY, 5_000, 5_000, "spoken")]  # half of them only with help
-        self.assertAlmostEqual(day_levels("hold_and_act", came_after)[0].rung, asked - 1, places=3)
+        self.assertAlmostEqual(day_levels("hold_and_act", came_after)[0].rung, difficulty - 1, places=3)
         self.assertEqual(day_levels("hold_and_act", [set_of(DAY, 5, 5, "hand_over_hand")]), ())
 
     def test_non_overlap_counts_every_pair_of_an_early_and_a_later_day(self) -> None:
@@ -344,6 +344,6 @@ class MovementTest(TestCase):
             set_of(DAY + timedelta(7), 8, 7, grade=(2, 1, 0)),
             set_of(DAY + timedelta(14), 8, 7, grade=(2, 1, 0)),
         ]
-        found = grade_changes("hold_and_act", sets)
-        self.assertEqual([c.on for c in found], [DAY + timedelta(7)])
-        self.assertAlmostEqual(found[0].by, sets[1].difficulty["hold_and_act"] - sets[0].difficulty["hold_and_act"])
+        result = grade_changes("hold_and_act", sets)
+        self.assertEqual([c.on for c in result], [DAY + timedelta(7)])
+        self.assertAlmostEqual(result[0].by, sets[1].difficulty["hold_and_act"] - sets[0].difficulty["hold_and_act"])

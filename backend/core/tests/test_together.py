@@ -16,8 +16,8 @@ SOURCES = Path(__file__).parents[3] / "docs" / "sources.md"
 
 def rules_of(*ids: str, tags: tuple[str, ...] = (), child: Child | None = None) -> dict[str, str]:
     """Rule to status for things used together."""
-    found = assess_together([THINGS[i] for i in ids], tags, child or Child(72), CLINIC)
-    return {h.rule: h.status for h in found.hits}
+    result = assess_together([THINGS[i] for i in ids], tags, child or Child(72), CLINIC)
+    return {h.rule: h.status for h in result.hits}
 
 
 def every_hit() -> set[Hit]:

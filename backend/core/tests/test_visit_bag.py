@@ -41,8 +41,8 @@ def fewest_by_brute_force(visits, store) -> tuple[int, int] | None:
                 if summed
                 else max(most, sum(w.options[stock_id, False] for w in own))
             )
-        found = (len(pieces), sum(pieces.values()))
-        best = found if best is None or found < best else best
+        result = (len(pieces), sum(pieces.values()))
+        best = result if best is None or result < best else best
     return best
 
 

@@ -67,8 +67,8 @@ class StandingsTest(TestCase):
             Latest("pinch", TODAY - timedelta(days=9), "up", WORDS["up"], "18 of 20 alone"),
             Latest("cutting", TODAY, "fade", "Same grade, less help: on their own", "7 of 7 with spoken cue."),
         ]
-        found = standings(TODAY, latest, TODAY)
+        result = standings(TODAY, latest, TODAY)
         self.assertEqual(
-            found[0].words,
+            result[0].words,
             "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch, thumb and fingers.",
         )

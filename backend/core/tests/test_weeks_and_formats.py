@@ -34,14 +34,14 @@ def at_home(seed: int) -> SessionRequest:
     return replace(made_up_request(seed), setting=HOME)
 
 
-def best_week_by_brute_force(found, free: tuple[int, ...]) -> float:
+def best_week_by_brute_force(candidates, free: tuple[int, ...]) -> float:
     """One activity a day, every choice of activity for every day, every number of minutes; shares no code with the
     model.
     """
     options: list[list] = []
     for minutes in free:
         day: list = [None]
-        for c in found:
+        for c in candidates:
             set_up = -(-(c.activity.setup_minutes + c.activity.tidy_minutes) * 2 // 1) / 2
             day += [(c, m) for m in range(max(c.least, 5), min(max(c.most, 5), 20) + 1) if m + set_up <= minutes]
         options.append(day)
@@ -80,12 +80,12 @@ class WeekTest(TestCase):
         tried = 0
         for seed in range(300, 316):
             request = at_home(seed)
-            found = week_candidates(_as_home(WeekRequest(request, FREE)))[:3]
-            if not found:
+            candidates = week_candidates(_as_home(WeekRequest(request, FREE)))[:3]
+            if not candidates:
                 continue
             free = (0, 12, 9, 0, 14, 0, 0)
-            status, _, well_spent, _ = solve_week(found, WeekRequest(request, free))
-            best = best_week_by_brute_force(found, free)
+            status, _, well_spent, _ = solve_week(candidates, WeekRequest(request, free))
+            best = best_week_by_brute_force(candidates, free)
             self.assertAlmostEqual(well_spent, best, places=6, msg=f"seed {seed}, {status}")
             tried += 1
         self.assertGreaterEqual(tried, 8)
@@ -150,9 +150,9 @@ class WeekTest(TestCase):
             ("minutes_by_day", WeekRequest(request_for(FIVE, everything()), (-1,) + (10,) * 6)),
             ("a_day", WeekRequest(request_for(FIVE, everything()), FREE, 3)),
         ):
-            with self.assertRaises(RequestError) as no:
+            with self.assertRaises(RequestError) as context:
                 plan_week(wish)
-            self.assertEqual(no.exception.field, field)
+            self.assertEqual(context.exception.field, field)
 
 
 class ShapesTest(TestCase):
@@ -207,17 +207,17 @@ class RelaxTest(TestCase):
         tried = 0
         for seed in range(400, 415):
             request = replace(made_up_request(seed), minutes=12)
-            found = undominated(all_candidates(request))[::4][:25]
-            must = tuple(p for p in ("opener", "tidy", "warm-up", "daily") if any(c.part == p for c in found))
+            candidates = undominated(all_candidates(request))[::4][:25]
+            must = tuple(p for p in ("opener", "tidy", "warm-up", "daily") if any(c.part == p for c in candidates))
             limits = Limits(12, 3, must, 1, ())
-            if not any(c.part == "main" for c in found) or solve(found, {}, limits).status != "infeasible":
+            if not any(c.part == "main" for c in candidates) or solve(candidates, {}, limits).status != "infeasible":
                 continue
-            answer = smallest(found, {}, limits, parts)
+            answer = smallest(candidates, {}, limits, parts)
             possible = [
                 given
                 for n in range(len(must) + 1)
                 for given in combinations(must, n)
-                if solve(found, {}, replace(limits, must=tuple(p for p in must if p not in given))).status
+                if solve(candidates, {}, replace(limits, must=tuple(p for p in must if p not in given))).status
                 != "infeasible"
             ]
             self.assertEqual(answer is None, not possible, seed)
@@ -234,6 +234,6 @@ class RelaxTest(TestCase):
 
     def test_the_fewest_limits_are_found_among_all_kinds(self) -> None:
         request = replace(made_up_request(402), minutes=8)
-        found = undominated(all_candidates(request))[:30]
-        answer = smallest(found, {}, Limits(8, 2, ("opener", "tidy"), 2, ()), LIMITS_ORDER)
+        candidates = undominated(all_candidates(request))[:30]
+        answer = smallest(candidates, {}, Limits(8, 2, ("opener", "tidy"), 2, ()), LIMITS_ORDER)
         self.assertTrue(answer and answer.given_up)

@@ -177,7 +177,7 @@ class TodayTest(TestCase):
             if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1
         )
 
-    def told(self, outcomes: str) -> list[dict]:
+    def advice_after(self, outcomes: str) -> list[dict]:
         keep_events(self.lead, self.run_, tries(self.run_, self.at, outcomes))
         return [
             a
@@ -186,15 +186,15 @@ class TodayTest(TestCase):
         ]
 
     def test_a_lost_set_says_one_step_easier(self) -> None:
-        (found,) = self.told("00000100")
+        (result,) = self.advice_after("00000100")
         grades = shown_blocks(self.run_)[self.at]["grades"]
         self.assertEqual(
-            (found["kind"], found["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"])
+            (result["kind"], result["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"])
         )
 
     def test_a_full_set_says_one_step_harder(self) -> None:
-        (found,) = self.told("11111111" * 2)
-        self.assertEqual(found["kind"], "up")
+        (result,) = self.advice_after("11111111" * 2)
+        self.assertEqual(result["kind"], "up")
 
     def test_a_sure_win_stays_one(self) -> None:
         opener = next(i for i, b in enumerate(shown_blocks(self.run_)) if b["part"] == "opener")
@@ -204,7 +204,7 @@ class TodayTest(TestCase):
 
     def test_nothing_is_said_before_a_try_nor_after_the_end(self) -> None:
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
-        self.told("00000000")
+        self.advice_after("00000000")
         finish_run(self.lead, self.run_)
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
 

@@ -91,8 +91,8 @@ class TogetherTest(TestCase):
         ]
         self.assertEqual(ran, planned)
         self.assertEqual({r["group_id"] for r in runs}, {self.group["id"]})
-        told = AuditEntry.objects.filter(action="run.start", child__isnull=False).values_list("child", flat=True)
-        self.assertEqual(sorted(told), sorted(c.pk for c in self.children))
+        result = AuditEntry.objects.filter(action="run.start", child__isnull=False).values_list("child", flat=True)
+        self.assertEqual(sorted(result), sorted(c.pk for c in self.children))
 
     def test_beginning_twice_begins_once(self) -> None:
         self.assertEqual([r["id"] for r in self.start()[1]], [r["id"] for r in self.start()[1]])

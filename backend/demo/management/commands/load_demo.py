@@ -49,12 +49,12 @@ class Command(BaseCommand):
 
     def _members(self, password: str) -> Member:
         clinic = Clinic.objects.create(name=CLINIC)
-        found = []
+        result = []
         for username, name, role in MEMBERS:
             first, last = name.split()
             user = User.objects.create_user(username, password=password, first_name=first, last_name=last)
-            found.append(Member.objects.create(user=user, clinic=clinic, role=role))
-        return found[0]
+            result.append(Member.objects.create(user=user, clinic=clinic, role=role))
+        return result[0]
 
     def _homes(self, lead: Member) -> dict[str, Home]:
         homes = {}
