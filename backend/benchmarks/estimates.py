@@ -50,7 +50,7 @@ def placed(say: Say, children: int = 40) -> None:
 
 
 def error_by_session(say: Say) -> None:
-    """How far the estimate is from the truth after each session, in rungs, and how often it says so."""
+    """How far the estimate is from the truth after each session, in rungs, and how often it claims to be that near."""
     errors: list[list[float]] = [[] for _ in range(12)]
     for seed in range(120):
         random = np.random.default_rng(seed)

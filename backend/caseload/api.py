@@ -33,7 +33,7 @@ REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
 class Profile(Schema):
-    """What is known of a child."""
+    """A child's profile."""
 
     first_name: str = Field(max_length=60)
     birth_date: date

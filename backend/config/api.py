@@ -84,19 +84,19 @@ def _on_problem(request: HttpRequest, error: ProblemError) -> HttpResponse:
 
 @api.exception_handler(FieldError)
 def _on_field(request: HttpRequest, error: FieldError) -> HttpResponse:
-    return _say(request, _problem(422, "Not kept", error.field, error.value, error.reason, error.remedy))
+    return _say(request, _problem(422, "Not saved", error.field, error.value, error.reason, error.remedy))
 
 
 @api.exception_handler(MeasureError)
 @api.exception_handler(RequestError)
 @api.exception_handler(EventError)
 def _on_named(request: HttpRequest, error: Any) -> HttpResponse:
-    return _say(request, _problem(422, "Not kept", error.field, "", str(error)))
+    return _say(request, _problem(422, "Not saved", error.field, "", str(error)))
 
 
 @api.exception_handler(NotThere)
 def _on_value(request: HttpRequest, error: NotThere) -> HttpResponse:
-    return _say(request, _problem(422, "Not kept", "", "", str(error)))
+    return _say(request, _problem(422, "Not saved", "", "", str(error)))
 
 
 @api.exception_handler(StaleEdit)
@@ -109,7 +109,7 @@ def _on_stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
 
 @api.exception_handler(NotAllowed)
 def _on_not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:
-    return _say(request, Problem(title="Not open to you", status=403, detail=str(error)))
+    return _say(request, Problem(title="Not allowed", status=403, detail=str(error)))
 
 
 @api.exception_handler(AuthenticationError)
@@ -121,7 +121,7 @@ def _on_unknown(request: HttpRequest, error: AuthenticationError) -> HttpRespons
 
 @api.exception_handler(Http404)
 def _on_missing(request: HttpRequest, error: Http404) -> HttpResponse:
-    return _say(request, Problem(title="Not there", status=404, detail=str(error) or "There is nothing here."))
+    return _say(request, Problem(title="Not found", status=404, detail=str(error) or "There is nothing here."))
 
 
 @api.exception_handler(HttpError)
@@ -134,7 +134,7 @@ def _on_shape(request: HttpRequest, error: ValidationError) -> HttpResponse:
     fields = [_shape_problem(e) for e in error.errors]
     return _say(
         request,
-        Problem(title="Not kept", status=422, detail=fields[0].reason if fields else "Not understood.", fields=fields),
+        Problem(title="Not saved", status=422, detail=fields[0].reason if fields else "Not understood.", fields=fields),
     )
 
 

@@ -14,7 +14,7 @@ class BadDayTest(BrowserTest):
         page = self.page
         self.sign_in()
         page.goto(f"/children/{self.child.pk}")
-        page.get_by_role("button", name="Change what is known").click()
+        page.get_by_role("button", name="Edit profile").click()
         edit_child(self.lead, self.child, profile(first_name="Ada"), 1, TODAY)
         page.get_by_label("First name").fill("Ida")
         page.get_by_role("button", name="Save", exact=True).click()

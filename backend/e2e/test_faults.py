@@ -62,7 +62,7 @@ class FaultTest(BrowserTest):
         self.tap(4)
         self.kept(4)
         self.tap(1, other)
-        other.get_by_text("Another tablet counts on this run too").wait_for()
+        other.get_by_text("Another tablet is recording this session").wait_for()
         other.get_by_text("5 alone ·").wait_for()
         self.kept(5)
         other.context.close()

@@ -71,7 +71,7 @@ class MainJobTest(BrowserTest):
 
     def edit_the_child(self) -> None:
         page = self.page
-        page.get_by_role("button", name="Change what is known").click()
+        page.get_by_role("button", name="Edit profile").click()
         born = page.get_by_label("Born")
         born.fill(f"1 Jan {TODAY.year + 2}")
         born.press("Enter")

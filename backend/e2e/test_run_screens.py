@@ -64,10 +64,10 @@ class RunScreensTest(BrowserTest):
         page.get_by_role("button", name="Change…").click()
         page.locator(".kind").click()
         page.get_by_role("option", name="Same grade, less help").click()
-        page.get_by_role("button", name="Keep the change").click()
+        page.get_by_role("button", name="Save change").click()
         page.get_by_text("kept with its reason").wait_for()
-        page.get_by_label("Why").fill("leans on my hand")
-        page.get_by_role("button", name="Keep the change").click()
+        page.get_by_label("Reason").fill("leans on my hand")
+        page.get_by_role("button", name="Save change").click()
         page.get_by_text("changed to same grade, less help: leans on my hand").wait_for()
         self.assertEqual(DecisionRecord.objects.get().settled_kind, "fade")
 

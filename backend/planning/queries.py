@@ -39,7 +39,7 @@ def last_run_before(plan: Plan) -> Plan | None:
 
 
 def aims_of(child: Child, today: date) -> tuple[Aim, ...]:
-    """The targets to work on next, each with why: what wanted tasks lean on, and what was worked on last time."""
+    """The targets to work on next, each with why: what wanted tasks require, and what was worked on last time."""
     last = (
         Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").only("targets").first()
     )

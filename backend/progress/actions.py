@@ -26,7 +26,7 @@ from running.queries import WORKING_PARTS, history
 def finish_run(member: Member, run: Run) -> Done[Run]:
     """End a run: fold its log, move the estimates, propose the next steps.
 
-    Taps that come late are taken in by finishing again: everything is worked out anew from the log.
+    Taps that arrive late are counted by finishing again: everything is worked out anew from the log.
     """
     run = Run.objects.select_for_update(of=("self",)).select_related("child", "plan").get(pk=run.pk)
     if run.frozen:

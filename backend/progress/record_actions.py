@@ -76,7 +76,7 @@ def _may_change(note: Note | None, version: int, text: str) -> None:
 
 @acting("note.sign")
 def sign_note(member: Member, run: Run, version: int) -> Done[Note]:
-    """Sign a note: it and its run are frozen from then on."""
+    """Sign a note: it and its run are locked from then on."""
     Run.objects.select_for_update().get(pk=run.pk)  # a tap on its way is kept before, or refused after
     note = Note.objects.select_for_update().filter(run=run).first()
     if note is None:
@@ -115,7 +115,7 @@ def write_goal(
             "levels", "", "Each of the five levels needs words, from -2 to +2.", "Say what would be seen at each."
         )
     if len(set(filled)) < len(filled):
-        raise FieldError("levels", "", "Two levels say the same.", "Make each level tell apart.")
+        raise FieldError("levels", "", "Two levels say the same.", "Make each level different.")
     if not 0 < weight <= 10:
         raise FieldError("weight", weight, f"A weight of {weight:g} can't be.", "Use more than 0, up to 10.")
     _on_scale("baseline", baseline)

@@ -46,17 +46,18 @@ class RungOut(Schema):
 
 
 class StrandWords(Schema):
-    """A ladder."""
+    """A ladder; plain: its name in plain words."""
 
     id: str
     target: str
     name: str
+    plain: str
     icf: list[str]
     rungs: list[RungOut]
 
 
 class TaskOut(Choice):
-    """A wanted daily task and the rungs it leans on."""
+    """A wanted daily task and the rungs it requires."""
 
     demands: dict[str, int]
 
@@ -98,6 +99,7 @@ def words(request: HttpRequest) -> WordsOut:
                 id=s.id,
                 target=s.target,
                 name=s.name,
+                plain=s.plain,
                 icf=list(s.icf),
                 rungs=[RungOut(number=r.number, words=r.words, age_months=r.age_months) for r in s.rungs],
             )

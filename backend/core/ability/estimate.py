@@ -198,7 +198,7 @@ def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activ
 
 
 class _State:
-    """Mean and covariance of (rung, family offsets..., gain, the day's swing) while one day is taken in."""
+    """Mean and covariance of (rung, family offsets..., gain, the day's swing) while one day is added."""
 
     def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats) -> None:
         self.activities, self.mean, self.cov = activities, mean, cov

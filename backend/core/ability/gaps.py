@@ -20,7 +20,7 @@ class Short:
 
 
 def shortfalls(wanted: Iterable[str], estimates: Mapping[str, Estimate]) -> list[Short]:
-    """Return every strand a wanted task leans on, with how many rungs the child is short, most first."""
+    """Return every strand a wanted task requires, with how many rungs the child is short, most first."""
     result = [
         Short(strand, task, rung - estimates[strand].mean)
         for task in wanted
@@ -40,7 +40,7 @@ def wanted_rungs(wanted: Iterable[str]) -> dict[str, int]:
 
 
 def held_back(task: str, estimates: Mapping[str, Estimate]) -> list[Short]:
-    """Return the strands that hold one task back, most first; none when nothing it leans on is missing."""
+    """Return the strands that hold one task back, most first; none when nothing it requires is missing."""
     return [s for s in shortfalls((task,), estimates) if s.rungs > WORTH_NAMING]
 
 
@@ -58,7 +58,7 @@ def suggested_aims(
     """Return the one or two targets to work on next; only a first tick in the boxes.
 
     begun -- the targets of the last session: what has begun goes on
-    First what a wanted task is held back by, most first; then what was begun; then what a wanted task leans on.
+    First what a wanted task is held back by, most first; then what was begun; then what a wanted task requires.
     """
     leans = [s for s in shortfalls(wanted, estimates) if STRANDS[s.strand].target != "daily"]
     aims = [_leaned_on(s) for s in leans if s.rungs > WORTH_NAMING]
@@ -73,4 +73,4 @@ def suggested_aims(
 def _leaned_on(short: Short) -> Aim:
     strand, task = STRANDS[short.strand], WANTED_TASKS[short.task].name
     how = f"{short.rungs:.1f} rungs short" if short.rungs > WORTH_NAMING else "nothing missing"
-    return Aim(strand.target, f"“{task}” leans on {strand.name.lower()}: {how}.")
+    return Aim(strand.target, f"“{task}” requires {strand.name.lower()}: {how}.")

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 from core.units import NEWTON_PER_KGF
 
-COIN_GRAMS = 7.0  # g, a middling coin, from memory; weigh ten of your own
+COIN_GRAMS = 7.0  # g, a typical coin, from memory; weigh ten of your own
 
 
 class NotMeasured(ValueError):

@@ -16,7 +16,7 @@ def verdict(recipe: Recipe, child: Child, setting: Setting) -> Verdict:
 
 
 def makeable(have: Collection[str]) -> tuple[Recipe, ...]:
-    """Return what can be made from these material ids and is not among them, quickest first."""
+    """Return what can be made from these thing ids and is not among them, quickest first."""
     result = [m for m in RECIPES.values() if m.thing_id not in have and not m.missing(have)]
     return tuple(sorted(result, key=lambda m: (m.minutes, m.thing_id)))
 

@@ -278,7 +278,7 @@ class UsableCupboard:
         return Lack(
             variant,
             "missing",
-            f"{f.name}: the things here do not go together.",
+            f"{f.name}: the things here do not fit each other.",
             f"Wanted: {', '.join(c.words for c in f.clearances) or 'one more of the same kind'}.",
         )
 
@@ -333,12 +333,12 @@ class UsableCupboard:
 
 @lru_cache(maxsize=4096)
 def _meeting_as_usual(need: Need) -> frozenset[str]:
-    """The materials that meet a need by their usual measures."""
+    """The things that meet a need by their usual measures."""
     return frozenset(m.id for m in THINGS.values() if need.met_by(m))
 
 
 def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Thing]:
-    """Every known material that can play a role."""
+    """Every known thing that can play a role."""
     return [m for m in THINGS.values() if role.filled_by(m, extra)]
 
 
@@ -356,8 +356,8 @@ def _bits(mask: int) -> Iterator[int]:
 
 
 def stock_of(counts: Mapping[str, int]) -> tuple[Stock, ...]:
-    """A cupboard from material ids and counts. Raises NotThere for an unknown material."""
-    for material_id in counts:
-        if material_id not in THINGS:
-            raise NotThere(f"{material_id!r} is not a known thing. Choose one from the list.")
+    """A cupboard from thing ids and counts. Raises NotThere for an unknown thing."""
+    for thing_id in counts:
+        if thing_id not in THINGS:
+            raise NotThere(f"{thing_id!r} is not a known thing. Choose one from the list.")
     return tuple(Stock(THINGS[m], n, m, MappingProxyType({})) for m, n in counts.items())

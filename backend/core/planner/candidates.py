@@ -236,7 +236,7 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
     mean = request.estimates[strand].mean
     ranked = sorted(variants_of(activity), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
     if activity.id in request.excluded:
-        return "excluded", "Taken out by you.", "Put it back in the tray."
+        return "excluded", "Taken out by you.", "Put it back in the plan."
     offers = [v for v in ranked if request.cupboard.offer(v)]
     lack = request.cupboard.lack(ranked[0])
     if not offers:

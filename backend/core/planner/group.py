@@ -1,4 +1,4 @@
-"""Children together: one shared activity per block, each child on an own rung with an own count and an own pot.
+"""Children together: one shared activity per block, each child on its own rung with its own count and its own pot.
 
 Hazards are judged by the child most at risk within reach. Tools that do not go round are shared by turns without
 waiting: two activities run side by side for the same minutes, half of the children at each, then they change over.
@@ -119,7 +119,7 @@ def plan_group(request: GroupRequest) -> GroupPlan:
         return GroupPlan(
             "infeasible",
             kept_away=kept_away,
-            reason="no one activity here fits every child's rung with enough for all",
+            reason="no activity here suits every child and has enough materials",
             fix="Take fewer children, widen the targets, or add a second set of things.",
         )
     status, chosen, well_spent, bound = solve_group(shared, sessions)
@@ -170,7 +170,7 @@ def _barred_for(line: Stock, request: GroupRequest) -> str:
 
 
 def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
-    """Every activity and part in which each child has a grade of an own, with enough for all or for half of them."""
+    """Every activity and part in which each child has its own grade, with enough for all or for half of them."""
     best = [best_each(s) for s in sessions]
     result = []
     for key in sorted(best[0]):

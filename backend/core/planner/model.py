@@ -219,7 +219,7 @@ def _least(listed: Listed, fixed: Mapping[int, int], limits: Limits) -> tuple[in
     for part, count in wanted.items():
         there = [
             (c, fixed.get(i, c.least)) for i, c in enumerate(listed) if c.part == part
-        ]  # a hand may lock a block shorter
+        ]  # a therapist may lock a block shorter
         count = min(count, len(there))
         set_up += count * min((_own_steps(c) for c, _ in there), default=0)
         work += count * min((minutes for _, minutes in there), default=0)

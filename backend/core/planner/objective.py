@@ -75,9 +75,9 @@ def liking(activity: Activity, child: Child) -> Reason:
     """Whether it can wear something the child likes."""
     shared = sorted(child.likes & set(activity.themes))
     return (
-        Reason("liking", 1.0, f"Can be about {shared[0]}")
+        Reason("liking", 1.0, f"Works with the theme {shared[0]}")
         if shared
-        else Reason("liking", UNTHEMED, "No theme of this child's")
+        else Reason("liking", UNTHEMED, "Doesn't match this child's interests")
     )
 
 

@@ -1,4 +1,4 @@
-"""A session: plan it, explain it, and answer when a hand changes it."""
+"""A session: plan it, explain it, and answer when a therapist changes it."""
 
 from dataclasses import replace
 
@@ -157,14 +157,14 @@ def _no_room(candidates: list[Candidate], fixed: dict[int, int], request: Sessio
         return SessionPlan(
             "infeasible",
             left_out=out,
-            reason="no choice of limits leaves a session",
+            reason="no session satisfies these requirements",
             fix="Choose another target or format.",
         )
     if not less.given_up:
         return SessionPlan(
             "infeasible",
             left_out=out,
-            reason="no session was found in the time for looking",
+            reason="no session was found in time",
             fix="Ask again with a few minutes more.",
         )
     hard = [g for g in less.given_up if g not in PARTS_ORDER and not g.startswith("target:")]
@@ -177,7 +177,7 @@ def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str,
     if limit.startswith("lock:"):
         block = request.locked[int(limit[5:])]
         name = ACTIVITIES[block.variant.activity_id].name
-        return f"“{name}” is locked at {block.minutes} minutes and does not go with the rest", f"Unlock “{name}”."
+        return f"“{name}” is locked at {block.minutes} minutes and conflicts with the other blocks", f"Unlock “{name}”."
     tiring = round(request.minutes * request.tiring_share)
     return {
         "minutes": (f"{request.minutes} minutes are too few", f"Give it {minutes} minutes."),

@@ -86,7 +86,7 @@ def pack_bag(visits: Sequence[Visit], store: Sequence[Stock]) -> Bag:
     wants, missing = wants_of(visits, store)
     chosen, status = _fewest(wants, visits, store)
     if status == "infeasible":
-        return Bag(status, missing=(*missing, "the things there are do not go together: add one more of a kind"))
+        return Bag(status, missing=(*missing, "the things here do not fit each other: add one more of a kind"))
     carried: defaultdict[str, list[tuple[int, int]]] = defaultdict(list)
     uses = []
     things = {s.id: s for s in store}
@@ -229,7 +229,7 @@ def _amounts(
 
 
 def doubled(stock: Stock, visit: Visit) -> bool:
-    """Whether each child needs an own one: it soaks up or goes in the mouth, and can't be washed on the way."""
+    """Whether each child needs one of its own: it soaks up or goes in the mouth, and can't be washed on the way."""
     thing = stock.thing
     soaks = thing.shared_risk or (thing.soft and not thing.firm and visit.child.mouths)
     return soaks and not thing.single_use

@@ -57,7 +57,7 @@ def standings(last_on: date | None, latest: Sequence[Latest], today: date) -> tu
         return (Standing("new", NEW),)
     gap = (today - last_on).days
     if gap > STALE_DAYS:
-        return (Standing("recheck", f"Last seen {gap // 7} weeks ago: check again before building on it."),)
+        return (Standing("recheck", f"Last seen {gap // 7} weeks ago: re-assess first."),)
     fresh = [s for s in latest if (today - s.on).days <= STALE_DAYS]
     words = [Standing(name, text) for name, kinds in GROUPS if (text := _words_for(fresh, kinds))]
     return tuple(words) or (Standing("steady", STEADY),)

@@ -29,7 +29,7 @@ class Point:
 
 @dataclass(frozen=True)
 class Level:
-    """What one day's sets alone say of a strand, in rungs: no other day leans on it."""
+    """What one day's sets alone say of a strand, in rungs: no other day is used."""
 
     on: date
     rung: float
@@ -119,7 +119,7 @@ def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Mov
 
     points -- the estimate after each day, in order
     seen   -- what each day alone says (day_levels); slope, trend test and non-overlap rest on these, since
-              estimates lean on the days before
+              estimates also use the days before
     Source: Sen 1968; Mann 1945, Kendall 1975; Parker & Vannest 2009.
     """
     n = len(seen)

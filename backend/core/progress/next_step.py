@@ -25,7 +25,7 @@ BOTH_HANDS = frozenset(
 
 @dataclass(frozen=True)
 class Policy:
-    """The thresholds a clinic or a child goes by."""
+    """The thresholds for a clinic or a child."""
 
     today: date
     strand: str
@@ -74,8 +74,8 @@ WORDS: dict[StepKind, str] = {
     "fade": "Same grade, less help",
     "swap": "Same grade, the other hand",
     "change": "Same rung, another activity",
-    "lower": "Check what it stands on",
-    "recheck": "Check again before building on it",
+    "lower": "Check the underlying skills",
+    "recheck": "Re-assess first",
 }
 
 

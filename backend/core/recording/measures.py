@@ -17,8 +17,8 @@ AUTOMATIC = MappingProxyType(
         "hold": "Longest hold",
         "tension": "Seconds under tension",
         "alone": "Done alone",
-        "drops": "Dropped, of tries",
-        "row": "Longest row",
+        "drops": "Drops per try",
+        "row": "Longest streak",
     }
 )
 """Measures that the taps themselves say, by id."""

@@ -40,7 +40,7 @@ def assess(thing: Thing, child: Child, setting: Setting) -> Verdict:
     """Return the verdict on one thing for one child in one setting.
 
     Every rule that speaks is in the hits, barred ones first. A caution that wants an adult closer than
-    the setting offers is barred, and says so.
+    the setting offers is barred, with the reason.
     """
     return judged((hit for r in _THING_RULES for hit in r.hits(thing, child)), child, setting)
 

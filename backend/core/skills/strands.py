@@ -30,11 +30,12 @@ class Rung:
 
 @dataclass(frozen=True)
 class Strand:
-    """A ladder within a target."""
+    """A ladder within a target: its name in the trade, and in plain words for those who read beside."""
 
     id: str
     target: str
     name: str
+    plain: str
     icf: tuple[str, ...]
     rungs: tuple[Rung, ...]
 
@@ -69,19 +70,20 @@ TARGETS = MappingProxyType(
 )
 
 
-def _strand(id: str, target: str, name: str, icf: str, *rungs: tuple[str, float | None] | str) -> Strand:
+def _strand(id: str, target: str, name: str, plain: str, icf: str, *rungs: tuple[str, float | None] | str) -> Strand:
     steps = tuple(
         Rung(n, r if isinstance(r, str) else r[0], None if isinstance(r, str) else r[1])
         for n, r in enumerate(rungs, start=1)
     )
-    return Strand(id, target, name, tuple(icf.split()), steps)
+    return Strand(id, target, name, plain, tuple(icf.split()), steps)
 
 
 _STRANDS = (
     _strand(
         "object_grasp",
         "grasp",
-        "Grasp of things",
+        "Object grasp",
+        "picking things up",
         "d4400 d4401",
         ("rakes it up with the whole hand", 6),
         ("holds it in the palm, on the thumb side", 7.5),
@@ -95,7 +97,8 @@ _STRANDS = (
     _strand(
         "tool_grasp",
         "grasp",
-        "Grasp of tools",
+        "Tool grasp",
+        "holding tools",
         "d1450 d4401",
         ("holds the tool in a fist", 14),
         ("fingers point down, palm down", 28),
@@ -106,7 +109,8 @@ _STRANDS = (
     _strand(
         "finger_isolation",
         "grasp",
-        "Fingers on their own",
+        "Finger isolation",
+        "one finger at a time",
         "d4402 b7601",
         ("fingers move together", 6),
         ("index finger points", 12),
@@ -117,7 +121,8 @@ _STRANDS = (
     _strand(
         "squeeze",
         "strength",
-        "Squeeze, whole hand",
+        "Power grip",
+        "squeezing with the whole hand",
         "b7300",
         "squeezes very soft things: a sponge, a soft bulb (about 5 N)",
         "squeezes a kitchen bulb or soft dough (about 10 N)",
@@ -129,7 +134,8 @@ _STRANDS = (
     _strand(
         "pinch",
         "strength",
-        "Pinch, thumb and fingers",
+        "Pinch strength",
+        "pinching with thumb and fingers",
         "b7300",
         "opens a very weak clip or pulls soft dough (about 3 N)",
         "opens a light wooden peg (about 6 N)",
@@ -141,7 +147,8 @@ _STRANDS = (
     _strand(
         "hold",
         "strength",
-        "Hold under tension",
+        "Sustained grip",
+        "keeping hold",
         "b7400",
         "keeps hold for 2 seconds",
         "keeps hold for 5 seconds",
@@ -152,7 +159,8 @@ _STRANDS = (
     _strand(
         "push",
         "strength",
-        "Push through the arm",
+        "Weight bearing through the arms",
+        "pushing and leaning on the hands",
         "b7603 b7400",
         "pushes with flat hands against a wall",
         "works at a wall for a minute, arms up",
@@ -163,9 +171,10 @@ _STRANDS = (
     _strand(
         "to_palm",
         "in_hand",
-        "Fingertips to palm",
+        "Finger-to-palm translation",
+        "tucking things into the palm",
         "d4402 b7601",
-        ("tucks one middling thing away with a little help of the table", 22),
+        ("tucks one medium-sized thing into the palm, using the table a little", 22),
         ("tucks one small thing away inside the hand", 28),
         ("tucks two to three away, one after another", 38),
         ("stores five small things one by one, none dropped", 60),
@@ -174,9 +183,10 @@ _STRANDS = (
     _strand(
         "from_palm",
         "in_hand",
-        "Palm to fingertips",
+        "Palm-to-finger translation",
+        "bringing things back to the fingertips",
         "d4402 b7601",
-        ("brings one middling thing out to the fingertips", 30),
+        ("brings one medium-sized thing out to the fingertips", 30),
         ("brings one small thing out to the fingertips", 40),
         ("brings one out while one other stays in", 60),
         ("brings three out one by one", 72),
@@ -185,7 +195,8 @@ _STRANDS = (
     _strand(
         "shift",
         "in_hand",
-        "Shift along the fingers",
+        "Shift",
+        "moving along the fingertips",
         "d4402 b7601",
         ("separates two thick pages or cards", 36),
         ("walks the fingers a little along a thick stick", 44),
@@ -196,10 +207,11 @@ _STRANDS = (
     _strand(
         "simple_rotation",
         "in_hand",
-        "Roll or unscrew between the pads",
+        "Simple rotation",
+        "rolling and unscrewing with the fingertips",
         "d4402 b7601",
         ("turns a big lid with the whole hand", 24),
-        ("unscrews a middling lid with the fingertips", 32),
+        ("unscrews a medium-sized lid with the fingertips", 32),
         ("rolls a small ball between the pads, turns a small cap", 42),
         ("turns a nut off a bolt, one hand still", 56),
         ("turns a small thing while others stay in the palm", 76),
@@ -207,7 +219,8 @@ _STRANDS = (
     _strand(
         "complex_rotation",
         "in_hand",
-        "Turn end over end",
+        "Complex rotation",
+        "turning end over end",
         "d4402 b7601",
         ("turns a thick peg over with a touch on the table", 50),
         ("turns a peg over inside the hand", 62),
@@ -218,7 +231,8 @@ _STRANDS = (
     _strand(
         "together",
         "bilateral",
-        "Both hands the same",
+        "Bilateral, symmetrical",
+        "both hands the same",
         "b7602 d445",
         ("pulls soft things apart with two hands", 12),
         ("tears thin paper", 22),
@@ -229,7 +243,8 @@ _STRANDS = (
     _strand(
         "hold_and_act",
         "bilateral",
-        "One hand steadies, one works",
+        "Bilateral, stabilise and act",
+        "one hand steadies, one works",
         "b7602 d445",
         ("helper hand keeps a pot still", 14),
         ("helper hand holds a stick or line while the other threads", 26),
@@ -241,7 +256,8 @@ _STRANDS = (
     _strand(
         "take_turns",
         "bilateral",
-        "Hands take turns",
+        "Bilateral, alternating",
+        "hands take turns",
         "b7602",
         ("passes a thing from one hand to the other", 9),
         ("hands alternate slowly, one after the other", 30),
@@ -252,7 +268,8 @@ _STRANDS = (
     _strand(
         "midline",
         "bilateral",
-        "Reach across the middle",
+        "Crossing midline",
+        "reaching across the middle",
         "b7602 d445",
         ("brings both hands to the middle", 8),
         ("reaches across with the trunk turning along", 24),
@@ -264,6 +281,7 @@ _STRANDS = (
         "toss_catch",
         "bilateral",
         "Toss and catch",
+        "toss and catch",
         "d4454 d4455",
         ("catches one bag with two hands", 48),
         ("10 one-hand catches, preferred hand", 66),
@@ -278,6 +296,7 @@ _STRANDS = (
         "cutting",
         "scissors",
         "Cutting",
+        "cutting",
         "d4402 d445",
         ("holds scissors thumb up, opens and closes", 22),
         ("one snip in a narrow strip", 27),
@@ -297,6 +316,7 @@ _STRANDS = (
         "fasteners",
         "daily",
         "Fasteners",
+        "buttons, zips and the like",
         "d5400 d4402",
         ("hook-and-loop", 24),
         ("big press stud", 32),
@@ -311,6 +331,7 @@ _STRANDS = (
         "laces",
         "daily",
         "Laces",
+        "laces",
         "d5402 d4402",
         ("pulls the bow open", 30),
         ("crosses the laces and tucks one under", 54),
@@ -323,6 +344,7 @@ _STRANDS = (
         "cutlery",
         "daily",
         "Cutlery",
+        "cutlery",
         "d550 d4402",
         ("spoons big things from pot to pot", 20),
         ("spoons small things from pot to pot", 30),
@@ -334,7 +356,8 @@ _STRANDS = (
     _strand(
         "writing",
         "daily",
-        "Ready for writing",
+        "Pre-writing",
+        "ready for writing",
         "d1450 d145",
         ("makes marks with a short crayon", 20),
         ("copies lines down and across", 34),

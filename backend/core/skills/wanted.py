@@ -1,4 +1,4 @@
-"""The daily tasks families ask for, and the rung of each strand a task leans on. From memory."""
+"""The daily tasks families ask for, and the rung of each strand a task requires. From memory."""
 
 from dataclasses import dataclass
 from types import MappingProxyType
@@ -6,7 +6,7 @@ from types import MappingProxyType
 
 @dataclass(frozen=True)
 class WantedTask:
-    """A daily task a family asks for, and the rung of each strand it leans on."""
+    """A daily task a family asks for, and the rung of each strand it requires."""
 
     id: str
     name: str

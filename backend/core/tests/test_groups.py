@@ -1,4 +1,4 @@
-"""Children together: each on an own grade, with enough for all, and refused with a reason."""
+"""Children together: each on its own grade, with enough for all, and refused with a reason."""
 
 from dataclasses import replace
 from unittest import TestCase

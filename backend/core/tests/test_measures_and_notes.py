@@ -95,7 +95,7 @@ class NoteTest(TestCase):
             "Wyn, 2 March 2026. Load the barge: 7 of 8 alone, 3 of 4 with spoken cue, 2 dropped.",
             "Left out: Wash day.",
             "Seen: helper hand idle (2 ×).",
-            "One hand steadies, one works 2.1 to 2.4",
+            "Bilateral, stabilise and act 2.1 to 2.4",
             "one step harder, 15 of 16 alone (proposed)",
         ):
             self.assertIn(words, text)

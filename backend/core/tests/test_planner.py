@@ -110,7 +110,7 @@ class OptimumTest(TestCase):
         self.assertAlmostEqual(all_of_them.well_spent, kept.well_spent, places=6)
 
     def test_saying_the_whole_minutes_changes_no_optimum(self) -> None:
-        """Also where a hand locked a block shorter than it usually is."""
+        """Also where a therapist locked a block shorter than it usually is."""
         tried = 0
         for seed in (3, 5, 9, 12):
             request = replace(made_up_request(seed), minutes=14)

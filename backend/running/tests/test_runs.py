@@ -311,7 +311,7 @@ class QueriesTest(TestCase):
 
 class TurnOfTheHandTest(TestCase):
     def test_a_sure_win_does_not_bring_the_other_hands_turn(self) -> None:
-        """The next run goes by the sets the next step is decided by: main work, stretch and daily life."""
+        """The next run uses the sets the next step is decided by: main work, stretch and daily life."""
         lead = make_member()
         child = make_child(lead)
         run = run_for_child(lead, child)

@@ -597,7 +597,8 @@ export interface paths {
         };
         /**
          * Read Swaps
-         * @description Every other thing in this home for one role, with what the swap does. grade: step places with commas, as 0,2,1.
+         * @description Every other thing in this home for one role, with what the swap does. grade: step places with
+         *     commas, as 0,2,1.
          */
         get: operations["planning_library_api_read_swaps"];
         put?: never;
@@ -1167,7 +1168,8 @@ export interface components {
         };
         /**
          * FormatOut
-         * @description A session format and what it is for. supervision: the only one it is for; most_minutes: the longest it is asked for.
+         * @description A session format and what it is for. supervision: the only one it is for; most_minutes: the longest it is asked
+         *     for.
          */
         FormatOut: {
             /** Id */
@@ -1208,7 +1210,7 @@ export interface components {
         };
         /**
          * StrandWords
-         * @description A ladder.
+         * @description A ladder; plain: its name in plain words.
          */
         StrandWords: {
             /** Id */
@@ -1217,6 +1219,8 @@ export interface components {
             target: string;
             /** Name */
             name: string;
+            /** Plain */
+            plain: string;
             /** Icf */
             icf: string[];
             /** Rungs */
@@ -1237,7 +1241,7 @@ export interface components {
         };
         /**
          * TaskOut
-         * @description A wanted daily task and the rungs it leans on.
+         * @description A wanted daily task and the rungs it requires.
          */
         TaskOut: {
             /** Id */
@@ -1325,7 +1329,8 @@ export interface components {
         };
         /**
          * ChildOut
-         * @description A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task requires.
+         * @description A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task
+         *     requires.
          */
         ChildOut: {
             /** First Name */
@@ -1896,7 +1901,8 @@ export interface components {
         };
         /**
          * StrokeOut
-         * @description A piece as it lies: ends in hundredths of a letter's height, y down; radius 0 is straight, else half a circle. number: its turn in writing order.
+         * @description A piece as it lies: ends in hundredths of a letter's height, y down; radius 0 is straight, else half a circle.
+         *     number: its turn in writing order.
          */
         StrokeOut: {
             /** Number */
@@ -1982,7 +1988,8 @@ export interface components {
         };
         /**
          * MeasuringIn
-         * @description One way of measuring. water: ml; coins: how many and g each; pile: g, sheets, two sides in mm; passes: mm that pass, mm that stop.
+         * @description One way of measuring. water: ml; coins: how many and g each; pile: g, sheets, two sides in mm; passes: mm that
+         *     pass, mm that stop.
          */
         MeasuringIn: {
             /**
@@ -2485,7 +2492,8 @@ export interface components {
         };
         /**
          * BroughtInOut
-         * @description What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the change.
+         * @description What bringing an activity in would cost in well-spent minutes; no cost where it can't be: then why, and the
+         *     change.
          */
         BroughtInOut: {
             /** Activity Id */
@@ -2547,7 +2555,8 @@ export interface components {
         };
         /**
          * ForecastOut
-         * @description What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers none.
+         * @description What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers
+         *     none.
          */
         ForecastOut: {
             block: components["schemas"]["BlockOut"] | null;
@@ -3036,7 +3045,8 @@ export interface components {
         };
         /**
          * AskedOut
-         * @description A measure this activity has read off by hand. usual: what it most likely is; choices: words in place of numbers.
+         * @description A measure this activity has read off by hand. usual: what it most likely is; choices: words in
+         *     place of numbers.
          */
         AskedOut: {
             /** Id */
@@ -4089,7 +4099,8 @@ export interface components {
         };
         /**
          * GoalsOut
-         * @description A child's goals. t_start and t_now: attainment T-scores, 50 as expected (Kiresuk & Sherman 1968); none without goals.
+         * @description A child's goals. t_start and t_now: attainment T-scores, 50 as expected (Kiresuk & Sherman 1968); none without
+         *     goals.
          */
         GoalsOut: {
             /** Goals */

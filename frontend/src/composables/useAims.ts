@@ -4,7 +4,7 @@ import { api, unwrap, type Schemas } from '@/api/client'
 
 export interface Aims {
   aims: Ref<Schemas['AimOut'][] | undefined>
-  /** Resolves once the targets are ticked: a hand may be quicker than the answer. */
+  /** Resolves once the targets are ticked: the therapist may be quicker than the answer. */
   ticked: () => Promise<void>
 }
 

@@ -9,7 +9,7 @@ const SAID: Record<string, string> = { harder: 'Made harder', easier: 'Made easi
 
 /**
  * The rung over time: estimate with its doubt, each day's sets at the rung they asked, changes of grade and signed
- * notes along the foot, the rung a wanted task leans on.
+ * notes along the foot, the rung a wanted task requires.
  */
 export function rungChart(
   strand: Schemas['StrandProgressOut'],
@@ -119,7 +119,7 @@ export function rungChart(
               silent: true,
               symbol: 'none',
               lineStyle: { color: colour('caution'), width: 2 },
-              label: { formatter: 'a wanted task leans on this', position: 'insideStartTop', ...text },
+              label: { formatter: 'a wanted task requires this', position: 'insideStartTop', ...text },
               data: [{ yAxis: wanted }],
             }
           : undefined,

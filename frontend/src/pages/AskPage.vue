@@ -105,7 +105,7 @@ async function plan(): Promise<void> {
         </div>
       </fieldset>
       <fieldset>
-        <legend>Where, and with whom close by</legend>
+        <legend>Place and supervision</legend>
         <div class="row">
           <el-radio-group v-model="wish.place" aria-label="Where"
             ><el-radio-button value="home">Home</el-radio-button><el-radio-button value="clinic">Clinic</el-radio-button
@@ -119,7 +119,7 @@ async function plan(): Promise<void> {
         </div>
       </fieldset>
       <fieldset>
-        <legend>With things from, in which order</legend>
+        <legend>Materials and order</legend>
         <div class="row">
           <el-select v-if="places.length" v-model="wish.home_id" class="place" aria-label="Cupboard"
             ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"

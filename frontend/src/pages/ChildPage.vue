@@ -45,7 +45,7 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
       </div>
       <p class="small soft key">
         <span class="dot"></span> where the child stands, with the doubt around it <span class="flag"></span> what a
-        wanted task leans on. Choose a ladder to set what you saw.
+        wanted task requires. Choose a ladder to set what you saw.
       </p>
     </section>
     <ProfileSummary :child="child" @edit="editing = true" />

@@ -136,7 +136,7 @@ async function finish(): Promise<void> {
       <RunSteps :blocks="run.blocks" :events="events" :at="at" :name="run.child_name" @go="go" />
       <span v-if="unsent" class="small unsent" role="status">{{ unsent }} to send</span>
       <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">
-        {{ led ? 'Fewer words' : 'Lead me' }}
+        {{ led ? 'Step-by-step off' : 'Step-by-step on' }}
       </button>
       <button type="button" class="plain-button" @click="leftThumb = !leftThumb">
         {{ leftThumb ? 'Right thumb' : 'Left thumb' }}

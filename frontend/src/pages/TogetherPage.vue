@@ -60,7 +60,7 @@ async function run(): Promise<void> {
         <el-select
           :model-value="ask.home_id || places[0]?.id"
           class="place"
-          aria-label="With things from"
+          aria-label="Materials from"
           @update:model-value="(id: number) => (ask.home_id = id)"
           ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
         /></el-select>

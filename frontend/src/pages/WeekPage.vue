@@ -106,7 +106,7 @@ async function plan(): Promise<void> {
       </button>
     </p>
     <p v-if="weeks && !weeks.length" class="soft">
-      No home week yet. One or two activities a day is plenty: a long list is not done.
+      No home week yet. One or two activities a day is plenty: long lists don’t get done.
     </p>
   </div>
 </template>

@@ -4,7 +4,7 @@ import type { Schemas } from '@/api/client'
 import { minutesWords } from '@/logic/words'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
-/** One activity a row, one child a column: the same work, each on an own grade. */
+/** One activity a row, one child a column: the same work, each on its own grade. */
 const { group } = defineProps<{ group: Schemas['GroupOut'] }>()
 const parts: Record<string, string> = { opener: 'Sure win', main: 'Main work', tidy: 'Tidy-up' }
 const proof = computed(() =>

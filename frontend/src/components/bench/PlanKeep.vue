@@ -50,7 +50,7 @@ async function copy(): Promise<void> {
         aria-label="Name of a favourite"
       />
       <button class="plain-button" :disabled="!name || name === plan.name">Keep</button>
-      <button v-if="plan.name" type="button" class="plain-button" @click="keep('')">Let go</button>
+      <button v-if="plan.name" type="button" class="plain-button" @click="keep('')">Remove from favourites</button>
     </form>
     <ProblemNote :error="error" />
   </section>

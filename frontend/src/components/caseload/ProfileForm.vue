@@ -48,7 +48,7 @@ function say(value: unknown): string {
   <el-drawer
     model-value
     size="min(560px, 100%)"
-    :title="`What is known of ${child.first_name}`"
+    :title="`${child.first_name}’s profile`"
     @close="$emit('close')"
   >
     <el-form label-position="top" novalidate @submit.prevent="save">
@@ -113,7 +113,7 @@ function say(value: unknown): string {
         <el-form-item label="Seating"><el-input v-model="form.seating" maxlength="200" /></el-form-item>
       </div>
       <fieldset class="schools">
-        <legend>How we go about it</legend>
+        <legend>Approach</legend>
         <el-form-item v-for="p in POLICIES" :key="p.id" :label="p.words" :error="at(p.id)">
           <el-radio-group v-model="form[p.id]"
             ><el-radio v-for="c in words?.policies[p.id]" :key="c.id" :value="c.id">{{

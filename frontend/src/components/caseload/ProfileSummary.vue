@@ -37,7 +37,7 @@ const facts = computed(() => [
     <div v-for="task in wanted" :key="task.name">
       <strong>{{ task.name }}</strong>
       <p class="small">
-        {{ task.held.length ? `Held back by ${task.held.join(', ')}` : 'Nothing it leans on is missing.' }}
+        {{ task.held.length ? `Held back by ${task.held.join(', ')}` : 'Nothing it requires is missing.' }}
       </p>
     </div>
     <dl>
@@ -46,7 +46,7 @@ const facts = computed(() => [
         <dd>{{ value }}</dd>
       </template>
     </dl>
-    <button type="button" class="plain-button" @click="$emit('edit')">Change what is known</button>
+    <button type="button" class="plain-button" @click="$emit('edit')">Edit profile</button>
   </aside>
 </template>
 

@@ -25,6 +25,7 @@ const source = computed(() => {
   <button
     type="button"
     class="ladder"
+    :title="ladder.plain"
     :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${nearest?.words}. Change.`"
     @click="$emit('pick')"
   >

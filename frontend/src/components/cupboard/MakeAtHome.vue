@@ -69,7 +69,7 @@ async function made(m: Schemas['RecipeOut']): Promise<void> {
           </p>
           <div>
             <button type="button" class="plain-button" @click="made(m)">
-              It is made: {{ m.makes }} into the cupboard
+              Made: add {{ m.makes }} to the cupboard
             </button>
           </div>
         </div>

@@ -88,9 +88,9 @@ async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
       <el-select v-if="asking === 'changed'" v-model="kind" class="kind" placeholder="To what" aria-label="Change to"
         ><el-option v-for="s in others" :key="s.id" :value="s.id" :label="s.name"
       /></el-select>
-      <el-input v-model="why" class="why" placeholder="A word why" aria-label="Why" maxlength="200" />
+      <el-input v-model="why" class="why" placeholder="Reason" aria-label="Reason" maxlength="200" />
       <button type="button" class="plain-button" @click="answer(asking)">
-        {{ asking === 'changed' ? 'Keep the change' : 'Decline' }}
+        {{ asking === 'changed' ? 'Save change' : 'Decline' }}
       </button>
     </div>
     <ProblemNote :error="error" />

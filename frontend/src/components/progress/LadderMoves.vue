@@ -5,7 +5,7 @@ import { rungWords } from '@/logic/words'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
 /**
- * Every strand as a ladder lying down: where the child was (ring), is (dot), and the rung a wanted task leans on
+ * Every strand as a ladder lying down: where the child was (ring), is (dot), and the rung a wanted task requires
  * (bar).
  */
 const { strands, wanted } = defineProps<{ strands: Schemas['StrandProgressOut'][]; wanted: Record<string, number> }>()
@@ -66,7 +66,7 @@ const last = (s: Schemas['StrandProgressOut']): number => s.points.at(-1)?.mean 
       </button>
     </li>
     <li class="small soft hint">
-      Ring: first day. Dot: now. Bar: the rung a wanted task leans on. The number says rungs gained.
+      Ring: first day. Dot: now. Bar: the rung a wanted task requires. The number says rungs gained.
     </li>
   </ul>
 </template>

@@ -77,7 +77,7 @@ const amend = (): Promise<void> =>
       <div class="row">
         <button type="button" class="plain-button" @click="keep">Keep</button
         ><button v-if="me?.may.includes('note.sign')" type="button" class="plain-button main" @click="sign">
-          Sign: frozen from then on
+          Sign and lock
         </button>
       </div>
     </template>

@@ -42,7 +42,7 @@ function open(picked: { data?: unknown }): void {
 <template>
   <VChart class="chart" :option="option" autoresize role="img" :aria-label="strand.words" @click="open" />
   <p class="small soft legend">
-    <span><i class="ball"></i>a set alone, larger with more success</span
+    <span><i class="ball"></i>set without help (larger: more successful)</span
     ><span><i class="hollow"></i>a set with help</span><span class="harder">▲ an activity made harder</span
     ><span class="easier">▼ made easier</span><span><i class="square"></i>signed note: press to open</span>
   </p>

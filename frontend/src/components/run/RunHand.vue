@@ -16,7 +16,7 @@ const hands = ['left', 'right'] as const
       @click="h !== hand && $emit('hand', h)"
     >
       {{ h === 'left' ? 'Left hand' : 'Right hand'
-      }}<span v-if="turn && h === hand" class="small turn">its turn today</span>
+      }}<span v-if="turn && h === hand" class="small turn">use this hand today</span>
     </button>
   </div>
 </template>

@@ -36,7 +36,7 @@ async function keep(): Promise<void> {
       <p v-for="line in here" :key="line"><strong>Barred now.</strong> {{ line }}</p>
       <p v-if="!here.length || later.length">
         <template v-if="!here.length">Nothing else in this activity is barred by it. </template
-        ><template v-if="later.length">Not today any more: {{ later.join(', ') }}.</template>
+        ><template v-if="later.length">Also unsafe for the rest of today: {{ later.join(', ') }}.</template>
       </p>
       <p v-if="kept" role="status">{{ kept }}</p>
     </div>
