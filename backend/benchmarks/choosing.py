@@ -20,7 +20,7 @@ from core.running import SetResult
 from core.running.grade_advice import fits_today
 
 READY = 0.75  # true chance at a grade under which a step up from it was wrong; project definition
-GRADES = np.arange(0.5, 9.0, 0.4)  # rungs a house offers
+GRADES = np.arange(0.5, 9.0, 0.4)  # rungs a home offers
 SETS, TRIES, SESSIONS, ACTIVITIES, LEAD_IN = 3, 8, 14, 6, 4
 DAY = date(2026, 1, 5)
 

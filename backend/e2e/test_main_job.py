@@ -34,7 +34,7 @@ class MainJobTest(BrowserTest):
         self.change_the_cupboard()
 
         page.get_by_role("link", name="Activities").click()
-        page.get_by_text("activities this house can offer").wait_for()
+        page.get_by_text("activities this home can offer").wait_for()
         page.get_by_label("Search by thing").fill("playing cards")
         page.get_by_text("Deal a hand").wait_for()
         self.check_axe("library")

@@ -28,7 +28,7 @@ REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 
 class ReachOut(Schema):
-    """One activity in one house. Rungs are of its first strand; expected is the chance alone at the nearest grade."""
+    """One activity in one home. Rungs are of its first strand; expected is the chance alone at the nearest grade."""
 
     activity_id: str
     name: str
@@ -70,7 +70,7 @@ class StarterOut(Schema):
 
 @router.get("/children/{child_id}/library", response={200: list[ReachOut], **REFUSED})
 def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[ReachOut]:
-    """Every activity with the grades this house can offer this child, the most useful first."""
+    """Every activity with the grades this home can offer this child, the most useful first."""
     bench = _bench(member(request), child_id, home_id)
     estimates = bench.request.estimates
     reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in ACTIVITIES.values())

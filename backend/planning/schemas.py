@@ -241,7 +241,7 @@ class SwapOut(Schema):
 
 
 class ForecastOut(Schema):
-    """What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers
+    """What a grade would be: the block, its dials, its neighbours and its equals. No block where this home offers
     none.
     """
 

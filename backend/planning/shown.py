@@ -51,7 +51,7 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
 
 
 def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
-    """What a grade would be for one child and one house: the block, its dials, neighbours and equals."""
+    """What a grade would be for one child and one home: the block, its dials, neighbours and equals."""
     planned = body.planned()
     result = bench.stand(planned)
     easier, harder = neighbours(planned.variant, bench.cupboard)

@@ -102,7 +102,7 @@ def choices_of(plan: Plan) -> list[PlannedBlock]:
 
 
 def recent_activities(child: Child) -> dict[str, int]:
-    """Which families the last sessions used, and how many sessions ago."""
+    """Which activities the last sessions used, and how many sessions ago."""
     used = (
         Plan.objects.filter(child=child, used_on__isnull=False)
         .order_by("-used_on", "-made_at")

@@ -1,4 +1,4 @@
-"""The words of the trade as the front end needs them: skills map, supports, marks, families."""
+"""The words of the trade as the front end needs them: skills map, supports, marks, activities."""
 
 from django.http import HttpRequest
 from ninja import Router

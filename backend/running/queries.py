@@ -49,7 +49,7 @@ def names_of(run: Run) -> dict[str, str]:
 
 
 def activities_of(run: Run) -> dict[str, str]:
-    """The run's blocks: block id to family id."""
+    """The run's blocks: block id to activity id."""
     return {b["id"]: b["block"]["variant"]["activity_id"] for b in run.blocks}
 
 

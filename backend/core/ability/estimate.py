@@ -128,7 +128,7 @@ def chance(
 
     rung    -- a float or an array, in rungs
     support -- a level of the support ladder; hand over hand tells nothing and lifts nothing
-    family  -- where given, the child's own offset for that activity counts
+    activity_id -- where given, the child's own offset for that activity counts
     Returns -- a float for a float, else an array of the same shape
     Source: Rasch 1960; Gauss-Hermite quadrature with 21 nodes.
     """
@@ -172,7 +172,7 @@ def _rows(cov: Floats) -> tuple[tuple[float, ...], ...]:
 def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimate:
     """Return the estimate after one day's sets of one strand.
 
-    Hand-over-hand sets change nothing. Sets of one family are taken together, families in name order,
+    Hand-over-hand sets change nothing. Sets of one activity are taken together, activities in name order,
     so the order in which sets arrive does not matter.
     Limits: assumes one day's sets share one good or bad day.
     """
@@ -198,7 +198,7 @@ def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activ
 
 
 class _State:
-    """Mean and covariance of (rung, family offsets..., gain, the day's swing) while one day is added."""
+    """Mean and covariance of (rung, activity offsets..., gain, the day's swing) while one day is added."""
 
     def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats) -> None:
         self.activities, self.mean, self.cov = activities, mean, cov
@@ -218,7 +218,7 @@ class _State:
         return cls(activities, mean, cov)
 
     def level(self, activity_id: str) -> tuple[float, float]:
-        """Mean and sd of today's level at one family."""
+        """Mean and sd of today's level at one activity."""
         reach = self._reach(activity_id)
         return float(reach @ self.mean), float(np.sqrt(reach @ self.cov @ reach))
 

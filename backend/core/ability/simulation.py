@@ -47,7 +47,7 @@ class Child:
         self.day = float(self.random.normal(0, DAY_SD * (2 if self.kind == "patchy" else 1)))
 
     def offset(self, activity_id: str) -> float:
-        """How much better or worse this child is at one family than at its equals, in rungs."""
+        """How much better or worse this child is at one activity than at its equals, in rungs."""
         if activity_id not in self.offsets:
             self.offsets[activity_id] = float(self.random.normal(0, OFFSET_SD))
         return self.offsets[activity_id]

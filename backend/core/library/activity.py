@@ -32,7 +32,7 @@ class Step:
 
 @dataclass(frozen=True)
 class Axis:
-    """One way of grading a family, its steps from easy to hard."""
+    """One way of grading an activity, its steps from easy to hard."""
 
     id: str
     words: str

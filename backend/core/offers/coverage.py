@@ -1,4 +1,4 @@
-"""How far a house reaches: which grades of each activity it can offer, what would open more, what to start with."""
+"""How far a home reaches: which grades of each activity it can offer, what would open more, what to start with."""
 
 from collections import Counter
 from collections.abc import Iterable, Mapping
@@ -20,7 +20,7 @@ CAN_ADD = ("missing", "short")
 
 @dataclass(frozen=True)
 class Reach:
-    """One activity in one house. low to high: the rungs on offer; least to most: all there are, in its first strand.
+    """One activity in one home. low to high: the rungs on offer; least to most: all there are, in its first strand.
 
     nearest    -- the grade on offer nearest to 8 of 10 for this child, None where none is
     expected   -- its chance of success alone
@@ -61,7 +61,7 @@ def most_useful_first(reaches: Iterable[Reach]) -> list[Reach]:
 
 
 def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> Reach:
-    """Return how far a house reaches in one activity, for a child with this estimate in its first strand."""
+    """Return how far a home reaches in one activity, for a child with this estimate in its first strand."""
     variants = list(variants_of(activity))
     rungs = {v: difficulty(v)[activity.strand] for v in variants}
     offers = [v for v in variants if cupboard.offer(v)]

@@ -1,4 +1,4 @@
-"""Axes, difficulty in rungs, and the one-step neighbours a house allows."""
+"""Axes, difficulty in rungs, and the one-step neighbours a home allows."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass
@@ -10,7 +10,7 @@ from core.library import ACTIVITIES
 from core.offers.usable_cupboard import Offer, UsableCupboard
 from core.offers.variants import Variant, checked_variant, variants_of
 
-OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how families word the grade that asks for the other hand
+OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how activities word the grade that asks for the other hand
 SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project definition
 
 
@@ -31,7 +31,7 @@ class Neighbour:
 
 @dataclass(frozen=True)
 class DialStep:
-    """One step of a dial as one house sees it."""
+    """One step of a dial as one home sees it."""
 
     words: str
     rungs: float
@@ -56,7 +56,7 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
 
     A trained strand's rung is the family's base plus the rungs of each chosen step (linear logistic
     test model, Fischer 1973); a demanded strand's is fixed. Unrounded.
-    Raises NotThere when family or grade does not exist.
+    Raises NotThere when activity or grade does not exist.
     """
     f = checked_variant(variant)
     added = sum(axis.steps[at].rungs for axis, at in zip(f.axes, variant.grade, strict=True))
@@ -81,9 +81,9 @@ def asks_other_hand(variant: Variant) -> bool:
 
 
 def neighbours(variant: Variant, stock: UsableCupboard) -> tuple[Neighbour | None, Neighbour | None]:
-    """Return (easier, harder): the smallest change on one axis that this house and the hazards allow.
+    """Return (easier, harder): the smallest change on one axis that this home and the hazards allow.
 
-    stock -- a House: the cupboard as one child may use it in one setting
+    stock -- the cupboard as one child may use it in one setting
     None on a side where no step is left or none is on offer.
     """
     f = checked_variant(variant)
@@ -118,7 +118,7 @@ def _next_on_offer(variant: Variant, place: int, side: int, cupboard: UsableCupb
 
 
 def dials(variant: Variant, cupboard: UsableCupboard) -> tuple[Dial, ...]:
-    """Return every axis with its steps, each with why it is not on offer in this house."""
+    """Return every axis with its steps, each with why it is not on offer in this home."""
     f = checked_variant(variant)
     return tuple(
         Dial(axis.id, axis.words, tuple(_dial_step(variant, place, at, cupboard) for at in range(len(axis.steps))))
@@ -140,7 +140,7 @@ def _dial_step(variant: Variant, place: int, at: int, cupboard: UsableCupboard) 
 
 
 def equals(variant: Variant, cupboard: UsableCupboard, within: float = SAME_RUNG) -> tuple[Offer, ...]:
-    """Return offers of other families that train the same strand at the same rung, nearest first.
+    """Return offers of other activities that train the same strand at the same rung, nearest first.
 
     within -- rungs; how far from the variant's own difficulty still counts as the same
     """

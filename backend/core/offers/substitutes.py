@@ -53,10 +53,10 @@ class Swap:
 
 
 def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swap, ...]:
-    """Return every other thing in the house for one role of a variant: usable ones by how little they change, barred
+    """Return every other thing in the home for one role of a variant: usable ones by how little they change, barred
     ones last.
 
-    Raises ValueError when the activity has no such role; NotThere when family or grade does not exist.
+    Raises ValueError when the activity has no such role; NotThere when activity or grade does not exist.
     """
     activity = checked_variant(variant)
     role = next((r for r in activity.roles if r.id == role_id), None)

@@ -1,4 +1,4 @@
-"""What one house can offer one child in one setting: which things fill which roles at which grade.
+"""What one home can offer one child in one setting: which things fill which roles at which grade.
 
 Built once for a child, a cupboard and a setting; every question after that is a few bit operations.
 """
@@ -48,7 +48,7 @@ class Quantity:
 
 @dataclass(frozen=True)
 class Offer:
-    """A variant this house can offer: what fills each role, how many, and the hazard verdict."""
+    """A variant this home can offer: what fills each role, how many, and the hazard verdict."""
 
     variant: Variant
     count: int
@@ -121,13 +121,13 @@ class UsableCupboard:
         return thing.handed is None or self.child.hand in (thing.handed, "not_settled")
 
     def offer(self, variant: Variant) -> Offer | None:
-        """Return what this house offers for a variant, or None when something is missing or barred."""
+        """Return what this home offers for a variant, or None when something is missing or barred."""
         if variant not in self._offers:
             self._offers[variant] = self._made_offer(variant, ACTIVITIES[variant.activity_id])
         return self._offers[variant]
 
     def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
-        """Every variant on offer, family by family."""
+        """Every variant on offer, activity by activity."""
         for f in ACTIVITIES.values() if activities is None else activities:
             for variant in variants_of(f):
                 result = self.offer(variant)

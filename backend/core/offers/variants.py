@@ -26,7 +26,7 @@ class Variant:
 
 
 def checked_variant(variant: Variant) -> Activity:
-    """Return the variant's family. Raises NotThere when family or grade does not exist."""
+    """Return the variant's activity. Raises NotThere when activity or grade does not exist."""
     f = find_activity(variant.activity_id)
     if len(variant.grade) != len(f.axes):
         raise NotThere(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
@@ -40,7 +40,7 @@ def checked_variant(variant: Variant) -> Activity:
 
 @cache
 def variants_of(f: Activity) -> tuple[Variant, ...]:
-    """Every grade of a family, easiest first axis by axis."""
+    """Every grade of an activity, easiest first axis by axis."""
     return tuple(Variant(f.id, grade) for grade in product(*(range(len(a.steps)) for a in f.axes)))
 
 

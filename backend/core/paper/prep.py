@@ -77,7 +77,7 @@ def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
 def prep_sheet(
     blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Mapping[str, str], name: str = ""
 ) -> PrepSheet:
-    """Return the sheet for a row of blocks in one house.
+    """Return the sheet for a row of blocks in one home.
 
     overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
     name      -- the child's, for the letters to cut where letters are built

@@ -1,4 +1,4 @@
-"""A chosen block, today: what it comes to for this child in this house, or why it can't stand; and the
+"""A chosen block, today: what it comes to for this child in this home, or why it can't stand; and the
 sums of a row.
 """
 

@@ -56,14 +56,14 @@ class Candidate:
 
 
 def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
-    """The strands a family may be aimed at in a part: those of the targets; in the lighter parts its first one too."""
+    """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too."""
     trained = [s for s in activity.trains if s in request.estimates]
     wanted = [s for s in trained if STRANDS[s].target in request.targets]
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
 
 
 def minutes_of(activity: Activity, part: Part, request: SessionRequest) -> tuple[int, int]:
-    """The fewest and most minutes of a family in a part; no block asks for more than half the child's attention."""
+    """The fewest and most minutes of an activity in a part; no block asks for more than half the child's attention."""
     fewest, most = request.format.minutes[part]
     least = max(fewest, min(activity.minutes[0], most))
     return least, max(least, min(activity.minutes[1], most, round(request.child.attention_minutes / 2)))
@@ -107,7 +107,7 @@ def all_candidates(request: SessionRequest) -> list[Candidate]:
 
 
 class _Weigher:
-    """Weighs the offers of one family for one request, all of them at once; what parts share is worked out once."""
+    """Weighs the offers of one activity for one request, all of them at once; what parts share is worked out once."""
 
     def __init__(self, request: SessionRequest, activity: Activity, offers: list[Offer]) -> None:
         self.request, self.activity, self.offers = request, activity, offers
@@ -140,7 +140,7 @@ class _Weigher:
 
 @dataclass(frozen=True)
 class _Rated:
-    """The offers of one family in one part: the worth of a minute of each, which strand it is aimed at, and its fit."""
+    """The offers of one activity in one part: the worth of a minute of each, which strand it aims at, and its fit."""
 
     weigher: _Weigher
     part: Part
@@ -181,7 +181,7 @@ def _is_daily(activity: Activity, request: SessionRequest) -> bool:
 
 
 def undominated(candidates: Iterable[Candidate]) -> list[Candidate]:
-    """Keep, for each family, part and strand, what no other beats with the same or less kit. Loses no optimum."""
+    """Keep, for each activity, part and strand, what no other beats with the same or less kit. Loses no optimum."""
     groups = defaultdict(list)
     for c in candidates:
         groups[c.activity.id, c.part, c.strand].append(c)
@@ -212,7 +212,7 @@ GRAVEST: tuple[LeftOutKind, ...] = (
 
 
 def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
-    """What a therapist may miss: families that train a target strand and are not in the plan, with why."""
+    """What a therapist may miss: activities that train a target strand and are not in the plan, with why."""
     result = []
     for activity in ACTIVITIES.values():
         strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]

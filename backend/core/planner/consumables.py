@@ -1,4 +1,4 @@
-"""How many sets the consumables of a house last for, a row of blocks together."""
+"""How many sets the consumables of a home last for, a row of blocks together."""
 
 from collections.abc import Sequence
 from dataclasses import replace

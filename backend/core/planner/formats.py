@@ -76,7 +76,7 @@ def _kit_stages(activity: Activity) -> tuple[Part, ...]:
 class Format:
     """One session format.
 
-    plays        -- the parts a family may play in it
+    plays        -- the parts an activity may play in it
     must         -- parts wanted, each with the fewest minutes of session from which it is
     main         -- fewest (in a session of 28 minutes or more; one in a shorter one) and most main blocks
     minutes      -- (fewest, most) minutes of one block, by part
@@ -132,7 +132,7 @@ FORMATS = MappingProxyType(
             Format(
                 "home",
                 "One or two activities",
-                "Short, from what the house has.",
+                "Short, from what the home has.",
                 _only_main,
                 MappingProxyType({}),
                 (1, 2),

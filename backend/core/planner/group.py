@@ -185,7 +185,7 @@ def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
 
 
 def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
-    """A child's best grade of each activity in each part, by (family, part)."""
+    """A child's best grade of each activity in each part, by (activity, part)."""
     best: dict[tuple[str, Part], Candidate] = {}
     for c in all_candidates(session):
         key = (c.activity.id, c.part)

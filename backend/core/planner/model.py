@@ -1,6 +1,6 @@
 """The session as an integer programme: which candidates, for how many minutes.
 
-One objective, in well-spent minutes. Hard limits stay hard: time, one go per family, the parts wanted,
+One objective, in well-spent minutes. Hard limits stay hard: time, one go per activity, the parts wanted,
 tiring minutes, no two tiring blocks side by side. Time is counted in
 half minutes, rounded up.
 
@@ -169,7 +169,7 @@ def _set_up(model: Model, listed: Listed, take: list[Any]) -> Any:
 
 
 def _never_together(listed: Listed, take: list[Any], out: Mapping[str, Any]) -> list[tuple[list[Any], str]]:
-    """Candidates that want one thing and of which at most one is taken: those of a family, those of a part but the
+    """Candidates that want one thing and of which at most one is taken: those of an activity, those of a part but the
     main one.
 
     Said for all of them at once, that the thing is then on the table binds much tighter than one by one.

@@ -39,7 +39,7 @@ class SessionRequest:
 
     targets   -- ids of the targets worked on, one or two of skills.TARGETS
     estimates -- strand id to estimate; a strand without one can't be aimed at
-    recent    -- family id to how many sessions ago it was last done (0: the last one)
+    recent    -- activity id to how many sessions ago it was last done (0: the last one)
     parts     -- the parts wanted; a part nothing fits is left out, with a note
     format_id -- one of formats.FORMATS; order -- one of formats.ORDERS
     """

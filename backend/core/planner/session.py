@@ -112,7 +112,7 @@ def _nothing_to_train(request: SessionRequest) -> SessionPlan:
     out = left_out(request, frozenset())
     names = " and ".join(TARGETS[t].name.lower() for t in request.targets)
     first = next((o for o in out if o.kind in ("missing", "short", "hand")), out[0] if out else None)
-    reason = f"nothing in this house trains {names} safely at this child's rung"
+    reason = f"nothing in this home trains {names} safely at this child's rung"
     fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
     return SessionPlan("infeasible", left_out=out, reason=reason, fix=fix)
 

@@ -105,7 +105,7 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
     wants: list[Want] = []
     missing: list[str] = []
     for at, visit in enumerate(visits):
-        houses = (
+        cupboards = (
             UsableCupboard(visit.home, visit.child, visit.setting),
             UsableCupboard(store, visit.child, visit.setting),
         )
@@ -113,7 +113,7 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
             activity = checked_variant(variant)
             count = set_count(activity, variant.grade, visit.child.counting_months)
             for role in roles_of(activity, variant.grade):
-                wants_role = _want(at, place, variant, role, count, sets, houses)
+                wants_role = _want(at, place, variant, role, count, sets, cupboards)
                 wants += [wants_role] if wants_role.options else []
                 if not wants_role.options:
                     question = role.asks(asked_of(activity, variant.grade, role.id))
@@ -128,11 +128,11 @@ def _want(
     role: Role,
     count: int,
     sets: int,
-    houses: tuple[UsableCupboard, UsableCupboard],
+    cupboards: tuple[UsableCupboard, UsableCupboard],
 ) -> Want:
     activity = checked_variant(variant)
     options, least = {}, role.least(count)
-    for cupboard, home in zip(houses, (True, False), strict=True):
+    for cupboard, home in zip(cupboards, (True, False), strict=True):
         for stock, thing, verdict in zip(cupboard.stock, cupboard.things, cupboard.verdicts, strict=True):
             together = assess_together([thing], tags_of(activity, variant.grade), cupboard.child, cupboard.setting)
             fits = role.filled_by(thing, asked_of(activity, variant.grade, role.id))

@@ -91,7 +91,7 @@ def plan_week(request: WeekRequest) -> WeekPlan:
         return WeekPlan(
             "infeasible",
             left_out=out,
-            reason="nothing in this house can be done safely with the supervision it has",
+            reason="nothing in this home can be done safely with the supervision it has",
             fix=fix,
         )
     status, rows, well_spent, bound = solve_week(candidates, request)
@@ -248,7 +248,7 @@ def _worth(model: Any, candidates: list[Candidate], take: list[list[Any]], spend
             today = model.new_bool_var(f"{strand} {d}")
             for takes in _by_family(
                 candidates, places, take, d
-            ):  # one go a day at most: all of a family's grades at once
+            ):  # one go a day at most: all of an activity's grades at once
                 model.add(sum(takes) <= today)
             full = model.new_int_var(0, FULL_A_DAY * QUALITY, f"{strand} {d} full")
             model.add(full <= FULL_A_DAY * QUALITY * today)

@@ -37,7 +37,7 @@ def fits_today(
     """Return the fit of each grade on offer, in the order given.
 
     done   -- today's sets in this strand so far, of any activity
-    offers -- (variant, rung) pairs of one family
+    offers -- (variant, rung) pairs of one activity
     """
     mean, sd = level_today(estimate, done, on, activity_id)
     easiest, hardest = _gap(WELL_PLACED.high), _gap(WELL_PLACED.low)

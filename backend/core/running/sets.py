@@ -100,7 +100,7 @@ def fold(
     """Return the sets of a run, in the order their first try was made.
 
     events    -- in any order, repeats allowed
-    blocks    -- block id to family id
+    blocks    -- block id to activity id
     on        -- the day the run is kept under (the server's, not the tablet's)
     prompting -- the child's prompt policy, by which tries from before events said when help came are read
     """

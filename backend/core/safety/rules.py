@@ -77,7 +77,7 @@ def _never(m: Thing, c: Child) -> Iterator[Finding]:
             yield Finding(
                 "barred",
                 f"{what} are never used: swallowed, they injure.",
-                "Take it out of the house's play things; choose something else.",
+                "Take it out of the home's play things; choose something else.",
             )
 
 

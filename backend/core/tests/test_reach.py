@@ -1,4 +1,4 @@
-"""How far a house reaches, and what to start with."""
+"""How far a home reaches, and what to start with."""
 
 from unittest import TestCase
 

@@ -82,7 +82,7 @@ const not = computed(() => found.value.filter((r) => !r.offered))
     <p v-if="isPending" class="soft">Looking through the cupboard…</p>
     <template v-if="data">
       <p>
-        <strong>{{ here.length }}</strong> activities this house can offer {{ child.first_name
+        <strong>{{ here.length }}</strong> activities this home can offer {{ child.first_name
         }}<span class="soft"
           >, those nearest to 8 of 10 first. The solid bar is the grades on offer here, the thin line all there are, the
           dot is {{ child.first_name }}.</span

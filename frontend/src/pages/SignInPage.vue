@@ -31,7 +31,7 @@ async function signIn(): Promise<void> {
   <div class="shore">
     <form class="sheet stack" @submit.prevent="signIn">
       <h1>Pollicor</h1>
-      <p class="soft">Graded hand sessions from what the house has.</p>
+      <p class="soft">Graded hand sessions from what the home has.</p>
       <label>Name <input v-model="form.username" autocomplete="username" required autofocus /></label>
       <label>Password <input v-model="form.password" type="password" autocomplete="current-password" required /></label>
       <ProblemNote :error="error" />

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
-/** One axis as a dial: easier to the left, harder to the right; what this house lacks is marked and explained. */
+/** One axis as a dial: easier to the left, harder to the right; what this home lacks is marked and explained. */
 const { dial, value } = defineProps<{ dial: Schemas['DialOut']; value: number }>()
 const emit = defineEmits<{ turn: [step: number] }>()
 const now = computed(() => dial.steps[value])
