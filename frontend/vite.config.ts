@@ -1,12 +1,13 @@
 import vue from '@vitejs/plugin-vue'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import components from 'unplugin-vue-components/vite'
+import { loadEnv } from 'vite'
 import { defineConfig } from 'vitest/config'
 
-export default defineConfig({
-  base: '/static/',
+export default defineConfig(({ command, mode }) => ({
+  base: command === 'serve' ? '/' : '/static/',
   plugins: [vue(), components({ dirs: [], resolvers: [ElementPlusResolver()], dts: 'src/components.d.ts' })],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
-  server: { proxy: { '/api': 'http://127.0.0.1:8470' } },
-})
+  server: { proxy: { '/api': `http://127.0.0.1:${loadEnv(mode, '.', 'WEB_').WEB_PORT ?? '8470'}` } },
+}))

@@ -25,10 +25,18 @@ python_packages() { # python_packages requirements.lock|requirements-dev.lock: n
   "$VENV/bin/uv" pip install -q --python "$PY" --require-hashes -r "$ROOT/backend/$1" 2>>"$VAR/log/install.log" || die "Python packages failed: see $VAR/log/install.log"
 }
 
+locked_python_packages() { # the same, not even looked at where this lock file was installed before
+  local lock_sum
+  lock_sum=$(sum_of "$ROOT/backend/$1")
+  stamp_is "$VENV/.stamp" "$1 $lock_sum" && return
+  python_packages "$1"
+  echo "$1 $lock_sum" >"$VENV/.stamp"
+}
+
 node_is_new() { node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)' 2>/dev/null; }
 
-front_end() {
-  local lock_sum source_sum
+front_end_packages() {
+  local lock_sum
   node_is_new || "$VENV/bin/uv" pip install -q --python "$PY" "$NODE_WHEEL" 2>>"$VAR/log/install.log"
   hash -r
   node_is_new || die "needs Node 20.19 or newer"
@@ -39,6 +47,13 @@ front_end() {
     npm ci --no-audit --no-fund --loglevel=error >"$VAR/log/npm.log" 2>&1 || die "front-end packages failed: see $VAR/log/npm.log"
     echo "$lock_sum" >node_modules/.stamp
   fi
+  cd "$ROOT"
+}
+
+front_end() { # the packages, and what is built with them
+  local source_sum
+  front_end_packages
+  cd "$ROOT/frontend"
   source_sum=$(find src public index.html vite.config.ts package-lock.json -type f 2>/dev/null | LC_ALL=C sort | xargs cat | sha256sum | cut -c1-32)
   if ! stamp_is dist/.stamp "$source_sum"; then
     say "building the front end …"

@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from django.conf import settings
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
@@ -45,7 +46,13 @@ class FastRenderer(BaseRenderer):
         return to_json(data)
 
 
-api = NinjaAPI(title="Pollicor", version="1", auth=MemberAuth(csrf=True), docs_url=None, renderer=FastRenderer())
+api = NinjaAPI(
+    title="Pollicor",
+    version="1",
+    auth=MemberAuth(csrf=True),
+    docs_url="/docs" if settings.DEBUG else None,
+    renderer=FastRenderer(),
+)
 for _router in (
     clinic,
     words,

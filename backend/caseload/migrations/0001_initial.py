@@ -5,112 +5,160 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     initial = True
 
     dependencies = [
-        ('clinic', '0001_initial'),
+        ("clinic", "0001_initial"),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='Home',
+            name="Home",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('name', models.CharField(max_length=80)),
-                ('kind', models.CharField(choices=[('home', 'Home'), ('clinic', 'Clinic room'), ('school', 'School')], default='home', max_length=8)),
-                ('supervision', models.CharField(default='arms_reach', max_length=12)),
-                ('clinic', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.clinic')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("name", models.CharField(max_length=80)),
+                (
+                    "kind",
+                    models.CharField(
+                        choices=[("home", "Home"), ("clinic", "Clinic room"), ("school", "School")],
+                        default="home",
+                        max_length=8,
+                    ),
+                ),
+                ("supervision", models.CharField(default="arms_reach", max_length=12)),
+                ("clinic", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.clinic")),
             ],
         ),
         migrations.CreateModel(
-            name='Child',
+            name="Child",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('first_name', models.CharField(max_length=60)),
-                ('birth_date', models.DateField()),
-                ('hand', models.CharField(choices=[('right', 'Right'), ('left', 'Left'), ('not_settled', 'Not settled')], default='not_settled', max_length=12)),
-                ('mouthing', models.CharField(choices=[('never', 'Never'), ('sometimes', 'Sometimes'), ('often', 'Often')], default='never', max_length=10)),
-                ('allergies', models.JSONField(default=list)),
-                ('precautions', models.JSONField(default=list)),
-                ('refuses', models.JSONField(default=list)),
-                ('likes', models.JSONField(default=list)),
-                ('wanted', models.JSONField(default=list)),
-                ('family_words', models.CharField(blank=True, max_length=200)),
-                ('seating', models.CharField(blank=True, max_length=200)),
-                ('attention_minutes', models.PositiveSmallIntegerField(default=30)),
-                ('force_limit_newton', models.FloatField(blank=True, null=True)),
-                ('prompt_policy', models.CharField(default='least_first', max_length=12)),
-                ('food_as_material', models.BooleanField(default=True)),
-                ('overrides', models.JSONField(default=dict)),
-                ('every_days', models.PositiveSmallIntegerField(default=7)),
-                ('version', models.PositiveIntegerField(default=1)),
-                ('clinic', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.clinic')),
-                ('home', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, related_name='children', to='caseload.home')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("first_name", models.CharField(max_length=60)),
+                ("birth_date", models.DateField()),
+                (
+                    "hand",
+                    models.CharField(
+                        choices=[("right", "Right"), ("left", "Left"), ("not_settled", "Not settled")],
+                        default="not_settled",
+                        max_length=12,
+                    ),
+                ),
+                (
+                    "mouthing",
+                    models.CharField(
+                        choices=[("never", "Never"), ("sometimes", "Sometimes"), ("often", "Often")],
+                        default="never",
+                        max_length=10,
+                    ),
+                ),
+                ("allergies", models.JSONField(default=list)),
+                ("precautions", models.JSONField(default=list)),
+                ("refuses", models.JSONField(default=list)),
+                ("likes", models.JSONField(default=list)),
+                ("wanted", models.JSONField(default=list)),
+                ("family_words", models.CharField(blank=True, max_length=200)),
+                ("seating", models.CharField(blank=True, max_length=200)),
+                ("attention_minutes", models.PositiveSmallIntegerField(default=30)),
+                ("force_limit_newton", models.FloatField(blank=True, null=True)),
+                ("prompt_policy", models.CharField(default="least_first", max_length=12)),
+                ("food_as_material", models.BooleanField(default=True)),
+                ("overrides", models.JSONField(default=dict)),
+                ("every_days", models.PositiveSmallIntegerField(default=7)),
+                ("version", models.PositiveIntegerField(default=1)),
+                ("clinic", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.clinic")),
+                (
+                    "home",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.PROTECT, related_name="children", to="caseload.home"
+                    ),
+                ),
             ],
             options={
-                'ordering': ['first_name', 'id'],
+                "ordering": ["first_name", "id"],
             },
         ),
         migrations.CreateModel(
-            name='StrandEstimate',
+            name="StrandEstimate",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('strand', models.CharField(max_length=24)),
-                ('mean', models.FloatField()),
-                ('sd', models.FloatField()),
-                ('as_of', models.DateField(null=True)),
-                ('tries', models.PositiveIntegerField(default=0)),
-                ('seen_rung', models.PositiveSmallIntegerField(null=True)),
-                ('state', models.JSONField()),
-                ('start_state', models.JSONField()),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='estimates', to='caseload.child')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("strand", models.CharField(max_length=24)),
+                ("mean", models.FloatField()),
+                ("sd", models.FloatField()),
+                ("as_of", models.DateField(null=True)),
+                ("tries", models.PositiveIntegerField(default=0)),
+                ("seen_rung", models.PositiveSmallIntegerField(null=True)),
+                ("state", models.JSONField()),
+                ("start_state", models.JSONField()),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="estimates", to="caseload.child"
+                    ),
+                ),
             ],
         ),
         migrations.CreateModel(
-            name='EstimatePoint',
+            name="EstimatePoint",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('strand', models.CharField(max_length=24)),
-                ('on', models.DateField()),
-                ('mean', models.FloatField()),
-                ('sd', models.FloatField()),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='points', to='caseload.child')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("strand", models.CharField(max_length=24)),
+                ("on", models.DateField()),
+                ("mean", models.FloatField()),
+                ("sd", models.FloatField()),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="points", to="caseload.child"
+                    ),
+                ),
             ],
             options={
-                'constraints': [models.UniqueConstraint(fields=('child', 'strand', 'on'), name='one_point_a_day')],
+                "constraints": [models.UniqueConstraint(fields=("child", "strand", "on"), name="one_point_a_day")],
             },
         ),
         migrations.AddConstraint(
-            model_name='home',
-            constraint=models.CheckConstraint(condition=models.Q(('kind__in', ['home', 'clinic', 'school'])), name='home_kind_known'),
+            model_name="home",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("kind__in", ["home", "clinic", "school"])), name="home_kind_known"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='home',
-            constraint=models.CheckConstraint(condition=models.Q(('supervision__in', ['arms_reach', 'room', 'box'])), name='home_supervision_known'),
+            model_name="home",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("supervision__in", ["arms_reach", "room", "box"])), name="home_supervision_known"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('hand__in', ['right', 'left', 'not_settled'])), name='child_hand_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("hand__in", ["right", "left", "not_settled"])), name="child_hand_known"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('mouthing__in', ['never', 'sometimes', 'often'])), name='child_mouthing_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("mouthing__in", ["never", "sometimes", "often"])), name="child_mouthing_known"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('attention_minutes__gte', 2), ('attention_minutes__lte', 120)), name='child_attention_possible'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("attention_minutes__gte", 2), ("attention_minutes__lte", 120)),
+                name="child_attention_possible",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('every_days__gte', 1)), name='child_every_days_possible'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("every_days__gte", 1)), name="child_every_days_possible"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='strandestimate',
-            constraint=models.UniqueConstraint(fields=('child', 'strand'), name='one_estimate_per_strand'),
+            model_name="strandestimate",
+            constraint=models.UniqueConstraint(fields=("child", "strand"), name="one_estimate_per_strand"),
         ),
         migrations.AddConstraint(
-            model_name='strandestimate',
-            constraint=models.CheckConstraint(condition=models.Q(('sd__gt', 0)), name='estimate_sd_positive'),
+            model_name="strandestimate",
+            constraint=models.CheckConstraint(condition=models.Q(("sd__gt", 0)), name="estimate_sd_positive"),
         ),
     ]

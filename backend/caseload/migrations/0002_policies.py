@@ -4,51 +4,63 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('caseload', '0001_initial'),
-        ('clinic', '0001_initial'),
+        ("caseload", "0001_initial"),
+        ("clinic", "0001_initial"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='child',
-            name='correct_policy',
-            field=models.CharField(default='stop_and_fix', max_length=12),
+            model_name="child",
+            name="correct_policy",
+            field=models.CharField(default="stop_and_fix", max_length=12),
         ),
         migrations.AddField(
-            model_name='child',
-            name='grip_policy',
-            field=models.CharField(default='by_age', max_length=12),
+            model_name="child",
+            name="grip_policy",
+            field=models.CharField(default="by_age", max_length=12),
         ),
         migrations.AddField(
-            model_name='child',
-            name='lace_method',
-            field=models.CharField(default='undecided', max_length=12),
+            model_name="child",
+            name="lace_method",
+            field=models.CharField(default="undecided", max_length=12),
         ),
         migrations.AddField(
-            model_name='child',
-            name='speed_policy',
-            field=models.CharField(default='off', max_length=12),
+            model_name="child",
+            name="speed_policy",
+            field=models.CharField(default="off", max_length=12),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('prompt_policy__in', ['least_first', 'most_first'])), name='child_prompt_policy_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("prompt_policy__in", ["least_first", "most_first"])),
+                name="child_prompt_policy_known",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('grip_policy__in', ['by_age', 'coach', 'function'])), name='child_grip_policy_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("grip_policy__in", ["by_age", "coach", "function"])), name="child_grip_policy_known"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('lace_method__in', ['undecided', 'two_loops', 'one_loop'])), name='child_lace_method_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("lace_method__in", ["undecided", "two_loops", "one_loop"])),
+                name="child_lace_method_known",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('correct_policy__in', ['stop_and_fix', 'let_run'])), name='child_correct_policy_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("correct_policy__in", ["stop_and_fix", "let_run"])),
+                name="child_correct_policy_known",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='child',
-            constraint=models.CheckConstraint(condition=models.Q(('speed_policy__in', ['off', 'own_record', 'race'])), name='child_speed_policy_known'),
+            model_name="child",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("speed_policy__in", ["off", "own_record", "race"])), name="child_speed_policy_known"
+            ),
         ),
     ]

@@ -4,54 +4,79 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('caseload', '0003_activities_in_estimates'),
-        ('clinic', '0001_initial'),
+        ("caseload", "0003_activities_in_estimates"),
+        ("clinic", "0001_initial"),
     ]
 
     operations = [
         migrations.RemoveConstraint(
-            model_name='home',
-            name='home_kind_known',
+            model_name="home",
+            name="home_kind_known",
         ),
         migrations.AlterField(
-            model_name='child',
-            name='correct_policy',
-            field=models.CharField(choices=[('stop_and_fix', 'Stop and fix'), ('let_run', 'Let run')], default='stop_and_fix', max_length=12),
+            model_name="child",
+            name="correct_policy",
+            field=models.CharField(
+                choices=[("stop_and_fix", "Stop and fix"), ("let_run", "Let run")],
+                default="stop_and_fix",
+                max_length=12,
+            ),
         ),
         migrations.AlterField(
-            model_name='child',
-            name='grip_policy',
-            field=models.CharField(choices=[('by_age', 'By age'), ('coach', 'Coach'), ('function', 'Function')], default='by_age', max_length=12),
+            model_name="child",
+            name="grip_policy",
+            field=models.CharField(
+                choices=[("by_age", "By age"), ("coach", "Coach"), ("function", "Function")],
+                default="by_age",
+                max_length=12,
+            ),
         ),
         migrations.AlterField(
-            model_name='child',
-            name='lace_method',
-            field=models.CharField(choices=[('undecided', 'Undecided'), ('two_loops', 'Two loops'), ('one_loop', 'One loop')], default='undecided', max_length=12),
+            model_name="child",
+            name="lace_method",
+            field=models.CharField(
+                choices=[("undecided", "Undecided"), ("two_loops", "Two loops"), ("one_loop", "One loop")],
+                default="undecided",
+                max_length=12,
+            ),
         ),
         migrations.AlterField(
-            model_name='child',
-            name='prompt_policy',
-            field=models.CharField(choices=[('least_first', 'Least first'), ('most_first', 'Most first')], default='least_first', max_length=12),
+            model_name="child",
+            name="prompt_policy",
+            field=models.CharField(
+                choices=[("least_first", "Least first"), ("most_first", "Most first")],
+                default="least_first",
+                max_length=12,
+            ),
         ),
         migrations.AlterField(
-            model_name='child',
-            name='speed_policy',
-            field=models.CharField(choices=[('off', 'Off'), ('own_record', 'Own record'), ('race', 'Race')], default='off', max_length=12),
+            model_name="child",
+            name="speed_policy",
+            field=models.CharField(
+                choices=[("off", "Off"), ("own_record", "Own record"), ("race", "Race")], default="off", max_length=12
+            ),
         ),
         migrations.AlterField(
-            model_name='home',
-            name='kind',
-            field=models.CharField(choices=[('clinic', 'Clinic'), ('home', 'Home'), ('school', 'School')], default='home', max_length=8),
+            model_name="home",
+            name="kind",
+            field=models.CharField(
+                choices=[("clinic", "Clinic"), ("home", "Home"), ("school", "School")], default="home", max_length=8
+            ),
         ),
         migrations.AlterField(
-            model_name='home',
-            name='supervision',
-            field=models.CharField(choices=[('arms_reach', 'Arms reach'), ('room', 'Room'), ('box', 'Box')], default='arms_reach', max_length=12),
+            model_name="home",
+            name="supervision",
+            field=models.CharField(
+                choices=[("arms_reach", "Arms reach"), ("room", "Room"), ("box", "Box")],
+                default="arms_reach",
+                max_length=12,
+            ),
         ),
         migrations.AddConstraint(
-            model_name='home',
-            constraint=models.CheckConstraint(condition=models.Q(('kind__in', ['clinic', 'home', 'school'])), name='home_kind_known'),
+            model_name="home",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("kind__in", ["clinic", "home", "school"])), name="home_kind_known"
+            ),
         ),
     ]

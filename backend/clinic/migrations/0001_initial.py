@@ -6,7 +6,6 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     initial = True
 
     dependencies = [
@@ -15,41 +14,59 @@ class Migration(migrations.Migration):
 
     operations = [
         migrations.CreateModel(
-            name='Clinic',
+            name="Clinic",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('name', models.CharField(max_length=120)),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("name", models.CharField(max_length=120)),
             ],
         ),
         migrations.CreateModel(
-            name='Member',
+            name="Member",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('role', models.CharField(choices=[('lead', 'Lead'), ('therapist', 'Therapist'), ('assistant', 'Assistant')], max_length=12)),
-                ('run_hand', models.CharField(default='right', max_length=5)),
-                ('clinic', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, related_name='members', to='clinic.clinic')),
-                ('user', models.OneToOneField(on_delete=django.db.models.deletion.CASCADE, related_name='member', to=settings.AUTH_USER_MODEL)),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                (
+                    "role",
+                    models.CharField(
+                        choices=[("lead", "Lead"), ("therapist", "Therapist"), ("assistant", "Assistant")],
+                        max_length=12,
+                    ),
+                ),
+                ("run_hand", models.CharField(default="right", max_length=5)),
+                (
+                    "clinic",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.PROTECT, related_name="members", to="clinic.clinic"
+                    ),
+                ),
+                (
+                    "user",
+                    models.OneToOneField(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="member", to=settings.AUTH_USER_MODEL
+                    ),
+                ),
             ],
         ),
         migrations.CreateModel(
-            name='AuditEntry',
+            name="AuditEntry",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('at', models.DateTimeField(auto_now_add=True)),
-                ('action', models.CharField(max_length=40)),
-                ('subject', models.CharField(max_length=60)),
-                ('child', models.BigIntegerField(null=True)),
-                ('detail', models.JSONField(default=dict)),
-                ('clinic', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.clinic')),
-                ('member', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("at", models.DateTimeField(auto_now_add=True)),
+                ("action", models.CharField(max_length=40)),
+                ("subject", models.CharField(max_length=60)),
+                ("child", models.BigIntegerField(null=True)),
+                ("detail", models.JSONField(default=dict)),
+                ("clinic", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.clinic")),
+                ("member", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
             ],
         ),
         migrations.AddConstraint(
-            model_name='member',
-            constraint=models.CheckConstraint(condition=models.Q(('role__in', ['lead', 'therapist', 'assistant'])), name='member_role_known'),
+            model_name="member",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("role__in", ["lead", "therapist", "assistant"])), name="member_role_known"
+            ),
         ),
         migrations.AddIndex(
-            model_name='auditentry',
-            index=models.Index(fields=['clinic', 'child', '-at'], name='clinic_audi_clinic__006e2b_idx'),
+            model_name="auditentry",
+            index=models.Index(fields=["clinic", "child", "-at"], name="clinic_audi_clinic__006e2b_idx"),
         ),
     ]

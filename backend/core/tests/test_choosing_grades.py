@@ -11,6 +11,7 @@ import numpy as np
 
 from benchmarks.choosing import by_estimate, by_oracle, by_staircase, calibration, steps, well_placed
 from core.ability.simulation import LEARNING
+from testing.tags import slow
 
 
 class ChoosingGradesTest(TestCase):
@@ -34,17 +35,20 @@ class ChoosingGradesTest(TestCase):
         for kind in LEARNING:
             self.assertGreater(self.ours[kind], 0.74 * self.oracle[kind], kind)
 
+    @slow
     def test_stepping_on_the_spot_beats_choosing_before_the_session(self) -> None:
         before = {kind: well_placed(lambda: by_estimate(on_the_spot=False), kind) for kind in ("patchy", "setback")}
         for kind, share in before.items():
             self.assertGreater(self.ours[kind], share + 0.02, kind)
 
+    @slow
     def test_what_is_short_of_the_oracle_is_evidence_not_the_rule(self) -> None:
         """With three times the tries a set, the trade's goal of 0.9 of the oracle is reached on every kind of child."""
         with patch("benchmarks.choosing.TRIES", 24):
             for kind in LEARNING:
                 self.assertGreater(well_placed(by_estimate, kind, 20), 0.88 * well_placed(by_oracle, kind, 20), kind)
 
+    @slow
     def test_forecasts_come_true_as_often_as_they_say(self) -> None:
         """Goal: a mean miss of 0.03 or less."""
         error, bands = calibration()

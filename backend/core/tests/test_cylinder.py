@@ -12,6 +12,7 @@ from scipy.spatial.transform import Rotation
 
 from core.materials import Ball, Box, Ring, Rod, Shape
 from core.safety import fits_small_parts_cylinder
+from testing.tags import slow
 
 SIDES = 72
 ANGLES = np.linspace(0, 2 * np.pi, SIDES, endpoint=False)
@@ -67,6 +68,7 @@ class CylinderTest(TestCase):
         self.assertTrue(fits_small_parts_cylinder(Ring(31, 20, 5)))
         self.assertFalse(fits_small_parts_cylinder(Ring(32, 20, 5)))
 
+    @slow
     def test_agrees_with_random_turns_and_a_linear_programme(self) -> None:
         clear = (
             Rod(20, 30),

@@ -17,6 +17,7 @@ from core.planner.group_left_out import left_out_together
 from core.safety import assess
 from core.skills import STRANDS
 from testing.core_builders import CLINIC, everything, made_up_request, request_for
+from testing.tags import slow
 
 
 class GroupTest(TestCase):
@@ -26,6 +27,7 @@ class GroupTest(TestCase):
         )
         return GroupRequest(tuple("ABCDEF"[: len(children)]), sessions)
 
+    @slow
     def test_each_child_has_an_own_rung_and_count(self) -> None:
         plan = plan_group(self.group(Child(50, hand="right"), Child(90, hand="left")))
         self.assertTrue(plan.blocks)
@@ -33,6 +35,7 @@ class GroupTest(TestCase):
         self.assertTrue(differing)
         self.assertTrue(any(b.children[0].count < b.children[1].count for b in plan.blocks))
 
+    @slow
     def test_what_was_left_out_says_for_whom_and_why(self) -> None:
         request = self.group(Child(30, hand="right"), Child(100, hand="right"))
         plan = plan_group(request)
@@ -69,6 +72,7 @@ class GroupTest(TestCase):
             rules = {h.rule for h in assess(stock[thing].thing, mouths, CLINIC).hits if h.status == "barred"}
             self.assertFalse(rules & {"small_part", "small_ball", "raw", "hard_food"}, thing)
 
+    @slow
     def test_there_is_enough_for_all_or_it_is_done_by_turns(self) -> None:
         """An independent count over made-up groups."""
         made = 0

@@ -15,6 +15,7 @@ from core.planner.session import limits_of
 from core.planner.solver import Effort, run
 from testing.as_milp import best_by_highs
 from testing.core_builders import CLINIC, everything, made_up_request
+from testing.tags import slow
 
 
 def caught(module, call):  # type: ignore[no-untyped-def]
@@ -33,6 +34,7 @@ def caught(module, call):  # type: ignore[no-untyped-def]
 
 
 class OtherSolverTest(TestCase):
+    @slow
     def test_full_sessions_of_full_houses(self) -> None:
         """As they are planned, with every part and target that has to be there; large bounds once misled the reading
         of these.
@@ -46,6 +48,7 @@ class OtherSolverTest(TestCase):
             self.assertEqual(status, "optimal", seed)
             self.assertAlmostEqual(best_by_highs(built.model), solver.objective_value, places=2, msg=f"seed {seed}")
 
+    @slow
     def test_sessions(self) -> None:
         tried = 0
         for seed in range(400, 412):
@@ -75,6 +78,7 @@ class OtherSolverTest(TestCase):
                 tried += 1
         self.assertGreaterEqual(tried, 3)
 
+    @slow
     def test_groups(self) -> None:
         tried = 0
         for seed in (500, 501, 502, 503, 504, 505):
@@ -90,6 +94,7 @@ class OtherSolverTest(TestCase):
                 tried += 1
         self.assertGreaterEqual(tried, 2)
 
+    @slow
     def test_bags(self) -> None:
         request = made_up_request(7)
         cupboard = UsableCupboard(stock_of(everything()), request.child, CLINIC)

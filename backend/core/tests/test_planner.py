@@ -16,6 +16,7 @@ from core.planner.solver import Effort
 from core.skills import STRANDS
 from testing.checker import broken_limits
 from testing.core_builders import everything, made_up_request, request_for
+from testing.tags import slow
 
 FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}), attention_minutes=30)
 
@@ -86,6 +87,7 @@ def worth(chosen, minutes) -> float:
 
 
 class OptimumTest(TestCase):
+    @slow
     def test_agrees_with_brute_force_on_small_instances(self) -> None:
         tried = 0
         for seed in range(40):
@@ -100,6 +102,7 @@ class OptimumTest(TestCase):
             tried += 1
         self.assertGreaterEqual(tried, 20)
 
+    @slow
     def test_dropping_dominated_candidates_loses_nothing(self) -> None:
         request = request_for(FIVE, {k: v for k, v in everything().items() if hash_of(k) % 3 == 0}, minutes=20)
         every = all_candidates(request)
@@ -140,6 +143,7 @@ def hash_of(text: str) -> int:
 class LimitsTest(TestCase):
     """An independent reading of a finished plan, over many made-up children and homes."""
 
+    @slow
     def test_every_plan_keeps_every_limit(self) -> None:
         made = 0
         for seed in range(60):
@@ -171,6 +175,7 @@ class SessionTest(TestCase):
         kept = next(b for b in plan.blocks if b.variant.activity_id == "ring_tower")
         self.assertEqual((kept.variant, kept.minutes, kept.locked), (lock.variant, 6, True))
 
+    @slow
     def test_what_was_taken_out_stays_out_and_says_so(self) -> None:
         first = plan_session(request_for(FIVE, everything()))
         activity = next(b.variant.activity_id for b in first.blocks if b.part == "main")
@@ -183,6 +188,7 @@ class SessionTest(TestCase):
             product_of = block.why[0].factor * block.why[1].factor * block.why[2].factor * block.why[3].factor
             self.assertAlmostEqual(block.well_spent, block.minutes * product_of, delta=block.minutes * 0.011)
 
+    @slow
     def test_done_last_time_counts_less(self) -> None:
         plan = plan_session(request_for(FIVE, everything()))
         again = plan_session(request_for(FIVE, everything(), recent={b.variant.activity_id: 0 for b in plan.blocks}))
@@ -234,6 +240,7 @@ class StockTest(TestCase):
 
 
 class InfeasibleTest(TestCase):
+    @slow
     def test_a_search_cut_short_is_never_taken_for_impossible(self) -> None:
         """With next to no work allowed the search goes on until it has found a session."""
         request = request_for(FIVE, everything(), targets=("grasp", "bilateral"))

@@ -15,6 +15,7 @@ from scipy.stats import chisquare, norm
 from core.ability import Estimate, SetEvidence, on_day, update
 from core.ability.estimate import DAY_SD, DRIFT_SD_PER_WEEK, GAIN_PER_WEEK, GAIN_SD, OFFSET_SD, odds_curve
 from core.recording import lift
+from testing.tags import slow
 
 CHILDREN, WEEKS, BINS = 600, 5, 10
 START = date(2026, 3, 2)
@@ -64,6 +65,7 @@ class RanksTest(TestCase):
         inside = float(np.mean([0.05 <= r <= 0.95 for r in places()[0]]))
         self.assertAlmostEqual(inside, 0.9, delta=0.035)  # three standard errors of 600 draws
 
+    @slow
     def test_a_belief_too_sure_by_a_third_would_be_found_out(self) -> None:
         narrow = tuple(float(norm.cdf(norm.ppf(r) * 1.5)) for r in places()[0])
         self.assertLess(self.evenly(narrow), 0.001)

@@ -14,6 +14,7 @@ from core.planner import (
 )
 from core.planner.visit_bag import wants_of
 from testing.core_builders import CLINIC
+from testing.tags import slow
 
 
 def fewest_by_brute_force(visits, store) -> tuple[int, int] | None:
@@ -92,6 +93,7 @@ class BagTest(TestCase):
             [(line.count, line.visits) for line in pack_bag(sticks, stock_of(self.STORE)).lines], [(1, ("Ada", "Bo"))]
         )
 
+    @slow
     def test_a_bead_is_packed_with_a_line_that_passes_it(self) -> None:
         """Whatever else would be fewer to carry: two children, several beads, several lines."""
         store = stock_of(

@@ -23,6 +23,7 @@ from core.planner.model import Limits, solve
 from core.planner.week import MOST_DAY, _as_home, solve_week, week_candidates
 from core.safety import assess
 from testing.core_builders import everything, made_up_request, request_for
+from testing.tags import slow
 
 HOME = Setting("home", "arms_reach")
 FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}))
@@ -97,6 +98,7 @@ class WeekTest(TestCase):
         few = solve_week(week_candidates(_as_home(wish)), wish)
         self.assertAlmostEqual(solve_week(every, wish)[2], few[2], places=6)
 
+    @slow
     def test_every_week_keeps_every_limit(self) -> None:
         """An independent reading of finished weeks."""
         made = 0
@@ -162,6 +164,7 @@ class ShapesTest(TestCase):
         )
         return plan_session(replace(request, setting=Setting("home", "box")) if format_id == "alone" else request)
 
+    @slow
     def test_every_shape_can_be_planned(self) -> None:
         for format_id in FORMATS:
             self.assertIn(self.plan(format_id).status, ("optimal", "feasible"), format_id)
@@ -188,6 +191,7 @@ class ShapesTest(TestCase):
         kits = [{q.stock_id for q in b.quantities} for b in self.plan("kit").blocks]
         self.assertTrue(set.intersection(*kits))
 
+    @slow
     def test_strength_first_puts_tiring_work_earlier(self) -> None:
         request = request_for(FIVE, everything(), minutes=45, targets=("strength", "in_hand"))
         late, early = plan_session(request), plan_session(replace(request, order="strength_first"))
@@ -201,6 +205,7 @@ class ShapesTest(TestCase):
 
 
 class RelaxTest(TestCase):
+    @slow
     def test_no_smaller_set_of_limits_would_do(self) -> None:
         """Every smaller set is tried by brute force."""
         parts = ("part:opener", "part:tidy", "part:warm-up", "part:daily")
@@ -226,6 +231,7 @@ class RelaxTest(TestCase):
                 tried += 1
         self.assertGreaterEqual(tried, 2)
 
+    @slow
     def test_a_lock_that_does_not_fit_is_named_with_the_fix(self) -> None:
         locks = tuple(PlannedBlock("main", Variant(f, (0, 0)), 40) for f in ("nest_basket", "scarf_pull"))
         plan = plan_session(request_for(FIVE, everything(), minutes=60, locked=locks))

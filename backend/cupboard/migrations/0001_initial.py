@@ -5,27 +5,34 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     initial = True
 
     dependencies = [
-        ('caseload', '0001_initial'),
+        ("caseload", "0001_initial"),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='StockItem',
+            name="StockItem",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('material', models.CharField(max_length=40)),
-                ('count', models.PositiveIntegerField()),
-                ('measured', models.JSONField(default=dict)),
-                ('version', models.PositiveIntegerField(default=1)),
-                ('changed_at', models.DateTimeField(auto_now=True)),
-                ('home', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='stock', to='caseload.home')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("material", models.CharField(max_length=40)),
+                ("count", models.PositiveIntegerField()),
+                ("measured", models.JSONField(default=dict)),
+                ("version", models.PositiveIntegerField(default=1)),
+                ("changed_at", models.DateTimeField(auto_now=True)),
+                (
+                    "home",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="stock", to="caseload.home"
+                    ),
+                ),
             ],
             options={
-                'constraints': [models.UniqueConstraint(fields=('home', 'material'), name='one_line_per_material'), models.CheckConstraint(condition=models.Q(('count__lte', 9999)), name='stock_count_possible')],
+                "constraints": [
+                    models.UniqueConstraint(fields=("home", "material"), name="one_line_per_material"),
+                    models.CheckConstraint(condition=models.Q(("count__lte", 9999)), name="stock_count_possible"),
+                ],
             },
         ),
     ]

@@ -9,5 +9,7 @@ class Migration(migrations.Migration):
     operations = [
         migrations.RemoveConstraint("stockitem", "one_line_per_material"),
         migrations.RenameField("stockitem", "material", "thing_id"),
-        migrations.AddConstraint("stockitem", models.UniqueConstraint(fields=["home", "thing_id"], name="one_line_per_thing")),
+        migrations.AddConstraint(
+            "stockitem", models.UniqueConstraint(fields=["home", "thing_id"], name="one_line_per_thing")
+        ),
     ]

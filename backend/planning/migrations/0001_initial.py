@@ -7,73 +7,93 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     initial = True
 
     dependencies = [
-        ('caseload', '0001_initial'),
-        ('clinic', '0001_initial'),
+        ("caseload", "0001_initial"),
+        ("clinic", "0001_initial"),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='Plan',
+            name="Plan",
             fields=[
-                ('id', models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
-                ('made_at', models.DateTimeField(auto_now_add=True)),
-                ('place', models.CharField(max_length=8)),
-                ('supervision', models.CharField(max_length=12)),
-                ('minutes', models.PositiveSmallIntegerField()),
-                ('targets', models.JSONField()),
-                ('excluded', models.JSONField(default=list)),
-                ('status', models.CharField(max_length=10)),
-                ('bound', models.FloatField(default=0)),
-                ('notes', models.JSONField(default=list)),
-                ('child_version', models.PositiveIntegerField()),
-                ('stock_stamp', models.CharField(max_length=64)),
-                ('used_on', models.DateField(null=True)),
-                ('version', models.PositiveIntegerField(default=1)),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='plans', to='caseload.child')),
-                ('home', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='caseload.home')),
-                ('made_by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
+                ("id", models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
+                ("made_at", models.DateTimeField(auto_now_add=True)),
+                ("place", models.CharField(max_length=8)),
+                ("supervision", models.CharField(max_length=12)),
+                ("minutes", models.PositiveSmallIntegerField()),
+                ("targets", models.JSONField()),
+                ("excluded", models.JSONField(default=list)),
+                ("status", models.CharField(max_length=10)),
+                ("bound", models.FloatField(default=0)),
+                ("notes", models.JSONField(default=list)),
+                ("child_version", models.PositiveIntegerField()),
+                ("stock_stamp", models.CharField(max_length=64)),
+                ("used_on", models.DateField(null=True)),
+                ("version", models.PositiveIntegerField(default=1)),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="plans", to="caseload.child"
+                    ),
+                ),
+                ("home", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="caseload.home")),
+                ("made_by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
             ],
         ),
         migrations.CreateModel(
-            name='PlanBlock',
+            name="PlanBlock",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('position', models.PositiveSmallIntegerField()),
-                ('part', models.CharField(max_length=8)),
-                ('family', models.CharField(max_length=40)),
-                ('grade', models.JSONField()),
-                ('minutes', models.PositiveSmallIntegerField()),
-                ('locked', models.BooleanField(default=False)),
-                ('strand', models.CharField(max_length=24)),
-                ('expected', models.FloatField()),
-                ('plan', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='blocks', to='planning.plan')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("position", models.PositiveSmallIntegerField()),
+                ("part", models.CharField(max_length=8)),
+                ("family", models.CharField(max_length=40)),
+                ("grade", models.JSONField()),
+                ("minutes", models.PositiveSmallIntegerField()),
+                ("locked", models.BooleanField(default=False)),
+                ("strand", models.CharField(max_length=24)),
+                ("expected", models.FloatField()),
+                (
+                    "plan",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="blocks", to="planning.plan"
+                    ),
+                ),
             ],
             options={
-                'ordering': ['position'],
+                "ordering": ["position"],
             },
         ),
         migrations.AddIndex(
-            model_name='plan',
-            index=models.Index(fields=['child', '-made_at'], name='planning_pl_child_i_1d3ea9_idx'),
+            model_name="plan",
+            index=models.Index(fields=["child", "-made_at"], name="planning_pl_child_i_1d3ea9_idx"),
         ),
         migrations.AddConstraint(
-            model_name='plan',
-            constraint=models.CheckConstraint(condition=models.Q(('minutes__gte', 5), ('minutes__lte', 90)), name='plan_minutes_possible'),
+            model_name="plan",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("minutes__gte", 5), ("minutes__lte", 90)), name="plan_minutes_possible"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='planblock',
-            constraint=models.UniqueConstraint(deferrable=django.db.models.constraints.Deferrable['DEFERRED'], fields=('plan', 'position'), name='one_block_per_position'),
+            model_name="planblock",
+            constraint=models.UniqueConstraint(
+                deferrable=django.db.models.constraints.Deferrable["DEFERRED"],
+                fields=("plan", "position"),
+                name="one_block_per_position",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='planblock',
-            constraint=models.CheckConstraint(condition=models.Q(('part__in', ('opener', 'warm-up', 'main', 'stretch', 'daily', 'tidy'))), name='block_part_known'),
+            model_name="planblock",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("part__in", ("opener", "warm-up", "main", "stretch", "daily", "tidy"))),
+                name="block_part_known",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='planblock',
-            constraint=models.CheckConstraint(condition=models.Q(('minutes__gte', 1), ('minutes__lte', 60)), name='block_minutes_possible'),
+            model_name="planblock",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("minutes__gte", 1), ("minutes__lte", 60)), name="block_minutes_possible"
+            ),
         ),
     ]

@@ -6,87 +6,106 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('caseload', '0001_initial'),
-        ('clinic', '0001_initial'),
-        ('planning', '0001_initial'),
+        ("caseload", "0001_initial"),
+        ("clinic", "0001_initial"),
+        ("planning", "0001_initial"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='plan',
-            name='name',
+            model_name="plan",
+            name="name",
             field=models.CharField(blank=True, max_length=60),
         ),
         migrations.AddField(
-            model_name='plan',
-            name='order',
-            field=models.CharField(default='precision_first', max_length=16),
+            model_name="plan",
+            name="order",
+            field=models.CharField(default="precision_first", max_length=16),
         ),
         migrations.AddField(
-            model_name='plan',
-            name='shape',
-            field=models.CharField(default='parts', max_length=10),
+            model_name="plan",
+            name="shape",
+            field=models.CharField(default="parts", max_length=10),
         ),
         migrations.CreateModel(
-            name='Batch',
+            name="Batch",
             fields=[
-                ('id', models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
-                ('asked_at', models.DateTimeField(auto_now_add=True)),
-                ('minutes', models.PositiveSmallIntegerField(null=True)),
-                ('asked_by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
-                ('clinic', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, to='clinic.clinic')),
+                ("id", models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
+                ("asked_at", models.DateTimeField(auto_now_add=True)),
+                ("minutes", models.PositiveSmallIntegerField(null=True)),
+                ("asked_by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
+                ("clinic", models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, to="clinic.clinic")),
             ],
         ),
         migrations.CreateModel(
-            name='GroupSession',
+            name="GroupSession",
             fields=[
-                ('id', models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
-                ('made_at', models.DateTimeField(auto_now_add=True)),
-                ('minutes', models.PositiveSmallIntegerField()),
-                ('answer', models.JSONField()),
-                ('children', models.ManyToManyField(related_name='groups', to='caseload.child')),
-                ('home', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='caseload.home')),
-                ('made_by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
+                ("id", models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
+                ("made_at", models.DateTimeField(auto_now_add=True)),
+                ("minutes", models.PositiveSmallIntegerField()),
+                ("answer", models.JSONField()),
+                ("children", models.ManyToManyField(related_name="groups", to="caseload.child")),
+                ("home", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="caseload.home")),
+                ("made_by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
             ],
         ),
         migrations.CreateModel(
-            name='BatchLine',
+            name="BatchLine",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('status', models.CharField(default='waiting', max_length=8)),
-                ('words', models.CharField(blank=True, max_length=500)),
-                ('seen', models.BooleanField(default=False)),
-                ('batch', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='lines', to='planning.batch')),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, to='caseload.child')),
-                ('plan', models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, to='planning.plan')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("status", models.CharField(default="waiting", max_length=8)),
+                ("words", models.CharField(blank=True, max_length=500)),
+                ("seen", models.BooleanField(default=False)),
+                (
+                    "batch",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="lines", to="planning.batch"
+                    ),
+                ),
+                ("child", models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, to="caseload.child")),
+                (
+                    "plan",
+                    models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, to="planning.plan"),
+                ),
             ],
             options={
-                'ordering': ['pk'],
-                'constraints': [models.UniqueConstraint(fields=('batch', 'child'), name='one_line_per_child'), models.CheckConstraint(condition=models.Q(('status__in', ('waiting', 'planned', 'refused'))), name='batch_status_known')],
+                "ordering": ["pk"],
+                "constraints": [
+                    models.UniqueConstraint(fields=("batch", "child"), name="one_line_per_child"),
+                    models.CheckConstraint(
+                        condition=models.Q(("status__in", ("waiting", "planned", "refused"))), name="batch_status_known"
+                    ),
+                ],
             },
         ),
         migrations.CreateModel(
-            name='HomeWeek',
+            name="HomeWeek",
             fields=[
-                ('id', models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
-                ('made_at', models.DateTimeField(auto_now_add=True)),
-                ('starts_on', models.DateField()),
-                ('supervision', models.CharField(max_length=12)),
-                ('targets', models.JSONField()),
-                ('free', models.JSONField()),
-                ('a_day', models.PositiveSmallIntegerField()),
-                ('status', models.CharField(max_length=10)),
-                ('well_spent', models.FloatField(default=0)),
-                ('bound', models.FloatField(default=0)),
-                ('days', models.JSONField()),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='weeks', to='caseload.child')),
-                ('made_by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
+                ("id", models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
+                ("made_at", models.DateTimeField(auto_now_add=True)),
+                ("starts_on", models.DateField()),
+                ("supervision", models.CharField(max_length=12)),
+                ("targets", models.JSONField()),
+                ("free", models.JSONField()),
+                ("a_day", models.PositiveSmallIntegerField()),
+                ("status", models.CharField(max_length=10)),
+                ("well_spent", models.FloatField(default=0)),
+                ("bound", models.FloatField(default=0)),
+                ("days", models.JSONField()),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="weeks", to="caseload.child"
+                    ),
+                ),
+                ("made_by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
             ],
             options={
-                'indexes': [models.Index(fields=['child', '-starts_on'], name='planning_ho_child_i_aa4a0b_idx')],
-                'constraints': [models.CheckConstraint(condition=models.Q(('a_day__in', (1, 2))), name='week_one_or_two_a_day')],
+                "indexes": [models.Index(fields=["child", "-starts_on"], name="planning_ho_child_i_aa4a0b_idx")],
+                "constraints": [
+                    models.CheckConstraint(condition=models.Q(("a_day__in", (1, 2))), name="week_one_or_two_a_day")
+                ],
             },
         ),
     ]

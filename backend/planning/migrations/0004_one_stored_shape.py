@@ -51,17 +51,42 @@ def groups_back(apps: Apps, editor: BaseDatabaseSchemaEditor) -> None:
     for group in apps.get_model("planning", "GroupSession").objects.select_related("home"):
         called = {str(pk): children[pk].first_name for pk in group.child_ids if pk in children}
         group.answer = {
-            "home_name": group.home.name, "supervision": group.supervision, "child_ids": group.child_ids,
-            "children": list(called.values()), "status": group.status, "minutes": sum(b["minutes"] for b in group.blocks),
-            "minutes_asked": group.minutes, "well_spent": group.well_spent, "bound": group.bound, "kept_away": [], "left_out": [],
+            "home_name": group.home.name,
+            "supervision": group.supervision,
+            "child_ids": group.child_ids,
+            "children": list(called.values()),
+            "status": group.status,
+            "minutes": sum(b["minutes"] for b in group.blocks),
+            "minutes_asked": group.minutes,
+            "well_spent": group.well_spent,
+            "bound": group.bound,
+            "kept_away": [],
+            "left_out": [],
             "blocks": [
-                {**{key: b[key] for key in ("part", "activity_id", "minutes", "turns")}, "name": b["activity_id"],
-                 "target": (group.targets or ["grasp"])[0], "setup": "", "tidy": "", "things": [], "cautions": [],
-                 "children": [
-                     {"child": called[pk], "grade": grade, "grade_words": [], "rung": 0, "strand": "", "strand_name": "",
-                      "expected": 0, "count": 0, "unit": ""}
-                     for pk, grade in b["grades"].items() if pk in called
-                 ]}
+                {
+                    **{key: b[key] for key in ("part", "activity_id", "minutes", "turns")},
+                    "name": b["activity_id"],
+                    "target": (group.targets or ["grasp"])[0],
+                    "setup": "",
+                    "tidy": "",
+                    "things": [],
+                    "cautions": [],
+                    "children": [
+                        {
+                            "child": called[pk],
+                            "grade": grade,
+                            "grade_words": [],
+                            "rung": 0,
+                            "strand": "",
+                            "strand_name": "",
+                            "expected": 0,
+                            "count": 0,
+                            "unit": "",
+                        }
+                        for pk, grade in b["grades"].items()
+                        if pk in called
+                    ],
+                }
                 for b in group.blocks
             ],
         }
@@ -70,7 +95,9 @@ def groups_back(apps: Apps, editor: BaseDatabaseSchemaEditor) -> None:
 
 def choice(values: list[str], length: int, **options: object) -> models.CharField:
     """A column of a closed set, as clinic.fields makes one."""
-    return models.CharField(max_length=length, choices=[(v, v.replace("_", " ").capitalize()) for v in values], **options)
+    return models.CharField(
+        max_length=length, choices=[(v, v.replace("_", " ").capitalize()) for v in values], **options
+    )
 
 
 def only(model: str, column: str, values: list[str], name: str) -> migrations.AddConstraint:
@@ -85,7 +112,9 @@ class Migration(migrations.Migration):
     operations = [
         migrations.RenameField("homeweek", "free", "minutes_by_day"),
         migrations.RunPython(weeks_forward, weeks_back),
-        migrations.AddField("groupsession", "supervision", choice(SUPERVISIONS, 12, default="arms_reach"), preserve_default=False),
+        migrations.AddField(
+            "groupsession", "supervision", choice(SUPERVISIONS, 12, default="arms_reach"), preserve_default=False
+        ),
         migrations.AddField("groupsession", "targets", models.JSONField(default=list)),
         migrations.AddField("groupsession", "child_ids", models.JSONField(default=list)),
         migrations.AddField("groupsession", "status", choice(STATUSES, 10, default="given"), preserve_default=False),
@@ -101,7 +130,9 @@ class Migration(migrations.Migration):
         migrations.AlterField("homeweek", "supervision", choice(SUPERVISIONS, 12)),
         migrations.AlterField("homeweek", "status", choice(STATUSES, 10)),
         migrations.AlterField("batchline", "status", choice(["waiting", "planned", "refused"], 8, default="waiting")),
-        migrations.AlterField("planblock", "part", choice(["opener", "warm-up", "main", "stretch", "daily", "tidy"], 8)),
+        migrations.AlterField(
+            "planblock", "part", choice(["opener", "warm-up", "main", "stretch", "daily", "tidy"], 8)
+        ),
         only("plan", "place", PLACES, "plan_place_known"),
         only("plan", "supervision", SUPERVISIONS, "plan_supervision_known"),
         only("plan", "status", STATUSES, "plan_status_known"),

@@ -5,37 +5,55 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     initial = True
 
     dependencies = [
-        ('caseload', '0001_initial'),
-        ('running', '0001_initial'),
+        ("caseload", "0001_initial"),
+        ("running", "0001_initial"),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='DecisionRecord',
+            name="DecisionRecord",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('strand', models.CharField(max_length=24)),
-                ('on', models.DateField()),
-                ('kind', models.CharField(max_length=8)),
-                ('words', models.CharField(max_length=200)),
-                ('evidence', models.JSONField()),
-                ('would_change', models.CharField(max_length=300)),
-                ('mean_before', models.FloatField()),
-                ('mean_after', models.FloatField()),
-                ('sd_before', models.FloatField()),
-                ('sd_after', models.FloatField()),
-                ('answer', models.CharField(blank=True, default='', max_length=8)),
-                ('answer_why', models.CharField(blank=True, default='', max_length=200)),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='decisions', to='caseload.child')),
-                ('run', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='decisions', to='running.run')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("strand", models.CharField(max_length=24)),
+                ("on", models.DateField()),
+                ("kind", models.CharField(max_length=8)),
+                ("words", models.CharField(max_length=200)),
+                ("evidence", models.JSONField()),
+                ("would_change", models.CharField(max_length=300)),
+                ("mean_before", models.FloatField()),
+                ("mean_after", models.FloatField()),
+                ("sd_before", models.FloatField()),
+                ("sd_after", models.FloatField()),
+                ("answer", models.CharField(blank=True, default="", max_length=8)),
+                ("answer_why", models.CharField(blank=True, default="", max_length=200)),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="decisions", to="caseload.child"
+                    ),
+                ),
+                (
+                    "run",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="decisions", to="running.run"
+                    ),
+                ),
             ],
             options={
-                'indexes': [models.Index(fields=['child', 'strand', '-on'], name='progress_de_child_i_71aaa2_idx')],
-                'constraints': [models.UniqueConstraint(fields=('run', 'strand'), name='one_decision_per_run_and_strand'), models.CheckConstraint(condition=models.Q(('kind__in', ['up', 'hold', 'down', 'fade', 'change', 'lower', 'recheck'])), name='decision_kind_known'), models.CheckConstraint(condition=models.Q(('answer__in', ['', 'accepted', 'declined'])), name='decision_answer_known')],
+                "indexes": [models.Index(fields=["child", "strand", "-on"], name="progress_de_child_i_71aaa2_idx")],
+                "constraints": [
+                    models.UniqueConstraint(fields=("run", "strand"), name="one_decision_per_run_and_strand"),
+                    models.CheckConstraint(
+                        condition=models.Q(("kind__in", ["up", "hold", "down", "fade", "change", "lower", "recheck"])),
+                        name="decision_kind_known",
+                    ),
+                    models.CheckConstraint(
+                        condition=models.Q(("answer__in", ["", "accepted", "declined"])), name="decision_answer_known"
+                    ),
+                ],
             },
         ),
     ]

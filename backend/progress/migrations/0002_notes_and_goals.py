@@ -5,87 +5,129 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('caseload', '0001_initial'),
-        ('clinic', '0001_initial'),
-        ('progress', '0001_initial'),
-        ('running', '0002_frozen_runs'),
+        ("caseload", "0001_initial"),
+        ("clinic", "0001_initial"),
+        ("progress", "0001_initial"),
+        ("running", "0002_frozen_runs"),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='Goal',
+            name="Goal",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('words', models.CharField(max_length=200)),
-                ('levels', models.JSONField()),
-                ('weight', models.FloatField(default=1)),
-                ('baseline', models.SmallIntegerField(default=-2)),
-                ('written_on', models.DateField()),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='goals', to='caseload.child')),
-                ('written_by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("words", models.CharField(max_length=200)),
+                ("levels", models.JSONField()),
+                ("weight", models.FloatField(default=1)),
+                ("baseline", models.SmallIntegerField(default=-2)),
+                ("written_on", models.DateField()),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="goals", to="caseload.child"
+                    ),
+                ),
+                ("written_by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
             ],
             options={
-                'ordering': ['written_on', 'pk'],
+                "ordering": ["written_on", "pk"],
             },
         ),
         migrations.CreateModel(
-            name='GoalScore',
+            name="GoalScore",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('on', models.DateField()),
-                ('score', models.SmallIntegerField()),
-                ('by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
-                ('goal', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='scores', to='progress.goal')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("on", models.DateField()),
+                ("score", models.SmallIntegerField()),
+                ("by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
+                (
+                    "goal",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="scores", to="progress.goal"
+                    ),
+                ),
             ],
             options={
-                'ordering': ['on', 'pk'],
+                "ordering": ["on", "pk"],
             },
         ),
         migrations.CreateModel(
-            name='Note',
+            name="Note",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('text', models.TextField()),
-                ('version', models.PositiveIntegerField(default=1)),
-                ('signed_at', models.DateTimeField(null=True)),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='notes', to='caseload.child')),
-                ('run', models.OneToOneField(on_delete=django.db.models.deletion.CASCADE, related_name='note', to='running.run')),
-                ('signed_by', models.ForeignKey(null=True, on_delete=django.db.models.deletion.PROTECT, related_name='+', to='clinic.member')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("text", models.TextField()),
+                ("version", models.PositiveIntegerField(default=1)),
+                ("signed_at", models.DateTimeField(null=True)),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="notes", to="caseload.child"
+                    ),
+                ),
+                (
+                    "run",
+                    models.OneToOneField(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="note", to="running.run"
+                    ),
+                ),
+                (
+                    "signed_by",
+                    models.ForeignKey(
+                        null=True, on_delete=django.db.models.deletion.PROTECT, related_name="+", to="clinic.member"
+                    ),
+                ),
             ],
         ),
         migrations.CreateModel(
-            name='Amendment',
+            name="Amendment",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('text', models.TextField()),
-                ('at', models.DateTimeField(auto_now_add=True)),
-                ('by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
-                ('note', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='amendments', to='progress.note')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("text", models.TextField()),
+                ("at", models.DateTimeField(auto_now_add=True)),
+                ("by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
+                (
+                    "note",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="amendments", to="progress.note"
+                    ),
+                ),
             ],
             options={
-                'ordering': ['pk'],
+                "ordering": ["pk"],
             },
         ),
         migrations.AddConstraint(
-            model_name='goal',
-            constraint=models.CheckConstraint(condition=models.Q(('weight__gt', 0)), name='goal_weight_positive'),
+            model_name="goal",
+            constraint=models.CheckConstraint(condition=models.Q(("weight__gt", 0)), name="goal_weight_positive"),
         ),
         migrations.AddConstraint(
-            model_name='goal',
-            constraint=models.CheckConstraint(condition=models.Q(('baseline__gte', -2), ('baseline__lte', 2)), name='goal_baseline_on_scale'),
+            model_name="goal",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("baseline__gte", -2), ("baseline__lte", 2)), name="goal_baseline_on_scale"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='goalscore',
-            constraint=models.UniqueConstraint(fields=('goal', 'on'), name='one_score_a_day'),
+            model_name="goalscore",
+            constraint=models.UniqueConstraint(fields=("goal", "on"), name="one_score_a_day"),
         ),
         migrations.AddConstraint(
-            model_name='goalscore',
-            constraint=models.CheckConstraint(condition=models.Q(('score__gte', -2), ('score__lte', 2)), name='score_on_scale'),
+            model_name="goalscore",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("score__gte", -2), ("score__lte", 2)), name="score_on_scale"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='note',
-            constraint=models.CheckConstraint(condition=models.Q(models.Q(('signed_at', None), ('signed_by', None)), models.Q(models.Q(('signed_by', None), _negated=True), models.Q(('signed_at', None), _negated=True)), _connector='OR'), name='note_signed_whole'),
+            model_name="note",
+            constraint=models.CheckConstraint(
+                condition=models.Q(
+                    models.Q(("signed_at", None), ("signed_by", None)),
+                    models.Q(
+                        models.Q(("signed_by", None), _negated=True), models.Q(("signed_at", None), _negated=True)
+                    ),
+                    _connector="OR",
+                ),
+                name="note_signed_whole",
+            ),
         ),
     ]

@@ -4,37 +4,52 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('caseload', '0002_policies'),
-        ('progress', '0002_notes_and_goals'),
-        ('running', '0003_measures_and_groups'),
+        ("caseload", "0002_policies"),
+        ("progress", "0002_notes_and_goals"),
+        ("running", "0003_measures_and_groups"),
     ]
 
     operations = [
         migrations.RemoveConstraint(
-            model_name='decisionrecord',
-            name='decision_kind_known',
+            model_name="decisionrecord",
+            name="decision_kind_known",
         ),
         migrations.RemoveConstraint(
-            model_name='decisionrecord',
-            name='decision_answer_known',
+            model_name="decisionrecord",
+            name="decision_answer_known",
         ),
         migrations.AddField(
-            model_name='decisionrecord',
-            name='answer_kind',
-            field=models.CharField(blank=True, default='', max_length=8),
+            model_name="decisionrecord",
+            name="answer_kind",
+            field=models.CharField(blank=True, default="", max_length=8),
         ),
         migrations.AddConstraint(
-            model_name='decisionrecord',
-            constraint=models.CheckConstraint(condition=models.Q(('kind__in', ['up', 'hold', 'down', 'fade', 'swap', 'change', 'lower', 'recheck'])), name='decision_kind_known'),
+            model_name="decisionrecord",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("kind__in", ["up", "hold", "down", "fade", "swap", "change", "lower", "recheck"])),
+                name="decision_kind_known",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='decisionrecord',
-            constraint=models.CheckConstraint(condition=models.Q(('answer__in', ['', 'accepted', 'changed', 'declined'])), name='decision_answer_known'),
+            model_name="decisionrecord",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("answer__in", ["", "accepted", "changed", "declined"])),
+                name="decision_answer_known",
+            ),
         ),
         migrations.AddConstraint(
-            model_name='decisionrecord',
-            constraint=models.CheckConstraint(condition=models.Q(models.Q(('answer', 'changed'), ('answer_kind__in', ['up', 'hold', 'down', 'fade', 'swap', 'change', 'lower', 'recheck'])), models.Q(models.Q(('answer', 'changed'), _negated=True), ('answer_kind', '')), _connector='OR'), name='decision_changed_to_something'),
+            model_name="decisionrecord",
+            constraint=models.CheckConstraint(
+                condition=models.Q(
+                    models.Q(
+                        ("answer", "changed"),
+                        ("answer_kind__in", ["up", "hold", "down", "fade", "swap", "change", "lower", "recheck"]),
+                    ),
+                    models.Q(models.Q(("answer", "changed"), _negated=True), ("answer_kind", "")),
+                    _connector="OR",
+                ),
+                name="decision_changed_to_something",
+            ),
         ),
     ]

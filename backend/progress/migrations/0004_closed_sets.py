@@ -4,25 +4,55 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('progress', '0003_changed_answers'),
+        ("progress", "0003_changed_answers"),
     ]
 
     operations = [
         migrations.AlterField(
-            model_name='decisionrecord',
-            name='answer',
-            field=models.CharField(blank=True, choices=[('accepted', 'Accepted'), ('changed', 'Changed'), ('declined', 'Declined')], default='', max_length=8),
+            model_name="decisionrecord",
+            name="answer",
+            field=models.CharField(
+                blank=True,
+                choices=[("accepted", "Accepted"), ("changed", "Changed"), ("declined", "Declined")],
+                default="",
+                max_length=8,
+            ),
         ),
         migrations.AlterField(
-            model_name='decisionrecord',
-            name='answer_kind',
-            field=models.CharField(blank=True, choices=[('up', 'Up'), ('hold', 'Hold'), ('down', 'Down'), ('fade', 'Fade'), ('swap', 'Swap'), ('change', 'Change'), ('lower', 'Lower'), ('recheck', 'Recheck')], default='', max_length=8),
+            model_name="decisionrecord",
+            name="answer_kind",
+            field=models.CharField(
+                blank=True,
+                choices=[
+                    ("up", "Up"),
+                    ("hold", "Hold"),
+                    ("down", "Down"),
+                    ("fade", "Fade"),
+                    ("swap", "Swap"),
+                    ("change", "Change"),
+                    ("lower", "Lower"),
+                    ("recheck", "Recheck"),
+                ],
+                default="",
+                max_length=8,
+            ),
         ),
         migrations.AlterField(
-            model_name='decisionrecord',
-            name='kind',
-            field=models.CharField(choices=[('up', 'Up'), ('hold', 'Hold'), ('down', 'Down'), ('fade', 'Fade'), ('swap', 'Swap'), ('change', 'Change'), ('lower', 'Lower'), ('recheck', 'Recheck')], max_length=8),
+            model_name="decisionrecord",
+            name="kind",
+            field=models.CharField(
+                choices=[
+                    ("up", "Up"),
+                    ("hold", "Hold"),
+                    ("down", "Down"),
+                    ("fade", "Fade"),
+                    ("swap", "Swap"),
+                    ("change", "Change"),
+                    ("lower", "Lower"),
+                    ("recheck", "Recheck"),
+                ],
+                max_length=8,
+            ),
         ),
     ]

@@ -6,84 +6,110 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     initial = True
 
     dependencies = [
-        ('caseload', '0001_initial'),
-        ('clinic', '0001_initial'),
-        ('planning', '0001_initial'),
+        ("caseload", "0001_initial"),
+        ("clinic", "0001_initial"),
+        ("planning", "0001_initial"),
     ]
 
     operations = [
         migrations.CreateModel(
-            name='Run',
+            name="Run",
             fields=[
-                ('id', models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
-                ('on', models.DateField()),
-                ('started_at', models.DateTimeField(auto_now_add=True)),
-                ('ended_at', models.DateTimeField(null=True)),
-                ('blocks', models.JSONField()),
-                ('by', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to='clinic.member')),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='runs', to='caseload.child')),
-                ('plan', models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, related_name='runs', to='planning.plan')),
+                ("id", models.UUIDField(default=uuid.uuid4, primary_key=True, serialize=False)),
+                ("on", models.DateField()),
+                ("started_at", models.DateTimeField(auto_now_add=True)),
+                ("ended_at", models.DateTimeField(null=True)),
+                ("blocks", models.JSONField()),
+                ("by", models.ForeignKey(on_delete=django.db.models.deletion.PROTECT, to="clinic.member")),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="runs", to="caseload.child"
+                    ),
+                ),
+                (
+                    "plan",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.PROTECT, related_name="runs", to="planning.plan"
+                    ),
+                ),
             ],
         ),
         migrations.CreateModel(
-            name='RunEvent',
+            name="RunEvent",
             fields=[
-                ('id', models.UUIDField(primary_key=True, serialize=False)),
-                ('block', models.CharField(max_length=8)),
-                ('kind', models.CharField(max_length=10)),
-                ('at', models.DateTimeField()),
-                ('received_at', models.DateTimeField(auto_now_add=True)),
-                ('value', models.JSONField(default=dict)),
-                ('run', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='events', to='running.run')),
+                ("id", models.UUIDField(primary_key=True, serialize=False)),
+                ("block", models.CharField(max_length=8)),
+                ("kind", models.CharField(max_length=10)),
+                ("at", models.DateTimeField()),
+                ("received_at", models.DateTimeField(auto_now_add=True)),
+                ("value", models.JSONField(default=dict)),
+                (
+                    "run",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="events", to="running.run"
+                    ),
+                ),
             ],
         ),
         migrations.CreateModel(
-            name='SetRecord',
+            name="SetRecord",
             fields=[
-                ('id', models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name='ID')),
-                ('on', models.DateField()),
-                ('block', models.CharField(max_length=8)),
-                ('part', models.CharField(max_length=8)),
-                ('family', models.CharField(max_length=40)),
-                ('grade', models.JSONField()),
-                ('strand', models.CharField(max_length=24)),
-                ('difficulty', models.FloatField()),
-                ('support', models.CharField(max_length=16)),
-                ('hand', models.CharField(blank=True, max_length=12)),
-                ('tries', models.PositiveSmallIntegerField()),
-                ('successes', models.PositiveSmallIntegerField()),
-                ('drops', models.PositiveSmallIntegerField(default=0)),
-                ('seconds', models.FloatField(default=0)),
-                ('best_hold_seconds', models.FloatField(default=0)),
-                ('marks', models.JSONField(default=dict)),
-                ('first_two_missed', models.BooleanField(default=False)),
-                ('longest_row', models.PositiveSmallIntegerField(default=0)),
-                ('child', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='sets', to='caseload.child')),
-                ('run', models.ForeignKey(on_delete=django.db.models.deletion.CASCADE, related_name='sets', to='running.run')),
+                ("id", models.BigAutoField(auto_created=True, primary_key=True, serialize=False, verbose_name="ID")),
+                ("on", models.DateField()),
+                ("block", models.CharField(max_length=8)),
+                ("part", models.CharField(max_length=8)),
+                ("family", models.CharField(max_length=40)),
+                ("grade", models.JSONField()),
+                ("strand", models.CharField(max_length=24)),
+                ("difficulty", models.FloatField()),
+                ("support", models.CharField(max_length=16)),
+                ("hand", models.CharField(blank=True, max_length=12)),
+                ("tries", models.PositiveSmallIntegerField()),
+                ("successes", models.PositiveSmallIntegerField()),
+                ("drops", models.PositiveSmallIntegerField(default=0)),
+                ("seconds", models.FloatField(default=0)),
+                ("best_hold_seconds", models.FloatField(default=0)),
+                ("marks", models.JSONField(default=dict)),
+                ("first_two_missed", models.BooleanField(default=False)),
+                ("longest_row", models.PositiveSmallIntegerField(default=0)),
+                (
+                    "child",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="sets", to="caseload.child"
+                    ),
+                ),
+                (
+                    "run",
+                    models.ForeignKey(
+                        on_delete=django.db.models.deletion.CASCADE, related_name="sets", to="running.run"
+                    ),
+                ),
             ],
         ),
         migrations.AddIndex(
-            model_name='run',
-            index=models.Index(fields=['child', '-on'], name='running_run_child_i_d9e5bc_idx'),
+            model_name="run",
+            index=models.Index(fields=["child", "-on"], name="running_run_child_i_d9e5bc_idx"),
         ),
         migrations.AddIndex(
-            model_name='runevent',
-            index=models.Index(fields=['run', 'at'], name='running_run_run_id_93c31c_idx'),
+            model_name="runevent",
+            index=models.Index(fields=["run", "at"], name="running_run_run_id_93c31c_idx"),
         ),
         migrations.AddIndex(
-            model_name='setrecord',
-            index=models.Index(fields=['child', 'strand', 'on'], name='running_set_child_i_6810df_idx'),
+            model_name="setrecord",
+            index=models.Index(fields=["child", "strand", "on"], name="running_set_child_i_6810df_idx"),
         ),
         migrations.AddConstraint(
-            model_name='setrecord',
-            constraint=models.CheckConstraint(condition=models.Q(('successes__lte', models.F('tries'))), name='set_successes_within_tries'),
+            model_name="setrecord",
+            constraint=models.CheckConstraint(
+                condition=models.Q(("successes__lte", models.F("tries"))), name="set_successes_within_tries"
+            ),
         ),
         migrations.AddConstraint(
-            model_name='setrecord',
-            constraint=models.CheckConstraint(condition=models.Q(('seconds__gte', 0)), name='set_seconds_possible'),
+            model_name="setrecord",
+            constraint=models.CheckConstraint(condition=models.Q(("seconds__gte", 0)), name="set_seconds_possible"),
         ),
     ]

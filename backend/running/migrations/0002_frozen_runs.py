@@ -4,15 +4,14 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('running', '0001_initial'),
+        ("running", "0001_initial"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='run',
-            name='frozen',
+            model_name="run",
+            name="frozen",
             field=models.BooleanField(default=False),
         ),
     ]

@@ -5,26 +5,27 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('planning', '0002_weeks_groups_batches'),
-        ('running', '0002_frozen_runs'),
+        ("planning", "0002_weeks_groups_batches"),
+        ("running", "0002_frozen_runs"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='run',
-            name='group',
-            field=models.ForeignKey(null=True, on_delete=django.db.models.deletion.SET_NULL, related_name='runs', to='planning.groupsession'),
+            model_name="run",
+            name="group",
+            field=models.ForeignKey(
+                null=True, on_delete=django.db.models.deletion.SET_NULL, related_name="runs", to="planning.groupsession"
+            ),
         ),
         migrations.AddField(
-            model_name='setrecord',
-            name='hold_seconds',
+            model_name="setrecord",
+            name="hold_seconds",
             field=models.FloatField(default=0),
         ),
         migrations.AddField(
-            model_name='setrecord',
-            name='measures',
+            model_name="setrecord",
+            name="measures",
             field=models.JSONField(default=dict),
         ),
     ]

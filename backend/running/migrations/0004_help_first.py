@@ -4,19 +4,19 @@ from django.db import migrations, models
 
 
 class Migration(migrations.Migration):
-
     dependencies = [
-        ('running', '0003_measures_and_groups'),
+        ("running", "0003_measures_and_groups"),
     ]
 
     operations = [
         migrations.AddField(
-            model_name='setrecord',
-            name='help_first',
+            model_name="setrecord",
+            name="help_first",
             field=models.BooleanField(default=False),
         ),
         # Taps of a broken clock could not be read back at all: they take the time they came in.
         migrations.RunSQL(
-            "update running_runevent set at = received_at where at < '2000-01-01' or at >= '2100-01-01'", migrations.RunSQL.noop
+            "update running_runevent set at = received_at where at < '2000-01-01' or at >= '2100-01-01'",
+            migrations.RunSQL.noop,
         ),
     ]

@@ -7,11 +7,34 @@ from django.db import migrations
 from django.db.backends.base.schema import BaseDatabaseSchemaEditor
 
 SAME = (
-    "part", "name", "strand", "rung", "grade_words", "minutes", "sets", "count", "unit", "expected", "tiring", "setup_minutes",
-    "well_spent", "beat", "setup", "posture", "tidy", "locked", "why",
+    "part",
+    "name",
+    "strand",
+    "rung",
+    "grade_words",
+    "minutes",
+    "sets",
+    "count",
+    "unit",
+    "expected",
+    "tiring",
+    "setup_minutes",
+    "well_spent",
+    "beat",
+    "setup",
+    "posture",
+    "tidy",
+    "locked",
+    "why",
 )
 NUMBERS = ("rung", "minutes", "sets", "count", "expected", "setup_minutes", "well_spent")
-USUAL = {**dict.fromkeys(NUMBERS, 0), "tiring": False, "locked": False, "why": [], "grade_words": []}  # where an old run has none
+USUAL = {
+    **dict.fromkeys(NUMBERS, 0),
+    "tiring": False,
+    "locked": False,
+    "why": [],
+    "grade_words": [],
+}  # where an old run has none
 BESIDE = {"says": [], "grades": [], "if_mouthed": [], "rest": None, "measures": [], "hand": "", "record": None}
 
 
@@ -20,8 +43,11 @@ def frozen(flat: dict[str, Any]) -> dict[str, Any]:
     block = {key: flat.get(key, USUAL.get(key, "")) for key in SAME}
     block["variant"] = {"activity_id": flat["activity_id"], "grade": flat["grade"]}
     block["quantities"] = [
-        {**{k: q[k] for k in ("role", "words", "thing_id", "name", "wanted", "have", "rounds", "single_use")},
-         "stock_id": q["thing_id"], "pieces": 1}
+        {
+            **{k: q[k] for k in ("role", "words", "thing_id", "name", "wanted", "have", "rounds", "single_use")},
+            "stock_id": q["thing_id"],
+            "pieces": 1,
+        }
         for q in flat["quantities"]
     ]
     verdict = flat["verdict"]
@@ -36,7 +62,9 @@ def flat(frozen: dict[str, Any]) -> dict[str, Any]:
     block = frozen["block"]
     shown = {key: block[key] for key in SAME}
     shown |= {"id": frozen["id"], "activity_id": block["variant"]["activity_id"], "grade": block["variant"]["grade"]}
-    shown["quantities"] = [{k: v for k, v in {**q, "cut": ""}.items() if k not in ("stock_id", "pieces")} for q in block["quantities"]]
+    shown["quantities"] = [
+        {k: v for k, v in {**q, "cut": ""}.items() if k not in ("stock_id", "pieces")} for q in block["quantities"]
+    ]
     hits = [{k: v for k, v in h.items() if k != "wants"} for h in block["verdict"]["hits"]]
     shown["verdict"] = {"status": block["verdict"]["status"], "hits": hits}
     shown["cues"] = [{**c, "support_words": c["support"]} for c in block["cues"]]

@@ -63,7 +63,10 @@ export function useRun(runId: string): RunAtTable {
 
   async function catchUp(): Promise<void> {
     const now = await unwrap(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
-    join(asTapped(now.events as RunEvent[]), 'Another tablet is recording this session; both sets of taps have been merged.')
+    join(
+      asTapped(now.events as RunEvent[]),
+      'Another tablet is recording this session; both sets of taps have been merged.',
+    )
   }
 
   function tap<K extends Kind>(block: string, kind: K, value?: ValueOf<K>): void {

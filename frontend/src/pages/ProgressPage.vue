@@ -42,8 +42,8 @@ const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.v
           From each day's sets alone: median slope {{ strand.per_week.toFixed(2) }} rungs a week (Sen 1968) · trend test
           p {{ strand.p! < 0.01 ? '< 0.01' : `= ${strand.p!.toFixed(2)}` }} (Mann-Kendall) ·
           <template v-if="strand.nonoverlap != null"
-            >non-overlap of all pairs (NAP) {{ Math.round(strand.nonoverlap * 100) }} %: later days above the first three (Parker &amp;
-            Vannest 2009)</template
+            >non-overlap of all pairs (NAP) {{ Math.round(strand.nonoverlap * 100) }} %: later days above the first
+            three (Parker &amp; Vannest 2009)</template
           ><template v-else>too few sessions to set later days against the first three</template>
         </p>
         <RungChart :strand="strand" :ladder="ladder" :wanted="child.wanted_rungs[strand.strand] ?? null" />

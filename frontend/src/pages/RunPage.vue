@@ -113,6 +113,11 @@ function go(to: number): void {
   if (run.value && to >= 0 && to < run.value.blocks.length) at.value = to
 }
 
+function skip(blockId: string): void {
+  tap(blockId, 'skip')
+  go(at.value + 1)
+}
+
 async function finish(): Promise<void> {
   ended.value = null
   if (!(await flush())) {
@@ -161,10 +166,7 @@ async function finish(): Promise<void> {
           v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)"
           :run="run"
           :block-id="block.id"
-          @skip="
-            tap(block.id, 'skip')
-            go(at + 1)
-          "
+          @skip="skip(block.id)"
         />
         <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
           <template v-if="led"
@@ -195,16 +197,7 @@ async function finish(): Promise<void> {
           <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">
             {{ paused ? 'Go on' : 'Pause' }}
           </button>
-          <button
-            type="button"
-            class="plain-button tall"
-            @click="
-              tap(block.id, 'skip')
-              go(at + 1)
-            "
-          >
-            Skip
-          </button>
+          <button type="button" class="plain-button tall" @click="skip(block.id)">Skip</button>
         </div>
         <RunMeasures
           :key="block.id"

@@ -45,12 +45,7 @@ function say(value: unknown): string {
 </script>
 
 <template>
-  <el-drawer
-    model-value
-    size="min(560px, 100%)"
-    :title="`${child.first_name}’s profile`"
-    @close="$emit('close')"
-  >
+  <el-drawer model-value size="min(560px, 100%)" :title="`${child.first_name}’s profile`" @close="$emit('close')">
     <el-form label-position="top" novalidate @submit.prevent="save">
       <div class="pair">
         <el-form-item label="First name" :error="at('first_name')"

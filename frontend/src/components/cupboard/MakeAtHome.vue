@@ -68,9 +68,7 @@ async function made(m: Schemas['RecipeOut']): Promise<void> {
             <VerdictSign :status="h.status" /><span>{{ h.reason }} {{ h.remedy }}</span>
           </p>
           <div>
-            <button type="button" class="plain-button" @click="made(m)">
-              Made: add {{ m.makes }} to the cupboard
-            </button>
+            <button type="button" class="plain-button" @click="made(m)">Made: add {{ m.makes }} to the cupboard</button>
           </div>
         </div>
       </li>
