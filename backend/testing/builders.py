@@ -21,7 +21,7 @@ from running.actions import keep_events, start_run
 from running.api import run_out
 from running.models import Run
 
-TODAY = timezone.localdate()  # the clinic's day, which is not everywhere the machine's
+TODAY = timezone.localdate()  # the clinic's day; the test runner keeps it for the whole run
 
 STOCK = {
     "wooden_bead_25": 16,

@@ -4,10 +4,12 @@ from uuid import uuid4
 
 from django.test import TestCase
 
+from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import AuditEntry, Member
 from clinic.permissions import POLICY, NotAllowed, may
 from config.api import api
+from planning.models import Batch
 from progress.models import DecisionRecord
 from testing.builders import Api, make_child, make_member, plan_for_child, profile, run_for_child
 
@@ -61,11 +63,74 @@ class PermissionMatrixTest(TestCase):
 
 
 class WallTest(TestCase):
-    def test_another_clinic_finds_nothing_anywhere(self) -> None:
+    BLOCK = {"part": "main", "activity_id": "peg_fence", "grade": [0, 0, 0], "minutes": 5}
+    BODIES: dict[str, dict[str, object]] = {
+        "put /children/{child_id}": {**profile(), "version": 1},
+        "post /children/{child_id}/rungs": {"strand": "pinch", "rung": 2},
+        "post /children/{child_id}/overrides": {"rule": "latex", "reason": "seen by the doctor"},
+        "post /children/{child_id}/forecast": BLOCK,
+        "post /children/{child_id}/weeks": {
+            "starts_on": "2026-03-02",
+            "minutes_by_day": [10] * 7,
+            "targets": ["grasp"],
+        },
+        "post /children/{child_id}/goals": {"words": "x", "levels": list("abcde")},
+        "post /homes/{home_id}/cupboard": {"thing_id": "cork", "count": 1},
+        "put /cupboard-items/{item_id}": {"count": 1, "version": 1},
+        "put /plans/{plan_id}/blocks": {"version": 1, "blocks": [BLOCK]},
+        "post /plans/{plan_id}/again": {"version": 1},
+        "put /plans/{plan_id}/name": {"name": "x", "version": 1},
+        "post /plans/{plan_id}/forecast": BLOCK,
+        "post /plans/{plan_id}/runs": {"id": str(uuid4())},
+        "post /groups/{group_id}/runs": {"ids": {}},
+        "post /decisions/{decision_id}/answer": {"answer": "accepted"},
+        "put /runs/{run_id}/note": {"text": "x", "version": 0},
+        "post /runs/{run_id}/note/sign": {"version": 1},
+        "post /runs/{run_id}/note/amendments": {"text": "x"},
+        "post /goals/{goal_id}/scores": {"score": 0},
+    }
+
+    def test_another_clinic_finds_nothing_on_any_route_that_names_a_thing(self) -> None:
+        """Every route of the API with an id in it; one that is new fails here until a body for it is given."""
         lead = make_member("lead")
-        child = make_child(lead)
+        ids = self.ids_of(lead, make_child(lead))
+        mine = make_child(stranger := make_member("lead"))
+        api_of = Api(stranger)
+        tried = 0
+        for template, item in api.get_openapi_schema()["paths"].items():
+            for method in item:
+                route = f"{method} {template.removeprefix('/api')}"
+                if "{" not in route:
+                    continue
+                body = [] if route.endswith("/events") else self.BODIES.get(route)
+                if route == "post /children/{child_id}/plans":
+                    body = {"minutes": 30, "targets": ["grasp"], "home_id": mine.home_id}
+                url = template.removeprefix("/api").format(**ids)
+                if "library" in url or "starter" in url or "forecast" in url or "swaps" in url:
+                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&grade=0,0,0&role=item"
+                elif "bring-in" in url:
+                    url += "?activity_id=peg_fence"
+                elif "recipes" in url:
+                    url += f"?child_id={mine.pk}"
+                self.assertEqual(api_of(method, url, body)[0], 404, route)
+                tried += 1
+        self.assertGreater(tried, 40)
+        for sheet in ("sheet", "sheet.pdf"):
+            self.assertEqual(api_of("get", f"/plans/{ids['plan_id']}/{sheet}")[0], 404)
+        self.assertEqual(api_of("get", "/caseload")[1][0]["id"], mine.pk)
+        self.assertEqual([h["id"] for h in api_of("get", "/homes")[1]], [mine.home_id])
+
+    def ids_of(self, lead: Member, child: Child) -> dict[str, object]:
+        """One of everything that has an id, all of it this child's."""
         run = run_for_child(lead, child)
-        item = child.home.stock.first()
+        own = Api(lead)
+        week = own("post", f"/children/{child.pk}/weeks", self.BODIES["post /children/{child_id}/weeks"])[1]
+        goal = own("post", f"/children/{child.pk}/goals", self.BODIES["post /children/{child_id}/goals"])[1]
+        other = make_child(lead, child.home, first_name="Isa")
+        wish = {"home_id": child.home_id, "minutes": 30, "targets": ["grasp"], "supervision": "arms_reach"}
+        group = own("post", "/groups", {**wish, "children": [child.pk, other.pk]})[1]
+        batch = Batch.objects.create(clinic=lead.clinic, asked_by=lead)
+        line = batch.lines.create(child=child)
         decision = DecisionRecord.objects.create(
             run=run,
             child=child,
@@ -80,35 +145,18 @@ class WallTest(TestCase):
             sd_before=1,
             sd_after=1,
         )
-        stranger = Api(make_member("lead"))
-        for method, path, body in (
-            ("get", f"/children/{child.pk}", None),
-            ("put", f"/children/{child.pk}", {**profile(), "version": 1}),
-            ("post", f"/children/{child.pk}/rungs", {"strand": "pinch", "rung": 2}),
-            ("get", f"/children/{child.pk}/progress", None),
-            ("get", f"/children/{child.pk}/plans", None),
-            ("get", f"/homes/{child.home_id}/cupboard", None),
-            ("post", f"/homes/{child.home_id}/cupboard", {"thing_id": "cork", "count": 1}),
-            ("put", f"/cupboard-items/{item.pk}", {"count": 1, "version": 1}),
-            ("delete", f"/cupboard-items/{item.pk}", None),
-            ("get", f"/plans/{run.plan_id}", None),
-            ("post", f"/plans/{run.plan_id}/runs", {"id": uuid4()}),
-            ("get", f"/runs/{run.pk}", None),
-            ("post", f"/runs/{run.pk}/events", []),
-            ("post", f"/runs/{run.pk}/finish", None),
-            ("get", f"/runs/{run.pk}/results", None),
-            ("get", f"/runs/{run.pk}/note", None),
-            ("put", f"/runs/{run.pk}/note", {"text": "x", "version": 0}),
-            ("post", f"/runs/{run.pk}/note/sign", {"version": 1}),
-            ("get", f"/children/{child.pk}/goals", None),
-            ("post", f"/children/{child.pk}/goals", {"words": "x", "levels": list("abcde")}),
-            ("get", f"/plans/{run.plan_id}/sheet.pdf", None),
-            ("get", f"/runs/{run.pk}/today", None),
-            ("post", f"/decisions/{decision.pk}/answer", {"answer": "accepted"}),
-        ):
-            self.assertEqual(stranger(method, path, body)[0], 404, (method, path))
-        self.assertEqual(stranger("get", "/caseload"), (200, []))
-        self.assertEqual(stranger("get", "/homes"), (200, []))
+        return {
+            "child_id": child.pk,
+            "home_id": child.home_id,
+            "item_id": child.home.stock.first().pk,
+            "plan_id": run.plan_id,
+            "run_id": run.pk,
+            "week_id": week["id"],
+            "group_id": group["id"],
+            "goal_id": goal["goals"][0]["id"],
+            "line_id": line.pk,
+            "decision_id": decision.pk,
+        }
 
     def test_nobody_signed_in_gets_nothing(self) -> None:
         nobody = Api()

@@ -56,6 +56,7 @@ class ChoosingGradesTest(TestCase):
         for phrase, came, sets in bands.values():
             self.assertAlmostEqual(phrase, came, delta=0.06 if sets > 200 else 0.1)
 
+    @slow
     def test_hardly_a_step_up_is_wrong(self) -> None:
         """Goal: 5 of 100 or fewer go up from a grade the child does not truly manage."""
         result = steps()

@@ -3,7 +3,7 @@
 from dataclasses import replace
 from unittest import TestCase
 
-from core.child import Child, Setting
+from core.child import PRECAUTIONS, Child, Setting
 from core.library import THINGS
 from core.materials import Ball, MeasureError, measured_thing
 from core.safety import STEP_TAGS, assess, assess_step
@@ -121,8 +121,12 @@ class StepRulesTest(TestCase):
         self.assertEqual(assess_step(["cutting_tool"], SIX, ROOM).status, "barred")
 
     def test_every_tag_has_a_rule_that_runs(self) -> None:
+        """Each tag speaks for a child and a setting at the most risk, and says why and what to do."""
+        frail = replace(SIX, age_months=20, mouthing="often", precautions=frozenset(PRECAUTIONS))
         for tag in STEP_TAGS:
-            assess_step([tag], SIX, NEAR)
+            hits = assess_step([tag], frail, Setting("home", "room")).hits
+            self.assertTrue(hits, tag)
+            self.assertTrue(all(h.reason and h.remedy for h in hits), tag)
 
 
 class MeasuringTest(TestCase):

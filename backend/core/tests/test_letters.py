@@ -12,6 +12,7 @@ from scipy.optimize import Bounds, LinearConstraint, milp
 from core.letters import PIECES, USUAL_KIT, LetterError, build, pieces_for, stroke_of, width_of
 from core.letters.pieces import FORMS, LARGE, LONG, SHORT, SMALL, Placement
 from core.letters.strokes import Stroke
+from testing.tags import slow
 
 
 def can_be_built(kit: dict[str, int], text: str) -> bool:
@@ -52,6 +53,7 @@ class LettersTest(TestCase):
             self.assertTrue(build(USUAL_KIT, c).swaps, c)
             self.assertEqual(build({**USUAL_KIT, LONG: 4}, c).swaps, ())
 
+    @slow
     def test_agrees_with_integer_programming(self) -> None:
         rng = random.Random(4)
         outcomes = Counter()

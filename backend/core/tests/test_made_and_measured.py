@@ -18,6 +18,7 @@ from core.paper import prep_sheet
 from core.planner import PlannedBlock, SessionRequest, stand
 from core.skills import STRANDS
 from testing.core_builders import CLINIC, everything, full_house
+from testing.tags import slow
 
 # ISO 216:2007, table 1, A series, mm
 ISO_216 = (
@@ -144,6 +145,7 @@ class NamesTest(TestCase):
 
 
 class SwapTest(TestCase):
+    @slow
     def test_a_firmer_line_is_easier_and_says_so(self) -> None:
         cupboard = full_house()
         plain = next(v for v in reversed(list(variants_of(ACTIVITIES["load_the_barge"]))) if cupboard.offer(v))

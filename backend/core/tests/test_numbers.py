@@ -12,6 +12,7 @@ from core.materials import MEASURES
 from core.progress import attainment_t_score, mann_kendall, nonoverlap, rungs_per_week
 from core.progress.trends import TooFewSessions
 from core.units import UCUM
+from testing.tags import slow
 
 
 class UnitsTest(TestCase):
@@ -69,6 +70,7 @@ class GoalsTest(TestCase):
 
 
 class UnitCodeTest(TestCase):
+    @slow
     def test_every_unit_has_a_valid_code_that_means_the_same(self) -> None:
         """Codes parsed by ucumvert, which follows the UCUM grammar; values in braces are annotations without
         dimension.

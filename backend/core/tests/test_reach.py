@@ -9,6 +9,7 @@ from core.offers import UsableCupboard, difficulty, reach, starter_list, variant
 from core.offers.usable_cupboard import stock_of
 from core.safety import assess
 from testing.core_builders import CLINIC, everything, full_house
+from testing.tags import slow
 
 SIX = Child(72, hand="right")
 
@@ -56,6 +57,7 @@ class StarterTest(TestCase):
         offered = {o.variant.activity_id for o in cupboard.offers()}
         self.assertGreaterEqual(len(offered), picked[-1][1] * 0.75)
 
+    @slow
     def test_nothing_unsafe_is_ever_on_it(self) -> None:
         toddler = Child(28, mouthing="often", allergies=frozenset({"latex", "wheat"}), hand="left")
         for thing, _ in starter_list(toddler, CLINIC, most=30):
@@ -67,6 +69,7 @@ class StarterTest(TestCase):
         second = [m.id for m, _ in starter_list(SIX, CLINIC, have=first, most=3)]
         self.assertEqual(set(first) & set(second), set())
 
+    @slow
     def test_it_differs_from_child_to_child(self) -> None:
         self.assertNotEqual(starter_list(SIX, CLINIC), starter_list(Child(26, mouthing="often"), CLINIC))
 

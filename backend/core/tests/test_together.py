@@ -10,6 +10,7 @@ from core.offers import UsableCupboard, variants_of
 from core.offers.usable_cupboard import stock_of
 from core.safety import RULES, STEP_TAGS, Hit, assess, assess_step, assess_together
 from testing.core_builders import CLINIC, full_house
+from testing.tags import slow
 
 SOURCES = Path(__file__).parents[3] / "docs" / "sources.md"
 
@@ -93,6 +94,7 @@ class RuleTableTest(TestCase):
         self.assertEqual(spoken - set(RULES), set())
         self.assertEqual({r.id for r in RULES.values() if r.scope != "together"} - spoken, set())
 
+    @slow
     def test_every_hit_says_why_and_what_to_do(self) -> None:
         for hit in every_hit():
             self.assertTrue(hit.reason and hit.remedy and hit.source, hit)

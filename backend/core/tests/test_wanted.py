@@ -30,7 +30,7 @@ class WantedTest(TestCase):
         one_short = {**AT, "pinch": Estimate(0.5, 0.4)}
         aims = suggested_aims(("buttons",), one_short, ("scissors", "strength"))
         self.assertEqual([a.target for a in aims], ["strength", "scissors"])
-        self.assertEqual(aims[0].words, "“Do own buttons” requires pinch, thumb and fingers: 1.5 rungs short.")
+        self.assertEqual(aims[0].words, "“Do own buttons” requires pinch strength: 1.5 rungs short.")
         self.assertEqual(
             [a.target for a in suggested_aims(("buttons",), AT, ("scissors", "in_hand"))], ["scissors", "in_hand"]
         )
@@ -70,5 +70,5 @@ class StandingsTest(TestCase):
         result = standings(TODAY, latest, TODAY)
         self.assertEqual(
             result[0].words,
-            "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch, thumb and fingers.",
+            "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch strength.",
         )

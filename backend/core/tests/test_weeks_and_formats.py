@@ -77,6 +77,7 @@ def week_worth(week) -> float:
 
 
 class WeekTest(TestCase):
+    @slow
     def test_agrees_with_brute_force_on_small_instances(self) -> None:
         tried = 0
         for seed in range(300, 316):

@@ -6,7 +6,7 @@ from unittest.mock import patch
 
 from django.core.management import CommandError, call_command
 from django.db import transaction
-from django.test import TestCase
+from django.test import TestCase, tag
 
 from caseload.models import Child, EstimatePoint, Home
 from clinic.models import Clinic, Member
@@ -52,6 +52,7 @@ class LoadDemoTest(TestCase):
         with patch("demo.management.commands.load_demo.CHILDREN", two):
             call_command("load_demo", password="a long enough one", stdout=StringIO(), **options)
 
+    @tag("slow")
     def test_loads_through_the_same_actions_as_real_use(self) -> None:
         self.load()
         self.assertEqual(Member.objects.count(), len(demo.MEMBERS))
@@ -62,6 +63,7 @@ class LoadDemoTest(TestCase):
         self.assertGreater(EstimatePoint.objects.count(), 4)
         self.assertTrue(StockItem.objects.filter(thing_id="wooden_bead_25").exists())
 
+    @tag("slow")
     def test_the_same_seed_gives_the_same_histories(self) -> None:
         def loaded() -> list[tuple[str, int, int]]:
             self.load()
@@ -79,6 +81,7 @@ class LoadDemoTest(TestCase):
         self.load(if_empty=True)
         self.assertEqual(Child.objects.count(), 0)
 
+    @tag("slow")
     def test_a_load_that_fails_leaves_nothing(self) -> None:
         with (
             patch("demo.management.commands.load_demo.play", side_effect=RuntimeError),

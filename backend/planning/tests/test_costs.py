@@ -2,7 +2,7 @@
 
 from datetime import timedelta
 
-from django.test import TestCase
+from django.test import TestCase, tag
 
 from progress.actions import finish_run
 from testing.builders import (
@@ -41,6 +41,7 @@ class QueryCountTest(TestCase):
             finish_run(self.lead, run)
         return child
 
+    @tag("slow")
     def test_one_session_or_four_cost_the_same_queries(self) -> None:
         little, much = self.child_with(1, 30), self.child_with(4, 30)
         for path in ("/children/{}", "/children/{}/progress", "/children/{}/plans"):
@@ -52,6 +53,7 @@ class QueryCountTest(TestCase):
             costs = {self.count(path.format(home=c.home_id, child=c.pk)) for c in (little, much)}
             self.assertEqual(len(costs), 1, path)
 
+    @tag("slow")
     def test_a_plan_costs_the_same_queries_whatever_came_before_it(self) -> None:
         new, old = self.child_with(0, 30), self.child_with(3, 30)
         plans = [plan_for_child(self.lead, c) for c in (new, old)]

@@ -4,7 +4,7 @@ from datetime import timedelta
 from io import BytesIO
 from unittest.mock import patch
 
-from django.test import TestCase
+from django.test import TestCase, tag
 from pypdf import PdfReader
 
 from planning.models import Plan
@@ -65,6 +65,7 @@ class PrepSheetTest(TestCase):
         for block in self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]:
             self.assertIn(f"expect {block['expected_words']} alone", text)
 
+    @tag("slow")
     def test_the_pdf_has_the_papers_true_size(self) -> None:
         for paper, size in (("A4", A4_POINTS), ("Letter", LETTER_POINTS)):
             answer = self.get(f"/plans/{self.plan.pk}/sheet.pdf?paper={paper}")
@@ -74,6 +75,7 @@ class PrepSheetTest(TestCase):
             self.assertAlmostEqual(float(first.mediabox.height), size[1], delta=0.5)
             self.assertIn("Bring", first.extract_text())
 
+    @tag("slow")
     def test_nothing_is_fetched_from_outside(self) -> None:
         with patch("urllib.request.urlopen", side_effect=AssertionError("fetched")):
             self.assertEqual(self.get(f"/plans/{self.plan.pk}/sheet.pdf").status_code, 200)
