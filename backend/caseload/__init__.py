@@ -1,0 +1,1 @@
+"""Children, their profiles, homes and estimates."""

@@ -1,0 +1,1 @@
+"""Settings, routes, and the assembly of the API."""

@@ -1,0 +1,1 @@
+"""A made-up clinic, loaded through the same actions as real use."""

@@ -1,0 +1,1 @@
+"""What a finished run leads to: estimates, next steps, notes, goals."""

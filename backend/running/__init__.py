@@ -1,0 +1,1 @@
+"""Runs and their events, each kept once, in whatever order they arrive."""

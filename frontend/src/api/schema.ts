@@ -537,7 +537,7 @@ export interface paths {
         };
         /**
          * Read Library
-         * @description Every activity with the grades this house can offer this child, the most useful first.
+         * @description Every activity with the grades this home can offer this child, the most useful first.
          */
         get: operations["planning_library_api_read_library"];
         put?: never;
@@ -2555,7 +2555,7 @@ export interface components {
         };
         /**
          * ForecastOut
-         * @description What a grade would be: the block, its dials, its neighbours and its equals. No block where this house offers
+         * @description What a grade would be: the block, its dials, its neighbours and its equals. No block where this home offers
          *     none.
          */
         ForecastOut: {
@@ -2591,7 +2591,7 @@ export interface components {
         };
         /**
          * ReachOut
-         * @description One activity in one house. Rungs are of its first strand; expected is the chance alone at the nearest grade.
+         * @description One activity in one home. Rungs are of its first strand; expected is the chance alone at the nearest grade.
          */
         ReachOut: {
             /** Activity Id */
