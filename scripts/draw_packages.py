@@ -17,21 +17,10 @@ ROOT = Path(__file__).resolve().parents[1]
 BACKEND = ROOT / "backend"
 PICTURE = ROOT / "docs" / "packages.svg"
 APPS = ("config", "demo", "reference", "sheets", "progress", "running", "planning", "cupboard", "caseload", "clinic")
-CORE = [
-    "paper",
-    "letters",
-    "progress",
-    "running",
-    "planner",
-    "offers",
-    "library",
-    "ability",
-    "safety",
-    "child",
-    "materials",
-    "recording",
-    "skills",
-]
+CORE = (
+    *("paper", "letters", "progress", "running", "planner", "offers", "library", "ability", "safety", "child"),
+    *("materials", "recording", "skills"),
+)
 ROW, WIDTH, LEFT = 46, 480, 20
 
 

@@ -68,7 +68,7 @@ class LibraryTest(TestCase):
                 if "pom-pom" in s.words or "small thing kept" in s.words:
                     self.assertTrue(s.uses, (f.id, s.words))
 
-    def test_every_rung_of_every_strand_is_trained_by_three_families(self) -> None:
+    def test_every_rung_of_every_strand_is_trained_by_three_activities(self) -> None:
         """A grade trains a rung when it asks for it to within half a rung; project definition."""
         asked: dict[tuple[str, int], set[str]] = {}
         for f in ACTIVITIES.values():
@@ -84,7 +84,7 @@ class LibraryTest(TestCase):
                     len(asked.get((strand.id, rung.number), ())), 3, f"{strand.name}, rung {rung.number}"
                 )
 
-    def test_every_family_can_be_done_somewhere(self) -> None:
+    def test_every_activity_can_be_done_somewhere(self) -> None:
         cupboard = full_house()
         for f in ACTIVITIES.values():
             self.assertTrue(any(cupboard.offer(v) for v in variants_of(f)), f.id)
@@ -97,14 +97,14 @@ class LibraryTest(TestCase):
                 for strand in f.trains:
                     self.assertEqual(sorted({r[strand] for r in rungs}), [r[strand] for r in rungs], (f.id, a.id))
 
-    def test_no_two_families_are_alike(self) -> None:
+    def test_no_two_activities_are_alike(self) -> None:
         seen = {}
         for f in ACTIVITIES.values():
             shape = (tuple(f.trains.items()), tuple((a.words, tuple(s.words for s in a.steps)) for a in f.axes))
             self.assertNotIn(shape, seen, f"{f.id} ~ {seen.get(shape)}")
             seen[shape] = f.id
 
-    def test_wanted_tasks_lean_on_rungs_that_exist(self) -> None:
+    def test_wanted_tasks_require_rungs_that_exist(self) -> None:
         for task in WANTED_TASKS.values():
             for strand, rung in task.demands.items():
                 self.assertTrue(1 <= rung <= STRANDS[strand].top, (task.id, strand))
@@ -190,7 +190,7 @@ class GradingTest(TestCase):
                     self.assertEqual(sum(moved), side)
                     self.assertIsNotNone(cupboard.offer(near.variant))
 
-    def test_dials_say_what_a_house_lacks(self) -> None:
+    def test_dials_say_what_a_home_lacks(self) -> None:
         stock = {k: v for k, v in everything().items() if k in ("wooden_bead_25", "taped_lace", "chenille_stem")}
         cupboard = UsableCupboard(stock_of(stock), Child(72, hand="right"), CLINIC)
         line = dials(Variant("load_the_barge", (4, 1, 1)), cupboard)[0]
@@ -261,7 +261,7 @@ class HouseTest(TestCase):
         with self.assertRaisesRegex(ValueError, "not a known thing"):
             stock_of({"moon_rock": 1})
 
-    def test_all_materials_have_measures_that_hold_together(self) -> None:
+    def test_all_things_have_measures_that_hold_together(self) -> None:
         self.assertGreaterEqual(len(THINGS), 160)
         for m in THINGS.values():
             if "bead" in m.forms:

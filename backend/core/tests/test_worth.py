@@ -99,7 +99,7 @@ class CandidateTest(TestCase):
         self.assertEqual(aims(ACTIVITIES["peg_fence"], "main", request), [])
         self.assertEqual(aims(ACTIVITIES["peg_fence"], "warm-up", request), ["pinch"])
 
-    def test_a_demand_far_above_the_child_shuts_a_family_out(self) -> None:
+    def test_a_demand_far_above_the_child_shuts_an_activity_out(self) -> None:
         request = request_for(Child(26, hand="right"), everything())
         strand, gap = too_demanding(Variant("about_turn", (0, 0)), request)
         self.assertEqual(strand, "simple_rotation")
@@ -113,7 +113,7 @@ class CandidateTest(TestCase):
                 self.assertTrue(0 < least <= most, (activity.id, part))
                 self.assertLessEqual(most, max(least, 5))
 
-    def test_every_part_has_a_candidate_in_a_full_house(self) -> None:
+    def test_every_part_has_a_candidate_in_a_full_home(self) -> None:
         request = request_for(FIVE, everything(), targets=("grasp", "strength", "bilateral"))
         self.assertEqual(
             {c.part for c in undominated(all_candidates(request))},
@@ -145,7 +145,7 @@ def all_different(
     return any(all_different(choices[1:], fine, (*taken, c)) for c in choices[0] if c not in taken)
 
 
-class HouseAgainstPlainLoopTest(TestCase):
+class CupboardAgainstPlainLoopTest(TestCase):
     @slow
     def test_offers_agree_with_trying_every_thing_in_every_role(self) -> None:
         """The bit sets against a loop that shares no code with them."""
