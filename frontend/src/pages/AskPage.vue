@@ -145,9 +145,9 @@ async function plan(): Promise<void> {
       <h3>Earlier sessions</h3>
       <RouterLink v-for="p in plans" :key="p.id" class="earlier" :to="{ name: 'bench', params: { planId: p.id } }">
         <span class="row"
-          ><strong>{{ p.name ? `★ ${p.name}` : dayWords(p.used_on ?? p.made_at) }}</strong>
-          <TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" />
-          <span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span
+          ><strong>{{ p.name ? `★ ${p.name}` : dayWords(p.used_on ?? p.made_at) }}</strong> {{ ' '
+          }}<TargetSign v-for="t in p.targets" :key="t" :target="t" :size="18" /> {{ ' '
+          }}<span class="soft small">{{ p.used_on ? '' : 'not run' }}</span></span
         >
         <span class="small soft">{{ p.blocks.join(', ') }}</span>
       </RouterLink>

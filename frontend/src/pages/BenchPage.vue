@@ -82,7 +82,7 @@ async function run(): Promise<void> {
       <div>
         <p>
           <RouterLink :to="{ name: 'child', params: { childId: plan.child_id } }">{{ plan.child_name }}</RouterLink>
-          <span class="soft">· things from {{ plan.home_name }}</span>
+          {{ ' ' }}<span class="soft">· things from {{ plan.home_name }}</span>
         </p>
         <h1>{{ plan.name || 'Session plan' }}</h1>
       </div>

@@ -65,7 +65,7 @@ async function run(): Promise<void> {
           ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
         /></el-select>
         <el-input-number v-model="ask.minutes" :min="10" :max="90" :step="5" aria-label="Minutes" />
-        <span class="soft">minutes</span>
+        {{ ' ' }}<span class="soft">minutes</span>
         <button class="plain-button main go" :disabled="busy || ask.children.length < 2">
           {{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}
         </button>

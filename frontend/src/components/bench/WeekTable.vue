@@ -29,7 +29,7 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
       <li v-for="d in week.days" :key="d.name">
         <p class="day">
           <strong>{{ d.name }}</strong>
-          <span class="soft small">{{ d.available ? `${d.available} min` : 'no practice' }}</span>
+          {{ ' ' }}<span class="soft small">{{ d.available ? `${d.available} min` : 'no practice' }}</span>
         </p>
         <div class="room" :style="{ height: `${24 + (d.available / most) * 210}px` }" :class="{ none: !d.available }">
           <div

@@ -90,4 +90,18 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
     order: 3;
   }
 }
+@media (max-width: 700px) {
+  .lines li {
+    grid-template-columns: 1fr;
+    justify-items: start;
+    gap: 4px;
+  }
+  .standing {
+    padding-inline: var(--gap-3);
+  }
+  .go {
+    order: 4;
+    grid-column: 1 / -1;
+  }
+}
 </style>

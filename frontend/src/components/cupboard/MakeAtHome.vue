@@ -54,7 +54,8 @@ async function made(m: Schemas['RecipeOut']): Promise<void> {
           @click="open = open === m.thing_id ? '' : m.thing_id"
         >
           <strong>{{ m.name }}</strong>
-          <span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span>
+          {{ ' '
+          }}<span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span>
         </button>
         <div v-if="open === m.thing_id" class="stack how">
           <p>

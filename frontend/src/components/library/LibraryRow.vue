@@ -16,7 +16,7 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
     <TargetSign :target="reach.target" :size="26" />
     <div>
       <button type="button" class="name" :aria-expanded="open" @click="open = !open">{{ reach.name }}</button>
-      <span class="soft small">{{ reach.group }}</span>
+      {{ ' ' }}<span class="soft small">{{ reach.group }}</span>
       <p class="small">
         {{ reach.strand_name
         }}<span v-if="reach.also.length" class="soft">, also {{ reach.also.join(', ').toLowerCase() }}</span>

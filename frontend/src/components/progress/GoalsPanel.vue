@@ -61,7 +61,7 @@ async function write(): Promise<void> {
     <div v-for="g in data.goals" :key="g.id" class="goal">
       <p>
         <strong>{{ g.words }}</strong>
-        <span class="soft small">written {{ dayWords(g.written_on) }}, weight {{ g.weight }}</span>
+        {{ ' ' }}<span class="soft small">written {{ dayWords(g.written_on) }}, weight {{ g.weight }}</span>
       </p>
       <div class="scale" role="radiogroup" :aria-label="g.words">
         <button
@@ -73,7 +73,7 @@ async function write(): Promise<void> {
           :class="{ on: now(g) === s, start: g.baseline === s }"
           @click="score(g.id, s)"
         >
-          <strong>{{ s > 0 ? `+${s}` : s }}</strong> <span class="small">{{ g.levels[i] }}</span>
+          <strong>{{ s > 0 ? `+${s}` : s }}</strong>{{ ' ' }}<span class="small">{{ g.levels[i] }}</span>
         </button>
       </div>
     </div>

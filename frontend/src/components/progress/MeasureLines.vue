@@ -11,8 +11,8 @@ const shown = (value: number, unit: string): string => `${value >= 10 ? value.to
   <div class="measures">
     <figure v-for="s in series" :key="s.id">
       <figcaption>
-        <strong>{{ s.name }}</strong>
-        <span class="soft small"
+        <strong>{{ s.name }}</strong>{{ ' '
+        }}<span class="soft small"
           >{{ shown(s.points[0]!.value, s.unit) }} to {{ shown(s.points.at(-1)!.value, s.unit) }}</span
         >
       </figcaption>

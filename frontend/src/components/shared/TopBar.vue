@@ -93,4 +93,13 @@ nav a {
   font-size: var(--step-1);
   cursor: pointer;
 }
+@media (max-width: 700px) {
+  .bar {
+    flex-wrap: wrap;
+    gap: 4px var(--gap-3);
+  }
+  .who {
+    display: none;
+  }
+}
 </style>
