@@ -1,6 +1,7 @@
 """What the commands refuse: nothing that is not theirs is touched."""
 
 import os
+import socket
 import subprocess
 import tempfile
 from pathlib import Path
@@ -44,6 +45,10 @@ class RefusalTest(TestCase):
         self.assertEqual((Path(self.var) / "secrets" / "one").stat().st_mode & 0o077, 0)
 
     def test_a_taken_port_is_passed_over(self) -> None:
-        script = """python3 -c "import socket,time; s=socket.socket(); s.bind(('127.0.0.1', 54811)); s.listen();
-        time.sleep(4)" & sleep 0.7; free_port 54811"""
-        self.assertEqual(self.run_script(script).stdout.strip(), "54812")
+        with socket.socket() as held:
+            held.bind(("127.0.0.1", 0))
+            held.listen()
+            taken = held.getsockname()[1]
+            free = int(self.run_script(f"free_port {taken}").stdout)
+        self.assertGreater(free, taken)
+        self.assertEqual(int(self.run_script(f"free_port {free}").stdout), free)

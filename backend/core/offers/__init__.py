@@ -3,8 +3,9 @@
 from core.offers.coverage import Reach, most_useful_first, reach, starter_list
 from core.offers.grading import Neighbour, asks_other_hand, dials, difficulty, equals, grade_words, neighbours
 from core.offers.homemade import Recipe, makeable, verdict
+from core.offers.offer import Lack, LackKind, Offer, Quantity
 from core.offers.substitutes import Swap, swaps
-from core.offers.usable_cupboard import Lack, LackKind, Offer, Quantity, UsableCupboard, clears, stock_of
+from core.offers.usable_cupboard import UsableCupboard, clears, stock_of
 from core.offers.variants import Variant, asked_of, checked_variant, roles_of, set_count, tags_of, variants_of
 
 __all__ = [

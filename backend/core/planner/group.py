@@ -4,11 +4,9 @@ Hazards are judged by the child most at risk within reach. Tools that do not go 
 waiting: two activities run side by side for the same minutes, half of the children at each, then they change over.
 """
 
-from collections import defaultdict
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from math import ceil
-from typing import Any
 
 from core.child import Part
 from core.library import ACTIVITIES, THINGS
@@ -16,20 +14,17 @@ from core.library.activity import Activity
 from core.materials import Stock
 from core.offers import Offer, Variant
 from core.planner.blocks import block_from, candidate_of
-from core.planner.candidates import QUALITY, Candidate, all_candidates
-from core.planner.model import SET_OUT, STEP, whole_minutes
-from core.planner.objective import STRAND_STEPS
+from core.planner.candidates import Candidate, all_candidates
+from core.planner.group_model import Together, in_order, set_up_steps, solve_group
+from core.planner.model import STEP
 from core.planner.request import Block, PlannedBlock, PlanStatus, Refusal, SessionRequest
-from core.planner.session import LONG_ENOUGH_FOR_TWO, RequestError, check_request
-from core.planner.solver import GROUP_EFFORT, run
+from core.planner.session import RequestError, check_request
 from core.safety import assess
 
 MOST_CHILDREN = 6
 PARTS: tuple[Part, ...] = ("opener", "main", "tidy")
-MOST_MAIN = 4
 STANDING = frozenset({"wall", "floor", "water", "tube", "edge"})  # forms several children use at once
 IN_REACH = frozenset({"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy"})
-TENTHS = 10
 
 
 @dataclass(frozen=True)
@@ -86,26 +81,6 @@ class GroupPlan:
     fix: str = ""
 
 
-@dataclass(frozen=True)
-class Together:
-    """One activity in one part for all children: a candidate each, and whether there is enough for all or for half."""
-
-    activity: Activity
-    part: Part
-    each: tuple[Candidate, ...]
-    for_all: bool
-
-    @property
-    def least(self) -> int:
-        """Fewest minutes that suit every child."""
-        return max(c.least for c in self.each)
-
-    @property
-    def most(self) -> int:
-        """Most minutes that suit every child."""
-        return max(self.least, min(c.most for c in self.each))
-
-
 def plan_group(request: GroupRequest) -> GroupPlan:
     """Return the best session for children together. The same request always gives the same plan.
 
@@ -130,7 +105,7 @@ def plan_group(request: GroupRequest) -> GroupPlan:
             reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
             fix="Give it ten minutes more.",
         )
-    blocks = tuple(group_block(t, m, turns, sessions) for t, m, turns in _in_order(chosen))
+    blocks = tuple(group_block(t, m, turns, sessions) for t, m, turns in in_order(chosen))
     return GroupPlan(status, blocks, group_minutes(blocks), well_spent, bound, kept_away)
 
 
@@ -218,122 +193,6 @@ def enough(each: Sequence[Candidate], children: int) -> bool:
     return children > 0 and all(s.wanted <= s.have or (s.own_pot and s.have >= 1) for s in wanted_by(each).values())
 
 
-Chosen = list[tuple[Together, int, bool]]
-
-
-def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> tuple[PlanStatus, Chosen, float, float]:
-    """Return status, what is chosen with its minutes and whether by turns, well-spent minutes a child, and their
-    bound.
-    """
-    from ortools.sat.python import cp_model
-
-    model, minutes = cp_model.CpModel(), sessions[0].minutes
-    take = [model.new_bool_var(f"take{i}") for i in range(len(shared))]
-    spend = [model.new_int_var(0, t.most, f"minutes{i}") for i, t in enumerate(shared)]
-    for t, taken, m in zip(shared, take, spend, strict=True):
-        model.add(m >= t.least * taken)
-        model.add(m <= t.most * taken)
-    _turns(model, shared, take, spend)
-    _group_parts(model, shared, take, minutes)
-    _group_lasting(model, shared, take)
-    set_up = sum(_set_up(t) * taken for t, taken in zip(shared, take, strict=True))
-    model.add(sum(spend) * STEP + set_up <= minutes * STEP)
-    whole_minutes(model, sum(spend), set_up, minutes * STEP, range(minutes * STEP + 1), "set up")
-    tiring = sum(m for t, m in zip(shared, spend, strict=True) if t.activity.tiring)
-    model.add(tiring <= round(minutes * min(s.tiring_share for s in sessions)))
-    model.add(2 * sum(x for t, x in zip(shared, take, strict=True) if t.activity.tiring) <= sum(take) + 1)
-    model.maximize(_worth(model, shared, spend, sessions))
-    solver, status = run(model, GROUP_EFFORT)
-    if status == "infeasible":
-        return status, [], 0.0, 0.0
-    chosen = [
-        (t, solver.value(m), not t.for_all) for t, x, m in zip(shared, take, spend, strict=True) if solver.value(x)
-    ]
-    scale = QUALITY * TENTHS * len(sessions)
-    return status, chosen, solver.objective_value / scale, solver.best_objective_bound / scale
-
-
-def _set_up(t: Together) -> int:
-    return _set_up_steps(t.activity, len({thing for c in t.each for thing in c.kit}))
-
-
-def _set_up_steps(activity: Activity, things: int) -> int:
-    return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * things
-
-
-def _turns(model: Any, shared: list[Together], take: list[Any], spend: list[Any]) -> None:
-    """Activities by turns come two at a time, for the same minutes."""
-    by_turns = [i for i, t in enumerate(shared) if not t.for_all]
-    if not by_turns:
-        return
-    pair = model.new_bool_var("one pair by turns")
-    each = model.new_int_var(0, max(shared[i].most for i in by_turns), "minutes of a turn")
-    model.add(sum(take[i] for i in by_turns) == 2 * pair)
-    for i in by_turns:
-        model.add(spend[i] == each).only_enforce_if(take[i])
-
-
-def _group_parts(model: Any, shared: list[Together], take: list[Any], minutes: int) -> None:
-    by_family: defaultdict[str, list[Any]] = defaultdict(list)
-    by_part: defaultdict[str, list[Any]] = defaultdict(list)
-    for t, taken in zip(shared, take, strict=True):
-        by_family[t.activity.id].append(taken)
-        by_part[t.part].append(taken)
-    for activity in sorted(by_family):
-        model.add_at_most_one(by_family[activity])
-    for part, from_minutes in (("opener", 12), ("tidy", 25)):
-        model.add_linear_constraint(sum(by_part[part]), int(bool(by_part[part]) and minutes >= from_minutes), 1)
-    least = 1 if minutes < LONG_ENOUGH_FOR_TWO else 2
-    model.add_linear_constraint(sum(by_part["main"]), min(least, len(by_part["main"])), MOST_MAIN)
-
-
-def _group_lasting(model: Any, shared: list[Together], take: list[Any]) -> None:
-    """What is used up is there for one set of every child in every block that uses it."""
-    uses: defaultdict[str, list[Any]] = defaultdict(list)
-    have: dict[str, int] = {}
-    for t, taken in zip(shared, take, strict=True):
-        for c in t.each:
-            for stock_id, wanted in c.used_up.items():
-                uses[stock_id].append(wanted * taken)
-                have[stock_id] = next(q.have for q in c.offer.quantities if q.stock_id == stock_id)
-    for stock_id in sorted(uses):
-        model.add(sum(uses[stock_id]) <= have[stock_id])
-
-
-def _worth(model: Any, shared: list[Together], spend: list[Any], sessions: Sequence[SessionRequest]) -> Any:
-    """The sum over children of minutes times quality, each further minute of one strand counting less
-    for that child.
-    """
-    total: list[Any] = []
-    for at in range(len(sessions)):
-        by_strand: defaultdict[str, list[Any]] = defaultdict(list)
-        for t, m in zip(shared, spend, strict=True):
-            by_strand[t.each[at].strand].append(t.each[at].quality * m)
-        for strand in sorted(by_strand):
-            steps = [model.new_int_var(0, wide * QUALITY, f"{at} {strand} {wide}") for wide, _ in STRAND_STEPS]
-            model.add(sum(steps) <= sum(by_strand[strand]))
-            total += [round(share * TENTHS) * s for (_, share), s in zip(STRAND_STEPS, steps, strict=True)]
-    return sum(total)
-
-
-def _in_order(chosen: Chosen) -> Chosen:
-    """Opener, main (those by turns together, tiring ones apart), tidy."""
-    opener = [x for x in chosen if x[0].part == "opener"]
-    tidy = [x for x in chosen if x[0].part == "tidy"]
-    main = sorted(
-        (x for x in chosen if x[0].part == "main"), key=lambda x: (x[2], x[0].activity.tiring, x[0].activity.id)
-    )
-    calm, tiring = [x for x in main if not x[0].activity.tiring], [x for x in main if x[0].activity.tiring]
-    mixed: Chosen = []
-    while calm or tiring:
-        mixed += (
-            [tiring.pop(0)]
-            if tiring and (not mixed or not mixed[-1][0].activity.tiring) and len(tiring) > len(calm) - 1
-            else [calm.pop(0) if calm else tiring.pop(0)]
-        )
-    return [*opener, *mixed, *tidy]
-
-
 def group_block(t: Together, minutes: int, turns: bool, sessions: Sequence[SessionRequest]) -> GroupBlock:
     """Return an activity that suits all as a block: each child's own, and how many things they want at once."""
     children = tuple(block_from(c, minutes, s) for c, s in zip(t.each, sessions, strict=True))
@@ -378,5 +237,5 @@ def table_for_all(request: GroupRequest) -> tuple[SessionRequest, ...]:
 def group_minutes(blocks: Sequence[GroupBlock]) -> float:
     """The minutes of a group session, setting up counted block by block."""
     things = [{q.stock_id for c in b.children for q in c.quantities} for b in blocks]
-    set_up = (_set_up_steps(b.activity, len(t)) for b, t in zip(blocks, things, strict=True))
+    set_up = (set_up_steps(b.activity, len(t)) for b, t in zip(blocks, things, strict=True))
     return sum(b.minutes for b in blocks) + sum(set_up) / STEP

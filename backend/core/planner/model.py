@@ -239,13 +239,13 @@ def _lasting(model: Model, listed: Listed, take: list[Any]) -> None:
 
 
 def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:
-    by_family: defaultdict[str, list[Any]] = defaultdict(list)
+    by_activity: defaultdict[str, list[Any]] = defaultdict(list)
     by_part: defaultdict[str, list[Any]] = defaultdict(list)
     for c, t in zip(listed, take, strict=True):
-        by_family[c.activity.id].append(t)
+        by_activity[c.activity.id].append(t)
         by_part[c.part].append(t)
-    for activity in sorted(by_family):
-        model.add_at_most_one(by_family[activity])
+    for activity in sorted(by_activity):
+        model.add_at_most_one(by_activity[activity])
     for part, takes in sorted(by_part.items()):
         if part == "main":
             count = _how_many(model, takes, limits.most_main)

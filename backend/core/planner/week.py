@@ -206,17 +206,17 @@ def _amounts(candidates: list[Candidate], a_day: int) -> set[int]:
 
 def _variety(model: Any, candidates: list[Candidate], take: list[list[Any]]) -> None:
     """Few activities in a week, none on two days running, none twice on a day, none more than three times."""
-    by_family: defaultdict[str, list[int]] = defaultdict(list)
+    by_activity: defaultdict[str, list[int]] = defaultdict(list)
     for i, c in enumerate(candidates):
-        by_family[c.activity.id].append(i)
+        by_activity[c.activity.id].append(i)
     used = []
-    for activity in sorted(by_family):
+    for activity in sorted(by_activity):
         chosen = model.new_bool_var(f"used {activity}")
         used.append(chosen)
-        model.add(sum(take[i][d] for i in by_family[activity] for d in range(len(DAYS))) <= MOST_TIMES * chosen)
+        model.add(sum(take[i][d] for i in by_activity[activity] for d in range(len(DAYS))) <= MOST_TIMES * chosen)
         for d in range(len(DAYS)):
-            next_day = [take[i][d + 1] for i in by_family[activity]] if d + 1 < len(DAYS) else []
-            model.add(sum([take[i][d] for i in by_family[activity]] + next_day) <= chosen)
+            next_day = [take[i][d + 1] for i in by_activity[activity]] if d + 1 < len(DAYS) else []
+            model.add(sum([take[i][d] for i in by_activity[activity]] + next_day) <= chosen)
     model.add(sum(used) <= MOST_ACTIVITIES)
 
 
@@ -246,7 +246,7 @@ def _worth(model: Any, candidates: list[Candidate], take: list[list[Any]], spend
         before = None
         for d in range(len(DAYS)):
             today = model.new_bool_var(f"{strand} {d}")
-            for takes in _by_family(
+            for takes in _by_activity(
                 candidates, places, take, d
             ):  # one go a day at most: all of an activity's grades at once
                 model.add(sum(takes) <= today)
@@ -261,7 +261,9 @@ def _worth(model: Any, candidates: list[Candidate], take: list[list[Any]], spend
     return sum(total)
 
 
-def _by_family(candidates: list[Candidate], places: list[int], take: list[list[Any]], day: int) -> Iterable[list[Any]]:
+def _by_activity(
+    candidates: list[Candidate], places: list[int], take: list[list[Any]], day: int
+) -> Iterable[list[Any]]:
     groups: defaultdict[str, list[Any]] = defaultdict(list)
     for i in places:
         groups[candidates[i].activity.id].append(take[i][day])

@@ -7,7 +7,7 @@ from unittest.mock import patch
 from core.child import Setting
 from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
-from core.planner import GroupRequest, Visit, WeekRequest, group, infeasible, visit_bag, week
+from core.planner import GroupRequest, Visit, WeekRequest, group, group_model, infeasible, visit_bag, week
 from core.planner.candidates import QUALITY, all_candidates, undominated
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Limits, build, solve
@@ -88,7 +88,9 @@ class OtherSolverTest(TestCase):
             second = replace(
                 made_up_request(seed + 50), minutes=20, setting=CLINIC, stock=first.stock, targets=("grasp",)
             )
-            answer, seen = caught(group, lambda a=first, b=second: group.plan_group(GroupRequest(("A", "B"), (a, b))))
+            answer, seen = caught(
+                group_model, lambda a=first, b=second: group.plan_group(GroupRequest(("A", "B"), (a, b)))
+            )
             if answer.status == "optimal":
                 self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3, msg=f"seed {seed}")
                 tried += 1

@@ -65,7 +65,7 @@ async function plan(): Promise<void> {
         </div>
       </fieldset>
       <fieldset>
-        <legend>A day</legend>
+        <legend>Activities per day</legend>
         <el-radio-group v-model="ask.a_day" aria-label="Activities a day"
           ><el-radio-button :value="1">One</el-radio-button
           ><el-radio-button :value="2">Up to two</el-radio-button></el-radio-group

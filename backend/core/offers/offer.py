@@ -1,0 +1,75 @@
+"""An offer: a variant this home can support, with what fills each role; and what is lacking for one that is none."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cached_property
+from typing import Literal
+
+from core.library import THINGS
+from core.materials import cutting
+from core.offers.variants import Variant
+from core.safety import Verdict
+
+
+@dataclass(frozen=True)
+class Quantity:
+    """How many of a thing a set wants, of how many there are; rounds > 1 uses the same things again."""
+
+    role: str
+    words: str
+    stock_id: str
+    thing_id: str
+    name: str
+    wanted: int
+    have: int
+    rounds: int
+    single_use: bool
+    pieces: int = 1
+
+    @property
+    def named(self) -> str:
+        """The name for as many as are wanted, in lower case."""
+        return THINGS[self.thing_id].named(self.wanted)
+
+    @property
+    def cut(self) -> str:
+        """How to halve the sheets into pieces, in words; empty where nothing is cut."""
+        return cutting(self.wanted * self.pieces, self.pieces).words if self.pieces > 1 else ""
+
+
+@dataclass(frozen=True)
+class Offer:
+    """A variant this home can offer: what fills each role, how many, and the hazard verdict."""
+
+    variant: Variant
+    count: int
+    quantities: tuple[Quantity, ...]
+    verdict: Verdict
+
+    @cached_property
+    def kit(self) -> frozenset[str]:
+        """The ids of what it brings to the table."""
+        return frozenset(q.stock_id for q in self.quantities)
+
+    @cached_property
+    def used_up(self) -> Mapping[str, int]:
+        """What one set uses up: stock id to how many."""
+        result: dict[str, int] = {}
+        for q in self.quantities:
+            if q.single_use:
+                result[q.stock_id] = result.get(q.stock_id, 0) + q.wanted
+        return result
+
+
+LackKind = Literal["barred", "missing", "short", "hand"]
+
+
+@dataclass(frozen=True)
+class Lack:
+    """Why a variant is not on offer: barred by a rule, or something missing, with what would help."""
+
+    variant: Variant
+    kind: LackKind
+    reason: str
+    remedy: str
+    rule: str = ""
