@@ -11,7 +11,8 @@ from core.library import ACTIVITIES
 from core.library.activity import Activity
 from core.materials import Thing
 from core.offers.grading import difficulty
-from core.offers.usable_cupboard import Quantity, UsableCupboard, fillers
+from core.offers.offer import Quantity
+from core.offers.usable_cupboard import UsableCupboard, fillers
 from core.offers.variants import Variant, roles_of, variants_of
 
 AIMED_AT = 0.8  # the chance alone that a grade is chosen for: standing at its rung, by definition

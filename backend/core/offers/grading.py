@@ -7,7 +7,8 @@ from types import MappingProxyType
 
 from core.child import Child, for_child
 from core.library import ACTIVITIES
-from core.offers.usable_cupboard import Offer, UsableCupboard
+from core.offers.offer import Offer
+from core.offers.usable_cupboard import UsableCupboard
 from core.offers.variants import Variant, checked_variant, variants_of
 
 OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how activities word the grade that asks for the other hand
