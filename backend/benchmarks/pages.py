@@ -1,13 +1,15 @@
 """What pages cost against their own SQL, and taps against a bare insert."""
 
 import json
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
+from functools import partial
 from time import perf_counter
 from uuid import uuid4
 
 from django.db import connection
 from django.test.utils import CaptureQueriesContext
 
+from caseload.models import Child
 from clinic.models import Member
 from progress.actions import finish_run
 from running.models import Run, RunEvent, SetRecord
@@ -16,7 +18,7 @@ from testing.builders import TODAY, Api, make_child, make_home, make_member, run
 TIMES = 15
 
 
-def fill(children: int = 60, sessions: int = 3) -> tuple[Member, list]:  # type: ignore[type-arg]
+def fill(children: int = 60, sessions: int = 3) -> tuple[Member, list[Child]]:
     """A clinic with children, some of them with histories."""
     from datetime import timedelta
 
@@ -31,7 +33,7 @@ def fill(children: int = 60, sessions: int = 3) -> tuple[Member, list]:  # type:
     return lead, made
 
 
-def pages(say) -> None:  # type: ignore[no-untyped-def]
+def pages(say: Callable[[str], None]) -> None:
     """Each page's data against running its own queries bare."""
     lead, children = fill()
     api, child = Api(lead), children[0]
@@ -51,13 +53,13 @@ def pages(say) -> None:  # type: ignore[no-untyped-def]
         _against_bare(say, f"page {name}", api, method, path, body)
 
 
-def year(say) -> None:  # type: ignore[no-untyped-def]
+def year(say: Callable[[str], None]) -> None:
     """The progress of a child seen weekly for a year, against the queries it makes."""
     lead, children = fill(children=1, sessions=48)
     _against_bare(say, "a year of one child's sessions", Api(lead), "get", f"/children/{children[0].pk}/progress", None)
 
 
-def _against_bare(say, name: str, api: Api, method: str, path: str, body: object) -> None:  # type: ignore[no-untyped-def]
+def _against_bare(say: Callable[[str], None], name: str, api: Api, method: str, path: str, body: object) -> None:
     api(method, path, body)
     whole = best(_timed(lambda: api(method, path, body)) for _ in range(TIMES))
     with CaptureQueriesContext(connection) as caught:
@@ -66,13 +68,13 @@ def _against_bare(say, name: str, api: Api, method: str, path: str, body: object
     say(f"{name}: {whole * 1e3:.1f} ms, {whole / bare:.1f} times its {len(caught)} queries bare ({bare * 1e3:.1f} ms)")
 
 
-def growth(say) -> None:  # type: ignore[no-untyped-def]
+def growth(say: Callable[[str], None]) -> None:
     """The pages that read sets, with 10,000 sets in the database and with 1,000,000 (of 2,000 other
     children's runs).
     """
     lead, children = fill(children=12, sessions=40)
     child = children[0]
-    api, run = Api(lead), child.runs.first()
+    api, run = Api(lead), child.runs.earliest("on")
     paths = {
         "caseload": "/caseload",
         "a year's progress": f"/children/{child.pk}/progress",
@@ -84,14 +86,14 @@ def growth(say) -> None:  # type: ignore[no-untyped-def]
         for path in paths.values():
             api("get", path)
         cost[wanted] = {
-            name: best(_timed(lambda p=path: api("get", p)) for _ in range(TIMES)) for name, path in paths.items()
+            name: best(_timed(partial(api, "get", path)) for _ in range(TIMES)) for name, path in paths.items()
         }
     for name in paths:
         few, many = cost[10_000][name], cost[1_000_000][name]
         say(f"page {name}: {many * 1e3:.1f} ms with 1,000,000 sets, {many / few:.2f} times that with 10,000")
 
 
-def _pad_sets(run, wanted: int) -> None:  # type: ignore[no-untyped-def]
+def _pad_sets(run: Run, wanted: int) -> None:
     """Fill up with sets of runs of other children of the clinic, copied inside the database."""
     with connection.cursor() as cursor:
         cursor.execute("SELECT count(*) FROM running_setrecord")
@@ -109,7 +111,7 @@ def _pad_sets(run, wanted: int) -> None:  # type: ignore[no-untyped-def]
         cursor.execute("ANALYZE running_setrecord")
 
 
-def taps(say) -> None:  # type: ignore[no-untyped-def]
+def taps(say: Callable[[str], None]) -> None:
     """200 taps through the API against a bare bulk insert of the same rows."""
     lead = make_member()
     run = run_for_child(lead, make_child(lead))
@@ -118,7 +120,7 @@ def taps(say) -> None:  # type: ignore[no-untyped-def]
     for _ in range(TIMES):
         events = tries(run, 0, "10" * 100)
         body = [{**e, "at": e["at"].isoformat()} for e in events]
-        ours.append(_timed(lambda b=body: api("post", f"/runs/{run.pk}/events", b)))
+        ours.append(_timed(partial(api, "post", f"/runs/{run.pk}/events", body)))
         rows = [
             RunEvent(
                 pk=uuid4(),
@@ -130,7 +132,7 @@ def taps(say) -> None:  # type: ignore[no-untyped-def]
             )
             for e in events
         ]
-        bare.append(_timed(lambda r=rows: RunEvent.objects.bulk_create(r)))
+        bare.append(_timed(partial(RunEvent.objects.bulk_create, rows)))
     say(f"200 taps: {best(ours) * 1e3:.1f} ms, {best(ours) / best(bare):.1f} times a bare bulk insert")
 
 
@@ -139,7 +141,7 @@ def best(seconds: Iterable[float]) -> float:
     return min(seconds)
 
 
-def _timed(work) -> float:  # type: ignore[no-untyped-def]
+def _timed(work: Callable[[], object]) -> float:
     start = perf_counter()
     work()
     return perf_counter() - start

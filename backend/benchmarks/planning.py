@@ -1,9 +1,11 @@
 """What planning costs, against the straightforward model of the same problem."""
 
+from collections.abc import Callable
 from contextlib import AbstractContextManager
 from dataclasses import replace
 from statistics import median
 from time import perf_counter
+from typing import Any
 from unittest.mock import patch
 
 from core.offers import UsableCupboard
@@ -27,7 +29,7 @@ def children() -> list[SessionRequest]:
     return result
 
 
-def against_straightforward(say) -> None:  # type: ignore[no-untyped-def]
+def against_straightforward(say: Callable[[str], None]) -> None:
     """Every offer as a candidate, default solver parameters, against what plan_session does; the optima must agree."""
     ours, plain, worse = [], [], 0
     for request in children():
@@ -59,7 +61,7 @@ def _default_parameters() -> AbstractContextManager[object]:
 
     solve_as_set = cp_model.CpSolver.solve
 
-    def plainly(self, model, callback=None):  # type: ignore[no-untyped-def]
+    def plainly(self: Any, model: Any, callback: Any = None) -> Any:
         seconds = self.parameters.max_time_in_seconds
         self.parameters = (
             cp_model.sat_parameters_pb2.SatParameters()
@@ -73,7 +75,7 @@ def _default_parameters() -> AbstractContextManager[object]:
     return patch.object(cp_model.CpSolver, "solve", plainly)
 
 
-def expansion(say) -> None:  # type: ignore[no-untyped-def]
+def expansion(say: Callable[[str], None]) -> None:
     """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
     from core.library import ACTIVITIES
     from core.offers import asked_of, roles_of, set_count, variants_of

@@ -5,14 +5,16 @@ the plans.
 from collections.abc import Callable
 from concurrent.futures import ProcessPoolExecutor
 from dataclasses import replace
+from functools import partial
 from statistics import median
 from time import perf_counter
+from typing import TypeVar
 from unittest.mock import patch
 
 from core.child import Setting
 from core.library import ACTIVITIES, Activity
 from core.offers.usable_cupboard import stock_of
-from core.planner import GroupRequest, WeekRequest, plan_group, plan_session, plan_week
+from core.planner import GroupRequest, SessionRequest, WeekRequest, plan_group, plan_session, plan_week
 from core.planner.candidates import all_candidates, undominated
 from core.planner.model import solve
 from core.planner.session import limits_of
@@ -23,7 +25,10 @@ Say = Callable[[str], object]
 FREE = (15, 0, 20, 15, 0, 30, 30)
 
 
-def _took(call: Callable[[], object]) -> tuple[float, object]:
+T = TypeVar("T")
+
+
+def _took(call: Callable[[], T]) -> tuple[float, T]:
     start = perf_counter()
     answer = call()
     return perf_counter() - start, answer
@@ -34,10 +39,10 @@ def weeks(say: Say) -> None:
     times, proven = [], 0
     for seed in range(300, 320):
         request = replace(made_up_request(seed), setting=Setting("home", "arms_reach"))
-        took, answer = _took(lambda r=request, a=1 + seed % 2: plan_week(WeekRequest(r, FREE, a)))  # type: ignore[misc]
-        if answer.status != "infeasible":  # type: ignore[attr-defined]
+        took, answer = _took(partial(plan_week, WeekRequest(request, FREE, 1 + seed % 2)))
+        if answer.status != "infeasible":
             times.append(took)
-            proven += answer.status == "optimal"  # type: ignore[attr-defined]
+            proven += answer.status == "optimal"
     say(
         f"home week: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} "
         f"children; {proven} proven best"
@@ -58,10 +63,10 @@ def groups(say: Say) -> None:
             )
             for k in range(4)
         ]
-        took, answer = _took(lambda r=tuple(rows): plan_group(GroupRequest(tuple("ABCD"), r)))  # type: ignore[misc]
-        if answer.status != "infeasible":  # type: ignore[attr-defined]
+        took, answer = _took(partial(plan_group, GroupRequest(tuple("ABCD"), tuple(rows))))
+        if answer.status != "infeasible":
             times.append(took)
-            proven += answer.status == "optimal"  # type: ignore[attr-defined]
+            proven += answer.status == "optimal"
     say(
         f"group of four: median {median(times) * 1e3:.0f} ms, worst {max(times) * 1e3:.0f} ms over {len(times)} "
         f"groups; {proven} proven best"
@@ -77,7 +82,7 @@ def caseload(say: Say) -> None:
     with ProcessPoolExecutor(2) as workers:
         list(workers.map(_plan_of, [1, 2]))  # both workers have loaded what they need
         took, result = _took(lambda: list(workers.map(_plan_of, range(600, 660), chunksize=3)))
-    say(f"caseload of 60 on two processes: {took:.1f} s, {sum(s != 'impossible' for s in result)} planned")  # type: ignore[attr-defined]
+    say(f"caseload of 60 on two processes: {took:.1f} s, {sum(s != 'impossible' for s in result)} planned")
 
 
 def library_size(say: Say) -> None:
@@ -111,7 +116,7 @@ def _sessions_with(activities: dict[str, Activity]) -> float:
         total = 0.0
         for seed in range(200, 208):
             request = made_up_request(seed)
-            took, _ = _took(lambda r=request: _solved(r))  # type: ignore[misc]
+            took, _ = _took(partial(_solved, request))
             total += took
         return total
     finally:
@@ -119,7 +124,7 @@ def _sessions_with(activities: dict[str, Activity]) -> float:
             p.stop()
 
 
-def _solved(request) -> object:  # type: ignore[no-untyped-def]
+def _solved(request: SessionRequest) -> object:
     kept = undominated(all_candidates(replace(request, usable=None)))
     return solve(kept, {}, limits_of(kept, request))
 

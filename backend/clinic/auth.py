@@ -17,4 +17,4 @@ class MemberAuth(SessionAuth):
 
 def member(request: HttpRequest) -> Member:
     """The member a request was let in for."""
-    return request.auth  # type: ignore[attr-defined, no-any-return]
+    return request.auth  # type: ignore[attr-defined, no-any-return]  # set by ninja

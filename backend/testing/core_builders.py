@@ -2,6 +2,7 @@
 
 import random
 from datetime import date
+from typing import Any
 
 from core import ability
 from core.child import Child, Setting
@@ -9,6 +10,7 @@ from core.library import ACTIVITIES, THINGS
 from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
 from core.planner import SessionRequest
+from core.recording import SupportLevel
 from core.running import SetResult
 from core.skills import STRANDS, WANTED_TASKS
 
@@ -26,11 +28,11 @@ def full_house(child: Child | None = None, setting: Setting = CLINIC) -> UsableC
 
 
 def request_for(
-    child: Child, stock: dict[str, int], minutes: int = 35, targets: tuple[str, ...] = ("grasp",), **more: object
+    child: Child, stock: dict[str, int], minutes: int = 35, targets: tuple[str, ...] = ("grasp",), **more: Any
 ) -> SessionRequest:
     """A request with every strand guessed from age."""
     estimates = {s: ability.start(child, s) for s in STRANDS}
-    return SessionRequest(child, CLINIC, stock_of(stock), estimates, minutes, targets, **more)  # type: ignore[arg-type]
+    return SessionRequest(child, CLINIC, stock_of(stock), estimates, minutes, targets, **more)
 
 
 def made_up_request(seed: int) -> SessionRequest:
@@ -62,10 +64,10 @@ def set_of(
     on: date,
     tries: int,
     successes: int,
-    support: str = "alone",
+    support: SupportLevel = "alone",
     grade: tuple[int, ...] = (1, 1, 0),
     activity_id: str = "load_the_barge",
-    **more: object,
+    **more: Any,
 ) -> SetResult:
     """A set result."""
-    return SetResult(on, "b0", activity_id, grade, support, "right", tries, successes, **more)  # type: ignore[arg-type]
+    return SetResult(on, "b0", activity_id, grade, support, "right", tries, successes, **more)

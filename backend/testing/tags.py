@@ -8,5 +8,5 @@ T = TypeVar("T", bound=Callable[..., object])
 
 def slow(test: T) -> T:
     """Mark a test that takes seconds: left out of `./pollicor test --fast`."""
-    test.tags = {"slow"} | getattr(test, "tags", set())  # type: ignore[attr-defined]
+    test.tags = {"slow"} | getattr(test, "tags", set())  # type: ignore[attr-defined]  # as Django's own tag does
     return test

@@ -163,12 +163,12 @@ class Stock:
 
     @property
     def thing(self) -> Thing:
-        """The material with this home's own measurements in place of the typical ones."""
+        """The thing with this home's own measurements in place of the typical ones."""
         return measured_thing(self.usual, self.measured) if self.measured else self.usual
 
 
 def measured_thing(thing: Thing, measured: Mapping[str, float]) -> Thing:
-    """Return the material with some properties measured. Raises MeasureError on an impossible value."""
+    """Return the thing with some properties measured. Raises MeasureError on an impossible value."""
     changes: dict[str, object] = {}
     for name, value in measured.items():
         if name not in MEASURES:
@@ -186,7 +186,7 @@ def measured_thing(thing: Thing, measured: Mapping[str, float]) -> Thing:
         if name != "size_mm":
             changes[name] = float(value)
     shape = _resized(thing, measured["size_mm"]) if "size_mm" in measured else thing.shape
-    result = replace(thing, shape=shape, **changes)  # type: ignore[arg-type]
+    result = replace(thing, shape=shape, **changes)  # type: ignore[arg-type]  # names checked above
     _check_hole(result)
     return result
 

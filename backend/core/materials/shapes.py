@@ -5,7 +5,7 @@ from dataclasses import dataclass, fields
 
 class _Sized:
     def __post_init__(self) -> None:
-        for field in fields(self):  # type: ignore[arg-type]
+        for field in fields(self):  # type: ignore[arg-type]  # its subclasses are dataclasses
             value = getattr(self, field.name)
             if not value > 0:
                 raise ValueError(f"{field.name} is {value}: a size must be more than 0 mm. Measure it again.")

@@ -9,6 +9,7 @@ from collections import defaultdict
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from math import ceil
+from types import MappingProxyType
 from typing import Any
 
 from core.child import Zone
@@ -124,7 +125,7 @@ def _check(request: WeekRequest) -> None:
 
 
 def _as_home(request: WeekRequest) -> SessionRequest:
-    zones = replace(request.session.zones, bands={**request.session.zones.bands, "main": HOME_BAND})  # type: ignore[arg-type]
+    zones = replace(request.session.zones, bands=MappingProxyType({**request.session.zones.bands, "main": HOME_BAND}))
     return replace(request.session, format_id="home", zones=zones, minutes=MOST_DAY * 2, locked=())
 
 

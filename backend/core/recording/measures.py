@@ -49,12 +49,11 @@ class Measured:
 
     def checked(self, value: object) -> float:
         """Return the value as a float. Raises ValueError, with what is possible, for anything else."""
-        good = isinstance(value, int | float) and not isinstance(value, bool) and self.lowest <= value <= self.highest
-        if not good:
-            raise ValueError(
-                f"{self.name} of {value!r} {self.unit} is not possible. Send {self.lowest:g} to {self.highest:g}."
-            )
-        return float(value)  # type: ignore[arg-type]
+        if isinstance(value, int | float) and not isinstance(value, bool) and self.lowest <= value <= self.highest:
+            return float(value)
+        raise ValueError(
+            f"{self.name} of {value!r} {self.unit} is not possible. Send {self.lowest:g} to {self.highest:g}."
+        )
 
 
 _TAKEN = (

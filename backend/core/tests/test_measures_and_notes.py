@@ -3,6 +3,7 @@
 from dataclasses import replace
 from datetime import date
 from types import MappingProxyType
+from typing import Any
 from unittest import TestCase
 
 from core.library import ACTIVITIES
@@ -15,7 +16,7 @@ MONDAY, NEXT = date(2026, 3, 2), date(2026, 3, 9)
 
 
 class MeasuresTest(TestCase):
-    def series(self, *sets) -> dict[str, list[float]]:  # type: ignore[no-untyped-def]
+    def series(self, *sets: Any) -> dict[str, list[float]]:
         return {s.id: [v for _, v in s.points] for s in measures(sets)}
 
     def test_pace_is_tries_over_minutes(self) -> None:
@@ -81,13 +82,13 @@ class MeasuresTest(TestCase):
 
 
 class NoteTest(TestCase):
-    def run_record(self, **changes: object) -> RunRecord:
+    def run_record(self, **changes: Any) -> RunRecord:
         sets = [
             set_of(MONDAY, 8, 7),
             set_of(MONDAY, 4, 3, "spoken", help_first=True, drops=2, marks=MappingProxyType({"helper_idle": 2})),
         ]
         step = Step("hold_and_act", "One step harder", "15 of 16 alone")
-        return replace(RunRecord("Wyn", MONDAY, sets, ["Wash day"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes)  # type: ignore[arg-type]
+        return replace(RunRecord("Wyn", MONDAY, sets, ["Wash day"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes)
 
     def test_it_says_what_was_done_how_it_went_what_was_seen_and_what_next(self) -> None:
         text = draft(self.run_record())

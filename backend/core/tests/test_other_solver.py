@@ -1,6 +1,8 @@
 """The optima of the models against a second general solver, HiGHS (Huangfu & Hall 2018), on the exported models."""
 
+from collections.abc import Callable
 from dataclasses import replace
+from typing import Any
 from unittest import TestCase
 from unittest.mock import patch
 
@@ -18,12 +20,12 @@ from testing.core_builders import CLINIC, everything, made_up_request
 from testing.tags import slow
 
 
-def caught(module, call):  # type: ignore[no-untyped-def]
+def caught(module: Any, call: Callable[[], Any]) -> Any:
     """Run a planner and return what it returned, the model it solved, and whether it was proven."""
     seen = []
     solve_with = module.run
 
-    def run(model, *more):  # type: ignore[no-untyped-def]
+    def run(model: Any, *more: Any) -> Any:
         solver, status = solve_with(model, *more)
         seen.append((model, status, solver.objective_value if status != "infeasible" else None))
         return solver, status

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from datetime import UTC, date, datetime, timedelta
+from typing import Any
 from unittest import TestCase
 
 from hypothesis import given, settings
@@ -257,7 +258,7 @@ class OtherHandTest(TestCase):
 
     squeeze = {"grade": (0, 0, 0), "activity_id": "peg_fence"}
 
-    def decide(self, *sets, hand: str = "right"):  # type: ignore[no-untyped-def]
+    def decide(self, *sets: Any, hand: str = "right") -> Any:
         return decide(sets, Estimate(3.0, 0.5), policy_for("pinch", DAY, hand=hand))
 
     def ready(self, hand: str = "right") -> list:

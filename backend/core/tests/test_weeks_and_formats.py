@@ -3,6 +3,7 @@
 from collections import Counter
 from dataclasses import replace
 from itertools import combinations, pairwise, product
+from typing import Any
 from unittest import TestCase
 
 from core.child import Child, Setting
@@ -159,7 +160,7 @@ class WeekTest(TestCase):
 
 
 class ShapesTest(TestCase):
-    def plan(self, format_id: str, minutes: int = 35, **more: object):  # type: ignore[no-untyped-def]
+    def plan(self, format_id: str, minutes: int = 35, **more: Any) -> Any:
         request = request_for(
             FIVE, everything(), minutes=minutes, targets=("grasp", "scissors"), format_id=format_id, **more
         )
@@ -197,7 +198,7 @@ class ShapesTest(TestCase):
         request = request_for(FIVE, everything(), minutes=45, targets=("strength", "in_hand"))
         late, early = plan_session(request), plan_session(replace(request, order="strength_first"))
 
-        def place(plan) -> float:  # type: ignore[no-untyped-def]
+        def place(plan: Any) -> float:
             mains = [b.tiring for b in plan.blocks if b.part == "main"]
             return mains.index(True) / len(mains) if True in mains else -1
 

@@ -66,6 +66,10 @@ class StoredShapesTest(TransactionTestCase):
             child=child, strand="pinch", mean=3, sd=1, state=state, start_state=state
         )
         apps.get_model("cupboard", "StockItem").objects.create(home=home, material="cork", count=3)
+        self.fill_planned(apps, child, home, member, answer)
+
+    def fill_planned(self, apps: Any, child: Any, home: Any, member: Any, answer: Any) -> None:
+        """A plan, a home week, a group and a run as the version before stored them."""
         made = {"made_by": member}
         plan = apps.get_model("planning", "Plan").objects.create(
             child=child,

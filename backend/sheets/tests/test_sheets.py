@@ -2,6 +2,7 @@
 
 from datetime import timedelta
 from io import BytesIO
+from typing import Any
 from unittest.mock import patch
 
 from django.test import TestCase, tag
@@ -21,7 +22,7 @@ class PrepSheetTest(TestCase):
         self.plan = plan_for_child(self.lead, self.child)
         self.api = Api(self.lead)
 
-    def get(self, path: str):  # type: ignore[no-untyped-def]
+    def get(self, path: str) -> Any:
         return self.api.client.get(f"/api{path}")
 
     def text(self) -> str:

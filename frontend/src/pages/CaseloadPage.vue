@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import CaseloadRow from '@/components/caseload/CaseloadRow.vue'
-import ChildAdd from '@/components/caseload/ChildAdd.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useMe } from '@/composables/useMe'
 import { longDay } from '@/logic/words'
+
+const ChildAdd = defineAsyncComponent(() => import('@/components/caseload/ChildAdd.vue')) // a form: not on the first page's way
 
 const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => unwrap(api.GET('/api/caseload')) })
 const { data: me } = useMe()

@@ -1,5 +1,6 @@
 """What things cost, as ratios wherever it can be. Run by ./pollicor bench on a database of its own."""
 
+from collections.abc import Callable
 from typing import Any
 
 from django.core.management.base import BaseCommand, CommandError, CommandParser
@@ -24,7 +25,7 @@ class Command(BaseCommand):
         from benchmarks import estimates, pages, planning, script, together
 
         setup_test_environment(debug=False)
-        every = {
+        every: dict[str, list[Callable[[Callable[[str], None]], None]]] = {
             "library": [planning.expansion],
             "plans": [planning.against_straightforward],
             "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
