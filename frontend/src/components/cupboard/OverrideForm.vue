@@ -29,7 +29,7 @@ async function allow(): Promise<void> {
 
 <template>
   <div class="stack">
-    <button v-if="!open" type="button" class="plain-button" @click="open = true">
+    <button v-if="!open" type="button" class="plain-button open" @click="open = true">
       Allow, adult-held, with a reason…
     </button>
     <form v-else class="row" @submit.prevent="allow">
@@ -48,6 +48,9 @@ async function allow(): Promise<void> {
 </template>
 
 <style scoped>
+.open {
+  justify-self: start;
+}
 .reason {
   width: 340px;
 }
