@@ -73,7 +73,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
 
 
 def workbench_of(plan: Plan, on: date) -> Workbench:
-    """The workbench a stored plan stands on, as the child and the cupboard are today."""
+    """The workbench for a stored plan, as the child and the cupboard are today."""
     locked = [p for p in choices_of(plan) if p.locked]
     return workbench(plan.child, plan.home, wish_of(plan), on, locked)
 

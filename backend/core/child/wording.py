@@ -14,9 +14,7 @@ _LACES = MappingProxyType(
         "one_loop": ("the wrap round the loop", "This child ties one loop and wraps it: never mix in the other way."),
     }
 )
-_SIDES = MappingProxyType(
-    {"right": ("right", "left"), "left": ("left", "right"), "not_settled": ("skill-hand", "helper-hand")}
-)
+_SIDES = MappingProxyType({"right": ("right", "left"), "left": ("left", "right"), "not_settled": ("skill", "helper")})
 
 
 def for_child(words: str, child: Child | None = None) -> str:

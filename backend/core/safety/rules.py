@@ -39,7 +39,7 @@ def fits_small_parts_cylinder(shape: Shape) -> bool:
 def assess(thing: Thing, child: Child, setting: Setting) -> Verdict:
     """Return the verdict on one thing for one child in one setting.
 
-    Every rule that speaks is in the hits, barred ones first. A caution that wants an adult closer than
+    Every rule that speaks is in the hits, barred ones first. A caution that needs an adult closer than
     the setting offers is barred, with the reason.
     """
     return judged((hit for r in _THING_RULES for hit in r.hits(thing, child)), child, setting)

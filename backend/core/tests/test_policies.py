@@ -67,6 +67,11 @@ class LacesTest(TestCase):
             for child in (None, SIX, Child(30)):
                 self.assertFalse([w for w in words if "{" in for_child(w, child)], f.id)
 
+    def test_a_hand_not_settled_yet_is_the_skill_or_the_helper_hand(self) -> None:
+        words = "Paper in the {helper} hand, pegs on the {skill} side"
+        self.assertEqual(for_child(words, Child(60)), "Paper in the helper hand, pegs on the skill side")
+        self.assertEqual(for_child(words, Child(60, hand="left")), "Paper in the right hand, pegs on the left side")
+
     def test_neighbours_say_sides_for_the_child(self) -> None:
         cupboard = full_house(SIX)
         for f in ACTIVITIES.values():
