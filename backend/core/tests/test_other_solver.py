@@ -70,6 +70,7 @@ class OtherSolverTest(TestCase):
             tried += 1
         self.assertGreaterEqual(tried, 6)
 
+    @slow
     def test_weeks(self) -> None:
         tried = 0
         for seed in (300, 302, 305, 306, 309):

@@ -161,6 +161,7 @@ class LimitsTest(TestCase):
 
 
 class SessionTest(TestCase):
+    @slow
     def test_each_chosen_target_gets_main_work(self) -> None:
         plan = plan_session(request_for(FIVE, everything(), targets=("grasp", "scissors")))
         self.assertEqual({STRANDS[b.strand].target for b in plan.blocks if b.part == "main"}, {"grasp", "scissors"})
@@ -172,6 +173,7 @@ class SessionTest(TestCase):
         self.assertGreaterEqual(plan.blocks[0].expected, 0.89)  # near the band counts nearly in full
         self.assertEqual(plan.blocks[-1].part, "tidy")
 
+    @slow
     def test_locked_blocks_stay_as_they_are(self) -> None:
         lock = PlannedBlock("main", Variant("ring_tower", (0, 1, 1)), 6)
         plan = plan_session(request_for(FIVE, everything(), locked=(lock,)))

@@ -45,12 +45,14 @@ class ReachTest(TestCase):
 
 
 class StarterTest(TestCase):
+    @slow
     def test_ten_things_open_many_activities(self) -> None:
         picked = starter_list(SIX, CLINIC)
         self.assertEqual(len(picked), 10)
         self.assertGreaterEqual(picked[-1][1], 20)
         self.assertEqual([n for _, n in picked], sorted(n for _, n in picked))
 
+    @slow
     def test_what_it_says_opens_really_does(self) -> None:
         picked = starter_list(SIX, CLINIC)
         cupboard = UsableCupboard(stock_of({m.id: max(m.typical_count, 20) for m, _ in picked}), SIX, CLINIC)

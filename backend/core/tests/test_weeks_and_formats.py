@@ -171,6 +171,7 @@ class ShapesTest(TestCase):
         for format_id in FORMATS:
             self.assertIn(self.plan(format_id).status, ("optimal", "feasible"), format_id)
 
+    @slow
     def test_three_boxes_come_in_order(self) -> None:
         parts = [b.part for b in self.plan("boxes").blocks]
         self.assertEqual(list(dict.fromkeys(parts)), ["warm-up", "main", "daily"])
@@ -184,6 +185,7 @@ class ShapesTest(TestCase):
         with self.assertRaises(RequestError):
             plan_session(request_for(FIVE, everything(), format_id="alone"))
 
+    @slow
     def test_stations_are_equally_long(self) -> None:
         plan = self.plan("stations")
         self.assertEqual(len({b.minutes for b in plan.blocks}), 1)

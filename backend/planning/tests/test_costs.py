@@ -47,6 +47,7 @@ class QueryCountTest(TestCase):
         for path in ("/children/{}", "/children/{}/progress", "/children/{}/plans"):
             self.assertEqual(self.count(path.format(little.pk)), self.count(path.format(much.pk)), path)
 
+    @tag("slow")
     def test_a_small_or_a_full_cupboard_costs_the_same_queries(self) -> None:
         little, much = self.child_with(0, 12), self.child_with(0, 30)
         for path in ("/homes/{home}/cupboard?child_id={child}", "/children/{child}/library?home_id={home}"):

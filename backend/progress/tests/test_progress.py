@@ -2,7 +2,7 @@
 
 from datetime import timedelta
 
-from django.test import TestCase
+from django.test import TestCase, tag
 
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all
@@ -65,6 +65,7 @@ class CaseloadTest(TestCase):
         self.assertEqual({s["kind"] for s in out["strands"]}, {"too_few"})
         self.assertEqual(out["headline"], "Nothing has clearly moved yet.")
 
+    @tag("slow")
     def test_progress_draws_every_day_and_set(self) -> None:
         child = self.seen(28, 21, 14, 7)
         _, out = self.api("get", f"/children/{child.pk}/progress")
@@ -72,6 +73,7 @@ class CaseloadTest(TestCase):
         self.assertEqual(len(strand["points"]), len({s["on"] for s in strand["sets"]}))
         self.assertTrue(all(p["sd"] > 0 for p in strand["points"]))
 
+    @tag("slow")
     def test_the_line_carries_help_grade_changes_and_signed_notes(self) -> None:
         child = self.seen(28, 21, 14, 7)
         run = child.runs.order_by("-on").first()
