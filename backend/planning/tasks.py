@@ -9,7 +9,7 @@ from planning.models import BatchLine
 
 @app.task(name="plan_child", retry=2)
 def plan_child(line_id: int) -> None:
-    """Make the plan of one line of a batch; a line whose child or batch is gone meanwhile wants none."""
+    """Make the plan of one line of a batch; a line whose child or batch has gone since needs none."""
     if BatchLine.objects.filter(pk=line_id).exists():
         plan_line(line_id)
 

@@ -45,5 +45,5 @@ class Strand:
         return self.rungs[number - 1]
 
     def nearest(self, level: float) -> Rung:
-        """Return the rung a level (a float in rungs) stands on or is nearest to."""
+        """Return the rung nearest to a level, a float in rungs."""
         return self.rungs[min(max(round(level), 1), self.top) - 1]

@@ -26,8 +26,8 @@ export function daysAgo(iso: string, now: Date): string {
 }
 
 /**
- * A rung with one decimal; what lies under the ladder, or over its top rung, is said so, not as a rung there is none
- * of.
+ * A rung with one decimal; a level under the ladder or over its top is reported as such, not as a rung that does not
+ * exist.
  */
 export function rungWords(rung: number, top = Infinity): string {
   if (rung < 0.45) return 'under 1'
