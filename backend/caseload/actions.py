@@ -1,6 +1,6 @@
 """Adding and changing children, and setting a starting rung."""
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from datetime import date
 from typing import Any
 
@@ -22,7 +22,10 @@ PROFILE = (
     "hand",
     "mouthing",
     "allergies",
+    "other_allergies",
     "precautions",
+    "assisting_hand",
+    "splint_hand",
     "refuses",
     "likes",
     "wanted",
@@ -123,6 +126,16 @@ def keep_point(child: Child, strand: str, on: date, estimate: Estimate) -> None:
     """Keep where the estimate stood on a day; the last word of the day wins."""
     EstimatePoint.objects.update_or_create(
         child=child, strand=strand, on=on, defaults={"mean": estimate.mean, "sd": estimate.sd}
+    )
+
+
+def keep_points(child: Child, points: Iterable[tuple[str, date, Estimate]]) -> None:
+    """Keep where estimates stood on days, (strand, day, estimate) each; one query."""
+    EstimatePoint.objects.bulk_create(
+        [EstimatePoint(child=child, strand=s, on=on, mean=e.mean, sd=e.sd) for s, on, e in points],
+        update_conflicts=True,
+        unique_fields=["child", "strand", "on"],
+        update_fields=["mean", "sd"],
     )
 
 

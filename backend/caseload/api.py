@@ -22,6 +22,7 @@ from core.child import (
     Mouthing,
     Place,
     PromptPolicy,
+    Side,
     SpeedPolicy,
     Supervision,
 )
@@ -40,7 +41,10 @@ class Profile(Schema):
     hand: Hand = "not_settled"
     mouthing: Mouthing = "never"
     allergies: list[str] = []
+    other_allergies: list[str] = []
     precautions: list[str] = []
+    assisting_hand: Side = "none"
+    splint_hand: Side = "none"
     refuses: list[Texture] = []
     likes: list[str] = []
     wanted: list[str] = []

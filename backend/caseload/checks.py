@@ -8,6 +8,7 @@ from core.child import ALLERGENS, PRECAUTIONS, Place, Supervision
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
+LONGEST_ALLERGY = 40
 LISTED: dict[str, frozenset[str]] = {
     "allergies": frozenset(ALLERGENS),
     "precautions": frozenset(PRECAUTIONS),
@@ -43,8 +44,28 @@ def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
                 raise FieldError(
                     name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}."
                 )
+    _check_details(kept)
     _check_numbers(kept)
     return kept
+
+
+def _check_details(kept: dict[str, Any]) -> None:
+    """A precaution comes with its detail, and a detail with its precaution."""
+    kept["other_allergies"] = [w.strip() for w in kept.get("other_allergies", []) if w.strip()]
+    for words in kept["other_allergies"]:
+        if len(words) > LONGEST_ALLERGY:
+            reason = f"“{words[:20]}…” is too long for one allergy."
+            raise FieldError("other_allergies", words, reason, "Write one thing, in a word or two.")
+    for id, precaution in PRECAUTIONS.items():
+        for detail in precaution.details:
+            if id not in kept["precautions"]:
+                kept[detail] = "none"
+            elif kept.get(detail, "none") == "none":
+                reason = f"“{precaution.name}” is ticked, and nobody said which hand."
+                raise FieldError(detail, "none", reason, "Say right or left: the plans need it.")
+    if kept.get("assisting_hand", "none") == kept["hand"]:
+        reason = f"The {kept['hand']} hand can't both be preferred and assist."
+        raise FieldError("assisting_hand", kept["assisting_hand"], reason, "Change one of the two.")
 
 
 def _check_birth_date(born: date, on: date) -> None:

@@ -1,5 +1,7 @@
 """A stored child as the rules see one."""
 
+from collections.abc import Mapping
+from dataclasses import replace
 from datetime import date
 
 from caseload.models import Child, Home, StrandEstimate
@@ -28,7 +30,10 @@ def facts_of(child: Child, on: date) -> Facts:
         hand=child.hand,
         mouthing=child.mouthing,
         allergies=frozenset(child.allergies),
+        other_allergies=tuple(child.other_allergies),
         precautions=frozenset(child.precautions),
+        assisting_hand=child.assisting_hand,
+        splint_hand=child.splint_hand,
         refuses=frozenset(child.refuses),
         likes=frozenset(child.likes),
         wanted=tuple(child.wanted),
@@ -47,6 +52,14 @@ def facts_of(child: Child, on: date) -> Facts:
 def setting_of(home: Home) -> Setting:
     """Where a session in this place happens, with the supervision it usually has."""
     return Setting(home.kind, home.supervision)
+
+
+def with_cutting(facts: Facts, estimates: Mapping[str, Estimate]) -> Facts:
+    """The child with the rung of cutting that is sure by now, where anything at all was seen of it."""
+    cutting = estimates.get("cutting")
+    if cutting is None or not (cutting.tries or cutting.as_of):
+        return facts
+    return replace(facts, cutting_rung=cutting.mean - cutting.sd)
 
 
 def estimates_of(child: Child, on: date) -> dict[str, Estimate]:

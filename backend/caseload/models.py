@@ -15,6 +15,7 @@ from core.child import (
     Mouthing,
     Place,
     PromptPolicy,
+    Side,
     SpeedPolicy,
     Supervision,
 )
@@ -50,7 +51,10 @@ class Child(models.Model):
     hand: "models.CharField[Hand, Hand]" = one_of(Hand, 12, default="not_settled")
     mouthing: "models.CharField[Mouthing, Mouthing]" = one_of(Mouthing, 10, default="never")
     allergies = models.JSONField(default=list)
+    other_allergies = models.JSONField(default=list)
     precautions = models.JSONField(default=list)
+    assisting_hand: "models.CharField[Side, Side]" = one_of(Side, 8, default="none")
+    splint_hand: "models.CharField[Side, Side]" = one_of(Side, 8, default="none")
     refuses = models.JSONField(default=list)
     likes = models.JSONField(default=list)
     wanted = models.JSONField(default=list)
@@ -75,6 +79,8 @@ class Child(models.Model):
         constraints = [
             only("hand", Hand, "child_hand_known"),
             only("mouthing", Mouthing, "child_mouthing_known"),
+            only("assisting_hand", Side, "child_assisting_hand_known"),
+            only("splint_hand", Side, "child_splint_hand_known"),
             models.CheckConstraint(
                 condition=Q(attention_minutes__gte=2) & Q(attention_minutes__lte=120), name="child_attention_possible"
             ),

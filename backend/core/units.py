@@ -1,6 +1,9 @@
 """Conversions between the units a therapist meets. Inside the core everything is mm, N, g, minutes."""
 
+from collections.abc import Sequence
 from types import MappingProxyType
+
+import numpy as np
 
 MM_PER_INCH = 25.4  # mm, exact (international inch, 1959)
 NEWTON_PER_KGF = 9.80665  # N, exact (standard gravity)
@@ -43,6 +46,13 @@ UCUM = MappingProxyType(
         "rung": "{rung}",
         "°": "deg",
         "%": "%",
+        "steps": "{steps}",
+        "of 10": "{score}",
     }
 )
 """Every unit that is shown, and its code in the Unified Code for Units of Measure."""
+
+
+def in_proportion(at: float, table: Sequence[tuple[float, float]]) -> float:
+    """Return the value at a place of a table of (place, value), between two in proportion, beyond the ends the last."""
+    return float(np.interp(at, [place for place, _ in table], [value for _, value in table]))

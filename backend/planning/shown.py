@@ -54,7 +54,8 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
     """What a grade would be for one child and one home: the block, its dials, neighbours and equals."""
     planned = body.planned()
     result = bench.stand(planned)
-    easier, harder = neighbours(planned.variant, bench.cupboard)
+    aim = result.strand if isinstance(result, Block) else ""
+    easier, harder = neighbours(planned.variant, bench.cupboard, aim)
     refusal = result if isinstance(result, Refusal) else None
     return ForecastOut(
         block=BlockOut.model_validate(result) if isinstance(result, Block) else None,

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import date
 from types import MappingProxyType
 
-from caseload.facts import estimates_of, facts_of
+from caseload.facts import estimates_of, facts_of, with_cutting
 from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
 from core.offers import UsableCupboard
@@ -56,11 +56,12 @@ class Workbench:
 
 def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock] = ()) -> Workbench:
     """Return the request for a child with the cupboard to fill it from. A handful of queries."""
+    estimates = estimates_of(child, on)
     request = SessionRequest(
-        facts_of(child, on),
+        with_cutting(facts_of(child, on), estimates),
         Setting(wish.place, wish.supervision),
         stock_of(home),
-        MappingProxyType(estimates_of(child, on)),
+        MappingProxyType(estimates),
         wish.minutes,
         tuple(wish.targets),
         recent=MappingProxyType(recent_activities(child)),

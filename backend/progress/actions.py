@@ -6,7 +6,7 @@ from itertools import groupby
 
 from django.utils import timezone
 
-from caseload.actions import keep_point
+from caseload.actions import keep_points
 from caseload.checks import FieldError
 from caseload.facts import set_estimate
 from caseload.models import Child, StrandEstimate
@@ -19,7 +19,7 @@ from planning.actions import mark_used
 from progress.models import Answer, DecisionRecord, NoStep
 from running.actions import fold_run
 from running.models import Run
-from running.queries import WORKING_PARTS, history
+from running.queries import WORKING_PARTS, all_sets, history
 
 
 @acting("run.finish")
@@ -38,39 +38,40 @@ def finish_run(member: Member, run: Run) -> Done[Run]:
     run.ended_at = run.ended_at or timezone.now()
     run.save(update_fields=["ended_at"])
     mark_used(run.plan, run.on)
+    stood, now = _move_estimates(run.child, run.on)
     for strand in sorted(before | {s.strand for s in folded}):
-        _take_in(run, strand)
+        if run.sets.filter(strand=strand, part__in=WORKING_PARTS).exists():
+            propose(run, strand, stood[strand], now[strand])
     return Done(run, run, run.child_id, {"sets": len(folded), "tries": sum(s.tries for s in folded)})
-
-
-def _take_in(run: Run, strand: str) -> None:
-    row = StrandEstimate.objects.select_for_update().get(child=run.child, strand=strand)
-    stood = _replayed(run.child, row, before=run.on)
-    now = _replayed(run.child, row)
-    set_estimate(row, now).save()
-    if run.sets.filter(strand=strand, part__in=WORKING_PARTS).exists():
-        propose(run, strand, stood, now)
 
 
 def replay(child: Child) -> None:
     """Work out every estimate of a child again from its start through every set on record."""
-    for row in StrandEstimate.objects.select_for_update().filter(child=child):
-        if history(child, row.strand):
-            set_estimate(row, _replayed(child, row)).save()
+    _move_estimates(child)
 
 
-def _replayed(child: Child, row: StrandEstimate, before: date | None = None) -> Estimate:
-    """The estimate from its start through every day's sets; with `before`, as it stood going into that day."""
-    estimate = ability.from_plain(row.start_state)
-    since = estimate.as_of
-    sets = [s for s in history(child, row.strand) if since is None or s.on >= since]
-    for on, day in groupby(sets, key=lambda s: s.on):
-        if before is not None and on >= before:
-            return ability.on_day(estimate, before)
-        estimate = ability.update(estimate, [s.evidence(row.strand, child.hand) for s in day], on)
-        if before is None:
-            keep_point(child, row.strand, on, estimate)
-    return ability.on_day(estimate, before) if before is not None else estimate
+def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[str, Estimate], dict[str, Estimate]]:
+    """Work every strand's estimate out again from its start through every day's sets, all strands of a set together.
+
+    Returns the estimates as they stood going into a day, and as they stand now.
+    """
+    rows = {row.strand: row for row in StrandEstimate.objects.select_for_update().filter(child=child)}
+    now = {strand: ability.from_plain(row.start_state) for strand, row in rows.items()}
+    since = {strand: estimate.as_of for strand, estimate in now.items()}
+    stood, points = dict(now), []
+    for on, day in groupby(all_sets(child), key=lambda s: s.on):
+        counted = {st: e for st, e in now.items() if (start := since[st]) is None or on >= start}
+        moved = ability.update(counted, [s.evidence(preferred=child.hand) for s in day], on)
+        points += [(strand, on, e) for strand, e in moved.items() if e is not counted[strand]]
+        now = {**now, **moved}
+        if going_into is None or on < going_into:
+            stood = now
+    keep_points(child, points)
+    changed = [set_estimate(rows[strand], now[strand]) for strand in sorted({strand for strand, _, _ in points})]
+    StrandEstimate.objects.bulk_update(changed, ["mean", "sd", "as_of", "tries", "state"])
+    if going_into is not None:
+        stood = {strand: ability.on_day(estimate, going_into) for strand, estimate in stood.items()}
+    return stood, now
 
 
 def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:

@@ -4,7 +4,7 @@ from django.http import HttpRequest
 from ninja import Router
 
 from clinic.schema import Schema
-from core.child import ALLERGENS, PRECAUTIONS, Supervision
+from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES
 from core.library import ACTIVITIES
 from core.materials import MEASURES
@@ -72,6 +72,13 @@ class FormatOut(Choice):
     most_minutes: int | None
 
 
+class PrecautionOut(Choice):
+    """A precaution, what it changes in every plan, and the profile fields asked with it."""
+
+    changes: str
+    details: list[str]
+
+
 class WordsOut(Schema):
     """Everything with a name."""
 
@@ -80,7 +87,8 @@ class WordsOut(Schema):
     wanted_tasks: list[TaskOut]
     supports: list[SupportChoice]
     allergens: list[Choice]
-    precautions: list[Choice]
+    precautions: list[PrecautionOut]
+    textures: list[Choice]
     policies: dict[str, list[Choice]]
     steps: list[StepChoice]
     formats: list[FormatOut]
@@ -108,7 +116,10 @@ def words(request: HttpRequest) -> WordsOut:
         wanted_tasks=[TaskOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
         supports=[SupportChoice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
-        precautions=[Choice(id=k, name=v) for k, v in PRECAUTIONS.items()],
+        precautions=[
+            PrecautionOut(id=k, name=p.name, changes=p.changes, details=list(p.details)) for k, p in PRECAUTIONS.items()
+        ],
+        textures=[Choice(id=k, name=v) for k, v in TEXTURES.items()],
         steps=[StepChoice(id=k, name=v) for k, v in WORDS.items()],
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
         formats=[FormatOut.model_validate(s) for s in FORMATS.values()],

@@ -93,7 +93,7 @@ def _frozen(bench: Workbench, block: Block, at: int, before: _Before) -> FrozenB
         id=f"b{at}",
         block=block,
         says=table(block.count),
-        grades=_grades(bench, block.variant),
+        grades=_grades(bench, block),
         if_mouthed=tuple(if_mouthed(bench, block)),
         rest=REST,
         measures=_measures(bench, block),
@@ -137,21 +137,31 @@ def if_mouthed(bench: Workbench, block: Block) -> list[str]:
     return result
 
 
-def _grades(bench: Workbench, here: Variant) -> tuple[FrozenGrade, ...]:
+def _grades(bench: Workbench, block: Block) -> tuple[FrozenGrade, ...]:
     """The ladder of one-step changes a tablet may make while offline: easiest to hardest through this grade."""
-    easier, harder = (_one_way(bench, here, way) for way in (0, 1))
+    here = block.variant
+    easier, harder = (_one_way(bench, here, block.strand, way) for way in (0, 1))
     ladder = [*reversed(easier), (here, ""), *harder]
     child = bench.cupboard.child
     return tuple(
-        FrozenGrade(grade=v.grade, words=grade_words(v, child), change=change, here=v == here) for v, change in ladder
+        FrozenGrade(
+            grade=v.grade, words=grade_words(v, child), change=change, here=v == here, rungs=_by_force(bench, v)
+        )
+        for v, change in ladder
     )
 
 
-def _one_way(bench: Workbench, here: Variant, way: int) -> list[tuple[Variant, str]]:
+def _by_force(bench: Workbench, variant: Variant) -> dict[str, float]:
+    """The rungs of a grade that the force of the very thing in use decides, by strand."""
+    offer = bench.cupboard.offer(variant)
+    return {strand: offer.rungs[strand] for strand in offer.forces} if offer else {}
+
+
+def _one_way(bench: Workbench, here: Variant, strand: str, way: int) -> list[tuple[Variant, str]]:
     """The nearest grades one way, each with what to change to get there. way -- 0 easier, 1 harder"""
     result: list[tuple[Variant, str]] = []
     at = here
-    while (step := neighbours(at, bench.cupboard)[way]) and len(result) < LADDER_STEPS:
+    while (step := neighbours(at, bench.cupboard, strand)[way]) and len(result) < LADDER_STEPS:
         result.append((step.variant, step.words))
         at = step.variant
     return result
@@ -214,6 +224,7 @@ def fold_run(run: Run) -> list[SetRecord]:
             first_two_missed=s.first_two_missed,
             longest_row=s.longest_row,
             help_first=s.help_first,
+            asked=dict(s.asked),
         )
         for s in folded(run)
     )

@@ -11,12 +11,15 @@ from core.running import Rest, Suggestion
 
 
 class FrozenGrade(BaseModel):
-    """One rung of a block's ladder of one-step changes. here: the planned one; change: what to change to get there."""
+    """One rung of a block's ladder of one-step changes. here: the planned one; change: what to change to get there;
+    rungs: what it asks in strands of strength, by the force of the thing in use.
+    """
 
     grade: tuple[int, ...]
     words: tuple[str, ...]
     change: str
     here: bool
+    rungs: dict[str, float] = {}
 
 
 class FrozenMeasure(BaseModel):

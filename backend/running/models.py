@@ -71,6 +71,7 @@ class SetRecord(models.Model):
     first_two_missed = models.BooleanField(default=False)
     longest_row = models.PositiveSmallIntegerField(default=0)
     help_first = models.BooleanField(default=False)
+    asked = models.JSONField(default=dict)
 
     class Meta:
         indexes = [models.Index(fields=["child", "strand", "on"])]

@@ -65,7 +65,13 @@ def strands_of(run: Run) -> dict[str, str]:
 
 def folded(run: Run) -> tuple[SetResult, ...]:
     """The run's log as sets."""
-    return fold(events_of(run), activities_of(run), run.on, run.child.prompt_policy)
+    return fold(events_of(run), activities_of(run), run.on, run.child.prompt_policy, asked_of(run))
+
+
+def asked_of(run: Run) -> dict[tuple[str, tuple[int, ...]], dict[str, float]]:
+    """By block and grade, the rungs that the force of the very thing in use asks."""
+    grades = ((b["id"], g) for b in run.blocks for g in b["grades"])
+    return {(block, tuple(g["grade"])): g["rungs"] for block, g in grades if g.get("rungs")}
 
 
 def events_of(run: Run) -> list[Event]:
@@ -101,6 +107,12 @@ def sets_by_strand(child: Child, working: bool = False) -> dict[str, list[SetRes
     for strand, *row in chosen.values_list("strand", *SET_FIELDS):
         result[strand].append(set_from(row))
     return result
+
+
+def all_sets(child: Child) -> list[SetResult]:
+    """Every set of a child, oldest first. One query."""
+    rows = SetRecord.objects.filter(child=child).order_by("on", "pk").values_list(*SET_FIELDS)
+    return [set_from(row) for row in rows]
 
 
 def set_from(row: Iterable[Any]) -> SetResult:

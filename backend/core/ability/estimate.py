@@ -9,13 +9,19 @@ their covariances. A day's sets
 are taken in activity by activity: the likelihood is worked out exactly on a fixed grid of rungs, and what
 it says is handed back to rung, offset and the day's own swing in proportion to their share of the
 doubt (assumed-density filtering; Opper 1998).
+
+A set tells of every strand its activity trains, each at the rung the grade asks in it. A try goes as the strand that
+is furthest below what is asked lets it (the weakest decides), so a success lifts all of them and a failure is put
+down mostly to the one likeliest to be short: the same tries are never counted twice.
 """
 
-from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, replace
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass, field, replace
 from datetime import date
+from functools import reduce
 from math import log
-from typing import Any
+from types import MappingProxyType
+from typing import Any, overload
 
 import numpy as np
 from numpy.typing import ArrayLike, NDArray
@@ -23,15 +29,20 @@ from numpy.typing import ArrayLike, NDArray
 from core.child import Child
 from core.recording import SUPPORTS, SupportLevel, lift
 from core.skills import STRANDS, Strand
+from core.units import in_proportion
 
 LOG_ODDS_PER_RUNG = log(4)  # logit(0.8) - logit(0.5): what one rung is, by definition
 AT_RUNG = log(4)  # logit(0.8): the chance on work at the child's own rung
 
 AGE_GUESS_SD = 1.5  # rungs, project definition
 SEEN_SD = 0.6  # rungs: the therapist chose the rung from what was seen; project definition
-STRENGTH_GUESS_SD = 1.6  # rungs: strength has no age window; project definition
+STRENGTH_GUESS_SD = 1.6  # rungs: strength differs widely at one age; project definition
+PINCH_SHARE = 0.4  # of a whole hand's usual force that thumb and finger give; from memory
+STAYING_BY_AGE = ((18, 0.8), (36, 1.8), (60, 2.8), (96, 3.8), (144, 4.5))
+"""Rung of keeping hold and of weight through the arms by age in months; from memory, and wide."""
 OFFSET_SD = 0.5  # rungs between a child's equals-by-design activities; from memory
 DAY_SD = 0.35  # rungs from day to day; from memory
+JOINT_SHARE = 0.6  # of the doubt a set of several strands would take away that it does; by core/tests/test_ranks.py
 DRIFT_SD_PER_WEEK = 0.18  # rungs a week without evidence; project definition
 GAIN_PER_WEEK = 0.1  # rungs a week that practice is first taken to bring; project definition
 GAIN_SD = 0.08  # rungs a week between children; project definition
@@ -40,7 +51,10 @@ WIDEST_SD = 1.8  # rungs: forgetting goes no further than this
 
 _NODES, _WEIGHTS = np.polynomial.hermite_e.hermegauss(21)
 _WEIGHTS = _WEIGHTS / _WEIGHTS.sum()
-_GRID = np.linspace(-6.0, 6.0, 481)  # in spreads of the belief around its mean
+_FEW_NODES, _FEW_WEIGHTS = np.polynomial.hermite_e.hermegauss(9)
+_FEW_WEIGHTS = _FEW_WEIGHTS / _FEW_WEIGHTS.sum()
+_GRIDS = (np.linspace(-6.0, 6.0, 481), np.linspace(-5.0, 5.0, 61), np.linspace(-5.0, 5.0, 31))
+"""Spreads of the belief around its mean, for one, two, and three or more strands at once."""
 
 Floats = NDArray[np.float64]
 
@@ -81,13 +95,18 @@ class Estimate:
 
 @dataclass(frozen=True)
 class SetEvidence:
-    """One set as evidence: what was asked, with what help, and how it went. difficulty in rungs."""
+    """One set as evidence: what was asked, with what help, and how it went.
+
+    difficulty -- the rung asked in the one strand that is looked at
+    rungs      -- the rung asked in every strand it trains, for an update of all of them together
+    """
 
     activity_id: str
     difficulty: float
     tries: int
     successes: int
     support: SupportLevel = "alone"
+    rungs: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
 
     def __post_init__(self) -> None:
         if not 0 <= self.successes <= self.tries:
@@ -109,8 +128,11 @@ def start(child: Child, strand: str, seen_rung: int | None = None) -> Estimate:
     ladder = STRANDS[strand]
     if seen_rung is not None:
         return Estimate(float(ladder.rung(seen_rung).number), SEEN_SD)
+    if ladder.newtons:
+        share = 1.0 if ladder.id == "squeeze" else PINCH_SHARE
+        return Estimate(max(0.5, ladder.rung_of(share * child.usual_force_newton)), STRENGTH_GUESS_SD)
     if ladder.rungs[0].age_months is None:
-        return Estimate(2.0, STRENGTH_GUESS_SD)
+        return Estimate(in_proportion(child.age_months, STAYING_BY_AGE), STRENGTH_GUESS_SD)
     return Estimate(rung_for_age(ladder, child.age_months), AGE_GUESS_SD)
 
 
@@ -137,6 +159,31 @@ def chance(
     gap = estimate.mean + shift + lift(support) - np.asarray(rung, dtype=float)
     chances = odds_curve(gap[..., None] + spread * _NODES) @ _WEIGHTS
     return float(chances) if np.ndim(rung) == 0 else chances
+
+
+def chance_together(
+    estimates: Sequence[Estimate], rungs: ArrayLike, support: SupportLevel = "alone", activity_id: str | None = None
+) -> Floats:
+    """Return the chance of success on work that asks of several strands at once: the weakest decides.
+
+    rungs   -- (n, strands), the rung each piece of work asks of each strand, in the order of `estimates`
+    Returns -- (n,) chances, integrated over what is not known of the child, strands taken as independent
+    Limits: Gauss-Hermite quadrature with 9 nodes a strand, good to about 0.005 where several strands count.
+    """
+    asked = np.asarray(rungs, dtype=float)
+    if len(estimates) == 1:
+        return np.asarray(chance(estimates[0], asked[:, 0], support, activity_id))
+    count = len(estimates)
+    gaps, weights = [], np.ones(())
+    for i, e in enumerate(estimates):
+        shift, extra = e.offset(activity_id)
+        spread = float(np.sqrt(max(e.sd**2 + extra, 0.0)))
+        shape = (1,) * i + (-1,) + (1,) * (count - 1 - i)
+        level = e.mean + shift + lift(support) + (spread * _FEW_NODES).reshape(shape)
+        gaps.append(level[None] - asked[:, i].reshape((-1, *(1,) * count)))
+        weights = weights * _FEW_WEIGHTS.reshape(shape)
+    chances: Floats = (odds_curve(reduce(np.minimum, gaps)) * weights[None]).reshape(len(asked), -1).sum(axis=1)
+    return chances
 
 
 def on_day(estimate: Estimate, on: date) -> Estimate:
@@ -169,20 +216,53 @@ def _rows(cov: Floats) -> tuple[tuple[float, ...], ...]:
     return tuple(tuple(float(c) for c in row) for row in cov)
 
 
-def update(estimate: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimate:
-    """Return the estimate after one day's sets of one strand.
+@overload
+def update(estimates: Estimate, sets: Iterable[SetEvidence], on: date) -> Estimate: ...
+@overload
+def update(estimates: Mapping[str, Estimate], sets: Iterable[SetEvidence], on: date) -> dict[str, Estimate]: ...
+def update(
+    estimates: Estimate | Mapping[str, Estimate], sets: Iterable[SetEvidence], on: date
+) -> Estimate | dict[str, Estimate]:
+    """Return the estimate after one day's sets of one strand; or, given estimates by strand, all of them after one
+    day's sets, each at the rungs it asks.
 
     Hand-over-hand sets change nothing. Sets of one activity are taken together, activities in name order,
     so the order in which sets arrive does not matter.
-    Limits: assumes one day's sets share one good or bad day.
+    Limits: assumes one day's sets share one good or bad day in a strand, and that strands are good or bad days apart;
+    what two strands of one set say of each other is dropped once the set is taken in, and a share of the doubt is kept
+    in its place.
     """
     result = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
-    if not result:
-        return estimate
-    state = _State.of(on_day(estimate, on), sorted({s.activity_id for s in result}))
-    for activity in sorted({s.activity_id for s in result}):
-        state.take_in(activity, [s for s in result if s.activity_id == activity])
-    return state.estimate(on, estimate.tries + sum(s.tries for s in result))
+    if isinstance(estimates, Estimate):
+        one = update({"": estimates}, [replace(s, rungs={"": s.difficulty}) for s in result], on)
+        return one[""]
+    by_activity: dict[str, list[SetEvidence]] = {}
+    for s in result:
+        by_activity.setdefault(s.activity_id, []).append(s)
+    touched: dict[str, dict[str, int]] = {}  # strand: tries by activity
+    for activity, mine in by_activity.items():
+        for strand in {st for s in mine for st in s.rungs if st in estimates}:
+            touched.setdefault(strand, {})[activity] = sum(s.tries for s in mine if strand in s.rungs)
+    states = {st: _State.of(on_day(estimates[st], on), sorted(by)) for st, by in touched.items()}
+    for activity in sorted(by_activity):
+        _take_in(states, activity, by_activity[activity])
+    changed = {st: s.estimate(on, estimates[st].tries + sum(touched[st].values())) for st, s in states.items()}
+    return {**estimates, **changed}
+
+
+def _take_in(states: Mapping[str, "_State"], activity: str, sets: Sequence[SetEvidence]) -> None:
+    """Take one activity's sets of a day into the strands they ask something of; those asking of the same strands
+    together.
+    """
+    by_strands: dict[tuple[str, ...], list[SetEvidence]] = {}
+    for s in sets:
+        by_strands.setdefault(tuple(sorted(st for st in s.rungs if st in states)), []).append(s)
+    for strands, mine in sorted(by_strands.items()):
+        if strands:
+            levels = [states[st].level(activity) for st in strands]
+            told = _told_together([[s.rungs[st] for st in strands] for s in mine], mine, levels)
+            for strand, (mean, variance) in zip(strands, told, strict=True):
+                states[strand].move(activity, mean, variance)
 
 
 def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activity_id: str) -> tuple[float, float]:
@@ -193,7 +273,7 @@ def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activ
     result = [s for s in sets if SUPPORTS[s.support].informative and s.tries]
     state = _State.of(on_day(estimate, on), sorted({activity_id, *(s.activity_id for s in result)}))
     for done in sorted({s.activity_id for s in result}):
-        state.take_in(done, [s for s in result if s.activity_id == done])
+        _take_in({"": state}, done, [replace(s, rungs={"": s.difficulty}) for s in result if s.activity_id == done])
     return state.level(activity_id)
 
 
@@ -227,10 +307,10 @@ class _State:
         reach[[0, self.activities.index(activity_id) + 1, -1]] = 1.0
         return reach
 
-    def take_in(self, activity_id: str, sets: list[SetEvidence]) -> None:
+    def move(self, activity_id: str, new_mean: float, new_variance: float) -> None:
+        """Hand what was told of the level at one activity back to rung, offset, gain and the day's swing."""
         reach = self._reach(activity_id)
         mean, variance = float(reach @ self.mean), float(reach @ self.cov @ reach)
-        new_mean, new_variance = _told_by(sets, mean, variance)
         gain = self.cov @ reach / variance
         self.mean = self.mean + gain * (new_mean - mean)
         self.cov = self.cov - np.outer(gain, gain) * (variance - new_variance)
@@ -249,18 +329,32 @@ class _State:
         )
 
 
-def _told_by(sets: list[SetEvidence], mean: float, variance: float) -> tuple[float, float]:
-    """Mean and variance of the level after the sets, worked out on the grid."""
-    spread = np.sqrt(variance)
-    levels = mean + spread * _GRID
-    log_weight = -0.5 * _GRID**2
-    for s in sets:
-        logit = LOG_ODDS_PER_RUNG * (levels + lift(s.support) - s.difficulty) + AT_RUNG
+def _told_together(
+    asked: Sequence[Sequence[float]], sets: Sequence[SetEvidence], levels: Sequence[tuple[float, float]]
+) -> list[tuple[float, float]]:
+    """Mean and variance of each strand's level after the sets, worked out on a grid of all of them at once.
+
+    asked  -- for each set, the rung it asks in each strand
+    levels -- (mean, sd) of each strand's level before
+    """
+    grid = _GRIDS[min(len(levels), len(_GRIDS)) - 1]
+    shape = [(1,) * i + (-1,) + (1,) * (len(levels) - 1 - i) for i in range(len(levels))]
+    axes = [(mean + sd * grid).reshape(s) for (mean, sd), s in zip(levels, shape, strict=True)]
+    log_weight = sum(((-0.5 * grid**2).reshape(s) for s in shape), np.zeros(()))
+    for s, rungs in zip(sets, asked, strict=True):
+        gap = reduce(np.minimum, [axis - rung for axis, rung in zip(axes, rungs, strict=True)])
+        logit = LOG_ODDS_PER_RUNG * (gap + lift(s.support)) + AT_RUNG
         log_weight = log_weight + s.successes * logit - s.tries * np.logaddexp(0, logit)
     weight = np.exp(log_weight - log_weight.max())
     weight /= weight.sum()
-    middle = float(weight @ levels)
-    return middle, float(weight @ (levels - middle) ** 2)
+    told = []
+    for i, axis in enumerate(axes):
+        own, values = weight.sum(axis=tuple(j for j in range(len(axes)) if j != i)), axis.ravel()
+        middle = float(own @ values)
+        variance = float(own @ (values - middle) ** 2)
+        before = levels[i][1] ** 2
+        told.append((middle, before - JOINT_SHARE * (before - variance) if len(axes) > 1 else variance))
+    return told
 
 
 def chance_in_words(chance: float) -> str:

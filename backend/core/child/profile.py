@@ -4,8 +4,11 @@ from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
+from core.units import in_proportion
+
 Mouthing = Literal["never", "sometimes", "often"]
 Hand = Literal["right", "left", "not_settled"]
+Side = Literal["none", "right", "left"]
 Supervision = Literal["arms_reach", "room", "box"]
 Place = Literal["clinic", "home", "school"]
 PromptPolicy = Literal["least_first", "most_first"]
@@ -23,23 +26,88 @@ ALLERGENS = MappingProxyType(
         "egg": "egg",
         "milk": "milk",
         "soy": "soy",
+        "sesame": "sesame",
+        "banana": "banana",
         "latex": "latex",
+        "nickel": "nickel",
+        "adhesive": "adhesive",
+        "wool": "wool",
     }
 )
+
+
+@dataclass(frozen=True)
+class Precaution:
+    """What has to be looked out for with a child, and what it changes in every plan. details: profile fields asked
+    with it.
+    """
+
+    name: str
+    changes: str
+    details: tuple[str, ...] = ()
+
 
 PRECAUTIONS = MappingProxyType(
     {
-        "joint_laxity": "loose joints",
-        "wrist_weight": "no weight on the hands or wrists",
-        "fracture": "recent fracture or surgery",
-        "splint": "wears a splint",
-        "pain": "pain in the hand",
-        "seizures": "seizures",
-        "skin": "sensitive or broken skin",
-        "swallowing": "trouble swallowing",
+        "joint_laxity": Precaution(
+            "loose joints",
+            "Bars what takes more than 60 % of the usual force, pull-aparts over 10 N and weight on straight arms.",
+        ),
+        "wrist_weight": Precaution(
+            "no weight on the hands or wrists", "Bars weight on the hands, pushing and firm wringing; forearms stay."
+        ),
+        "fracture": Precaution(
+            "recent fracture or surgery", "Bars weight on the hands, work against resistance and knocks."
+        ),
+        "splint": Precaution(
+            "wears a splint",
+            "Bars water, dough and loose grain, weight on the hands, and the grades that hand can't do.",
+            ("splint_hand",),
+        ),
+        "pain": Precaution(
+            "pain in the hand", "Bars weight, knocks, long holds and resistance; pain is asked before and after."
+        ),
+        "seizures": Precaution(
+            "seizures",
+            "Water, blades and upright sticks only within arm's reach; a seat with arms; the family's recovery line.",
+        ),
+        "skin": Precaution(
+            "sensitive or broken skin", "Bars salt, sand, lentils, glue, paint and latex; wet work is short."
+        ),
+        "swallowing": Precaution("trouble swallowing", "Bars food, dough, small parts and loose grain; own kit."),
+        "one_hand_assists": Precaution(
+            "one hand assists (hemiplegia)",
+            "The assisting hand keeps its own role and is never asked for the preferred hand's grades.",
+            ("assisting_hand",),
+        ),
+        "vision": Precaution("low vision", "Asks for strong contrast, fixed places and good light in every activity."),
+        "tube": Precaution("tube or line", "Bars lying on the front; long cords only within arm's reach."),
+        "pica": Precaution("eats what is not food", "Everything is judged as if it often went in the mouth."),
+        "immune": Precaution("weak immune defence", "Own kit, washed or new; nothing that passes from hand to hand."),
+        "dust": Precaution("asthma or dust allergy", "Bars chalk, flour and other dusty things."),
     }
 )
 
+TEXTURES = MappingProxyType(
+    {
+        "sticky": "sticky",
+        "wet": "wet",
+        "gritty": "gritty: sand, rice",
+        "slimy": "slimy: banana, soft fruit",
+        "fluffy": "fluffy: cotton, pom-poms",
+        "scratchy": "scratchy: hook-and-loop, rough cloth",
+        "dusty": "dusty: chalk, flour",
+        "foamy": "foamy: sponge, foam",
+        "noisy": "noisy: foil, bubble wrap",
+        "smelly": "strong smell",
+    }
+)
+"""Textures a child may refuse to touch, in words."""
+
+MOUTHING_MONTHS = 36  # months: under this "never" counts as "sometimes"; common practice, no source
+LAXITY_SHARE = 0.6  # of the usual working force, with loose joints; common practice, no source
+USUAL_FORCE = ((18, 8.0), (36, 15.0), (60, 25.0), (84, 35.0), (120, 50.0), (144, 60.0))
+"""Usual working force of a whole hand by age: (months, N); from memory."""
 
 SETTING_UP_MINUTES = 5  # minutes of a usual session on top of a child's attention; project definition
 LONGEST_USUAL_MINUTES = 45  # minutes; clinic sessions last 30 to 45, common practice
@@ -48,12 +116,21 @@ SHORT_ATTENTION = 12  # minutes: under this a set has fewer tries; from memory
 
 @dataclass(frozen=True)
 class Child:
-    """One child, as the rules see them. age_months is a float; forces are in newton."""
+    """One child, as the rules see them. age_months is a float; forces are in newton.
+
+    other_allergies -- in the family's words, beside those every thing is marked with
+    assisting_hand  -- the hand that assists, where one does; splint_hand -- the hand that wears a splint
+    cutting_rung    -- the rung of cutting that is sure by now, None where nobody has seen it
+    """
 
     age_months: float
     hand: Hand = "not_settled"
     mouthing: Mouthing = "never"
     allergies: frozenset[str] = frozenset()
+    other_allergies: tuple[str, ...] = ()
+    assisting_hand: Side = "none"
+    splint_hand: Side = "none"
+    cutting_rung: float | None = None
     precautions: frozenset[str] = frozenset()
     refuses: frozenset[str] = frozenset()
     likes: frozenset[str] = frozenset()
@@ -69,9 +146,33 @@ class Child:
     overrides: frozenset[str] = frozenset()
 
     @property
+    def mouths_often(self) -> bool:
+        """Whether things often go in the mouth, or what is not food gets eaten."""
+        return self.mouthing == "often" or "pica" in self.precautions
+
+    @property
     def mouths(self) -> bool:
         """Whether anything at all is said to go in the mouth."""
-        return self.mouthing != "never"
+        return self.mouthing != "never" or self.mouths_often
+
+    @property
+    def usual_force_newton(self) -> float:
+        """The usual working force at this age, in N: between the ages of USUAL_FORCE in proportion."""
+        return in_proportion(self.age_months, USUAL_FORCE)
+
+    @property
+    def force_cap_newton(self) -> float | None:
+        """The most force anything may take, in N: the therapist's limit, and with loose joints a share of the usual."""
+        lax = "joint_laxity" in self.precautions
+        caps = [c for c in (self.force_limit_newton, lax and LAXITY_SHARE * self.usual_force_newton) if c]
+        return min(caps, default=None)
+
+    @property
+    def skill_hand(self) -> Hand:
+        """The hand that does the skilled part: with an assisting hand, always the other one."""
+        if self.assisting_hand == "none":
+            return self.hand
+        return "right" if self.assisting_hand == "left" else "left"
 
     @property
     def usual_minutes(self) -> int:
@@ -90,10 +191,11 @@ class Child:
 
 @dataclass(frozen=True)
 class Setting:
-    """Where a session happens and how close an adult is."""
+    """Where a session happens, how close an adult is, and how many adults there are."""
 
     place: Place = "clinic"
     supervision: Supervision = "arms_reach"
+    adults: int = 1
 
     def offers(self, wanted: Supervision) -> bool:
         """Whether the supervision here is at least what is wanted."""

@@ -24,7 +24,7 @@ def for_child(words: str, child: Child | None = None) -> str:
     """
     if "{" not in words:
         return words
-    skill, helper = _SIDES[child.hand if child else "not_settled"]
+    skill, helper = _SIDES[child.skill_hand if child else "not_settled"]
     loop, method = _LACES[child.lace_method if child else "undecided"]
     return (
         words.replace("{skill}", skill)

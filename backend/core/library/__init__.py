@@ -3,7 +3,7 @@ loads.
 """
 
 from core.errors import NotThere
-from core.library.activity import Activity, Clearance, Cue
+from core.library.activity import Activity, Cue, Fit
 from core.library.checks import check
 from core.library.files import load_activities, load_recipes, load_things
 from core.library.recipe import Recipe
@@ -26,8 +26,8 @@ __all__ = [
     "RECIPES",
     "THINGS",
     "Activity",
-    "Clearance",
     "Cue",
+    "Fit",
     "LibraryError",
     "Recipe",
     "check",

@@ -3,6 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from types import MappingProxyType
+from typing import Literal
 
 from core.child import Part
 from core.materials import Need, Role
@@ -15,19 +16,21 @@ class Step:
     """One choice on an axis.
 
     words  -- the grade in the therapist's words
-    rungs  -- how much harder than the axis's first step, in rungs, for every strand trained
+    rungs  -- how much harder than the axis's first step, in rungs, by strand; others stay where they are
     needs  -- what it asks of the thing in a role, beside the role's own needs
     uses   -- roles that only steps naming them bring to the table: filled, counted and judged at those grades alone
     tags   -- hazard tags of safety.STEP_TAGS
     count  -- how many tries a set has at this step, where the step decides it
+    cues   -- what to say or do at this step, by level of help, in place of the activity's own cue
     """
 
     words: str
-    rungs: float = 0.0
+    rungs: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
     needs: Mapping[str, tuple[Need, ...]] = field(default_factory=lambda: MappingProxyType({}))
     uses: tuple[str, ...] = ()
     tags: tuple[str, ...] = ()
     count: int | None = None
+    cues: Mapping[SupportLevel, str] = field(default_factory=lambda: MappingProxyType({}))
 
 
 @dataclass(frozen=True)
@@ -52,21 +55,34 @@ class Cue:
         return SUPPORTS[self.support].words
 
 
-@dataclass(frozen=True)
-class Clearance:
-    """The thing in `outer` has a `gap` property that the thing in `inner` must pass with room to spare."""
+FitKind = Literal["clears", "passes", "strings", "stacks", "holds"]
 
+
+@dataclass(frozen=True)
+class Fit:
+    """How the things in two roles must fit each other.
+
+    clears  -- the outer one's `gap` is wider than the inner one's `width` by spare_mm
+    passes  -- the inner one goes through the outer one's opening on both its smaller sides
+    strings -- the inner ones go on the outer line: hole over line, all of them on its length
+    stacks  -- the inner rings go on the outer post: hole over post, all of them on its height
+    holds   -- the outer pot takes the inner ones: opening over size, all of them in its room
+    """
+
+    kind: FitKind
     outer: str
-    gap: str
     inner: str
-    width: str
     spare_mm: float
     words: str
+    gap: str = ""
+    width: str = ""
 
 
 @dataclass(frozen=True, eq=False)
 class Activity:
     """One activity with its grades. Base rungs are those of the easiest grade on every axis.
+
+    seconds: what one try usually takes, before a child's own pace is known.
 
     Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
     does, steps, counts_when, why, say and stop are what families read; empty until somebody has written them.
@@ -83,12 +99,13 @@ class Activity:
     minutes: tuple[int, int]
     counts: tuple[int, int, int]
     unit: str
+    seconds: float
     setup: str
     cues: tuple[Cue, ...]
     watch: tuple[str, ...]
     tidy: str
     measures: tuple[str, ...] = ()
-    clearances: tuple[Clearance, ...] = ()
+    fits: tuple[Fit, ...] = ()
     setup_minutes: float = 1.0
     tidy_minutes: float = 0.5
     tiring: bool = False

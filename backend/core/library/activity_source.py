@@ -1,14 +1,14 @@
 """One activity, as a file or a clinic writes it. The fields are documented, with an example, in docs/library.md."""
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from itertools import pairwise
 from types import MappingProxyType
-from typing import get_args
+from typing import Annotated, get_args
 
 from pydantic import Field, model_validator
 
 from core.child import Part
-from core.library.activity import Activity, Axis, Clearance, Cue, Step
+from core.library.activity import Activity, Axis, Cue, Fit, FitKind, Step
 from core.library.source import (
     HALVINGS,
     FormId,
@@ -25,7 +25,9 @@ from core.library.source import (
 )
 from core.materials import Need, Role
 from core.recording import SupportLevel
-from core.skills import STRANDS
+from core.skills import OVER_TOP, STRANDS
+
+Rungs = Annotated[float, Field(ge=0, le=12)]
 
 
 class NeedSource(Source):
@@ -62,6 +64,9 @@ class RoleSource(Source):
     share: float = Field(1.0, gt=0, le=1)
     pieces: int = 1
     needs: tuple[NeedSource, ...] = ()
+    optional: bool = False
+    works: StrandId | None = None
+    sharp: bool = False
 
     @model_validator(mode="after")
     def _cut_by_halving(self) -> "RoleSource":
@@ -72,23 +77,43 @@ class RoleSource(Source):
     def build(self) -> Role:
         """The role as the core sees it."""
         needs = tuple(n.build() for n in self.needs)
-        return Role(self.id, self.words, self.form, needs, self.fixed, self.per_try, self.share, self.pieces)
+        return Role(
+            self.id,
+            self.words,
+            self.form,
+            needs,
+            self.fixed,
+            self.per_try,
+            self.share,
+            self.pieces,
+            self.optional,
+            self.works or "",
+            self.sharp,
+        )
 
 
 class StepSource(Source):
-    """One choice on an axis. adds: rungs over the axis's first step."""
+    """One choice on an axis. adds: rungs over the axis's first step, by strand; a number where only one is trained."""
 
     words: Words
-    adds: float = Field(0.0, ge=0)
+    adds: Rungs | Mapping[StrandId, Rungs] = 0.0
     tries: int | None = Field(None, ge=1)
     needs: Mapping[str, tuple[NeedSource, ...]] = Field(default_factory=dict)
     uses: tuple[str, ...] = ()
     tags: tuple[StepTag, ...] = ()
+    cues: Mapping[SupportLevel, Words] = Field(default_factory=dict)
 
-    def build(self) -> Step:
-        """The step as the core sees it."""
+    def rungs(self, trains: Iterable[str]) -> dict[str, float]:
+        """What it adds, by strand."""
+        if isinstance(self.adds, Mapping):
+            return dict(self.adds)
+        return {next(iter(trains)): self.adds} if self.adds else {}
+
+    def build(self, trains: Iterable[str]) -> Step:
+        """The step as the core sees it, in an activity that trains these strands."""
         needs = MappingProxyType({role: tuple(n.build() for n in asked) for role, asked in self.needs.items()})
-        return Step(self.words, self.adds, needs, self.uses, self.tags, self.tries)
+        rungs = MappingProxyType(self.rungs(trains))
+        return Step(self.words, rungs, needs, self.uses, self.tags, self.tries, MappingProxyType(dict(self.cues)))
 
 
 class AxisSource(Source):
@@ -98,25 +123,45 @@ class AxisSource(Source):
     words: Words
     steps: tuple[StepSource, ...] = Field(min_length=2)
 
-    @model_validator(mode="after")
-    def _gets_harder(self) -> "AxisSource":
-        rungs = [s.adds for s in self.steps]
-        if rungs[0] != 0:
-            raise fail(f"The first step of axis {self.id} adds {rungs[0]:g} rungs.", "It must add none.")
-        if any(later <= earlier for earlier, later in pairwise(rungs)):
-            raise fail(f"The steps of axis {self.id} add {rungs}.", "Each must add more rungs than the one before.")
-        return self
+    def check(self, trains: Mapping[str, float]) -> None:
+        """Raise where the steps do not get harder: each adds more in some strand than the one before, in none less."""
+        rungs = [s.rungs(trains) for s in self.steps]
+        if rungs[0]:
+            raise fail(f"The first step of axis {self.id} adds {rungs[0]} rungs.", "It must add none.")
+        if len(trains) > 1 and any(isinstance(s.adds, int | float) and s.adds for s in self.steps):
+            raise fail(
+                f"Axis {self.id} does not say in which strand its steps are harder.", "Name it: adds: {pinch: 1}."
+            )
+        for earlier, later in pairwise(rungs):
+            strands = {*earlier, *later}
+            change = [later.get(s, 0) - earlier.get(s, 0) for s in strands]
+            if not any(c > 0 for c in change) or any(c < 0 for c in change):
+                raise fail(
+                    f"The steps of axis {self.id} add {earlier}, then {later}.",
+                    "Each must add more in some strand than the one before, and in none less.",
+                )
 
 
-class ClearanceSource(Source):
-    """Room between two things: the outer one's gap over the inner one's width, in mm."""
+class FitSource(Source):
+    """How the things in two roles must fit each other; gap and width for kind clears alone."""
 
+    kind: FitKind
     outer: str
-    gap: ThingProperty
     inner: str
-    width: ThingProperty
     spare_mm: float = Field(ge=0)
     words: Words
+    gap: ThingProperty | None = None
+    width: ThingProperty | None = None
+
+    @model_validator(mode="after")
+    def _says_gap_and_width(self) -> "FitSource":
+        if (self.kind == "clears") != (self.gap is not None and self.width is not None):
+            raise fail("Gap and width go with kind clears.", "Give both with clears, and neither with another kind.")
+        return self
+
+    def build(self) -> Fit:
+        """The fit as the core sees it."""
+        return Fit(self.kind, self.outer, self.inner, self.spare_mm, self.words, self.gap or "", self.width or "")
 
 
 class TriesSource(Source):
@@ -144,13 +189,14 @@ class ActivitySource(Source):
     parts: tuple[Part, ...] = Field(min_length=1)
     minutes: tuple[int, int]
     tries: TriesSource
+    seconds: float = Field(gt=0, le=300)
     unit: Words
     themes: tuple[Words, ...] = ()
     tiring: bool = False
     both_hands: bool = False
     tags: tuple[StepTag, ...] = ()
     roles: tuple[RoleSource, ...]
-    clearances: tuple[ClearanceSource, ...] = ()
+    fits: tuple[FitSource, ...] = ()
     axes: tuple[AxisSource, ...] = Field(min_length=1)
     setup: Words
     posture: Words = Activity.posture
@@ -175,7 +221,26 @@ class ActivitySource(Source):
             raise fail("Cues want at least words to say and something to show.", "Add cues.spoken and cues.shown.")
         self._check_strands()
         self._check_roles()
+        for axis in self.axes:
+            axis.check(self.trains)
+        self._check_tops()
         return self
+
+    def _check_tops(self) -> None:
+        known = {*self.trains, *self.demands}
+        for axis in self.axes:
+            for step in axis.steps:
+                for strand, added in step.rungs(self.trains).items():
+                    if strand not in known:
+                        raise fail(
+                            f"A step of axis {axis.id} adds rungs in {strand}.", "Name a strand it trains or demands."
+                        )
+                    at, top = self.trains.get(strand, self.demands.get(strand, 0)) + added, STRANDS[strand].top
+                    if at > top + OVER_TOP:
+                        raise fail(
+                            f"“{step.words}” of axis {axis.id} asks rung {at:g} of {strand}.",
+                            f"The ladder ends at {top}: add less.",
+                        )
 
     def _check_strands(self) -> None:
         for strand, base in (*self.trains.items(), *self.demands.items()):
@@ -187,7 +252,7 @@ class ActivitySource(Source):
     def _check_roles(self) -> None:
         ids = [r.id for r in self.roles]
         named = [role for a in self.axes for s in a.steps for role in (*s.needs, *s.uses)]
-        named += [role for c in self.clearances for role in (c.outer, c.inner)]
+        named += [role for c in self.fits for role in (c.outer, c.inner)]
         for role in named:
             if role not in ids:
                 raise fail(f"Role {role} is not declared.", "Add it to roles, or name one that is there.")
@@ -203,17 +268,18 @@ class ActivitySource(Source):
             trains=MappingProxyType(dict(self.trains)),
             demands=MappingProxyType(dict(self.demands)),
             roles=tuple(r.build() for r in self.roles),
-            axes=tuple(Axis(a.id, a.words, tuple(s.build() for s in a.steps)) for a in self.axes),
+            axes=tuple(Axis(a.id, a.words, tuple(s.build(self.trains) for s in a.steps)) for a in self.axes),
             parts=self.parts,
             minutes=self.minutes,
             counts=(self.tries.young, self.tries.middle, self.tries.older),
             unit=self.unit,
+            seconds=self.seconds,
             setup=self.setup,
             cues=tuple(Cue(level, self.cues[level]) for level in get_args(SupportLevel) if level in self.cues),
             watch=self.watch,
             tidy=self.tidy,
             measures=self.measures,
-            clearances=tuple(Clearance(c.outer, c.gap, c.inner, c.width, c.spare_mm, c.words) for c in self.clearances),
+            fits=tuple(c.build() for c in self.fits),
             setup_minutes=self.setup_minutes,
             tidy_minutes=self.tidy_minutes,
             tiring=self.tiring,

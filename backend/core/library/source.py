@@ -6,12 +6,13 @@ from typing import Annotated, Any, TypeVar
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, ValidationError
 from pydantic_core import PydanticCustomError
 
+from core.child import ALLERGENS
 from core.materials import FORMS, Thing
 from core.recording import KNOWN, MARKS
 from core.safety import STEP_TAGS
 from core.skills import STRANDS
 
-THING_PROPERTIES = frozenset({*Thing.__dataclass_fields__, "size_mm", "longest_mm", "thin_mm"})
+THING_PROPERTIES = frozenset({*Thing.__dataclass_fields__, "size_mm", "longest_mm", "thin_mm", "cord_like", "rolls"})
 HALVINGS = (1, 2, 4, 8, 16)
 
 
@@ -40,6 +41,7 @@ Id = Annotated[str, Field(pattern=r"^[a-z][a-z0-9_]*$", max_length=40)]
 Words = Annotated[str, Field(min_length=1, max_length=400)]
 StrandId = Annotated[str, one_of_known(lambda: STRANDS, "This strand")]
 FormId = Annotated[str, one_of_known(lambda: FORMS, "This form")]
+AllergenId = Annotated[str, one_of_known(lambda: ALLERGENS, "This allergen")]
 MarkId = Annotated[str, one_of_known(lambda: MARKS, "This mark")]
 MeasureId = Annotated[str, one_of_known(lambda: sorted(KNOWN), "This measure")]
 StepTag = Annotated[str, one_of_known(lambda: STEP_TAGS, "This hazard tag")]

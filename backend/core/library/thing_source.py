@@ -7,8 +7,8 @@ from pydantic import Field, model_validator
 
 from core.library.recipe import Part as Ingredient
 from core.library.recipe import Recipe
-from core.library.source import FormId, Id, LibraryError, Source, StepTag, Words, fail
-from core.materials import Ball, Box, Disc, Ring, Rod, Shape, Texture, Thing
+from core.library.source import AllergenId, FormId, Id, LibraryError, Source, StepTag, Words, fail
+from core.materials import Ball, Box, Disc, LoosePart, Ring, Rod, Shape, Texture, Thing
 
 
 class ShapeSource(Source):
@@ -38,6 +38,17 @@ class ShapeSource(Source):
         return solid(**sizes)
 
 
+class LoosePartSource(Source):
+    """A part that comes off a thing, in words, and its shape."""
+
+    words: Words
+    shape: ShapeSource
+
+    def build(self) -> LoosePart:
+        """The part as the core sees it."""
+        return LoosePart(self.words, self.shape.build())
+
+
 class ThingSource(Source):
     """One household thing, as written. Sizes in mm, forces in N, sheet weight in g/m²."""
 
@@ -60,14 +71,28 @@ class ThingSource(Source):
     firm: bool = True
     sheet_gsm: float | None = Field(None, gt=0)
     opening_mm: float | None = Field(None, gt=0)
+    edge_mm: float | None = Field(None, gt=0)
     lidded: bool = False
     heavy_base: bool = False
+    loop_mm: float | None = Field(None, gt=0)
+    grain_mm: float | None = Field(None, gt=0)
+    depth_mm: float | None = Field(None, gt=0)
+    loose_part: LoosePartSource | None = None
     food: bool = False
+    made_of_food: bool = False
+    dissolves: bool = False
     round_hard_food: bool = False
     raw: bool = False
-    allergens: tuple[str, ...] = ()
+    allergens: tuple[AllergenId, ...] = ()
     latex: bool = False
+    latex_perhaps: bool = False
     sharp: bool = False
+    pointed: bool = False
+    friable: bool = False
+    floats: bool = False
+    film: bool = False
+    glass: bool = False
+    harsh: bool = False
     wet: bool = False
     single_use: bool = False
     balloon: bool = False
@@ -75,9 +100,17 @@ class ThingSource(Source):
     button_cell: bool = False
     swells_in_water: bool = False
     shared_risk: bool = False
-    texture: Texture | None = None
+    textures: tuple[Texture, ...] = ()
     handed: Literal["right", "left"] | None = None
     instead: str = ""
+
+    @model_validator(mode="after")
+    def _says_what_it_is(self) -> "ThingSource":
+        if "filler" in self.forms and self.grain_mm is None:
+            raise fail("A loose filler is judged by its grain.", "Give grain_mm, the longest side of one grain in mm.")
+        if "water" in self.forms and self.depth_mm is None:
+            raise fail("Standing water is judged by its depth.", "Give depth_mm, how deep it stands in mm.")
+        return self
 
     def build(self) -> Thing:
         """The thing as the core sees it."""
@@ -86,12 +119,14 @@ class ThingSource(Source):
             shape=self.shape.build(),
             forms=frozenset(self.forms),
             allergens=frozenset(self.allergens),
+            textures=frozenset(self.textures),
+            loose_part=self.loose_part.build() if self.loose_part else None,
             typical_count=self.usual_count,
             **same,
         )
 
 
-_THING_BUILT = ("shape", "forms", "allergens", "usual_count")
+_THING_BUILT = ("shape", "forms", "allergens", "textures", "loose_part", "usual_count")
 
 
 class IngredientSource(Source):

@@ -12,6 +12,7 @@ from core.materials.paper import cutting
 from core.materials.properties import (
     FORMS,
     MEASURES,
+    LoosePart,
     MeasureError,
     Need,
     Role,
@@ -33,6 +34,7 @@ __all__ = [
     "Ball",
     "Box",
     "Disc",
+    "LoosePart",
     "MeasureError",
     "Need",
     "NotMeasured",

@@ -18,28 +18,57 @@ FORMS = MappingProxyType(
         "cord": "line",
         "post": "upright",
         "ring": "ring",
-        "clip": "clip or peg",
+        "clip": "clip or peg with a spring",
         "edge": "edge to clip on",
         "tongs": "pick-up tool",
+        "gripper": "tool that grips when squeezed",
         "squeezer": "thing to squeeze",
+        "squirter": "thing that squirts",
+        "roll": "roll to squeeze",
+        "mouth": "slit ball",
+        "press": "press with two handles",
         "dough": "dough or putty",
         "sheet": "sheet",
         "blade": "scissors",
         "container": "pot or bowl",
         "slot_lid": "pot with an opening",
-        "pen": "thing to draw with",
+        "plate": "plate",
+        "sorter": "tray with compartments",
+        "pen": "thing that marks paper",
+        "paint": "paint",
         "stick": "stick or pencil",
+        "straw": "straw",
+        "hammer": "light hammer",
+        "headed_peg": "blunt peg with a wide head",
+        "roller": "rolling pin",
         "lid_pot": "thing with a screw lid",
         "bolt": "nut and bolt",
-        "card": "cards or pages",
+        "crank": "thing with a winding handle",
+        "card": "cards",
+        "book": "book",
+        "cap_pen": "pen with a cap",
+        "highlighter": "highlighter",
         "sticker": "sticker",
         "cloth": "cloth",
+        "mat": "flat mat or tray",
         "tube": "tube",
         "bag": "thing to toss",
+        "ball": "thing that rolls",
         "balloon": "thing that floats",
         "block": "building piece",
-        "button_strip": "button strip",
-        "fastener": "fastener to work",
+        "brick": "click brick",
+        "letter_piece": "straight or arc piece",
+        "button_strip": "button strip or garment",
+        "garment": "garment with buttons",
+        "zip": "zip",
+        "stud": "press stud",
+        "strap": "hook-and-loop strap",
+        "closing": "thing that opens and shuts",
+        "buckle": "buckle",
+        "hook": "hook and eye",
+        "lace_board": "lace to tie",
+        "laced": "lace in holes",
+        "shoe": "shoe with laces",
         "spoon": "spoon",
         "fork": "fork",
         "knife": "child's knife",
@@ -48,17 +77,48 @@ FORMS = MappingProxyType(
         "wall": "clear wall",
         "floor": "clear floor",
         "glue": "glue",
-        "tray": "tray",
+        "tray": "tray with a rim",
         "filler": "dry filler",
         "puller": "thing to pull apart",
         "bubble": "thing to pop",
-        "lace_board": "lace",
         "puppet": "finger puppet",
         "stamp": "stamp",
         "water": "water bowl",
         "sponge": "sponge",
         "seat": "chair or ball to work from",
         "aid": "writing or eating aid",
+        "key": "key and lock",
+        "garment_on": "garment to put on",
+        "packet": "packet to open",
+        "big_sorter": "cutlery tray",
+        "bread": "bread",
+        "brush": "wide brush",
+        "bubble_pot": "pot of soap bubbles",
+        "carton": "small carton",
+        "driver": "child's screwdriver",
+        "flap_box": "box with lids",
+        "floor_chalk": "pavement chalk",
+        "leaf": "leaf",
+        "length_set": "straws in lengths",
+        "lined": "lined paper",
+        "mesh": "mesh",
+        "needle": "blunt needle",
+        "peel_fruit": "fruit to peel",
+        "pump": "soap pump",
+        "punch": "hole punch",
+        "purse": "purse",
+        "rope": "soft rope",
+        "ruler": "ruler",
+        "sharpener": "sharpener",
+        "soap_screws": "soap with screws",
+        "sock_on": "socks to put on",
+        "soft_base": "soft block",
+        "spin_top": "finger top",
+        "spread": "soft spread",
+        "strip": "paper strip",
+        "tooth_set": "toothbrush",
+        "dial": "spinner",
+        "tie_piece": "piece to tie",
     }
 )
 
@@ -75,8 +135,16 @@ MEASURES = MappingProxyType(
     }
 )
 
-Texture = Literal["sticky", "wet", "gritty"]
+Texture = Literal["sticky", "wet", "gritty", "slimy", "fluffy", "scratchy", "dusty", "foamy", "noisy", "smelly"]
 PLAUSIBLE_TIMES = 4  # how many times larger or smaller than the usual one a thing may measure; project definition
+
+
+@dataclass(frozen=True)
+class LoosePart:
+    """A part that comes off a thing or hangs on it: a cap, a nut, a button. Judged as a piece of its own."""
+
+    words: str
+    shape: Shape
 
 
 @dataclass(frozen=True)
@@ -84,6 +152,20 @@ class Thing:
     """A household thing. Sizes in mm, forces in N, sheet weight in g/m²; None where it does not apply.
 
     Figures are typical ones, from memory; a home's own measurement replaces them.
+
+    cord_mm    -- how long it is as a cord, whatever it is part of: a lace in a shoe, a belt, a strap
+    loop_mm    -- round a closed loop in it, where there is one
+    pointed    -- a point that pokes; sharp: an edge or a point that cuts or pricks
+    grain_mm   -- the longest side of one grain of a loose filler
+    depth_mm   -- how deep it stands with water
+    loose_part -- what comes off it
+    friable    -- crumbles when bitten
+    film       -- thin plastic film
+    glass      -- can break into splinters
+    food       -- is eaten; made_of_food: is food used as a material, eaten or not
+    dissolves  -- food that goes soft in the mouth at once
+    harsh      -- dries or irritates the skin: salt, soda, sand, glue, paint
+    latex      -- holds natural rubber; latex_perhaps: often does, the label says
     """
 
     id: str
@@ -104,14 +186,28 @@ class Thing:
     firm: bool = True
     sheet_gsm: float | None = None
     opening_mm: float | None = None
+    edge_mm: float | None = None
     lidded: bool = False
     heavy_base: bool = False
+    loop_mm: float | None = None
+    grain_mm: float | None = None
+    depth_mm: float | None = None
+    loose_part: LoosePart | None = None
     food: bool = False
+    made_of_food: bool = False
+    dissolves: bool = False
     round_hard_food: bool = False
     raw: bool = False
     allergens: frozenset[str] = frozenset()
     latex: bool = False
+    latex_perhaps: bool = False
     sharp: bool = False
+    pointed: bool = False
+    friable: bool = False
+    floats: bool = False
+    film: bool = False
+    glass: bool = False
+    harsh: bool = False
     wet: bool = False
     single_use: bool = False
     balloon: bool = False
@@ -120,7 +216,7 @@ class Thing:
     swells_in_water: bool = False
     shared_risk: bool = False
     typical_count: int = 1
-    texture: Texture | None = None
+    textures: frozenset[Texture] = frozenset()
     handed: str | None = None
     instead: str = ""
 
@@ -137,6 +233,26 @@ class Thing:
     def longest_mm(self) -> float:
         """The longest side of the box around it."""
         return self.shape.extents_mm[0]
+
+    @property
+    def smaller_sides_mm(self) -> tuple[float, float]:
+        """The two sides that have to pass an opening, the wider first."""
+        return self.shape.extents_mm[1], self.shape.extents_mm[2]
+
+    @property
+    def cord_like(self) -> bool:
+        """Whether it bends round a neck: a cord, in whatever it is part of."""
+        return self.cord_mm is not None and self.stiffness != "rigid"
+
+    @property
+    def rolls(self) -> bool:
+        """Whether it rolls like a ball."""
+        return "ball" in self.forms
+
+    @property
+    def feels(self) -> frozenset[Texture]:
+        """Every texture it has: what is wet feels wet."""
+        return self.textures | {"wet"} if self.wet else self.textures
 
     @property
     def thin_mm(self) -> float:
@@ -253,6 +369,9 @@ class Role:
 
     fixed         -- how many whatever the count
     per_try     -- how many for each counted try
+    optional    -- used and judged where there is one; nothing is lacking where there is none
+    works       -- the strength strand whose rung is the force it takes to work this thing
+    sharp       -- whether a sharp thing may play it
     share         -- the smallest part of the full number that still works, in rounds (0 to 1)
     pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
     """
@@ -265,6 +384,9 @@ class Role:
     per_try: float = 0.0
     share: float = 1.0
     pieces: int = 1
+    optional: bool = False
+    works: str = ""
+    sharp: bool = False
 
     def quantity(self, count: int) -> int:
         """How many things a set of `count` tries wants."""
@@ -276,6 +398,8 @@ class Role:
 
     def filled_by(self, thing: Thing, extra: tuple[Need, ...] = ()) -> bool:
         """Whether the material can play this role at a grade that asks `extra` of it."""
+        if thing.sharp and not self.sharp:
+            return False
         return self.form in thing.forms and all(n.met_by(thing) for n in (*self.needs, *extra))
 
     def asks(self, extra: tuple[Need, ...] = ()) -> str:

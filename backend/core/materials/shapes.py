@@ -1,6 +1,7 @@
 """The rigid shapes a household thing is taken for when its size decides something. All sizes in mm."""
 
 from dataclasses import dataclass, fields
+from math import pi
 
 
 class _Sized:
@@ -18,6 +19,16 @@ class Ball(_Sized):
     diameter_mm: float
 
     @property
+    def along_mm(self) -> float:
+        """How much of a line it takes when threaded."""
+        return self.diameter_mm
+
+    @property
+    def volume_mm3(self) -> float:
+        """What it fills."""
+        return pi * self.diameter_mm**3 / 6
+
+    @property
     def extents_mm(self) -> tuple[float, float, float]:
         """Longest, middle and shortest side of the box around it."""
         return (self.diameter_mm,) * 3
@@ -31,6 +42,16 @@ class Rod(_Sized):
     length_mm: float
 
     @property
+    def along_mm(self) -> float:
+        """How much of a line it takes when threaded."""
+        return self.length_mm
+
+    @property
+    def volume_mm3(self) -> float:
+        """What it fills."""
+        return pi * self.diameter_mm**2 / 4 * self.length_mm
+
+    @property
     def extents_mm(self) -> tuple[float, float, float]:
         """Longest, middle and shortest side of the box around it."""
         return _sorted_sides(self.diameter_mm, self.diameter_mm, self.length_mm)
@@ -42,6 +63,16 @@ class Disc(_Sized):
 
     diameter_mm: float
     height_mm: float
+
+    @property
+    def along_mm(self) -> float:
+        """How much of a line it takes when threaded."""
+        return self.height_mm
+
+    @property
+    def volume_mm3(self) -> float:
+        """What it fills."""
+        return pi * self.diameter_mm**2 / 4 * self.height_mm
 
     @property
     def extents_mm(self) -> tuple[float, float, float]:
@@ -58,6 +89,16 @@ class Box(_Sized):
     height_mm: float
 
     @property
+    def along_mm(self) -> float:
+        """How much of a line it takes when threaded."""
+        return min(self.length_mm, self.width_mm, self.height_mm)
+
+    @property
+    def volume_mm3(self) -> float:
+        """What it fills."""
+        return self.length_mm * self.width_mm * self.height_mm
+
+    @property
     def extents_mm(self) -> tuple[float, float, float]:
         """Longest, middle and shortest side of the box around it."""
         return _sorted_sides(self.length_mm, self.width_mm, self.height_mm)
@@ -70,6 +111,16 @@ class Ring(_Sized):
     outer_mm: float
     inner_mm: float
     thickness_mm: float
+
+    @property
+    def along_mm(self) -> float:
+        """How much of a line it takes when threaded."""
+        return self.thickness_mm
+
+    @property
+    def volume_mm3(self) -> float:
+        """What it fills: its hole is of no use to others."""
+        return pi * self.outer_mm**2 / 4 * self.thickness_mm
 
     def __post_init__(self) -> None:
         super().__post_init__()

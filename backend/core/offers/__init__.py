@@ -1,12 +1,22 @@
 """What one cupboard can offer one child: graded activities, what fits, what could stand in, what can be made."""
 
 from core.offers.coverage import Reach, most_useful_first, reach, starter_list
-from core.offers.grading import Neighbour, asks_other_hand, dials, difficulty, equals, grade_words, neighbours
+from core.offers.fitting import room
+from core.offers.grading import Neighbour, asks_other_hand, dials, equals, grade_words, neighbours
 from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.offer import Lack, LackKind, Offer, Quantity
 from core.offers.substitutes import Swap, swaps
-from core.offers.usable_cupboard import UsableCupboard, clears, stock_of
-from core.offers.variants import Variant, asked_of, checked_variant, roles_of, set_count, tags_of, variants_of
+from core.offers.usable_cupboard import UsableCupboard, stock_of
+from core.offers.variants import (
+    Variant,
+    asked_of,
+    checked_variant,
+    difficulty,
+    roles_of,
+    set_count,
+    tags_of,
+    variants_of,
+)
 
 __all__ = [
     "Lack",
@@ -22,7 +32,6 @@ __all__ = [
     "asked_of",
     "asks_other_hand",
     "checked_variant",
-    "clears",
     "dials",
     "difficulty",
     "equals",
@@ -32,6 +41,7 @@ __all__ = [
     "neighbours",
     "reach",
     "roles_of",
+    "room",
     "set_count",
     "starter_list",
     "stock_of",

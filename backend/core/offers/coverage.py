@@ -10,10 +10,9 @@ from core.child import Child, Setting
 from core.library import ACTIVITIES
 from core.library.activity import Activity
 from core.materials import Thing
-from core.offers.grading import difficulty
 from core.offers.offer import Quantity
 from core.offers.usable_cupboard import UsableCupboard, fillers
-from core.offers.variants import Variant, roles_of, variants_of
+from core.offers.variants import Variant, difficulty, roles_of, variants_of
 
 AIMED_AT = 0.8  # the chance alone that a grade is chosen for: standing at its rung, by definition
 CAN_ADD = ("missing", "short")

@@ -1,17 +1,14 @@
 """Axes, difficulty in rungs, and the one-step neighbours a home allows."""
 
-from collections.abc import Mapping
 from dataclasses import dataclass
-from functools import cache, lru_cache
-from types import MappingProxyType
+from functools import lru_cache
 
 from core.child import Child, for_child
 from core.library import ACTIVITIES
 from core.offers.offer import Offer
 from core.offers.usable_cupboard import UsableCupboard
-from core.offers.variants import Variant, checked_variant, variants_of
+from core.offers.variants import Variant, checked_variant, difficulty, tags_of, variants_of
 
-OTHER_HAND_STEPS = frozenset({"other hand", "other"})  # how activities word the grade that asks for the other hand
 SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project definition
 
 
@@ -51,20 +48,6 @@ class Dial:
     steps: tuple[DialStep, ...]
 
 
-@cache
-def difficulty(variant: Variant) -> Mapping[str, float]:
-    """Return the rung a variant asks, by strand: those it trains and those it demands.
-
-    A trained strand's rung is the family's base plus the rungs of each chosen step (linear logistic
-    test model, Fischer 1973); a demanded strand's is fixed. Unrounded.
-    Raises NotThere when activity or grade does not exist.
-    """
-    f = checked_variant(variant)
-    added = sum(axis.steps[at].rungs for axis, at in zip(f.axes, variant.grade, strict=True))
-    trained = {strand: base + added for strand, base in f.trains.items()}
-    return MappingProxyType({**f.demands, **trained})
-
-
 @lru_cache(maxsize=8192)
 def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]:
     """The chosen step of each axis, in words; with a child, sides and ways said for that child. A bare number says of
@@ -78,16 +61,18 @@ def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]
 
 def asks_other_hand(variant: Variant) -> bool:
     """Whether the grade itself asks for the hand the child does not prefer."""
-    return any(w in OTHER_HAND_STEPS for w in grade_words(variant))
+    return "other_hand" in tags_of(checked_variant(variant), variant.grade)
 
 
-def neighbours(variant: Variant, stock: UsableCupboard) -> tuple[Neighbour | None, Neighbour | None]:
+def neighbours(variant: Variant, stock: UsableCupboard, strand: str = "") -> tuple[Neighbour | None, Neighbour | None]:
     """Return (easier, harder): the smallest change on one axis that this home and the hazards allow.
 
-    stock -- the cupboard as one child may use it in one setting
+    stock  -- the cupboard as one child may use it in one setting
+    strand -- the strand that is worked on: a step that moves it comes before one that does not; by default the first
     None on a side where no step is left or none is on offer.
     """
     f = checked_variant(variant)
+    strand = strand or f.strand
     easier: list[Neighbour] = []
     harder: list[Neighbour] = []
     for place, axis in enumerate(f.axes):
@@ -95,19 +80,20 @@ def neighbours(variant: Variant, stock: UsableCupboard) -> tuple[Neighbour | Non
             near = _next_on_offer(variant, place, side, stock)
             if near is not None:
                 now, then = axis.steps[variant.grade[place]], axis.steps[near.grade[place]]
+                rungs = then.rungs.get(strand, 0.0) - now.rungs.get(strand, 0.0)
                 result.append(
                     Neighbour(
                         near,
                         axis.id,
                         for_child(f"{axis.words}: {then.words}, instead of {now.words}", stock.child),
-                        then.rungs - now.rungs,
+                        rungs,
                     )
                 )
     return _smallest(easier), _smallest(harder)
 
 
 def _smallest(result: list[Neighbour]) -> Neighbour | None:
-    return min(result, key=lambda n: abs(n.rungs), default=None)
+    return min(result, key=lambda n: (n.rungs == 0, abs(n.rungs)), default=None)
 
 
 def _next_on_offer(variant: Variant, place: int, side: int, cupboard: UsableCupboard) -> Variant | None:
@@ -128,11 +114,12 @@ def dials(variant: Variant, cupboard: UsableCupboard) -> tuple[Dial, ...]:
 
 
 def _dial_step(variant: Variant, place: int, at: int, cupboard: UsableCupboard) -> DialStep:
-    step = ACTIVITIES[variant.activity_id].axes[place].steps[at]
+    activity = ACTIVITIES[variant.activity_id]
+    step = activity.axes[place].steps[at]
     lack = cupboard.lack(variant.moved(place, at))
     return DialStep(
         for_child(step.words, cupboard.child),
-        step.rungs,
+        step.rungs.get(activity.strand, 0.0),
         at == variant.grade[place],
         lack is None,
         lack.reason if lack else "",

@@ -1,13 +1,14 @@
 """An offer: a variant this home can support, with what fills each role; and what is lacking for one that is none."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from functools import cached_property
+from types import MappingProxyType
 from typing import Literal
 
-from core.library import THINGS
+from core.library import ACTIVITIES, THINGS
 from core.materials import cutting
-from core.offers.variants import Variant
+from core.offers.variants import Variant, asked_rungs, difficulty
 from core.safety import Verdict
 
 
@@ -39,12 +40,23 @@ class Quantity:
 
 @dataclass(frozen=True)
 class Offer:
-    """A variant this home can offer: what fills each role, how many, and the hazard verdict."""
+    """A variant this home can offer: what fills each role, how many, and the hazard verdict.
+
+    forces -- by strength strand, the force in N of the thing that is worked
+    """
 
     variant: Variant
     count: int
     quantities: tuple[Quantity, ...]
     verdict: Verdict
+    forces: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+
+    @cached_property
+    def rungs(self) -> Mapping[str, float]:
+        """The rung it asks in each strand, trained or demanded; a strength strand's by the force of the very thing."""
+        if not self.forces:
+            return difficulty(self.variant)
+        return asked_rungs(ACTIVITIES[self.variant.activity_id], self.variant.grade, self.forces)
 
     @cached_property
     def kit(self) -> frozenset[str]:

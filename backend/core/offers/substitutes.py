@@ -4,9 +4,8 @@ from dataclasses import dataclass
 
 from core.library.activity import Activity
 from core.materials import Role, Thing
-from core.offers.grading import difficulty
 from core.offers.usable_cupboard import UsableCupboard
-from core.offers.variants import Variant, asked_of, checked_variant, roles_of, set_count, variants_of
+from core.offers.variants import Variant, asked_of, checked_variant, difficulty, roles_of, set_count, variants_of
 from core.safety import Hit
 
 

@@ -3,20 +3,23 @@
 Built once for a child, a cupboard and a setting; every question after that is a few bit operations.
 """
 
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from functools import lru_cache
+from math import inf, log2
 from types import MappingProxyType
 
 from core import safety
 from core.child import Child, Setting
 from core.errors import NotThere
 from core.library import ACTIVITIES, THINGS
-from core.library.activity import Activity, Clearance
+from core.library.activity import Activity
 from core.materials import Need, Role, Stock, Thing
+from core.offers.fitting import room
 from core.offers.homemade import RECIPES
 from core.offers.offer import Lack, Offer, Quantity
 from core.offers.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
 from core.safety import RANK, Verdict, assess_together
+from core.units import in_proportion
 
 
 class UsableCupboard:
@@ -25,7 +28,7 @@ class UsableCupboard:
     def __init__(self, stock: Iterable[Stock], child: Child, setting: Setting) -> None:
         self.child, self.setting = child, setting
         self._made_of = stock
-        judged = [(s, s.thing, safety.assess(s.thing, child, setting)) for s in stock]
+        judged = [(s, s.thing, safety.assess_stock(s, child, setting)) for s in stock]
         judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].usual.id))
         self.stock = tuple(j[0] for j in judged)
         self.things = tuple(j[1] for j in judged)
@@ -35,13 +38,15 @@ class UsableCupboard:
         )
         self._as_usual = tuple((1 << i, s.usual.id) for i, s in enumerate(self.stock) if not s.measured)
         self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if s.measured)
+        self._sharp = sum(1 << i for i, t in enumerate(self.things) if t.sharp)
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
         self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
         self._fills: dict[
-            tuple[Activity, tuple[Role, ...], tuple[int, ...], tuple[str, ...]], list[tuple[Role, int]] | None
+            tuple[Activity, tuple[Role, ...], tuple[int, ...], tuple[str, ...], int], list[tuple[Role, int]] | None
         ] = {}
-        self._quantities: dict[tuple[Role, int, int], Quantity] = {}
+        self._orders: dict[str, list[int]] = {}
+        self._quantities: dict[tuple[Role, int, int, float], Quantity] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
@@ -84,8 +89,11 @@ class UsableCupboard:
         chosen = self._chosen(f, variant.grade, count)
         if chosen is None:
             return None
-        quantities = tuple(self._quantity(role, at, count) for role, at in chosen)
-        return Offer(variant, count, quantities, self._verdict(f, variant.grade, steps, tuple(at for _, at in chosen)))
+        by_role = {role.id: self.things[at] for role, at in chosen}
+        quantities = tuple(self._quantity(role, at, count, _at_once(f, role, by_role)) for role, at in chosen)
+        forces = {r.works: force for r, at in chosen if r.works and (force := self.things[at].force_newton)}
+        verdict = self._verdict(f, variant.grade, steps, tuple(at for _, at in chosen))
+        return Offer(variant, count, quantities, verdict, MappingProxyType(forces))
 
     def _verdict(self, f: Activity, grade: tuple[int, ...], steps: Verdict, places: tuple[int, ...]) -> Verdict:
         """The verdict on the chosen things, each and together, and on what is done with them."""
@@ -113,41 +121,67 @@ class UsableCupboard:
         masks, roles = [], roles_of(f, grade)
         for role in roles:
             mask = self._mask(role, asked_of(f, grade, role.id)) & self._usable & self._enough(role.least(count))
-            if not mask:
+            if not mask and not role.optional:
                 return None
             masks.append(mask)
         if any_company:
-            return self._filled(f, roles, masks, [], None)
-        key = (f, roles, tuple(masks), tags_of(f, grade))  # grades that ask the same of every thing are filled alike
+            return self._filled(f, roles, masks, [], None, count)
+        key = (
+            f,
+            roles,
+            tuple(masks),
+            tags_of(f, grade),
+            count,
+        )  # grades that ask the same of every thing: filled alike
         if key not in self._fills:
-            self._fills[key] = self._filled(f, roles, masks, [], grade)
+            self._fills[key] = self._filled(f, roles, masks, [], grade, count)
         return self._fills[key]
 
     def _filled(
-        self, f: Activity, roles: tuple[Role, ...], masks: list[int], taken: list[int], grade: tuple[int, ...] | None
+        self,
+        f: Activity,
+        roles: tuple[Role, ...],
+        masks: list[int],
+        taken: list[int],
+        grade: tuple[int, ...] | None,
+        count: int,
     ) -> list[tuple[Role, int]] | None:
+        """Fill the roles from the one after those taken; an optional one stays empty (-1) where nothing is free."""
+        here = [at for at in taken if at >= 0]
         if len(taken) == len(masks):
-            barred = grade is not None and self._together(f, grade, tuple(taken)).status == "barred"
-            return None if barred else list(zip(roles, taken, strict=True))
-        for at in _bits(masks[len(taken)]):
-            if at not in taken and (not f.clearances or self._clears(f, roles, [*taken, at])):
-                filled = self._filled(f, roles, masks, [*taken, at], grade)
+            barred = grade is not None and self._together(f, grade, tuple(here)).status == "barred"
+            return None if barred else [(r, at) for r, at in zip(roles, taken, strict=True) if at >= 0]
+        role = roles[len(taken)]
+        free = [at for at in self._best_first(role.form, masks[len(taken)]) if at not in taken]
+        for at in [*free, -1] if role.optional else free:
+            if not f.fits or self._fit(f, roles, [*taken, at], count):
+                filled = self._filled(f, roles, masks, [*taken, at], grade, count)
                 if filled is not None:
                     return filled
         return None
 
-    def _clears(self, f: Activity, roles: tuple[Role, ...], taken: list[int]) -> bool:
-        by_role = {role.id: self.things[at] for role, at in zip(roles, taken, strict=False)}
+    def _fit(self, f: Activity, roles: tuple[Role, ...], taken: list[int], count: int) -> bool:
+        by_role = {r.id: (r, self.things[at]) for r, at in zip(roles, taken, strict=False) if at >= 0}
         return all(
-            clears(c, by_role[c.outer], by_role[c.inner])
-            for c in f.clearances
+            room(c, by_role[c.outer][1], by_role[c.inner][1]) >= by_role[c.inner][0].least(count)
+            for c in f.fits
             if c.outer in by_role and c.inner in by_role
         )
+
+    def _best_first(self, form: str, mask: int) -> list[int]:
+        """The things of a mask, what suits a hand of this age first; among equals, what there is most of."""
+        if form not in self._orders:
+            suits = _suits(form, self.child.age_months)
+            self._orders[form] = sorted(
+                range(len(self.stock)), key=lambda at: (RANK[self.verdicts[at].status], suits(self.things[at]), at)
+            )
+        bits = set(_bits(mask))
+        return [at for at in self._orders[form] if at in bits] if len(bits) > 1 else list(bits)
 
     def _mask(self, role: Role, extra: tuple[Need, ...]) -> int:
         key = (role, extra)
         if key not in self._masks:
-            mask = self._form(role.form)
+            mask = self._form(role.form) & ~(0 if role.sharp else self._sharp)
             for need in (*role.needs, *extra):
                 mask &= self._meeting(need)
             self._masks[key] = mask
@@ -172,19 +206,20 @@ class UsableCupboard:
             self._forms[key] = sum(1 << i for i, s in enumerate(self.stock) if s.count >= least)
         return self._forms[key]
 
-    def _quantity(self, role: Role, at: int, count: int) -> Quantity:
-        key = (role, at, count)
+    def _quantity(self, role: Role, at: int, count: int, at_once: float) -> Quantity:
+        key = (role, at, count, at_once)
         if key not in self._quantities:
             stock, thing = self.stock[at], self.things[at]
             full = role.quantity(count)
-            rounds = -(-full // stock.count) if stock.count < full else 1
+            most = int(min(full, stock.count, at_once))
+            rounds = -(-full // most)
             self._quantities[key] = Quantity(
                 role.id,
                 role.words,
                 stock.id,
                 thing.id,
                 thing.name,
-                min(full, stock.count),
+                most,
                 stock.count,
                 rounds,
                 thing.single_use,
@@ -214,7 +249,7 @@ class UsableCupboard:
             variant,
             "missing",
             f"{f.name}: the things here do not fit each other.",
-            f"Wanted: {', '.join(c.words for c in f.clearances) or 'one more of the same kind'}.",
+            f"Wanted: {', '.join(c.words for c in f.fits) or 'one more of the same kind'}.",
         )
 
     def roles_missing(self, variant: Variant) -> int:
@@ -225,9 +260,11 @@ class UsableCupboard:
         masks = (
             self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles
         )
-        return sum(not mask for mask in masks)
+        return sum(not mask and not role.optional for role, mask in zip(roles, masks, strict=True))
 
     def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:
+        if role.optional:
+            return None
         mask, least = self._mask(role, extra), role.least(count)
         usable, enough = mask & self._usable, mask & self._enough(least)
         if usable & enough:
@@ -277,10 +314,28 @@ def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Thing]:
     return [m for m in THINGS.values() if role.filled_by(m, extra)]
 
 
-def clears(clearance: Clearance, outer: Thing, inner: Thing) -> bool:
-    """Whether the inner thing passes the gap of the outer one with the room asked for."""
-    gap, width = getattr(outer, clearance.gap), getattr(inner, clearance.width)
-    return gap is not None and width is not None and gap >= width + clearance.spare_mm
+def _at_once(f: Activity, role: Role, by_role: Mapping[str, Thing]) -> float:
+    """How many of the thing in a role the others take at once; infinity where nothing limits it."""
+    inner = by_role[role.id]
+    return min(
+        (room(c, by_role[c.outer], inner) for c in f.fits if c.inner == role.id and c.outer in by_role), default=inf
+    )
+
+
+HANDLED = frozenset({"item", "bead", "ring", "block", "brick"})  # forms the fingers close on
+HAND_SIZES = ((12, 45.0), (36, 32.0), (72, 22.0), (120, 18.0))
+"""The size of thing a hand of an age takes most easily: (months, mm); from memory."""
+USUAL_OPENING_MM = 120.0  # a pot as wide as a hand; from memory
+
+
+def _suits(form: str, age_months: float) -> Callable[[Thing], int]:
+    """How far a thing is from what suits a hand of this age, in half doublings of size; 0 is best."""
+    if form in HANDLED:
+        size = in_proportion(age_months, HAND_SIZES)
+        return lambda thing: round(abs(2 * log2(thing.size_mm / size)))
+    if form == "container":
+        return lambda thing: round(abs(2 * log2((thing.opening_mm or 1) / USUAL_OPENING_MM)))
+    return lambda thing: 0
 
 
 def _bits(mask: int) -> Iterator[int]:

@@ -3,14 +3,17 @@
 Worked out once for each grade of the library and kept.
 """
 
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from functools import cache
 from itertools import product
+from types import MappingProxyType
 
 from core.errors import NotThere
 from core.library import find_activity
 from core.library.activity import Activity
 from core.materials import Need, Role
+from core.skills import OVER_TOP, STRANDS
 
 
 @dataclass(frozen=True)
@@ -53,6 +56,49 @@ def set_count(f: Activity, grade: tuple[int, ...], age_months: float) -> int:
 @cache
 def _count_said(f: Activity, grade: tuple[int, ...]) -> int | None:
     return next((c for a, at in zip(f.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
+
+
+@cache
+def difficulty(variant: Variant) -> Mapping[str, float]:
+    """Return the rung a variant asks, by strand: those it trains and those it demands.
+
+    A strand's rung is the activity's base plus what each chosen step adds in that strand (linear logistic
+    test model, Fischer 1973); a step leaves strands it does not name where they are. Never more than
+    OVER_TOP above the ladder. Unrounded; where a home's own force is known, `Offer.rungs` has it.
+    Raises NotThere when activity or grade does not exist.
+    """
+    return asked_rungs(checked_variant(variant), variant.grade, {})
+
+
+def asked_rungs(f: Activity, grade: tuple[int, ...], forces: Mapping[str, float]) -> Mapping[str, float]:
+    """The rung a grade asks in each strand, trained or demanded.
+
+    forces -- by strength strand, the force in N of the thing that is worked: its rung stands in place of the
+              activity's own base and of the axis that is graded by force
+    """
+    rungs = {**f.demands, **f.trains}
+    by_force = force_axes(f)
+    for strand, newton in forces.items():
+        rungs[strand] = STRANDS[strand].rung_of(newton)
+    for place, (axis, at) in enumerate(zip(f.axes, grade, strict=True)):
+        for strand, added in axis.steps[at].rungs.items():
+            if not (strand in forces and place in by_force[strand]):
+                rungs[strand] += added
+    return MappingProxyType({s: min(r, STRANDS[s].top + OVER_TOP) for s, r in rungs.items()})
+
+
+@cache
+def force_axes(f: Activity) -> Mapping[str, frozenset[int]]:
+    """For every strand whose rung is the force of a thing: the axes that are graded by that force."""
+    return {
+        role.works: frozenset(
+            place
+            for place, axis in enumerate(f.axes)
+            if any(n.prop == "force_newton" for s in axis.steps for n in s.needs.get(role.id, ()))
+        )
+        for role in f.roles
+        if role.works
+    }
 
 
 @cache

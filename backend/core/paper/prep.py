@@ -119,7 +119,7 @@ def _tied(block: Block) -> str:
 
 
 def _prepared(block: Block, cupboard: UsableCupboard, hand: Hand) -> PrepBlock:
-    easier, harder = neighbours(block.variant, cupboard)
+    easier, harder = neighbours(block.variant, cupboard, block.strand)
     return PrepBlock(
         block,
         lay_out(block.variant.activity_id, block.quantities, hand),

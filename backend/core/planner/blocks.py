@@ -8,11 +8,12 @@ from math import ceil
 
 from core.child import cue_for, for_child
 from core.library import Activity, Cue
-from core.offers import Offer, Quantity, checked_variant, grade_words
+from core.offers import Offer, Quantity, Variant, checked_variant, grade_words
 from core.planner.candidates import QUALITY, Candidate, candidate
 from core.planner.model import SET_OUT, STEP
 from core.planner.objective import STRAND_STEPS
 from core.planner.request import Block, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
+from core.recording import LEVELS
 
 SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory
 
@@ -74,7 +75,7 @@ def as_block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, 
         beat,
         for_child(f.setup, request.child),
         f.posture,
-        _cues(f, request),
+        _cues(f, offer.variant, request),
         _watch(f, request),
         f.tidy,
         locked,
@@ -91,9 +92,15 @@ def _for_sets(q: Quantity, sets: int) -> Quantity:
     return replace(q, wanted=q.wanted * sets) if q.single_use else q
 
 
-def _cues(f: Activity, request: SessionRequest) -> tuple[Cue, ...]:
-    """Each cue for this child, in the order of the child's prompt policy: least help first, or most."""
-    cues = tuple(Cue(c.support, for_child(c.words, request.child)) for c in f.cues)
+def _cues(f: Activity, variant: Variant, request: SessionRequest) -> tuple[Cue, ...]:
+    """Each cue for this child, a step's own before the activity's, in the order of the child's prompt policy: least
+    help first, or most.
+    """
+    own = {
+        level: words for a, at in zip(f.axes, variant.grade, strict=True) for level, words in a.steps[at].cues.items()
+    }
+    words = {c.support: c.words for c in f.cues} | own
+    cues = tuple(Cue(level, for_child(words[level], request.child)) for level in LEVELS if level in words)
     return cues if request.child.prompt_policy == "least_first" else cues[::-1]
 
 

@@ -3,16 +3,17 @@
 from collections import defaultdict
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
+from functools import cached_property
 from math import prod
 
 import numpy as np
 from numpy.typing import NDArray
 
-from core.ability import Floats, chance
+from core.ability import Floats, chance_together
 from core.child import Part, Zone
 from core.library import ACTIVITIES
 from core.library.activity import Activity
-from core.offers import Offer, Variant, difficulty, variants_of
+from core.offers import Offer, difficulty, variants_of
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.request import LeftOut, LeftOutKind, Reason, SessionRequest
 from core.skills import STRANDS
@@ -69,12 +70,13 @@ def minutes_of(activity: Activity, part: Part, request: SessionRequest) -> tuple
     return least, max(least, min(activity.minutes[1], most, round(request.child.attention_minutes / 2)))
 
 
-def too_demanding(variant: Variant, request: SessionRequest) -> tuple[str, float] | None:
-    """The strand a variant demands that is furthest above the child, and by how many rungs; None if none is."""
+def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | None:
+    """The strand an offer demands that is furthest above the child, and by how many rungs; None if none is."""
     over = [
         (request_gap, strand)
-        for strand, rung in ACTIVITIES[variant.activity_id].demands.items()
-        if strand in request.estimates and (request_gap := rung - request.estimates[strand].mean) > TOO_DEMANDING
+        for strand in ACTIVITIES[offer.variant.activity_id].demands
+        if strand in request.estimates
+        and (request_gap := offer.rungs[strand] - request.estimates[strand].mean) > TOO_DEMANDING
     ]
     if not over:
         return None
@@ -97,7 +99,7 @@ def all_candidates(request: SessionRequest) -> list[Candidate]:
     for activity in ACTIVITIES.values():
         if activity.id in request.excluded or activity.id in locked:
             continue
-        offers = [o for o in request.cupboard.offers([activity]) if too_demanding(o.variant, request) is None]
+        offers = [o for o in request.cupboard.offers([activity]) if too_demanding(o, request) is None]
         weigher = _Weigher(request, activity, offers)
         for part in request.format.plays(activity) if offers else ():
             if part in request.parts and (part != "daily" or _is_daily(activity, request)):
@@ -117,10 +119,16 @@ class _Weigher:
     def of(self, strand: str) -> tuple[Floats, Floats, Reason]:
         """The rung each offer asks in a strand, the chance of it, and how much the strand is wanted."""
         if strand not in self._by_strand:
-            rungs = np.array([difficulty(o.variant)[strand] for o in self.offers])
-            chances = np.asarray(chance(self.request.estimates[strand], rungs, activity_id=self.activity.id))
-            self._by_strand[strand] = rungs, chances, strand_weight(strand, self.request)
+            rungs = np.array([o.rungs[strand] for o in self.offers])
+            self._by_strand[strand] = rungs, self._chances, strand_weight(strand, self.request)
         return self._by_strand[strand]
+
+    @cached_property
+    def _chances(self) -> Floats:
+        """The chance of each offer, with all the strands it trains: the weakest decides."""
+        strands = [s for s in self.activity.trains if s in self.request.estimates]
+        rungs = np.array([[o.rungs[s] for s in strands] for o in self.offers])
+        return chance_together([self.request.estimates[s] for s in strands], rungs, activity_id=self.activity.id)
 
     def rated(self, part: Part) -> "_Rated":
         """The offers in a part, each aimed at the strand where its minutes are worth most."""
@@ -237,17 +245,17 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
     ranked = sorted(variants_of(activity), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
     if activity.id in request.excluded:
         return "excluded", "Taken out by you.", "Put it back in the plan."
-    offers = [v for v in ranked if request.cupboard.offer(v)]
+    offered = next((o for v in ranked if (o := request.cupboard.offer(v))), None)
     lack = request.cupboard.lack(ranked[0])
-    if not offers:
+    if offered is None:
         assert lack is not None
         return lack.kind, lack.reason, lack.remedy
-    demand = too_demanding(offers[0], request)
+    demand = too_demanding(offered, request)
     if demand:
         name = STRANDS[demand[0]].name.lower()
         return "too_hard", f"Too hard by {demand[1]:.1f} rungs in {name}.", f"Work on {name} first."
     remedy = lack.remedy if lack else "Choose another activity for this strand."
-    gap = difficulty(offers[0])[strand] - mean
+    gap = offered.rungs[strand] - mean
     if gap > 1.0:
         return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy
     if gap < -1.5:

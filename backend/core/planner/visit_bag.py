@@ -11,7 +11,7 @@ from typing import Any
 from core.child import Child, Setting
 from core.library import ACTIVITIES
 from core.materials import Role, Stock
-from core.offers import UsableCupboard, Variant, asked_of, checked_variant, clears, roles_of, set_count, tags_of
+from core.offers import UsableCupboard, Variant, asked_of, checked_variant, roles_of, room, set_count, tags_of
 from core.planner.request import PlanStatus
 from core.planner.solver import run
 from core.safety import assess_together
@@ -112,7 +112,7 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
         for place, (variant, sets) in enumerate(visit.planned):
             activity = checked_variant(variant)
             count = set_count(activity, variant.grade, visit.child.counting_months)
-            for role in roles_of(activity, variant.grade):
+            for role in (r for r in roles_of(activity, variant.grade) if not r.optional):
                 wants_role = _want(at, place, variant, role, count, sets, cupboards)
                 wants += [wants_role] if wants_role.options else []
                 if not wants_role.options:
@@ -183,12 +183,12 @@ def _going_together(
     things |= {(v, s.id, False): s.thing for v in range(len(visits)) for s in store}
     places = {(w.visit, w.block, w.role.id): i for i, w in enumerate(wants)}
     for (visit, block, role), i in places.items():
-        for clearance in ACTIVITIES[wants[i].activity_id].clearances:
-            other = places.get((visit, block, clearance.inner))
-            if role != clearance.outer or other is None:
+        for fit in ACTIVITIES[wants[i].activity_id].fits:
+            other = places.get((visit, block, fit.inner))
+            if role != fit.outer or other is None:
                 continue
             for outer, inner in product(use[i], use[other]):
-                if not clears(clearance, things[visit, *outer], things[visit, *inner]):
+                if room(fit, things[visit, *outer], things[visit, *inner]) < wants[other].options[inner]:
                     model.add_bool_or(use[i][outer].negated(), use[other][inner].negated())
 
 

@@ -66,6 +66,15 @@ _TAKEN = (
     Measured("over_edge", "Over the edge", "%", 0, 100, 5, "mean"),
     Measured("tower", "Tower height", "mm", 5, 1500, 5, "max"),
     Measured("spills", "Spills", "spills", 0, 60, 1, "mean"),
+    Measured("grip_minutes", "Minutes until the grip changed", "min", 0, 60, 0.5, "mean"),
+    Measured("task_seconds", "Seconds for the whole task", "s", 1, 1800, 1, "mean"),
+    Measured("steps_alone", "Steps done alone", "steps", 0, 20, 1, "max"),
+    Measured("legible", "Letters that can be read, of ten", "of 10", 0, 10, 1, "mean"),
+    Measured("pain", "Pain, 0 to 10", "of 10", 0, 10, 1, "max"),
+    Measured("effort", "Effort, 0 to 10", "of 10", 0, 10, 1, "mean"),
+    Measured("own_rating", "How well it went, says the child, of ten", "of 10", 0, 10, 1, "mean"),
+    Measured("unasked", "Helper hand used unasked, of ten", "of 10", 0, 10, 1, "mean"),
+    Measured("gauge", "Strongest squeeze on a gauge", "N", 0.5, 600, 0.5, "max"),
     Measured("grip", "Grip seen", "rung", 1, 5, 1, "max", tuple(r.words for r in STRANDS["tool_grasp"].rungs)),
 )
 

@@ -70,6 +70,61 @@ _MARKS = (
     Mark("eyes_off", "eyes off the work", "too easy, too hard or too much on the table", "One piece at a time"),
     Mark("tires", "tires", "slows, shakes out or changes grip", "Rest now; fewer next time"),
     Mark("frustrated", "frustrated", "the step is too big", "One step easier; end on a success"),
+    Mark(
+        "presses_hard",
+        "presses too hard",
+        "the hand can't tell how much it needs",
+        "Soft pencil on a mat; “write light as a feather”",
+    ),
+    Mark(
+        "presses_light", "presses too lightly", "little strength, or afraid of a mistake", "Darker pencil; a short stub"
+    ),
+    Mark(
+        "joint_caves",
+        "finger joint caves in",
+        "the joint has no hold of its own: look for a white nail",
+        "“Round knuckles”; a thicker tool",
+    ),
+    Mark(
+        "web_shut", "web space shut", "the thumb is pressed to the side", "A pom-pom in the web; “make a round window”"
+    ),
+    Mark(
+        "wrist_hooked",
+        "wrist hooked above the line",
+        "the paper lies for the other hand",
+        "Turn the paper, its corner towards the writing arm",
+    ),
+    Mark(
+        "mirrors",
+        "the other hand mirrors",
+        "the two hands are not yet apart",
+        "Give the other hand a job: hold, lean, carry",
+    ),
+    Mark(
+        "shoulder_lifts",
+        "shoulder lifts",
+        "the arm works where the fingers should",
+        "Elbow on the table; a lower table",
+    ),
+    Mark("elbow_out", "elbow out like a wing", "the forearm has turned in", "A cloth between arm and side"),
+    Mark("skips_step", "skips or turns round a step", "the order is not yet sure", "One step less; a picture strip"),
+    Mark("starts_low", "starts the letter at the bottom", "no fixed place to start", "A dot at the top to start from"),
+    Mark("rushes", "rushes", "wants it over, or it is too easy", "Fewer, and each one admired"),
+    Mark(
+        "avoids_touch",
+        "avoids touching",
+        "the feel of it is too much",
+        "A tool first; a towel ready; the child says stop",
+    ),
+    Mark("leaves_seat", "leaves the seat", "needs to move", "A job that moves, then come back"),
+    Mark(
+        "head_down",
+        "head on hand, eyes near the paper",
+        "tired trunk, or eyes: ask for a sight test",
+        "Slope the paper; rest; note it for the family",
+    ),
+    Mark("asks_pain", "pain seen or told", "too much, too long", "Stop; ask 0 to 10; lighter work"),
+    Mark("assists_unasked", "assisting hand came unasked", "a good sign", "Say what you saw; go on"),
     Mark("mouths", "mouths an item", "a safety question, at once", "Take it away; check every item left on the table"),
 )
 

@@ -6,13 +6,14 @@ An undo is an event that names another event; the same event sent twice counts o
 
 from collections import Counter
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import date, datetime
 from types import MappingProxyType
 from typing import Literal
 
 from core.ability import SetEvidence
 from core.child import PromptPolicy
+from core.library import ACTIVITIES
 from core.offers import Variant, difficulty
 from core.recording import SUPPORTS, SupportLevel, folded
 from core.running.events import HANDS, Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
@@ -46,11 +47,17 @@ class SetResult:
     first_two_missed: bool = False
     longest_row: int = 0
     help_first: bool = False
+    asked: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
 
     @property
     def difficulty(self) -> Mapping[str, float]:
-        """The rung asked, by strand."""
-        return difficulty(Variant(self.activity_id, self.grade))
+        """The rung asked, by strand; a strength strand's by the force of the thing that was worked."""
+        return {**difficulty(Variant(self.activity_id, self.grade)), **self.asked}
+
+    @property
+    def trained(self) -> Mapping[str, float]:
+        """The rung asked in every strand the activity trains."""
+        return {strand: self.difficulty[strand] for strand in ACTIVITIES[self.activity_id].trains}
 
     @property
     def failed_alone(self) -> bool:
@@ -69,8 +76,8 @@ class SetResult:
         """How many of them succeeded."""
         return self.successes if self.support == "alone" else 0
 
-    def evidence(self, strand: str, preferred: str = "") -> SetEvidence:
-        """The set as evidence for one strand it trains.
+    def evidence(self, strand: str = "", preferred: str = "") -> SetEvidence:
+        """The set as evidence for the strands it trains, and for one of them alone where it is named.
 
         preferred -- the child's settled hand: work with the other one counts with an offset of its own,
                      as another activity would
@@ -78,9 +85,10 @@ class SetResult:
         """
         other = preferred in HANDS and self.hand in HANDS and self.hand != preferred
         name = f"{self.activity_id}/{self.hand}" if other else self.activity_id
+        rung = self.difficulty[strand] if strand else 0.0
         if self.failed_alone:
-            return SetEvidence(name, self.difficulty[strand], self.tries, 0, "alone")
-        return SetEvidence(name, self.difficulty[strand], self.tries, self.successes, self.support)
+            return SetEvidence(name, rung, self.tries, 0, "alone", self.trained)
+        return SetEvidence(name, rung, self.tries, self.successes, self.support, self.trained)
 
 
 @dataclass(frozen=True)
@@ -95,7 +103,11 @@ class _Key:
 
 
 def fold(
-    events: Iterable[Event], blocks: Mapping[str, str], on: date, prompting: PromptPolicy = "least_first"
+    events: Iterable[Event],
+    blocks: Mapping[str, str],
+    on: date,
+    prompting: PromptPolicy = "least_first",
+    asked: Mapping[tuple[str, tuple[int, ...]], Mapping[str, float]] = MappingProxyType({}),
 ) -> tuple[SetResult, ...]:
     """Return the sets of a run, in the order their first try was made.
 
@@ -103,6 +115,7 @@ def fold(
     blocks    -- block id to activity id
     on        -- the day the run is kept under (the server's, not the tablet's)
     prompting -- the child's prompt policy, by which tries from before events said when help came are read
+    asked     -- by block and grade, the rungs that the very things in use ask
     """
     kept = _without_undone(events)
     keys = _keys(kept, prompting)
@@ -111,7 +124,10 @@ def fold(
         if isinstance(event, TryEvent):
             groups.setdefault(keys[event.id], []).append(event)
     extras = _Extras(kept, keys)
-    return tuple(_set(key, tries, blocks, on, extras) for key, tries in groups.items())
+    return tuple(
+        replace(_set(key, tries, blocks, on, extras), asked=asked.get((key.block, key.grade), MappingProxyType({})))
+        for key, tries in groups.items()
+    )
 
 
 def _without_undone(events: Iterable[Event]) -> list[Event]:

@@ -1,7 +1,7 @@
 """The hard filter: hazard rules for things, steps and combinations."""
 
 from core.safety.combinations import assess_together
-from core.safety.rules import STEP_TAGS, assess, assess_step, fits_small_parts_cylinder, lifted_bars
+from core.safety.rules import STEP_TAGS, assess, assess_step, assess_stock, fits_small_parts_cylinder, lifted_bars
 from core.safety.small_parts_cylinder import DEEP_MM, SMALL_BALL_MM, fits
 from core.safety.verdicts import RANK, RULES, Hit, Status, Verdict, worst
 
@@ -16,6 +16,7 @@ __all__ = [
     "Verdict",
     "assess",
     "assess_step",
+    "assess_stock",
     "assess_together",
     "fits",
     "fits_small_parts_cylinder",

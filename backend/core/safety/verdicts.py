@@ -11,7 +11,7 @@ from typing import Any, Literal
 from core.child import Child, Setting, Supervision
 
 Status = Literal["allowed", "caution", "barred"]
-Scope = Literal["thing", "step", "together"]
+Scope = Literal["thing", "stock", "step", "together"]
 RANK: dict[Status, int] = {"allowed": 0, "caution": 1, "barred": 2}
 
 CPSC_CYLINDER = "16 CFR 1501.4"
@@ -33,7 +33,10 @@ class Finding:
 
 @dataclass(frozen=True)
 class Rule:
-    """A hazard rule: what it looks at (a thing, a step or a combination), its source, and what it is about in words."""
+    """A hazard rule: what it looks at (a thing, a step or a combination), its source, and what it is about in words.
+
+    always -- a rule of kind step that speaks whatever is done
+    """
 
     id: str
     scope: Scope
@@ -41,6 +44,7 @@ class Rule:
     about: str
     overridable: bool
     find: Callable[..., Iterator[Finding]]
+    always: bool = False
 
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
@@ -52,14 +56,14 @@ RULES: dict[str, Rule] = {}  # every rule by id, in the order they speak; filled
 
 
 def rule(
-    id: str, scope: Scope, source: str, about: str, overridable: bool = False
+    id: str, scope: Scope, source: str, about: str, overridable: bool = False, always: bool = False
 ) -> Callable[[Callable[..., Iterator[Finding]]], Rule]:
     """Make a function a hazard rule: it yields findings, the decorator says whose they are."""
 
     def register(find: Callable[..., Iterator[Finding]]) -> Rule:
         if id in RULES:
             raise ValueError(f"there are two rules {id!r}: give one of them another id")
-        RULES[id] = Rule(id, scope, source, about, overridable, find)
+        RULES[id] = Rule(id, scope, source, about, overridable, find, always)
         return RULES[id]
 
     return register
@@ -104,12 +108,16 @@ def _ordered(hits: Iterable[Hit]) -> Verdict:
     return Verdict(ranked[0].status, ranked) if ranked else ALLOWED
 
 
+CLOSE: dict[Supervision, str] = {"arms_reach": "within arm's reach", "room": "in the room", "box": ""}
+
+
 def _in_this_setting(hit: Hit, child: Child, setting: Setting) -> Hit:
     if hit.overridable and hit.rule in child.overrides:
-        reason = f"{hit.reason} Allowed by a therapist, adult-held only."
-        return replace(hit, status="caution", reason=reason, wants="arms_reach", overridable=False)
+        reason = f"{hit.reason} Allowed by a therapist, with an adult within arm's reach."
+        hit = replace(hit, status="caution", reason=reason, wants="arms_reach", overridable=False)
     if hit.status == "caution" and hit.wants and not setting.offers(hit.wants):
-        reason = f"{hit.reason} Needs an adult within arm's reach, and none is available here."
-        remedy = "Have an adult within arm's reach, or choose something else."
+        close = CLOSE[hit.wants]
+        reason = f"{hit.reason} Needs an adult {close}, and none is available here."
+        remedy = f"Have an adult {close}, or choose something else."
         return replace(hit, status="barred", reason=reason, remedy=remedy, overridable=False)
     return hit

@@ -1,7 +1,7 @@
 """The skills map: targets, strands and their rungs, and the daily tasks families want."""
 
-from core.skills.ladder import Strand
+from core.skills.ladder import OVER_TOP, Strand
 from core.skills.strands import STRANDS, TARGETS
 from core.skills.wanted import WANTED_TASKS
 
-__all__ = ["STRANDS", "TARGETS", "WANTED_TASKS", "Strand"]
+__all__ = ["OVER_TOP", "STRANDS", "TARGETS", "WANTED_TASKS", "Strand"]

@@ -1,6 +1,7 @@
 """What a target, a strand and a rung are."""
 
 from dataclasses import dataclass
+from math import log
 
 from core.errors import NotThere
 
@@ -22,9 +23,15 @@ class Rung:
     age_months: float | None
 
 
+OVER_TOP = 0.5  # rungs: no grade asks more than this above the highest rung of a ladder; project definition
+
+
 @dataclass(frozen=True)
 class Strand:
-    """A ladder within a target: its name in the trade, and in plain words for those who read beside."""
+    """A ladder within a target: its name in the trade, and in plain words for those who read beside.
+
+    newtons -- of a strength ladder: the force each rung stands for, in N
+    """
 
     id: str
     target: str
@@ -32,6 +39,23 @@ class Strand:
     plain: str
     icf: tuple[str, ...]
     rungs: tuple[Rung, ...]
+    newtons: tuple[float, ...] = ()
+
+    def rung_of(self, newton: float) -> float:
+        """Return the rung, between rungs in proportion to the logarithm of the force, at which a force in N stands.
+
+        Not below 0, not over half a rung above the top. Raises ValueError where the ladder has no forces.
+        """
+        if not self.newtons:
+            raise ValueError(f"{self.name} is not a ladder of forces.")
+        steps = [log(n) for n in self.newtons]
+        at = log(newton)
+        if at < steps[0]:
+            return max(0.0, 1 - (steps[0] - at) / (steps[1] - steps[0]))
+        if at > steps[-1]:
+            return min(self.top + OVER_TOP, self.top + (at - steps[-1]) / (steps[-1] - steps[-2]))
+        place = next(i for i in range(1, len(steps)) if at <= steps[i])
+        return place + (at - steps[place - 1]) / (steps[place] - steps[place - 1])
 
     @property
     def top(self) -> int:

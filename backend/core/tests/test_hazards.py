@@ -51,17 +51,19 @@ class MaterialRulesTest(TestCase):
             self.assertEqual(rules(thing, Child(140, overrides=frozenset({"never"})))["never"], "barred", thing)
 
     def test_hard_round_food_is_barred_under_five_and_when_mouthing(self) -> None:
-        self.assertEqual(rules("grape", Child(59))["hard_food"], "barred")
-        self.assertEqual(rules("grape", Child(60))["hard_food"], "caution")
-        self.assertEqual(rules("grape", Child(90, mouthing="often"))["hard_food"], "barred")
+        self.assertEqual(rules("raisin", Child(59))["hard_food"], "barred")
+        self.assertEqual(rules("raisin", Child(60))["hard_food"], "caution")
+        self.assertEqual(rules("raisin", Child(90, mouthing="often"))["hard_food"], "barred")
 
     def test_sharp_is_barred_only_when_mouthing_is_often(self) -> None:
         self.assertEqual(rules("toothpick", replace(SIX, mouthing="often"))["sharp"], "barred")
         self.assertEqual(rules("toothpick", SIX)["sharp"], "caution")
 
     def test_what_wants_an_adult_near_is_barred_where_none_is(self) -> None:
-        self.assertEqual(rules("taped_lace", SIX, NEAR)["cord"], "caution")
-        self.assertEqual(rules("taped_lace", SIX, ROOM)["cord"], "barred")
+        five = replace(SIX, age_months=60)
+        self.assertEqual(rules("taped_lace", five, NEAR)["cord"], "caution")
+        self.assertEqual(rules("taped_lace", five, ROOM)["cord"], "barred")
+        self.assertEqual(rules("taped_lace", SIX, ROOM)["cord"], "caution")
 
     def test_short_or_rigid_lines_are_no_neck_cord(self) -> None:
         self.assertNotIn("cord", rules("taped_dowel", SIX, ROOM))
@@ -79,7 +81,7 @@ class MaterialRulesTest(TestCase):
         limited = replace(SIX, force_limit_newton=12)
         self.assertEqual(rules("stiff_peg", limited)["force"], "barred")
         weakened = measured_thing(THINGS["stiff_peg"], {"force_newton": 9})
-        self.assertEqual(assess(weakened, limited, NEAR).status, "allowed")
+        self.assertNotIn("force", {h.rule for h in assess(weakened, limited, NEAR).hits})
 
     def test_food_follows_the_family_and_swallowing(self) -> None:
         self.assertEqual(rules("puffed_rice", replace(SIX, food_as_material=False))["food_policy"], "barred")
@@ -122,7 +124,14 @@ class StepRulesTest(TestCase):
 
     def test_every_tag_has_a_rule_that_runs(self) -> None:
         """Each tag speaks for a child and a setting at the most risk, and says why and what to do."""
-        frail = replace(SIX, age_months=20, mouthing="often", precautions=frozenset(PRECAUTIONS))
+        frail = replace(
+            SIX,
+            age_months=20,
+            mouthing="often",
+            precautions=frozenset(PRECAUTIONS),
+            hand="right",
+            assisting_hand="left",
+        )
         for tag in STEP_TAGS:
             hits = assess_step([tag], frail, Setting("home", "room")).hits
             self.assertTrue(hits, tag)

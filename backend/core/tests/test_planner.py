@@ -116,7 +116,7 @@ class OptimumTest(TestCase):
     def test_saying_the_whole_minutes_changes_no_optimum(self) -> None:
         """Also where a therapist locked a block shorter than it usually is."""
         tried = 0
-        for seed in (3, 5, 9, 12):
+        for seed in (3, 5, 12, 14):
             request = replace(made_up_request(seed), minutes=14)
             candidates = undominated(all_candidates(request))[::3]
             main = next((i for i, c in enumerate(candidates) if c.part == "main"), None)
@@ -175,7 +175,7 @@ class SessionTest(TestCase):
 
     @slow
     def test_locked_blocks_stay_as_they_are(self) -> None:
-        lock = PlannedBlock("main", Variant("ring_tower", (0, 1, 1)), 6)
+        lock = PlannedBlock("main", Variant("ring_tower", (0, 0, 1)), 6)
         plan = plan_session(request_for(FIVE, everything(), locked=(lock,)))
         kept = next(b for b in plan.blocks if b.variant.activity_id == "ring_tower")
         self.assertEqual((kept.variant, kept.minutes, kept.locked), (lock.variant, 6, True))
@@ -263,7 +263,7 @@ class InfeasibleTest(TestCase):
 
     @slow
     def test_too_few_minutes_names_how_many_it_takes(self) -> None:
-        locks = (PlannedBlock("main", Variant("ring_tower", (0, 1, 1)), 30),)
+        locks = (PlannedBlock("main", Variant("ring_tower", (0, 0, 1)), 30),)
         plan = plan_session(request_for(FIVE, everything(), minutes=15, locked=locks))
         self.assertEqual(plan.status, "infeasible")
         needed = int(plan.fix.split("Give it ")[1].split()[0])

@@ -231,7 +231,7 @@ class DecideTest(TestCase):
         self.assertEqual(self.decide(*sets).kind, "change")
 
     def test_three_activities_without_a_gain_look_lower(self) -> None:
-        activities = (("load_the_barge", (1, 1, 0)), ("harbour_lights", (0, 0, 0)), ("lock_tower", (0, 1)))
+        activities = (("load_the_barge", (1, 1, 0)), ("scoop_dock", (1, 1)), ("lock_tower", (0, 1)))
         sets = [
             set_of(DAY - timedelta(7 * w), 10, 6, activity_id=activities[w % 3][0], grade=activities[w % 3][1])
             for w in range(5)
@@ -342,8 +342,8 @@ class MovementTest(TestCase):
     def test_a_change_of_grade_is_marked_on_its_day(self) -> None:
         sets = [
             set_of(DAY, 8, 7),
-            set_of(DAY + timedelta(7), 8, 7, grade=(2, 1, 0)),
-            set_of(DAY + timedelta(14), 8, 7, grade=(2, 1, 0)),
+            set_of(DAY + timedelta(7), 8, 7, grade=(4, 1, 0)),
+            set_of(DAY + timedelta(14), 8, 7, grade=(4, 1, 0)),
         ]
         result = grade_changes("hold_and_act", sets)
         self.assertEqual([c.on for c in result], [DAY + timedelta(7)])

@@ -6,7 +6,7 @@ from unittest import TestCase
 
 from core.child import Child
 from core.library import ACTIVITIES
-from core.offers import UsableCupboard, Variant, clears
+from core.offers import UsableCupboard, Variant, room
 from core.offers.usable_cupboard import stock_of
 from core.planner import (
     Visit,
@@ -113,10 +113,8 @@ class BagTest(TestCase):
         for variant in threading:
             bag = pack_bag([Visit("Ada", Child(70), CLINIC, ((variant, 1),), ())], store)
             by_role = {u.role: next(s.thing for s in store if s.thing.name == u.name) for u in bag.uses}
-            for clearance in ACTIVITIES["load_the_barge"].clearances:
-                self.assertTrue(
-                    clears(clearance, by_role[clearance.outer], by_role[clearance.inner]), (variant, by_role)
-                )
+            for fit in ACTIVITIES["load_the_barge"].fits:
+                self.assertTrue(room(fit, by_role[fit.outer], by_role[fit.inner]), (variant, by_role))
 
     def test_what_nothing_fills_is_named(self) -> None:
         bag = pack_bag(

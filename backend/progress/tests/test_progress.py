@@ -69,8 +69,9 @@ class CaseloadTest(TestCase):
     def test_progress_draws_every_day_and_set(self) -> None:
         child = self.seen(28, 21, 14, 7)
         _, out = self.api("get", f"/children/{child.pk}/progress")
-        strand = max(out["strands"], key=lambda s: len(s["points"]))
-        self.assertEqual(len(strand["points"]), len({s["on"] for s in strand["sets"]}))
+        for strand in out["strands"]:  # a day's sets move every strand they train, whichever they were aimed at
+            self.assertLessEqual({s["on"] for s in strand["sets"]}, {p["on"] for p in strand["points"]})
+        self.assertEqual(max(len(s["points"]) for s in out["strands"]), 4)
         self.assertTrue(all(p["sd"] > 0 for p in strand["points"]))
 
     @tag("slow")

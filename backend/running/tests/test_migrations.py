@@ -5,6 +5,7 @@ The fixture was taken from a database of that version: a frozen block, the days 
 
 import json
 from datetime import date
+from importlib import import_module
 from pathlib import Path
 from typing import Any
 
@@ -23,6 +24,9 @@ BEFORE = [
     ("progress", "0003_changed_answers"),
 ]
 STORED = json.loads((Path(__file__).parent / "fixtures" / "stored_before_one_shape.json").read_text())
+
+
+FROM_FASTENERS = import_module("caseload.migrations.0006_parallel_ladders").FROM_FASTENERS
 
 
 @tag("slow")
@@ -64,6 +68,14 @@ class StoredShapesTest(TransactionTestCase):
         }
         apps.get_model("caseload", "StrandEstimate").objects.create(
             child=child, strand="pinch", mean=3, sd=1, state=state, start_state=state
+        )
+        apps.get_model("caseload", "StrandEstimate").objects.create(
+            child=child,
+            strand="fasteners",
+            mean=5,
+            sd=1,
+            state={**state, "mean": 5.0},
+            start_state={**state, "mean": 5.0},
         )
         apps.get_model("cupboard", "StockItem").objects.create(home=home, material="cork", count=3)
         self.fill_planned(apps, child, home, member, answer)
@@ -133,7 +145,11 @@ class StoredShapesTest(TransactionTestCase):
             [list(v.grade) for v in planned.variants],
             [c["grade"] for c in STORED["group_answer"]["blocks"][0]["children"]],
         )
-        self.assertEqual(apps.get_model("caseload", "StrandEstimate").objects.get().state["activities"], ["peg_fence"])
+        estimates = apps.get_model("caseload", "StrandEstimate").objects
+        self.assertEqual(estimates.get(strand="pinch").state["activities"], ["peg_fence"])
+        self.assertEqual({e.strand for e in estimates.all()} - {"pinch"}, {"key_pinch", "endurance", *FROM_FASTENERS})
+        means = {e.strand: e.mean for e in estimates.all()}
+        self.assertEqual((means["buttons"], means["zip"], means["studs"]), (2.0, 2 + 2 / 5 * 3, 4.5))
         self.assertEqual(apps.get_model("cupboard", "StockItem").objects.get().thing_id, "cork")
 
         apps = self.migrate(BEFORE)
@@ -146,4 +162,7 @@ class StoredShapesTest(TransactionTestCase):
             [[c["grade"] for c in b["children"]] for b in answer["blocks"]],
             [[c["grade"] for c in b["children"]] for b in STORED["group_answer"]["blocks"]],
         )
-        self.assertEqual(apps.get_model("caseload", "StrandEstimate").objects.get().state["families"], ["peg_fence"])
+        estimates = apps.get_model("caseload", "StrandEstimate").objects
+        self.assertEqual(estimates.get(strand="pinch").state["families"], ["peg_fence"])
+        self.assertEqual(estimates.get(strand="fasteners").mean, 5.0)
+        self.assertEqual(estimates.count(), 2)

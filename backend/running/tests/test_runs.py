@@ -13,7 +13,7 @@ from django.test.utils import CaptureQueriesContext
 from caseload.models import Child, EstimatePoint, StrandEstimate
 from core.ability import chance
 from core.library import ACTIVITIES
-from core.offers import difficulty
+from core.offers import Variant, difficulty
 from core.progress import next_hand
 from core.recording import MEASURED
 from planning.actions import make_plan
@@ -24,7 +24,17 @@ from progress.models import DecisionRecord
 from running.actions import keep_events, start_run
 from running.models import Run, RunEvent, SetRecord
 from running.queries import sets_by_strand
-from testing.builders import TODAY, Api, make_child, make_member, run_for_child, shown_blocks, tap_all, tries
+from testing.builders import (
+    TODAY,
+    Api,
+    make_child,
+    make_member,
+    plan_for_child,
+    run_for_child,
+    shown_blocks,
+    tap_all,
+    tries,
+)
 
 
 class TapsTest(TestCase):
@@ -174,11 +184,12 @@ class TodayTest(TestCase):
         self.lead = make_member()
         self.child = make_child(self.lead)
         self.api = Api(self.lead)
-        self.run_ = run_for_child(self.lead, self.child)
+        plan = plan_for_child(self.lead, self.child, targets=("scissors", "in_hand"))
+        self.run_ = start_run(self.lead, plan, uuid4(), TODAY)
         self.at = next(
             i
             for i, b in enumerate(shown_blocks(self.run_))
-            if b["part"] == "main" and 0 < _here(b) < len(b["grades"]) - 1
+            if b["part"] in ("main", "stretch", "daily") and 0 < _here(b) < len(b["grades"]) - 1 and _gets_harder(b)
         )
 
     def advice_after(self, outcomes: str) -> list[dict]:
@@ -211,6 +222,16 @@ class TodayTest(TestCase):
         self.advice_after("00000000")
         finish_run(self.lead, self.run_)
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
+
+
+def _gets_harder(block: dict) -> bool:
+    """Whether one step either way moves the strand the block is aimed at."""
+    here = _here(block)
+    rungs = [
+        difficulty(Variant(block["activity_id"], tuple(g["grade"])))[block["strand"]]
+        for g in block["grades"][here - 1 : here + 2]
+    ]
+    return rungs[0] < rungs[1] < rungs[2]
 
 
 def _here(block: dict) -> int:

@@ -1,0 +1,491 @@
+"""Hazard rules of one thing, by what it is like. Common practice, no source, unless a rule says otherwise."""
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from core.child import ALLERGENS, MOUTHING_MONTHS, Child, Setting
+from core.materials import Ball, Shape, Thing
+from core.safety import small_parts_cylinder
+from core.safety.verdicts import COMMON, CPSC_BALL, CPSC_BALLOON, CPSC_CYLINDER, MEMORY, RANK, RULES, Finding, rule
+
+SMALL_PART_MONTHS = 36  # months, 16 CFR 1501.2
+SMALL_ALONE_MONTHS = 60  # months: under this an adult is in the room with small parts; from memory
+BALLOON_MONTHS = 96  # months (8 years), 16 CFR 1500.19
+HARD_FOOD_MONTHS = 60  # months (5 years), common practice
+SOFT_FOOD_MONTHS = 9  # months: pieces that dissolve, seated, from memory
+LONG_CORD_MM = 300  # mm, from memory
+LACE_ROOM_MONTHS = 72  # months: from this an adult in the room will do for a long cord; from memory
+FILM_MONTHS = 36  # months: no plastic film under this, from memory
+WATCHED_MONTHS = 72  # months: under this water and film want an adult within reach; from memory
+BOX_MONTHS = 48  # months: no independent box under this; common practice
+CAPPED_MM = 20  # mm: a stick whose top is as wide pokes no eye; from memory
+UPRIGHT_MONTHS = 60  # months: under this a child leans over an upright; from memory
+PULL_APART_NEWTON = 10  # N: nothing pulled apart above this with loose joints; common practice
+RUBBER_BANDS = frozenset({"ring"})  # forms stretched over fingers
+
+
+def small(shape: Shape) -> bool:
+    """Whether it fits the small-parts cylinder."""
+    return small_parts_cylinder.fits(shape)
+
+
+def small_piece(m: Thing) -> str:
+    """What of a thing is a small part, in words: itself, its grain or what comes off it; empty where nothing is."""
+    if m.grain_mm is not None:
+        return "each grain"
+    long_cord = m.cord_mm is not None and m.longest_mm > small_parts_cylinder.DEEP_MM * 1.15
+    if not long_cord and small(m.shape):
+        return "it"
+    if m.loose_part and small(m.loose_part.shape):
+        return m.loose_part.words
+    return ""
+
+
+@rule("never", "thing", COMMON, "strong small magnets, button or coin cells, water-swelling beads are never used")
+def _never(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    for present, what in (
+        (m.strong_magnet, "Strong small magnets"),
+        (m.button_cell, "Button or coin cells"),
+        (m.swells_in_water, "Beads that swell in water"),
+    ):
+        if present:
+            yield Finding(
+                "barred",
+                f"{what} are never used: swallowed, they injure.",
+                "Take it out of reach and out of the house's play things; choose something else.",
+            )
+
+
+@rule(
+    "small_part",
+    "thing",
+    CPSC_CYLINDER,
+    "a small part, or one that comes off: it fits the small-parts cylinder; under 3 years (16 CFR 1501.2) or mouthing",
+)
+def _small_part(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    piece = small_piece(m)
+    if not piece or m.grain_mm is not None or m.dissolves:
+        return
+    fits = "it fits" if piece == "it" else f"its {piece} fits"
+    if c.age_months < SMALL_PART_MONTHS or c.mouths:
+        why = "mouths things" if c.mouths else "is under 3 years"
+        remedy = (
+            "Use a bigger one: it must not fit a tube 31.7 mm across."
+            if piece == "it"
+            else f"Take the {piece} off and away first, or use one without."
+        )
+        yield Finding("barred", f"Small part: {fits} the small-parts cylinder, and this child {why}.", remedy)
+    else:
+        yield Finding(
+            "caution",
+            f"Small part: {fits} the small-parts cylinder.",
+            "Count out and count back in; not in the nose or the ear; keep away from younger children.",
+            "room" if c.age_months < SMALL_ALONE_MONTHS else None,
+        )
+
+
+@rule("grain", "thing", COMMON, "loose grain can be breathed in or pushed into nose and ears, by the grain")
+def _grain(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.grain_mm is None:
+        return
+    if c.mouths_often or "swallowing" in c.precautions:
+        why = "often mouths things" if c.mouths_often else "has trouble swallowing"
+        yield Finding("barred", f"Loose grain, and this child {why}.", "Use pieces too big to swallow: bricks, lids.")
+    else:
+        close = c.age_months < SMALL_PART_MONTHS or c.mouths
+        yield Finding(
+            "caution",
+            "Loose grain: not in the mouth, the nose or the ears.",
+            "Deep tub on a tray; sweep up at once.",
+            "arms_reach" if close else "room" if c.age_months < SMALL_ALONE_MONTHS else None,
+        )
+
+
+@rule("small_ball", "thing", CPSC_BALL, "a ball that passes a 44.4 mm hole; under 3 years or mouthing")
+def _small_ball(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not isinstance(m.shape, Ball) or m.shape.diameter_mm > small_parts_cylinder.SMALL_BALL_MM:
+        return
+    if c.age_months < SMALL_PART_MONTHS or c.mouths:
+        yield Finding("barred", "Small ball: it passes a 44.4 mm hole.", "Use a ball over 44.4 mm across.")
+
+
+@rule("balloon", "thing", CPSC_BALLOON, "balloons, uninflated or broken, under 8 years", overridable=True)
+def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.balloon and c.age_months < BALLOON_MONTHS:
+        yield Finding(
+            "barred",
+            "Balloons, uninflated or broken, can choke a child under 8 years.",
+            "Use a light cloth or a paper bag that floats. A therapist may allow it adult-held, with a reason.",
+        )
+
+
+@rule("film", "thing", COMMON, "plastic film over the face stops the breath")
+def _film(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.film:
+        return
+    if c.age_months < FILM_MONTHS or c.mouths:
+        yield Finding("barred", "Plastic film can cover the face or be bitten off.", "Use paper or a cloth bag.")
+    else:
+        yield Finding(
+            "caution",
+            "Plastic film: never over the face.",
+            "Flat on the table; into the bin at once, out of reach.",
+            "arms_reach" if c.age_months < WATCHED_MONTHS else None,
+        )
+
+
+@rule("hard_food", "thing", COMMON, "round, hard or slippery food, under 5 years or mouthing")
+def _hard_food(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.round_hard_food:
+        return
+    if c.age_months < HARD_FOOD_MONTHS or c.mouths:
+        yield Finding(
+            "barred",
+            "Round, hard or slippery food can block the airway.",
+            "Use food that goes soft in the mouth, or a thing that is not food.",
+        )
+    else:
+        yield Finding(
+            "caution",
+            "Round, hard or slippery food.",
+            "Seated, adult within arm's reach, not eaten while working.",
+            "arms_reach",
+        )
+
+
+@rule("soft_food", "thing", f"{COMMON}; ages {MEMORY}", "soft food in small pieces: seated upright, one at a time")
+def _soft_food(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.dissolves:
+        return
+    if c.age_months < SOFT_FOOD_MONTHS:
+        yield Finding("barred", "Pieces of food before 9 months.", "Wait, or ask who looks after feeding.")
+    else:
+        yield Finding(
+            "caution",
+            "Small pieces of soft food: they may well be eaten.",
+            "Seated upright, one piece at a time, adult beside; never lying, walking or laughing with a full mouth.",
+            "arms_reach" if c.age_months < HARD_FOOD_MONTHS or c.mouths else "room",
+        )
+
+
+@rule("swallowing", "thing", COMMON, "food, dough or small parts with a swallowing precaution")
+def _swallowing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "swallowing" not in c.precautions:
+        return
+    what = (
+        "Food"
+        if m.food or m.made_of_food
+        else "Dough"
+        if "dough" in m.forms
+        else "A small part"
+        if small_piece(m)
+        else ""
+    )
+    if what:
+        yield Finding(
+            "barred",
+            f"{what}, and this child has trouble swallowing.",
+            "Use a thing that is too big to swallow, and this child's own kit.",
+        )
+
+
+@rule("food_policy", "thing", "family's wish", "the family's own policy on food as a material")
+def _food_policy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if (m.food or m.made_of_food) and not c.food_as_material:
+        yield Finding(
+            "barred",
+            "This family does not use food as a material.",
+            "Use leaves, paper shreds, pom-poms or another thing that is not food.",
+        )
+
+
+@rule("sharp", "thing", COMMON, "points and edges that prick or cut are cut off or blunted")
+def _sharp(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.sharp:
+        return
+    if c.mouths_often:
+        yield Finding("barred", "It is sharp, and this child often mouths things.", "Use a blunt stick or a straw.")
+    else:
+        yield Finding(
+            "caution",
+            "It is sharp.",
+            "Cut points off or blunt them; adult within arm's reach; counted back in.",
+            "arms_reach",
+        )
+
+
+@rule("pointed", "thing", COMMON, "a point in the mouth, the ear or the eye")
+def _pointed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.pointed or m.sharp:
+        return
+    if c.mouths_often:
+        yield Finding("barred", "It has a point, and this child often mouths things.", "Use one with a blunt end.")
+    else:
+        yield Finding(
+            "caution",
+            "It has a point: never in the mouth or the ear.",
+            "Seated; put down before getting up.",
+            "room" if c.age_months < SMALL_ALONE_MONTHS else None,
+        )
+
+
+@rule("cord", "thing", f"{COMMON}; lengths {MEMORY}", "cords and loops over 30 cm, whatever they are part of")
+def _cord(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    length = m.cord_mm if m.cord_like and m.cord_mm else 0
+    loop = m.loop_mm or 0
+    if max(length, loop) <= LONG_CORD_MM:
+        return
+    what = f"Cord of {length / 10:.0f} cm" if length >= loop else f"Loop of {loop / 10:.0f} cm round"
+    old = c.age_months >= LACE_ROOM_MONTHS
+    yield Finding(
+        "caution",
+        f"{what}: it can go round a neck.",
+        f"Off the neck, adult {'in the room' if old else 'within arm’s reach'}, cleared away after. "
+        "A necklace must break away.",
+        "room" if old else "arms_reach",
+    )
+
+
+@rule("raw", "thing", COMMON, "raw beans, raw flour and dough when things go in the mouth")
+def _raw(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.raw and c.mouths:
+        yield Finding(
+            "barred",
+            f"{m.name} must not be tasted raw, and this child mouths things.",
+            "Use a thing that is too big to mouth.",
+        )
+
+
+@rule("dough", "thing", COMMON, "dough, putty and clay are no food: a pinched-off lump is a small part")
+def _dough(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "dough" not in m.forms:
+        return
+    if c.mouths_often:
+        yield Finding(
+            "barred",
+            "Dough or putty is not for eating, and this child often mouths things.",
+            "Use a thing that is too big to mouth: a sponge ball, a rolled sock.",
+        )
+    elif c.mouths or c.age_months < SMALL_PART_MONTHS:
+        yield Finding(
+            "caution",
+            "Dough or putty is not for eating.",
+            "Hands to the table, adult within arm's reach.",
+            "arms_reach",
+        )
+
+
+@rule("friable", "thing", COMMON, "what crumbles when bitten")
+def _friable(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.friable:
+        return
+    if c.mouths_often:
+        yield Finding(
+            "barred", "Pieces can be bitten off it, and this child often mouths things.", "Use wood or cloth."
+        )
+    elif c.mouths:
+        yield Finding(
+            "caution",
+            "Pieces can be bitten off it.",
+            "Out of the mouth at once; throw away what is torn.",
+            "arms_reach",
+        )
+
+
+@rule("water", "thing", f"{COMMON}; age {MEMORY}", "standing water: a hand's depth is enough to drown in")
+def _water(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.depth_mm is None:
+        return
+    close = c.age_months < WATCHED_MONTHS or "seizures" in c.precautions
+    yield Finding(
+        "caution",
+        f"Standing water, {m.depth_mm / 10:.0f} cm deep.",
+        "Never leave the child with it; empty it as soon as you are done.",
+        "arms_reach" if close else "room",
+    )
+
+
+@rule("upright", "thing", f"{COMMON}; width and age {MEMORY}", "an upright stick at face height")
+def _upright(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "post" not in m.forms or m.size_mm >= CAPPED_MM:
+        return
+    if "seizures" in c.precautions:
+        yield Finding(
+            "caution",
+            "An upright stick, and this child has seizures.",
+            "A cork or a ball on top; adult within arm's reach.",
+            "arms_reach",
+        )
+    elif c.age_months < UPRIGHT_MONTHS:
+        yield Finding(
+            "caution",
+            "An upright stick where a child may lean over it.",
+            "A cork or a ball on top between turns; low on the table; adult within arm's reach.",
+            "arms_reach",
+        )
+
+
+@rule("glass", "thing", COMMON, "glass breaks")
+def _glass(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not m.glass:
+        return
+    if c.age_months < SMALL_PART_MONTHS or c.mouths_often:
+        yield Finding("barred", "Glass, and this child may throw or bite it.", "Use a plastic one.")
+    else:
+        yield Finding(
+            "caution", "Glass can break.", "Soft mat underneath, adult in the room; plastic is better.", "room"
+        )
+
+
+@rule("allergy", "thing", COMMON, "allergen contact, with what to offer instead")
+def _allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    present = set(m.allergens) | ({"latex"} if m.latex else set())
+    for allergen in sorted(present & c.allergies):
+        yield Finding(
+            "barred",
+            f"{m.name} may carry {ALLERGENS[allergen]}, and this child is allergic to it.",
+            m.instead or "Choose the same thing made of something else.",
+        )
+
+
+@rule("latex_perhaps", "thing", COMMON, "elastic and bulbs that often hold latex: the label says", overridable=True)
+def _latex_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.latex_perhaps and not m.latex and "latex" in c.allergies:
+        yield Finding(
+            "barred",
+            f"{m.name} often hold natural rubber, and this child is allergic to latex.",
+            "Use one whose label says latex-free; a therapist may allow it once the label is read.",
+        )
+
+
+@rule("other_allergy", "thing", COMMON, "other allergies in the family's words: what is eaten, kneaded or stuck")
+def _other_allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    for what in c.other_allergies:
+        if what.lower() in m.name.lower():
+            yield Finding("barred", f"{m.name}, and this child is allergic to {what}.", "Choose something else.")
+        elif m.food or m.made_of_food or m.harsh or m.forms & {"dough", "glue", "pen", "sticker"}:
+            yield Finding(
+                "caution", f"This child is allergic to {what}.", f"Read the label: nothing with {what} on the table."
+            )
+
+
+@rule("force", "thing", COMMON, "the limit set for the child by a therapist, or by loose joints")
+def _force(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    cap = c.force_cap_newton
+    if cap is not None and (m.force_newton or 0) > cap:
+        yield Finding(
+            "barred",
+            f"{m.name} takes {m.force_newton:.0f} N; this child's limit is {cap:.0f} N.",
+            "Use a weaker one, or ask the therapist who set the limit.",
+        )
+
+
+@rule("pull_apart", "thing", COMMON, "pulling apart over 10 N with loose joints")
+def _pull_apart(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "joint_laxity" in c.precautions and "puller" in m.forms and (m.force_newton or 0) > PULL_APART_NEWTON:
+        yield Finding(
+            "barred",
+            f"Pulling {m.many} apart takes {m.force_newton:.0f} N, and this child has loose joints.",
+            "Nothing over 10 N; press or twist instead of pulling.",
+        )
+
+
+@rule("texture", "thing", "the child's own wish", "textures this child refuses")
+def _texture(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    for texture in sorted(m.feels & c.refuses):
+        yield Finding(
+            "barred",
+            f"This child refuses to touch {texture} things.",
+            "Offer it from afar, with a tool, with a glove; leave it when the child says stop.",
+        )
+
+
+@rule("skin", "thing", COMMON, "what dries, stings or soaks broken or sensitive skin")
+def _skin(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "skin" not in c.precautions:
+        return
+    if m.harsh or m.latex:
+        yield Finding("barred", f"{m.name} may irritate the skin.", "Use wood, cloth or plastic; gloves where agreed.")
+    elif m.wet:
+        yield Finding(
+            "caution", "Wet work on sensitive skin.", "Two minutes at most; pat dry; cream as the family does."
+        )
+
+
+@rule("splint", "thing", COMMON, "nothing wet, sandy or doughy on a splint")
+def _splint(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "splint" in c.precautions and (m.wet or m.grain_mm is not None or "dough" in m.forms):
+        yield Finding(
+            "barred", f"{m.name} would get into the splint.", "Dry, clean things; or when the splint is off by plan."
+        )
+
+
+@rule("dust", "thing", COMMON, "dust with asthma or a dust allergy")
+def _dust(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "dust" in c.precautions and "dusty" in m.textures:
+        yield Finding("barred", f"{m.name} makes dust.", "Use crayons, water or a damp cloth instead.")
+
+
+@rule("shared", "thing", COMMON, "own pot or wash between children")
+def _shared(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.shared_risk:
+        yield Finding(
+            "caution", "It passes from hand to hand.", "An own named pot for each child, or wash between children."
+        )
+
+
+@rule("own_kit", "thing", COMMON, "an own kit with weak immune defence")
+def _own_kit(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "immune" not in c.precautions:
+        return
+    if m.shared_risk:
+        yield Finding(
+            "barred",
+            f"{m.name} can't be washed between children.",
+            "A fresh lot that nobody else touches, or leave it.",
+        )
+    elif m.soft or m.food:
+        yield Finding("caution", "It keeps germs.", "This child's own, washed or new.")
+
+
+@rule("long_tube", "thing", COMMON, "cords near a tube or a line")
+def _long_tube(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "tube" in c.precautions and m.cord_like and (m.cord_mm or 0) > LONG_CORD_MM:
+        yield Finding(
+            "caution", "A long cord can catch a tube or a line.", "Clear of the tube, adult within reach.", "arms_reach"
+        )
+
+
+@rule("alone", "thing", COMMON, "an independent box: from 4 years, nothing that wants a watchful eye")
+def _alone(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if s.supervision != "box":
+        return
+    with_adult = "With an adult in the room."
+    if c.age_months < BOX_MONTHS:
+        yield Finding("barred", "An independent box is for children of 4 years and over.", with_adult)
+    elif c.mouths:
+        yield Finding("barred", "No independent box for a child who mouths things.", with_adult)
+    elif small_piece(m) and c.age_months < SMALL_ALONE_MONTHS:
+        yield Finding(
+            "barred", "No small parts in an independent box under 5 years.", "Bigger pieces, or an adult near."
+        )
+    elif m.forms & {"blade", "knife"} or (m.forms & RUBBER_BANDS and (m.latex or m.latex_perhaps)) or m.film or m.sharp:
+        yield Finding("barred", "No blades, bands, film or sharp things in an independent box.", with_adult)
+
+
+@rule(
+    "mouthing_age",
+    "thing",
+    f"{COMMON}; age {MEMORY}",
+    "under 3 years “never mouths” counts as “sometimes”",
+    overridable=True,
+)
+def _mouthing_age(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if c.age_months >= MOUTHING_MONTHS or c.mouths:
+        return
+    tries = replace(c, mouthing="sometimes")
+    for id in ("raw", "friable", "dough", "film"):
+        as_said, as_counted = (list(RULES[id].find(m, child, s)) for child in (c, tries))
+        for f in as_counted:
+            if not any(RANK[f.status] <= RANK[g.status] for g in as_said):
+                yield replace(f, reason=f"Under 3 years most things are tried in the mouth. {f.reason}")
