@@ -8,7 +8,7 @@ from caseload.models import Child, Home, StrandEstimate
 from core import ability
 from core.ability import Estimate
 from core.child import Child as Facts
-from core.child import Setting
+from core.child import Hand, Setting
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -47,6 +47,11 @@ def facts_of(child: Child, on: date) -> Facts:
         correct_policy=child.correct_policy,
         speed_policy=child.speed_policy,
     )
+
+
+def skill_hand(child: Child) -> Hand:
+    """The hand that does the skilled part, on any day."""
+    return facts_of(child, child.birth_date).skill_hand
 
 
 def setting_of(home: Home) -> Setting:

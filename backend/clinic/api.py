@@ -65,7 +65,7 @@ def me(request: HttpRequest) -> Me:
 
 
 def _me(member: Member) -> Me:
-    name = member.user.get_full_name() or member.user.get_username()
+    name = member.name
     return Me(
         name=name,
         role=member.role,

@@ -31,6 +31,11 @@ class Member(models.Model):
     def __str__(self) -> str:
         return f"{self.user} ({self.role})"
 
+    @property
+    def name(self) -> str:
+        """What this person is called."""
+        return self.user.get_full_name() or self.user.get_username()
+
 
 class AuditEntry(models.Model):
     """One read of a child's record, or one write of anything. Never changed, never removed."""

@@ -1,5 +1,6 @@
 """What can be made from a cupboard, and measuring odd things with what a home has."""
 
+from collections.abc import Mapping
 from typing import Literal
 
 from django.http import HttpRequest
@@ -73,14 +74,15 @@ def list_recipes(request: HttpRequest, home_id: int, child_id: int) -> list[Reci
     """What can be made from this cupboard that is not there yet, quickest first, judged for one child there."""
     who = member(request)
     home, child = home_for(who, home_id), facts_of(child_for(who, child_id), timezone.localdate())
-    have = {i.thing_id for i in items(home) if i.count}
+    have = {i.thing_id: i.count for i in items(home)}
     setting = setting_of(home)
     return [_recipe_out(m, have, VerdictOut.model_validate(verdict(m, child, setting))) for m in makeable(have)]
 
 
-def _recipe_out(m: Recipe, have: set[str], judged: VerdictOut) -> RecipeOut:
+def _recipe_out(m: Recipe, have: Mapping[str, int], judged: VerdictOut) -> RecipeOut:
     parts = [
-        PartOut(words=p.words, count=p.count, here=[THINGS[x].name for x in p.any_of if x in have]) for p in m.parts
+        PartOut(words=p.words, count=p.count, here=[THINGS[x].name for x in p.any_of if have.get(x, 0) >= p.count])
+        for p in m.parts
     ]
     return RecipeOut(
         thing_id=m.thing_id,

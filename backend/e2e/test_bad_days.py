@@ -47,13 +47,13 @@ class BadDayTest(BrowserTest):
         StockItem.objects.create(home=self.home, thing_id="balloon", count=3)
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
-        page.get_by_role("button", name=re.compile("Allow, adult-held")).click()
+        page.get_by_role("button", name=re.compile("Allow, with an adult within")).click()
         page.get_by_label("Reason for allowing it").fill("no")
         page.get_by_role("button", name="Allow", exact=True).click()
         page.get_by_text("Say who holds it and why").wait_for()
         page.get_by_label("Reason for allowing it").fill("The therapist holds it at every moment.")
         page.get_by_role("button", name="Allow", exact=True).click()
-        page.get_by_text("Allowed by a therapist, adult-held only").first.wait_for()
+        page.get_by_text("Allowed by a therapist, with an adult within arm").first.wait_for()
         self.assertEqual(list(Child.objects.get(pk=self.child.pk).overrides), ["balloon"])
 
     def test_the_run_view_can_be_mirrored_for_the_other_thumb(self) -> None:

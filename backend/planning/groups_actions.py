@@ -22,18 +22,19 @@ class GroupWish:
     minutes: int
     targets: tuple[str, ...]
     supervision: Supervision
+    adults: int = 1
 
 
 def group_request(children: Sequence[Child], home: Home, wish: GroupWish, on: date) -> GroupRequest:
     """A request for children at one table, in this order."""
-    asked = Wish(wish.minutes, wish.targets, home.kind, wish.supervision)
+    asked = Wish(wish.minutes, wish.targets, home.kind, wish.supervision, adults=wish.adults)
     requests = [workbench(c, home, asked, on).request for c in children]
     return GroupRequest(tuple(c.first_name for c in children), tuple(requests))
 
 
 def wish_of_group(group: GroupSession) -> GroupWish:
     """What was asked of a stored session together."""
-    return GroupWish(group.minutes, tuple(group.targets), group.supervision)
+    return GroupWish(group.minutes, tuple(group.targets), group.supervision, group.adults)
 
 
 @acting("plan.make")
@@ -53,6 +54,7 @@ def make_group(member: Member, children: Sequence[Child], home: Home, wish: Grou
         made_by=member,
         minutes=wish.minutes,
         supervision=wish.supervision,
+        adults=wish.adults,
         targets=list(wish.targets),
         child_ids=ids,
         status=answer.status,

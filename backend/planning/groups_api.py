@@ -34,6 +34,7 @@ class GroupIn(Schema):
     minutes: int
     targets: list[str]
     supervision: Supervision = "arms_reach"
+    adults: int = Field(1, ge=1, le=6)
 
 
 class SharedOut(Schema):
@@ -83,6 +84,7 @@ class GroupOut(Schema):
     id: UUID
     home_name: str
     supervision: Supervision
+    adults: int
     child_ids: list[int]
     children: list[str]
     status: PlanStatus
@@ -102,7 +104,7 @@ def plan_together(request: HttpRequest, body: GroupIn) -> GroupOut:
     who = member(request)
     home = home_for(who, body.home_id)
     children = [child_for(who, pk) for pk in dict.fromkeys(body.children)]
-    wish = GroupWish(body.minutes, tuple(body.targets), body.supervision)
+    wish = GroupWish(body.minutes, tuple(body.targets), body.supervision, body.adults)
     try:
         group = make_group(who, children, home, wish, timezone.localdate())
     except Infeasible as error:
@@ -132,6 +134,7 @@ def group_out(group: GroupSession, children: list[Child]) -> GroupOut:
         id=group.pk,
         home_name=group.home.name,
         supervision=group.supervision,
+        adults=group.adults,
         child_ids=ids,
         children=[c.first_name for c in children],
         status=group.status,

@@ -91,6 +91,7 @@ class GroupSession(models.Model):
     made_at = models.DateTimeField(auto_now_add=True)
     minutes = models.PositiveSmallIntegerField()
     supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12)
+    adults = models.PositiveSmallIntegerField(default=1)
     targets = models.JSONField(default=list)
     child_ids = models.JSONField(default=list)
     status: "models.CharField[PlanStatus, PlanStatus]" = one_of(PlanStatus, 10)

@@ -29,6 +29,7 @@ class Wish:
     excluded: tuple[str, ...] = ()
     format_id: str = "parts"
     order: str = "precision_first"
+    adults: int = 1
 
 
 @dataclass(frozen=True)
@@ -59,7 +60,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
     estimates = estimates_of(child, on)
     request = SessionRequest(
         with_cutting(facts_of(child, on), estimates),
-        Setting(wish.place, wish.supervision),
+        Setting(wish.place, wish.supervision, wish.adults),
         stock_of(home),
         MappingProxyType(estimates),
         wish.minutes,

@@ -76,7 +76,9 @@ def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[
 
 def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:
     """Work out the next step in a strand and keep it with its evidence."""
-    policy = policy_for(strand, run.on, fade_first=run.child.prompt_policy == "least_first", hand=run.child.hand)
+    child = run.child
+    hand = "" if child.assisting_hand != "none" else child.hand  # an assisting hand is never proposed a turn
+    policy = policy_for(strand, run.on, fade_first=child.prompt_policy == "least_first", hand=hand)
     decision = decide(history(run.child, strand, working=True), after, policy)
     record, _ = DecisionRecord.objects.update_or_create(
         run=run,

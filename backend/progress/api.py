@@ -7,15 +7,17 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
-from caseload.facts import age_months, facts_of
+from caseload.facts import age_months, estimates_of, facts_of
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
+from core.ability import Estimate
 from core.child import Child as Facts
 from core.library import ACTIVITIES
 from core.offers import Variant, grade_words
 from core.progress import (
     Point,
+    Seen,
     by_hand,
     day_levels,
     grade_changes,
@@ -25,6 +27,7 @@ from core.progress import (
     moved,
     priority,
     standings,
+    stands_at,
 )
 from core.recording import MARKS, MEASURED, SUPPORTS
 from core.running import SetResult
@@ -41,6 +44,7 @@ from progress.schemas import (
     PointOut,
     ProgressOut,
     ResultsOut,
+    SeenOut,
     SeriesOut,
     SetOut,
     StandingLine,
@@ -105,13 +109,36 @@ def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> D
     )
 
 
+@router.get("/children/{child_id}/seen", response={200: list[SeenOut], **REFUSED})
+def read_seen(request: HttpRequest, child_id: int) -> list[SeenOut]:
+    """The highest rung seen in every strand, and where the child stands: seen, or only probable."""
+    child = child_for(member(request), child_id, "progress.read")
+    seen, now = queries.seen_by_strand(child), estimates_of(child, timezone.localdate())
+    return [_seen(s, now[s], *seen.get(s, (None, "", ""))) for s in STRANDS if s in now]
+
+
+def _seen(strand: str, now: Estimate, seen: Seen | None, where: str, by: str) -> SeenOut:
+    return SeenOut(
+        strand=strand,
+        rung=seen.rung if seen else None,
+        on=seen.on if seen else None,
+        activity=ACTIVITIES[seen.activity_id].name if seen and seen.activity_id else "",
+        tries=seen.tries if seen else 0,
+        successes=seen.successes if seen else 0,
+        where=where,
+        by=by,
+        words=stands_at(STRANDS[strand], now.mean, seen),
+    )
+
+
 @router.get("/children/{child_id}/progress", response={200: ProgressOut, **REFUSED})
 def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     """Whether anything has moved, strand by strand; the most moved first."""
     child = child_for(member(request), child_id, "progress.read")
     points, sets = queries.points_by_strand(child), sets_by_strand(child)
     notes, facts = queries.signed_notes(child), facts_of(child, timezone.localdate())
-    strands = [_strand(s, points[s], sets.get(s, []), notes, facts) for s in STRANDS if s in points]
+    best = {strand: seen for strand, (seen, _, _) in queries.seen_by_strand(child).items()}
+    strands = [_strand(s, points[s], sets[s], notes, facts, best.get(s)) for s in STRANDS if s in points and s in sets]
     strands.sort(key=lambda s: (s.kind == "too_few", -abs(s.change)))
     lines = [s.words for s in strands if s.kind in ("up", "down")]
     headline = " ".join(lines[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
@@ -119,10 +146,10 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
 
 
 def _strand(
-    strand: str, points: list[Point], results: list[SetResult], notes: list[Note], facts: Facts
+    strand: str, points: list[Point], results: list[SetResult], notes: list[Note], facts: Facts, best: Seen | None
 ) -> StrandProgressOut:
     ladder = STRANDS[strand]
-    m = moved(ladder, points, day_levels(strand, results))
+    m = moved(ladder, points, day_levels(strand, results), best)
     return StrandProgressOut(
         strand=strand,
         name=ladder.name,

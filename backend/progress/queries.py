@@ -3,6 +3,7 @@
 from collections import defaultdict
 from dataclasses import dataclass
 from datetime import date
+from uuid import UUID
 
 from django.db.models import Max
 from django.http import Http404
@@ -11,11 +12,16 @@ from caseload import queries as caseload
 from caseload.models import Child, EstimatePoint
 from clinic.models import Member
 from clinic.permissions import require
-from core.progress import Point
+from core import ability
+from core.child import Place
+from core.progress import Point, Seen, highest_seen
 from core.running import SetResult
+from core.skills import STRANDS
 from progress.models import DecisionRecord, Note
-from running.models import Run
+from running.models import Run, SetRecord
 from running.queries import SET_FIELDS, set_from
+
+PLACES: dict[Place, str] = {"home": "at home", "clinic": "in the clinic", "school": "at school"}
 
 
 @dataclass(frozen=True)
@@ -66,6 +72,32 @@ def points_by_strand(child: Child) -> dict[str, list[Point]]:
 def sets_of(run: Run) -> list[tuple[str, SetResult]]:
     """The sets of one run, each with its strand, in the order they were begun. One query."""
     return [(strand, set_from(row)) for strand, *row in run.sets.order_by("pk").values_list("strand", *SET_FIELDS)]
+
+
+def seen_by_strand(child: Child) -> dict[str, tuple[Seen, str, str]]:
+    """The highest rung seen in each strand, where and with whom. Three queries."""
+    best: dict[str, Seen] = {
+        row.strand: Seen(row.seen_rung, ability.from_plain(row.start_state).as_of)
+        for row in child.estimates.all()
+        if row.seen_rung
+    }
+    rows = SetRecord.objects.filter(child=child).order_by("on", "pk")
+    runs: dict[str, UUID] = {}
+    for run, *row in rows.values_list("run", *SET_FIELDS):
+        s = set_from(row)
+        for strand in s.trained:
+            found = highest_seen(STRANDS[strand], [s], best.get(strand))
+            if found is not None and found is not best.get(strand):
+                best[strand], runs[strand] = found, run
+    told = {
+        run.pk: (PLACES[run.plan.place], run.by.name)
+        for run in Run.objects.filter(pk__in=set(runs.values())).select_related("plan", "by__user")
+    }
+    result = {}
+    for strand, seen in best.items():
+        where, by = told[runs[strand]] if strand in runs else ("", "")
+        result[strand] = (seen, where, by)
+    return result
 
 
 def signed_notes(child: Child) -> list[Note]:

@@ -159,7 +159,7 @@ def _note_out(run: Run) -> NoteOut:
 
 
 def _name(who: Member | None) -> str | None:
-    return (who.user.get_full_name() or who.user.get_username()) if who else None
+    return who.name if who else None
 
 
 @router.get("/children/{child_id}/goals", response={200: GoalsOut, **REFUSED})

@@ -159,6 +159,22 @@ class MarkedOut(Schema):
     run_id: UUID | None = None
 
 
+class SeenOut(Schema):
+    """The highest rung a child was seen at in one strand: the day, at what, where and with whom. words: where the child
+    stands, what is only expected said as probable.
+    """
+
+    strand: str
+    rung: int | None
+    on: date | None
+    activity: str
+    tries: int
+    successes: int
+    where: str
+    by: str
+    words: str
+
+
 class StrandProgressOut(Schema):
     """One strand over time. change in rungs; per_week in rungs a week; nonoverlap from 0 to 1."""
 

@@ -7,6 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from caseload.checks import FieldError
+from caseload.facts import skill_hand
 from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
@@ -80,6 +81,8 @@ class _Before:
 
     def hand(self, block: Block) -> str:
         """The hand to begin with: by the same sets the next step is decided by."""
+        if self.child.assisting_hand != "none":  # it has a role of its own, and no turn
+            return skill_hand(self.child)
         return next_hand(self.working.get(block.strand, ()), block.strand, self.child.hand, self.on, block.variant)
 
     def record(self, block: Block) -> float | None:

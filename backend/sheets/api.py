@@ -7,6 +7,7 @@ from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from ninja import Router
 
+from caseload.facts import skill_hand
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
@@ -70,7 +71,7 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
         "hand": HANDS[plan.child.hand],
         "theme": sorted(themes)[0] if themes else "",
         "sheet": sheet,
-        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], plan.child.hand) for p in sheet.blocks],
+        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], skill_hand(plan.child)) for p in sheet.blocks],
     }
 
 
@@ -110,7 +111,7 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
         "starts_on": week.starts_on,
         "days": shown.days,
         "used_up": ", ".join(shown.used_up),
-        "rows": [_row(p, "", week.child.hand) for p in sheet.blocks],
+        "rows": [_row(p, "", skill_hand(week.child)) for p in sheet.blocks],
     }
 
 

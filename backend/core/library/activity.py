@@ -84,6 +84,8 @@ class Activity:
 
     seconds: what one try usually takes, before a child's own pace is known.
 
+    until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
+
     Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
     does, steps, counts_when, why, say and stop are what families read; empty until somebody has written them.
     """
@@ -109,6 +111,7 @@ class Activity:
     setup_minutes: float = 1.0
     tidy_minutes: float = 0.5
     tiring: bool = False
+    until_months: float | None = None
     tags: tuple[str, ...] = ()
     themes: tuple[str, ...] = ()
     posture: str = "at the table, feet flat, forearms resting"

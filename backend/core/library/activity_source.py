@@ -190,6 +190,7 @@ class ActivitySource(Source):
     minutes: tuple[int, int]
     tries: TriesSource
     seconds: float = Field(gt=0, le=300)
+    until_months: float | None = Field(None, gt=0)
     unit: Words
     themes: tuple[Words, ...] = ()
     tiring: bool = False
@@ -274,6 +275,7 @@ class ActivitySource(Source):
             counts=(self.tries.young, self.tries.middle, self.tries.older),
             unit=self.unit,
             seconds=self.seconds,
+            until_months=self.until_months,
             setup=self.setup,
             cues=tuple(Cue(level, self.cues[level]) for level in get_args(SupportLevel) if level in self.cues),
             watch=self.watch,

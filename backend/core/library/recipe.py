@@ -3,7 +3,7 @@
 Common practice, no source; minutes from memory.
 """
 
-from collections.abc import Collection
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 
@@ -30,6 +30,9 @@ class Recipe:
     makes: int = 1
     tags: tuple[str, ...] = ("adult_cuts",)
 
-    def missing(self, have: Collection[str]) -> tuple[Part, ...]:
-        """The parts none of whose things are among these thing ids; plain supplies count as there."""
-        return tuple(p for p in self.parts if p.any_of and not set(p.any_of) & set(have))
+    def missing(self, have: Mapping[str, int]) -> tuple[Part, ...]:
+        """The parts that nothing here makes up in the number wanted; plain supplies count as there.
+
+        have -- how many there are, by thing id
+        """
+        return tuple(p for p in self.parts if p.any_of and all(have.get(id, 0) < p.count for id in p.any_of))

@@ -122,7 +122,7 @@ def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Thin
 
     def usable(m: Thing) -> bool:
         if m.id not in safe:
-            safe[m.id] = safety.assess(m, child, setting).status != "barred" and m.handed in (None, child.hand)
+            safe[m.id] = safety.assess(m, child, setting).status != "barred" and m.handed in (None, child.skill_hand)
         return safe[m.id]
 
     result = {}

@@ -1,6 +1,6 @@
 """What one cupboard can be made into, and whether the made piece and its making are safe for one child."""
 
-from collections.abc import Collection
+from collections.abc import Mapping
 
 from core import safety
 from core.child import Child, Setting
@@ -15,9 +15,9 @@ def verdict(recipe: Recipe, child: Child, setting: Setting) -> Verdict:
     )
 
 
-def makeable(have: Collection[str]) -> tuple[Recipe, ...]:
-    """Return what can be made from these thing ids and is not among them, quickest first."""
-    result = [m for m in RECIPES.values() if m.thing_id not in have and not m.missing(have)]
+def makeable(have: Mapping[str, int]) -> tuple[Recipe, ...]:
+    """Return what can be made from so many of these things, by id, and is not among them, quickest first."""
+    result = [m for m in RECIPES.values() if not have.get(m.thing_id) and not m.missing(have)]
     return tuple(sorted(result, key=lambda m: (m.minutes, m.thing_id)))
 
 

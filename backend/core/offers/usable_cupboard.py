@@ -51,14 +51,14 @@ class UsableCupboard:
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer | None] = {}
-        self._have = frozenset(s.usual.id for s in self.stock if s.count)
+        self._have = {s.usual.id: s.count for s in self.stock}
 
     def is_of(self, stock: Iterable[Stock], child: Child, setting: Setting) -> bool:
         """Whether this is the judged cupboard of just these things, this child and this setting."""
         return self._made_of is stock and self.child is child and self.setting is setting
 
     def _fits_hand(self, thing: Thing) -> bool:
-        return thing.handed is None or self.child.hand in (thing.handed, "not_settled")
+        return thing.handed is None or self.child.skill_hand in (thing.handed, "not_settled")
 
     def offer(self, variant: Variant) -> Offer | None:
         """Return what this home offers for a variant, or None when something is missing or barred."""
@@ -282,8 +282,8 @@ class UsableCupboard:
                 return Lack(
                     variant,
                     "hand",
-                    f"{self.things[at].name}: this child uses the {self.child.hand} hand.",
-                    f"Find {role.words} for the {self.child.hand} hand.",
+                    f"{self.things[at].name}: this child uses the {self.child.skill_hand} hand.",
+                    f"Find {role.words} for the {self.child.skill_hand} hand.",
                 )
             hit = self.verdicts[at].hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)

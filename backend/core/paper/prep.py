@@ -82,7 +82,7 @@ def prep_sheet(
     overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
     name      -- the child's, for the letters to cut where letters are built
     """
-    hand = cupboard.child.hand
+    hand = cupboard.child.skill_hand
     ruled = {h.rule for b in blocks for h in b.verdict.hits}
     return PrepSheet(
         kit_of(blocks),

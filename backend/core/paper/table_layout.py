@@ -1,23 +1,54 @@
-"""Where things stand on the table: from the helper side to the skill side, mirrored for a left-handed child."""
+"""Where things stand on the table: where the set-up says, else from the helper side to the skill side; mirrored for a
+left-handed child.
+"""
 
+import re
 from collections.abc import Iterable
 from dataclasses import dataclass
+from functools import cache
+from typing import Literal
 
 from core.child import Hand
 from core.library import ACTIVITIES
+from core.materials import FORMS, Role
 from core.offers import Quantity
 
-# Where a role's form stands for a right-handed child, as (across, away) from 0 to 1: helper side to skill side, near
-# to far.
+Zone = Literal["start", "goal", "tool", "middle", "paper"]
+
+# Where a role's form stands when the set-up does not say: helper side to skill side, near to far.
 # Left to right gives a start and an end; the goal on the far skill side brings a reach across. Common practice.
 _HELPER = frozenset(
-    {"item", "bead", "ring", "clip", "sticker", "card", "block", "cloth", "pour", "filler", "water", "cup"}
+    {"item", "bead", "ring", "clip", "sticker", "card", "block", "brick", "cloth", "pour", "filler", "water", "cup"}
 )
 _SKILL_HAND = frozenset(
-    {"tongs", "squeezer", "blade", "pen", "spoon", "fork", "knife", "glue", "cord", "stamp", "puppet"}
+    {
+        "tongs",
+        "gripper",
+        "squeezer",
+        "squirter",
+        "roll",
+        "mouth",
+        "blade",
+        "pen",
+        "spoon",
+        "fork",
+        "knife",
+        "glue",
+        "cord",
+        "stamp",
+        "puppet",
+        "hammer",
+        "driver",
+        "brush",
+    }
 )
-_GOAL = frozenset({"container", "slot_lid", "post", "edge", "tube", "tray"})
+_GOAL = frozenset({"container", "slot_lid", "post", "edge", "tube", "tray", "sorter", "plate"})
+_PAPER = frozenset({"sheet", "lined", "mesh"})
 NO_TABLE = frozenset({"wall", "floor"})
+_SIDE = re.compile(
+    r"(?P<what>[^,.;:]*?)\b(?:on the \{(?P<side>helper|skill)\} side|in front of the \{(?P<hand>helper|skill)\} hand)"
+)
+_LITTLE = frozenset({"thing", "things", "to", "the", "a", "an", "of", "for", "that", "and", "or", "on", "in", "into"})
 
 
 @dataclass(frozen=True)
@@ -28,19 +59,21 @@ class Stands:
     count: int
     across: float
     away: float
-    zone: str
+    zone: Zone
 
 
 def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tuple[Stands, ...]:
     """Return where each thing of a set stands. Unsettled hands get the right-handed table, tools in the middle.
 
+    hand -- the one that works: of a child with an assisting hand, the other
     Nothing for work at a wall or on the floor, or with one thing alone: the words say enough.
     """
     roles = {r.id: r for r in ACTIVITIES[activity_id].roles}
     listed = list(quantities)
     if len(listed) < 2 or any(roles[q.role].form in NO_TABLE for q in listed):
         return ()
-    zones = [_zone(roles[q.role].form, len(listed)) for q in listed]
+    said = sides_said(activity_id)
+    zones = [said.get(q.role) or _zone(roles[q.role].form, len(listed)) for q in listed]
     result = []
     for at, (q, zone) in enumerate(zip(listed, zones, strict=True)):
         same = [i for i, z in enumerate(zones) if z == zone]
@@ -53,19 +86,53 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
     return tuple(result)
 
 
-def _zone(form: str, things: int) -> str:
+@cache
+def sides_said(activity_id: str) -> dict[str, Zone]:
+    """The roles of which the set-up says a side: helper side is the start, skill side the goal."""
+    activity = ACTIVITIES[activity_id]
+    result: dict[str, Zone] = {}
+    for found in _SIDE.finditer(activity.setup):
+        zone: Zone = "start" if (found["side"] or found["hand"]) == "helper" else "goal"
+        words = _stems(found["what"])
+        meant = _meant(activity.roles, words)
+        if not meant and re.search(r"\b(things|pieces)\b", found["what"], re.IGNORECASE):
+            meant = [r.id for r in activity.roles if r.form in _HELPER][:1]
+        for role in meant:
+            result.setdefault(role, zone)
+    return result
+
+
+def _meant(roles: tuple[Role, ...], words: frozenset[str]) -> list[str]:
+    """The roles these words are about: by their own words, else by what may fill them."""
+    for said in ({r.id: f"{r.words} {r.id}" for r in roles}, {r.id: FORMS[r.form] for r in roles}):
+        shared = {role: len(words & _stems(text)) for role, text in said.items()}
+        if most := max(shared.values()):
+            return [role for role, n in shared.items() if n == most]
+    return []
+
+
+def _stems(words: str) -> frozenset[str]:
+    return frozenset(w.removesuffix("s") for w in re.findall(r"[a-z]+", words.lower()) if w not in _LITTLE)
+
+
+def _zone(form: str, things: int) -> Zone:
     if form in _SKILL_HAND:
         return "tool"
     if form in _GOAL:
         return "goal"
+    if form in _PAPER:
+        return "paper"
     return "start" if form in _HELPER and things > 1 else "middle"
 
 
-def _place(zone: str, nth: int, of: int) -> tuple[float, float]:
+def _place(zone: Zone, nth: int, of: int) -> tuple[float, float]:
+    """Paper lies near, a hand's width from the edge; what is taken and where it goes stand on either side."""
     step = nth - (of - 1) / 2
-    return {
+    places: dict[Zone, tuple[float, float]] = {
         "start": (0.22, 0.5 + 0.34 * step),
         "goal": (0.78, 0.6 + 0.34 * step),
         "tool": (0.72 - 0.3 * nth, 0.16),
-        "middle": (0.5 + 0.3 * step, 0.82),
-    }[zone]
+        "middle": (0.5 + 0.3 * step, 0.62),
+        "paper": (0.46 + 0.2 * step, 0.34),
+    }
+    return places[zone]

@@ -84,6 +84,11 @@ def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | 
     return strand, gap
 
 
+def too_young(activity: Activity, request: SessionRequest) -> bool:
+    """Whether an activity's guise is a younger child's: banging lids at eight. It may still be chosen by hand."""
+    return activity.until_months is not None and request.child.age_months >= activity.until_months
+
+
 def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
     """Return the offer in a part, aimed at the strand where its minutes are worth most, however little; None if it has
     none.
@@ -97,7 +102,7 @@ def all_candidates(request: SessionRequest) -> list[Candidate]:
     rated: list[_Rated] = []
     locked = {b.variant.activity_id for b in request.locked}
     for activity in ACTIVITIES.values():
-        if activity.id in request.excluded or activity.id in locked:
+        if activity.id in request.excluded or activity.id in locked or too_young(activity, request):
             continue
         offers = [o for o in request.cupboard.offers([activity]) if too_demanding(o, request) is None]
         weigher = _Weigher(request, activity, offers)
@@ -250,6 +255,8 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
     if offered is None:
         assert lack is not None
         return lack.kind, lack.reason, lack.remedy
+    if too_young(activity, request):
+        return "too_easy", "Its guise is a younger child's.", "Choose it by hand if this child enjoys it."
     demand = too_demanding(offered, request)
     if demand:
         name = STRANDS[demand[0]].name.lower()

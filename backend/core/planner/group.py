@@ -24,7 +24,13 @@ from core.safety import assess
 MOST_CHILDREN = 6
 PARTS: tuple[Part, ...] = ("opener", "main", "tidy")
 STANDING = frozenset({"wall", "floor", "water", "tube", "edge"})  # forms several children use at once
-IN_REACH = frozenset({"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy"})
+IN_REACH = frozenset(
+    {"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy", "film", "latex_perhaps"}
+)
+WATCHED_MONTHS = 72  # months: under this one adult watches one child with a blade or small parts; common practice
+WATCHED_RULES = frozenset(
+    {"cutting_tool", "knife", "small_part", "small_ball", "hard_food", "sharp", "water", "impact"}
+)
 
 
 @dataclass(frozen=True)
@@ -109,6 +115,15 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     return GroupPlan(status, blocks, group_minutes(blocks), well_spent, bound, kept_away)
 
 
+def watched(each: Sequence[Candidate], sessions: Sequence[SessionRequest]) -> int:
+    """How many children of an activity want an adult of their own within reach: under six, a blade or small parts."""
+    return sum(
+        s.child.age_months < WATCHED_MONTHS
+        and any(h.rule in WATCHED_RULES and h.wants for h in c.offer.verdict.hits if h.status == "caution")
+        for c, s in zip(each, sessions, strict=True)
+    )
+
+
 def _check(request: GroupRequest) -> None:
     if not 2 <= len(request.sessions) <= MOST_CHILDREN:
         raise RequestError(
@@ -146,16 +161,18 @@ def _barred_for(line: Stock, request: GroupRequest) -> str:
 
 def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
     """Every activity and part in which each child has its own grade, with enough for all or for half of them."""
-    best = [best_each(s) for s in sessions]
+    best, adults = [best_each(s) for s in sessions], sessions[0].setting.adults
     result = []
     for key in sorted(best[0]):
         if all(key in b for b in best):
             each = tuple(b[key] for b in best)
             half = ceil(len(each) / 2)
-            if enough(each, len(each)):
+            halves = [slice(i, i + half) for i in (0, len(each) - half)]
+            most = max(watched(each[h], sessions[h]) for h in halves)
+            if enough(each, len(each)) and watched(each, sessions) <= adults:
                 result.append(Together(each[0].activity, key[1], each, True))
-            elif key[1] == "main" and all(enough(each[i : i + half], half) for i in (0, len(each) - half)):
-                result.append(Together(each[0].activity, key[1], each, False))
+            elif key[1] == "main" and all(enough(each[h], half) for h in halves) and most <= adults:
+                result.append(Together(each[0].activity, key[1], each, False, most))
     return result
 
 
@@ -223,6 +240,11 @@ def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBl
             return replace(result, reason=f"For {name}: {result.reason}")
         each.append(result)
     activity = ACTIVITIES[planned.variants[0].activity_id]
+    adults = sessions[0].setting.adults
+    if not planned.turns and watched(each, sessions) > adults:
+        words = "one adult watches" if adults == 1 else f"{adults} adults watch"
+        reason = f"{activity.name}: {words} one child each with a blade or small parts under 6 years."
+        return Refusal(activity.id, activity.name, reason, "Take turns, or have one more adult at the table.")
     return group_block(
         Together(activity, planned.part, tuple(each), not planned.turns), planned.minutes, planned.turns, sessions
     )

@@ -21,12 +21,16 @@ TENTHS = 10
 
 @dataclass(frozen=True)
 class Together:
-    """One activity in one part for all children: a candidate each, and whether there is enough for all or for half."""
+    """One activity in one part for all children: a candidate each, and whether there is enough for all or for half.
+
+    watched -- how many at once want an adult of their own within reach, by turns
+    """
 
     activity: Activity
     part: Part
     each: tuple[Candidate, ...]
     for_all: bool
+    watched: int = 0
 
     @property
     def least(self) -> int:
@@ -54,7 +58,7 @@ def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> t
     for t, taken, m in zip(shared, take, spend, strict=True):
         model.add(m >= t.least * taken)
         model.add(m <= t.most * taken)
-    _turns(model, shared, take, spend)
+    _turns(model, shared, take, spend, sessions[0].setting.adults)
     _group_parts(model, shared, take, minutes)
     _group_lasting(model, shared, take)
     set_up = sum(_set_up(t) * taken for t, taken in zip(shared, take, strict=True))
@@ -82,14 +86,15 @@ def set_up_steps(activity: Activity, things: int) -> int:
     return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9) + round(SET_OUT * STEP) * things
 
 
-def _turns(model: Any, shared: list[Together], take: list[Any], spend: list[Any]) -> None:
-    """Activities by turns come two at a time, for the same minutes."""
+def _turns(model: Any, shared: list[Together], take: list[Any], spend: list[Any], adults: int) -> None:
+    """Activities by turns come two at a time, for the same minutes, and no more of them to watch than adults."""
     by_turns = [i for i, t in enumerate(shared) if not t.for_all]
     if not by_turns:
         return
     pair = model.new_bool_var("one pair by turns")
     each = model.new_int_var(0, max(shared[i].most for i in by_turns), "minutes of a turn")
     model.add(sum(take[i] for i in by_turns) == 2 * pair)
+    model.add(sum(shared[i].watched * take[i] for i in by_turns) <= adults)
     for i in by_turns:
         model.add(spend[i] == each).only_enforce_if(take[i])
 

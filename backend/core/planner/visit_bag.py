@@ -136,7 +136,7 @@ def _want(
         for stock, thing, verdict in zip(cupboard.stock, cupboard.things, cupboard.verdicts, strict=True):
             together = assess_together([thing], tags_of(activity, variant.grade), cupboard.child, cupboard.setting)
             fits = role.filled_by(thing, asked_of(activity, variant.grade, role.id))
-            own_hand = thing.handed is None or cupboard.child.hand in (thing.handed, "not_settled")
+            own_hand = thing.handed is None or cupboard.child.skill_hand in (thing.handed, "not_settled")
             needed = least * sets if thing.single_use else least
             if (
                 fits

@@ -5,6 +5,7 @@ from core.progress.goals import attainment_t_score
 from core.progress.movement import MovementKind, Point, day_levels, grade_changes, moved
 from core.progress.next_step import WORDS, StepKind, decide, next_hand, policy_for, priority
 from core.progress.notes import RunRecord, Step, draft
+from core.progress.seen import Seen, highest_seen, stands_at
 from core.progress.series import by_hand, help_by_day, measures
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 
@@ -14,6 +15,7 @@ __all__ = [
     "MovementKind",
     "Point",
     "RunRecord",
+    "Seen",
     "StatusId",
     "Step",
     "StepKind",
@@ -25,6 +27,7 @@ __all__ = [
     "grade_changes",
     "gravity",
     "help_by_day",
+    "highest_seen",
     "mann_kendall",
     "measures",
     "moved",
@@ -34,4 +37,5 @@ __all__ = [
     "priority",
     "rungs_per_week",
     "standings",
+    "stands_at",
 ]

@@ -7,6 +7,7 @@ from math import hypot, log
 from typing import Literal
 
 from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, SetEvidence
+from core.progress.seen import Seen, stands_at
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 from core.recording import SUPPORTS
 from core.running import SetResult
@@ -114,12 +115,13 @@ def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, 
     return tuple(result)
 
 
-def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Movement:
+def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level], best: Seen | None = None) -> Movement:
     """Return whether a strand moved from its first day to its last.
 
     points -- the estimate after each day, in order
     seen   -- what each day alone says (day_levels); slope, trend test and non-overlap rest on these, since
               estimates also use the days before
+    best   -- the highest rung a set succeeded at: above it the words say “probably”
     Source: Sen 1968; Mann 1945, Kendall 1975; Parker & Vannest 2009.
     """
     n = len(seen)
@@ -136,9 +138,8 @@ def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level]) -> Mov
     clear = abs(change) >= CLEAR_SPREADS * hypot(first.sd, last.sd) and change * slope > 0
     kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
     words = {
-        "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: now “{ladder.nearest(last.mean).words}”.",
-        "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: now "
-        f"“{ladder.nearest(last.mean).words}”.",
+        "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: {stands_at(ladder, last.mean, best)}.",
+        "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: {stands_at(ladder, last.mean, best)}.",
         "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the "
         "doubt).",
     }[kind]

@@ -114,11 +114,11 @@ class MadeAtHomeTest(TestCase):
                 self.assertTrue(making.adult_steps, making.thing_id)
 
     def test_two_socks_make_a_roll_to_squeeze(self) -> None:
-        self.assertIn("stuffed_roll", {m.thing_id for m in makeable({"sock_pair"})})
-        self.assertNotIn("slit_ball", {m.thing_id for m in makeable({"sock_pair"})})
+        self.assertIn("stuffed_roll", {m.thing_id for m in makeable({"sock_pair": 8})})
+        self.assertNotIn("slit_ball", {m.thing_id for m in makeable({"sock_pair": 8})})
 
     def test_what_is_there_is_not_made_again(self) -> None:
-        self.assertNotIn("stuffed_roll", {m.thing_id for m in makeable({"sock_pair", "stuffed_roll"})})
+        self.assertNotIn("stuffed_roll", {m.thing_id for m in makeable({"sock_pair": 8, "stuffed_roll": 1})})
 
     def test_a_made_piece_is_judged_as_what_it_becomes(self) -> None:
         """Bits of straw are small parts, whatever was harmless about the straw. 16 CFR 1501.4."""

@@ -14,10 +14,12 @@ from caseload.models import Child, EstimatePoint, StrandEstimate
 from core.ability import chance
 from core.library import ACTIVITIES
 from core.offers import Variant, difficulty
+from core.planner import PlannedBlock
 from core.progress import next_hand
 from core.recording import MEASURED
-from planning.actions import make_plan
+from planning.actions import make_plan, set_blocks
 from planning.models import Plan
+from planning.stored import planned_of
 from planning.workbench import Wish, workbench
 from progress.actions import finish_run
 from progress.models import DecisionRecord
@@ -184,13 +186,13 @@ class TodayTest(TestCase):
         self.lead = make_member()
         self.child = make_child(self.lead)
         self.api = Api(self.lead)
-        plan = plan_for_child(self.lead, self.child, targets=("scissors", "in_hand"))
+        plan = plan_for_child(self.lead, self.child)
+        opener = plan.blocks.filter(part="opener").first()
+        assert opener
+        circle = PlannedBlock("main", Variant("turn_the_sheet", (2, 0, 0)), 6)
+        plan = set_blocks(self.lead, plan, plan.version, [planned_of(opener), circle], TODAY)
         self.run_ = start_run(self.lead, plan, uuid4(), TODAY)
-        self.at = next(
-            i
-            for i, b in enumerate(shown_blocks(self.run_))
-            if b["part"] in ("main", "stretch", "daily") and 0 < _here(b) < len(b["grades"]) - 1 and _gets_harder(b)
-        )
+        self.at = 1
 
     def advice_after(self, outcomes: str) -> list[dict]:
         keep_events(self.lead, self.run_, tries(self.run_, self.at, outcomes))
@@ -201,7 +203,7 @@ class TodayTest(TestCase):
         ]
 
     def test_a_lost_set_says_one_step_easier(self) -> None:
-        (result,) = self.advice_after("00000100")
+        (result,) = self.advice_after("0000010000000000")
         grades = shown_blocks(self.run_)[self.at]["grades"]
         self.assertEqual(
             (result["kind"], result["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"])
@@ -222,16 +224,6 @@ class TodayTest(TestCase):
         self.advice_after("00000000")
         finish_run(self.lead, self.run_)
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
-
-
-def _gets_harder(block: dict) -> bool:
-    """Whether one step either way moves the strand the block is aimed at."""
-    here = _here(block)
-    rungs = [
-        difficulty(Variant(block["activity_id"], tuple(g["grade"])))[block["strand"]]
-        for g in block["grades"][here - 1 : here + 2]
-    ]
-    return rungs[0] < rungs[1] < rungs[2]
 
 
 def _here(block: dict) -> int:

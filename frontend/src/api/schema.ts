@@ -953,6 +953,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Seen
+         * @description The highest rung seen in every strand, and where the child stands: seen, or only probable.
+         */
+        get: operations["progress_api_read_seen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/progress": {
         parameters: {
             query?: never;
@@ -1184,6 +1204,20 @@ export interface components {
             most_minutes: number | null;
         };
         /**
+         * PrecautionOut
+         * @description A precaution, what it changes in every plan, and the profile fields asked with it.
+         */
+        PrecautionOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Changes */
+            changes: string;
+            /** Details */
+            details: string[];
+        };
+        /**
          * RungOut
          * @description One rung; age in months where it has a typical window.
          */
@@ -1269,7 +1303,9 @@ export interface components {
             /** Allergens */
             allergens: components["schemas"]["Choice"][];
             /** Precautions */
-            precautions: components["schemas"]["Choice"][];
+            precautions: components["schemas"]["PrecautionOut"][];
+            /** Textures */
+            textures: components["schemas"]["Choice"][];
             /** Policies */
             policies: {
                 [key: string]: components["schemas"]["Choice"][];
@@ -1358,15 +1394,32 @@ export interface components {
              */
             allergies: string[];
             /**
+             * Other Allergies
+             * @default []
+             */
+            other_allergies: string[];
+            /**
              * Precautions
              * @default []
              */
             precautions: string[];
             /**
+             * Assisting Hand
+             * @default none
+             * @enum {string}
+             */
+            assisting_hand: "none" | "right" | "left";
+            /**
+             * Splint Hand
+             * @default none
+             * @enum {string}
+             */
+            splint_hand: "none" | "right" | "left";
+            /**
              * Refuses
              * @default []
              */
-            refuses: ("sticky" | "wet" | "gritty")[];
+            refuses: ("sticky" | "wet" | "gritty" | "slimy" | "fluffy" | "scratchy" | "dusty" | "foamy" | "noisy" | "smelly")[];
             /**
              * Likes
              * @default []
@@ -1521,15 +1574,32 @@ export interface components {
              */
             allergies: string[];
             /**
+             * Other Allergies
+             * @default []
+             */
+            other_allergies: string[];
+            /**
              * Precautions
              * @default []
              */
             precautions: string[];
             /**
+             * Assisting Hand
+             * @default none
+             * @enum {string}
+             */
+            assisting_hand: "none" | "right" | "left";
+            /**
+             * Splint Hand
+             * @default none
+             * @enum {string}
+             */
+            splint_hand: "none" | "right" | "left";
+            /**
              * Refuses
              * @default []
              */
-            refuses: ("sticky" | "wet" | "gritty")[];
+            refuses: ("sticky" | "wet" | "gritty" | "slimy" | "fluffy" | "scratchy" | "dusty" | "foamy" | "noisy" | "smelly")[];
             /**
              * Likes
              * @default []
@@ -1630,15 +1700,32 @@ export interface components {
              */
             allergies: string[];
             /**
+             * Other Allergies
+             * @default []
+             */
+            other_allergies: string[];
+            /**
              * Precautions
              * @default []
              */
             precautions: string[];
             /**
+             * Assisting Hand
+             * @default none
+             * @enum {string}
+             */
+            assisting_hand: "none" | "right" | "left";
+            /**
+             * Splint Hand
+             * @default none
+             * @enum {string}
+             */
+            splint_hand: "none" | "right" | "left";
+            /**
              * Refuses
              * @default []
              */
-            refuses: ("sticky" | "wet" | "gritty")[];
+            refuses: ("sticky" | "wet" | "gritty" | "slimy" | "fluffy" | "scratchy" | "dusty" | "foamy" | "noisy" | "smelly")[];
             /**
              * Likes
              * @default []
@@ -2870,6 +2957,8 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+            /** Adults */
+            adults: number;
             /** Child Ids */
             child_ids: number[];
             /** Children */
@@ -2929,6 +3018,11 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
         };
         /**
          * BagLineOut
@@ -3864,6 +3958,31 @@ export interface components {
              * @default
              */
             kind: ("up" | "hold" | "down" | "fade" | "swap" | "change" | "lower" | "recheck") | "";
+        };
+        /**
+         * SeenOut
+         * @description The highest rung a child was seen at in one strand: the day, at what, where and with whom. words: where the child
+         *     stands, what is only expected said as probable.
+         */
+        SeenOut: {
+            /** Strand */
+            strand: string;
+            /** Rung */
+            rung: number | null;
+            /** On */
+            on: string | null;
+            /** Activity */
+            activity: string;
+            /** Tries */
+            tries: number;
+            /** Successes */
+            successes: number;
+            /** Where */
+            where: string;
+            /** By */
+            by: string;
+            /** Words */
+            words: string;
         };
         /**
          * HandOut
@@ -6955,6 +7074,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DecisionOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress_api_read_seen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenOut"][];
                 };
             };
             /** @description Forbidden */

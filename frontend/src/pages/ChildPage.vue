@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { api, unwrap } from '@/api/client'
 import ProfileForm from '@/components/caseload/ProfileForm.vue'
 import ProfileSummary from '@/components/caseload/ProfileSummary.vue'
 import RungPicker from '@/components/caseload/RungPicker.vue'
@@ -10,6 +12,10 @@ import { useWords } from '@/composables/useWords'
 
 const { child } = defineProps<{ child: Child }>()
 const words = useWords()
+const { data: seen } = useQuery({
+  queryKey: ['seen', () => child.id, () => child.version],
+  queryFn: () => unwrap(api.GET('/api/children/{child_id}/seen', { params: { path: { child_id: child.id } } })),
+})
 const editing = ref(false)
 const picking = ref<string | null>(null)
 
@@ -22,6 +28,7 @@ const groups = computed(() =>
         ladder,
         at: child.strands.find((s) => s.strand === ladder.id),
         wanted: child.wanted_rungs[ladder.id] ?? null,
+        seen: seen.value?.find((s) => s.strand === ladder.id),
       })),
   })),
 )
@@ -40,12 +47,14 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
           :ladder="s.ladder"
           :at="s.at"
           :wanted="s.wanted"
+          :seen="s.seen"
           @pick="picking = s.ladder.id"
         />
       </div>
       <p class="small soft key">
-        <span class="dot"></span> where the child stands, with the doubt around it <span class="flag"></span> what a
-        wanted task requires. Choose a ladder to set what you saw.
+        <span class="dot"></span> where the child probably stands, with the doubt around it
+        <span class="bar"></span> seen <span class="flag"></span> what a wanted task requires. Choose a ladder to set
+        what you saw.
       </p>
     </section>
     <ProfileSummary :child="child" @edit="editing = true" />
@@ -81,6 +90,13 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
   height: 12px;
   border-radius: 50%;
   background: var(--water);
+}
+.bar {
+  display: inline-block;
+  width: 22px;
+  height: 3px;
+  background: var(--ink);
+  margin: 0 4px 4px 12px;
 }
 .flag {
   display: inline-block;

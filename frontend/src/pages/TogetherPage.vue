@@ -23,6 +23,7 @@ const ask = reactive<Schemas['GroupIn']>({
   minutes: 30,
   targets: ['grasp', 'bilateral'],
   supervision: 'arms_reach',
+  adults: 1,
 })
 const places = computed(() =>
   (homes.value ?? []).toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')),
@@ -66,6 +67,8 @@ async function run(): Promise<void> {
         /></el-select>
         <el-input-number v-model="ask.minutes" :min="10" :max="90" :step="5" aria-label="Minutes" />
         {{ ' ' }}<span class="soft">minutes</span>
+        <el-input-number v-model="ask.adults" :min="1" :max="6" aria-label="Adults at the table" />
+        {{ ' ' }}<span class="soft">adults at the table</span>
         <button class="plain-button main go" :disabled="busy || ask.children.length < 2">
           {{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}
         </button>

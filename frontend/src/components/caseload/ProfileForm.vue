@@ -6,6 +6,11 @@ import { type Child, useChildChanged } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
 import { POLICIES } from '@/logic/policies'
 
+/** What some precautions are asked with. */
+const DETAILS = [
+  { id: 'assisting_hand', words: 'Hand that assists' },
+  { id: 'splint_hand', words: 'Hand with the splint' },
+] as const
 const { child } = defineProps<{ child: Child }>()
 const emit = defineEmits<{ close: [] }>()
 const words = useWords()
@@ -21,6 +26,8 @@ const theirs = computed(() => {
     ([k, v]) => k !== 'version' && JSON.stringify(v) !== JSON.stringify(form[k as keyof typeof form]),
   )
 })
+const ticked = computed(() => (words.value?.precautions ?? []).filter((p) => form.precautions?.includes(p.id)))
+const details = computed(() => DETAILS.filter((d) => ticked.value.some((p) => p.details.includes(d.id))))
 const at = (field: string): string => refused.value?.at(field) ?? ''
 
 async function save(): Promise<void> {
@@ -82,18 +89,41 @@ function say(value: unknown): string {
             ><el-option v-for="a in words?.allergens" :key="a.id" :value="a.id" :label="a.name"
           /></el-select>
         </el-form-item>
-        <el-form-item label="Precautions" :error="at('precautions')">
-          <el-select v-model="form.precautions" multiple
-            ><el-option v-for="p in words?.precautions" :key="p.id" :value="p.id" :label="p.name"
-          /></el-select>
+        <el-form-item label="Other allergies, in words" :error="at('other_allergies')">
+          <el-select
+            v-model="form.other_allergies"
+            multiple
+            filterable
+            allow-create
+            default-first-option
+            no-data-text="Type one and press Enter"
+          />
         </el-form-item>
+      </div>
+      <el-form-item label="Precautions" :error="at('precautions')">
+        <el-select v-model="form.precautions" multiple
+          ><el-option v-for="p in words?.precautions" :key="p.id" :value="p.id" :label="p.name"
+        /></el-select>
+        <ul v-if="ticked.length" class="changes small">
+          <li v-for="p in ticked" :key="p.id">
+            <strong>{{ p.name }}:</strong> {{ p.changes }}
+          </li>
+        </ul>
+      </el-form-item>
+      <el-form-item v-for="d in details" :key="d.id" :label="d.words" :error="at(d.id)">
+        <el-radio-group v-model="form[d.id]"
+          ><el-radio-button value="right">Right</el-radio-button
+          ><el-radio-button value="left">Left</el-radio-button></el-radio-group
+        >
+      </el-form-item>
+      <div class="pair">
         <el-form-item label="Likes"
           ><el-select v-model="form.likes" multiple filterable
             ><el-option v-for="t in words?.themes" :key="t" :value="t" :label="t" /></el-select
         ></el-form-item>
         <el-form-item label="Refuses to touch">
           <el-select v-model="form.refuses" multiple
-            ><el-option v-for="t in ['sticky', 'wet', 'gritty']" :key="t" :value="t" :label="t"
+            ><el-option v-for="t in words?.textures" :key="t.id" :value="t.id" :label="t.name"
           /></el-select>
         </el-form-item>
         <el-form-item label="Attention, minutes" :error="at('attention_minutes')"
@@ -136,6 +166,11 @@ function say(value: unknown): string {
 </template>
 
 <style scoped>
+.changes {
+  margin: 6px 0 0;
+  padding-left: 18px;
+  line-height: 1.4;
+}
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -19,6 +19,7 @@ const wanted = computed(() =>
       ),
   })),
 )
+const precautions = computed(() => (words.value?.precautions ?? []).filter((p) => child.precautions?.includes(p.id)))
 const facts = computed(() => [
   ['Likes', child.likes.join(', ') || 'not noted'],
   ['Attention', `${child.attention_minutes} minutes`],
@@ -26,6 +27,9 @@ const facts = computed(() => [
   ['Seating', child.seating || 'not noted'],
   ...POLICIES.map((p) => [p.short, words.value?.policies[p.id]?.find((c) => c.id === child[p.id])?.name ?? '']),
   ['Food', child.food_as_material ? 'fine as a material' : 'never as a material'],
+  ...(child.other_allergies?.length ? [['Other allergies', child.other_allergies.join(', ')]] : []),
+  ...(child.assisting_hand !== 'none' ? [['Assists', `the ${child.assisting_hand} hand`]] : []),
+  ...(child.splint_hand !== 'none' ? [['Splint', `on the ${child.splint_hand} hand`]] : []),
   ...(child.force_limit_newton ? [['Force limit', `${child.force_limit_newton} N`]] : []),
 ])
 </script>
@@ -46,11 +50,23 @@ const facts = computed(() => [
         <dd>{{ value }}</dd>
       </template>
     </dl>
+    <div v-if="precautions.length">
+      <strong>Precautions</strong>
+      <ul class="changes small">
+        <li v-for="p in precautions" :key="p.id">
+          <strong>{{ p.name }}:</strong> {{ p.changes }}
+        </li>
+      </ul>
+    </div>
     <button type="button" class="plain-button" @click="$emit('edit')">Edit profile</button>
   </aside>
 </template>
 
 <style scoped>
+.changes {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
 .said {
   font-size: var(--step-2);
 }

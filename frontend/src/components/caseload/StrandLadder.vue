@@ -3,16 +3,24 @@ import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { dayWords, rungWords } from '@/logic/words'
 
-const { ladder, at, wanted } = defineProps<{
+const { ladder, at, wanted, seen } = defineProps<{
   ladder: Schemas['StrandWords']
   at: Schemas['StrandOut'] | undefined
   wanted: number | null
+  seen: Schemas['SeenOut'] | undefined
 }>()
 defineEmits<{ pick: [] }>()
 
 const top = computed(() => ladder.rungs.length)
 const across = (rung: number): number => 12 + ((Math.min(Math.max(rung, 0.5), top.value + 0.5) - 0.5) / top.value) * 276
 const nearest = computed(() => ladder.rungs[Math.min(Math.max(Math.round(at?.mean ?? 1), 1), top.value) - 1])
+const proof = computed(() => {
+  if (!seen?.rung) return ''
+  const how = seen.activity ? `${seen.activity}, ${seen.successes} of ${seen.tries}` : 'noted by a therapist'
+  return [how, seen.on ? dayWords(seen.on) : '', seen.where, seen.by ? `with ${seen.by}` : '']
+    .filter(Boolean)
+    .join(', ')
+})
 const source = computed(() => {
   if (!at) return ''
   if (at.tries) return `from ${at.tries} tries, last ${at.as_of ? dayWords(at.as_of) : ''}`
@@ -25,8 +33,8 @@ const source = computed(() => {
   <button
     type="button"
     class="ladder"
-    :title="ladder.plain"
-    :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${nearest?.words}. Change.`"
+    :title="proof ? `${ladder.plain}. Seen: ${proof}` : ladder.plain"
+    :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${seen?.words ?? nearest?.words}. Change.`"
     @click="$emit('pick')"
   >
     <span class="name"
@@ -43,6 +51,7 @@ const source = computed(() => {
         y2="18"
         class="tick"
       />
+      <line v-if="seen?.rung" x1="12" :x2="across(seen.rung)" y1="21" y2="21" class="seen" />
       <rect v-if="wanted" :x="across(wanted) - 2" y="3" width="4" height="20" class="wanted" />
       <template v-if="at">
         <line :x1="across(at.mean - at.sd)" :x2="across(at.mean + at.sd)" y1="13" y2="13" class="band" />
@@ -50,7 +59,7 @@ const source = computed(() => {
       </template>
     </svg>
     <span class="words small"
-      ><strong>{{ rungWords(at?.mean ?? 0, top) }}</strong> {{ nearest?.words }}</span
+      ><strong>{{ rungWords(at?.mean ?? 0, top) }}</strong> {{ seen?.words ?? nearest?.words }}</span
     >
   </button>
 </template>
@@ -81,6 +90,11 @@ const source = computed(() => {
 .tick {
   stroke: var(--line-strong);
   stroke-width: 1.5;
+}
+.seen {
+  stroke: var(--ink);
+  stroke-width: 3;
+  stroke-linecap: round;
 }
 .band {
   stroke: var(--water);

@@ -30,14 +30,14 @@ async function allow(): Promise<void> {
 <template>
   <div class="stack">
     <button v-if="!open" type="button" class="plain-button open" @click="open = true">
-      Allow, adult-held, with a reason…
+      Allow, with an adult within arm’s reach and a reason…
     </button>
     <form v-else class="row" @submit.prevent="allow">
       <el-input
         v-model="reason"
         class="reason"
         maxlength="300"
-        placeholder="Who holds it, and why"
+        placeholder="Who watches, and why it is all right"
         aria-label="Reason for allowing it"
       />
       <button class="plain-button main">Allow</button>

@@ -1,0 +1,365 @@
+"""What must hold of every activity, thing, grade and age, whatever is in the library.
+
+Common practice, no source, unless a rule names one.
+"""
+
+import re
+from dataclasses import replace
+from itertools import product
+from unittest import TestCase
+
+from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Child, Hand, Setting, Supervision, for_child
+from core.library import ACTIVITIES, THINGS
+from core.library.activity import Activity
+from core.offers import difficulty, grade_words, room, variants_of
+from core.planner.candidates import all_candidates, candidate
+from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_together
+from core.skills import STRANDS
+from testing.core_builders import everything, full_house, request_for
+from testing.tags import slow
+
+NEAR, ROOM, BOX = (Setting("home", s) for s in ("arms_reach", "room", "box"))
+AGES = (20, 30, 42, 54, 66, 84, 108, 144)
+FALLING = {"walking", "lying", "weight_on_hands"}
+
+
+def verdicts(child: Child, setting: Setting = NEAR) -> list[Verdict]:
+    """Every verdict there is on things and steps for one child."""
+    things = [assess(t, child, setting) for t in THINGS.values()]
+    return things + [assess_step([tag], child, setting) for tag in STEP_TAGS]
+
+
+class HazardInvariantsTest(TestCase):
+    def test_no_sharp_thing_fills_a_role_it_is_not_asked_for(self) -> None:
+        """Drawing pins and toothpicks in dough, in tongs, in a slit ball."""
+        sharp = [t for t in THINGS.values() if t.sharp]
+        self.assertTrue(sharp)
+        for f in ACTIVITIES.values():
+            for role in f.roles:
+                self.assertFalse(role.sharp and role.form == "item", (f.id, role.id))
+                for thing in sharp:
+                    self.assertFalse(role.filled_by(thing) and not role.sharp, (f.id, role.id, thing.id))
+
+    def test_every_long_cord_speaks_whatever_it_is_part_of(self) -> None:
+        """A belt, a satchel strap, the lace in a boot, a ribbon."""
+        cords = [t for t in THINGS.values() if t.cord_like and (t.cord_mm or 0) > 300]
+        self.assertLessEqual({"gown_belt", "satchel", "lace_boot", "ribbon_parcel"}, {t.id for t in cords})
+        for thing in cords:
+            self.assertIn("cord", {h.rule for h in assess(thing, Child(60), NEAR).hits}, thing.id)
+            self.assertEqual(assess(thing, Child(60), ROOM).status, "barred", thing.id)
+            self.assertEqual(assess(thing, Child(26), BOX).status, "barred", thing.id)
+
+    def test_every_precaution_allergen_and_texture_changes_a_verdict(self) -> None:
+        """A box that does nothing is worse than none; most change what is allowed, not only what is said."""
+        plain = Child(72, hand="right")
+        before = verdicts(plain)
+        only_said = set()
+        for precaution in PRECAUTIONS:
+            child = replace(plain, precautions=frozenset({precaution}), assisting_hand="left", splint_hand="left")
+            after = verdicts(child)
+            self.assertNotEqual(after, before, precaution)
+            if [v.status == "barred" for v in after] == [v.status == "barred" for v in before]:
+                only_said.add(precaution)
+        self.assertLessEqual(only_said, {"vision", "seizures"})  # seizures: how close an adult is, see the next test
+        for allergen in ALLERGENS:
+            self.assertNotEqual(verdicts(replace(plain, allergies=frozenset({allergen}))), before, allergen)
+        for texture in TEXTURES:
+            self.assertNotEqual(verdicts(replace(plain, refuses=frozenset({texture}))), before, texture)
+        self.assertNotEqual(verdicts(replace(plain, other_allergies=("kiwi",))), before)
+        self.assertNotEqual(verdicts(replace(plain, food_as_material=False)), before)
+
+    def test_seizures_bring_the_adult_within_reach_of_water_blades_and_sticks(self) -> None:
+        old = Child(130, hand="right")
+        ill = replace(old, precautions=frozenset({"seizures"}))
+        for thing in ("water_bowl", "dowel_stand"):
+            self.assertNotEqual(assess(THINGS[thing], old, ROOM).status, "barred", thing)
+            self.assertEqual(assess(THINGS[thing], ill, ROOM).status, "barred", thing)
+        for tag in ("cutting_tool", "knife"):
+            self.assertNotEqual(assess_step([tag], old, ROOM).status, "barred", tag)
+            self.assertEqual(assess_step([tag], ill, ROOM).status, "barred", tag)
+
+    def test_nothing_wet_for_a_child_who_refuses_wet_and_no_food_where_there_is_none(self) -> None:
+        for child, bad in (
+            (Child(60, refuses=frozenset({"wet"})), lambda t: t.wet),
+            (Child(60, food_as_material=False), lambda t: t.food or t.made_of_food),
+        ):
+            offered = {q.thing_id for o in full_house(child).offers() for q in o.quantities}
+            self.assertTrue(offered)
+            self.assertEqual({i for i in offered if bad(THINGS[i])}, set())
+        for grain in ("dry_rice", "dry_lentils", "dry_beans", "wheat_dough", "corn_dough", "flour_paste", "bean_bag"):
+            self.assertTrue(THINGS[grain].food or THINGS[grain].made_of_food, grain)
+
+    def test_no_independent_box_under_four_nor_for_a_child_who_mouths(self) -> None:
+        for child in (Child(20), Child(47), Child(70, mouthing="sometimes")):
+            self.assertFalse(list(full_house(child, BOX).offers()))
+        four = {q.thing_id for o in full_house(Child(54), BOX).offers() for q in o.quantities}
+        self.assertTrue(four)
+        for thing in (THINGS[i] for i in four):
+            self.assertFalse(thing.glass or thing.film or thing.depth_mm or "blade" in thing.forms, thing.id)
+            self.assertFalse(thing.cord_like and (thing.cord_mm or 0) > 300, thing.id)
+            self.assertNotIn("small_part", {h.rule for h in assess(thing, Child(54), BOX).hits}, thing.id)
+
+    def test_never_mouths_counts_as_sometimes_under_three_unless_a_therapist_says_otherwise(self) -> None:
+        self.assertEqual(assess(THINGS["wheat_dough"], Child(30), NEAR).status, "barred")
+        self.assertEqual(assess(THINGS["wheat_dough"], Child(37), NEAR).status, "caution")
+        told = Child(30, overrides=frozenset({"mouthing_age"}))
+        self.assertEqual(assess(THINGS["wheat_dough"], told, NEAR).status, "caution")
+
+    def test_too_strict_is_a_fault_too(self) -> None:
+        """A twelve-year-old cuts with an adult in the room; soft food is how a toddler practises a pincer."""
+        self.assertEqual(assess_step(["cutting_tool"], Child(144), ROOM).status, "caution")
+        self.assertEqual(assess_step(["cutting_tool"], Child(90, cutting_rung=6.0), ROOM).status, "caution")
+        self.assertEqual(assess_step(["cutting_tool"], Child(90), ROOM).status, "barred")
+        self.assertEqual(assess_step(["knife"], Child(100), ROOM).status, "caution")
+        self.assertEqual(assess(THINGS["puffed_rice"], Child(14), NEAR).status, "caution")
+        self.assertEqual(assess(THINGS["puffed_rice"], Child(8), NEAR).status, "barred")
+        self.assertEqual(assess(THINGS["raisin"], Child(50), NEAR).status, "barred")
+        self.assertNotEqual(assess(THINGS["taped_lace"], Child(108), ROOM).status, "barred")
+        self.assertNotEqual(
+            assess_step(["lying"], Child(60, precautions=frozenset({"wrist_weight"})), NEAR).status, "barred"
+        )
+
+    @slow
+    def test_no_offer_holds_what_must_not_pass(self) -> None:
+        """The list of set-ups that once passed, over ages, mouthing and supervision: none may."""
+        supervision: tuple[Supervision, ...] = ("arms_reach", "room", "box")
+        for age, mouthing, how in product(AGES[:5], ("never", "sometimes", "often"), supervision):
+            child, setting = Child(age, hand="right", mouthing=mouthing), Setting("home", how)
+            for offer in full_house(child, setting).offers():
+                where = (age, mouthing, how, offer.variant)
+                things = [THINGS[q.thing_id] for q in offer.quantities]
+                tags = set(_tags(ACTIVITIES[offer.variant.activity_id], offer.variant.grade))
+                self.assertFalse(any(t.sharp for t in things), where)
+                self.assertFalse(any(t.round_hard_food for t in things) and age < 60, where)
+                if how != "arms_reach":
+                    self.assertFalse(any(t.depth_mm for t in things) and age < 72, where)
+                    self.assertFalse(any(t.cord_like and (t.cord_mm or 0) > 300 for t in things) and age < 72, where)
+                if age < 36 or mouthing != "never":
+                    self.assertFalse(any(t.film for t in things), where)
+                if mouthing == "often":
+                    self.assertFalse(any("dough" in t.forms or t.grain_mm or t.friable for t in things), where)
+                if tags & FALLING:
+                    self.assertFalse(any(t.food or t.pointed for t in things), where)
+
+
+def _tags(f: Activity, grade: tuple[int, ...]) -> list[str]:
+    return [*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags)]
+
+
+class FitInvariantsTest(TestCase):
+    @slow
+    def test_what_is_posted_passes_what_is_strung_fits_and_what_is_poured_is_held(self) -> None:
+        """Every fill of every grade at several ages, by the sizes and not by the code that chose it."""
+        for age in AGES:
+            for offer in full_house(Child(age, hand="right")).offers():
+                f = ACTIVITIES[offer.variant.activity_id]
+                fill = {q.role: (THINGS[q.thing_id], q) for q in offer.quantities}
+                for fit in f.fits:
+                    if fit.outer not in fill or fit.inner not in fill:
+                        continue
+                    (outer, _), (inner, q) = fill[fit.outer], fill[fit.inner]
+                    where = (offer.variant, outer.id, inner.id)
+                    self.assertGreaterEqual(room(fit, outer, inner), q.wanted, where)
+                    if fit.kind == "passes" and not inner.soft:
+                        sides = sorted(inner.shape.extents_mm)[:2]
+                        gaps = sorted(g for g in (outer.opening_mm, outer.slit_mm or outer.opening_mm) if g)
+                        self.assertTrue(all(s < g for s, g in zip(sides, gaps, strict=True)), where)
+                    if fit.kind == "strings":
+                        self.assertLess(q.wanted * inner.shape.along_mm, outer.cord_mm or 0, where)
+                    if fit.kind == "stacks":
+                        self.assertLess(q.wanted * inner.shape.along_mm, outer.longest_mm, where)
+                        self.assertGreaterEqual(inner.hole_mm or 0, outer.size_mm + 4, where)
+
+    def test_the_odd_fills_of_old_are_gone(self) -> None:
+        """Searched over every thing and role, by what each role is for."""
+        odd = {
+            ("gripper_ferry", "tool"): {"garlic_press", "hole_punch", "spray_bottle", "bulb_baster", "soft_bottle"},
+            ("bilge_pump", "tool"): {"hole_punch", "slit_ball", "lolly_gripper", "garlic_press"},
+            ("bilge_pump", "cup"): {"muffin_case"},
+            ("wake_the_worm", "tool"): {"spray_bottle", "garlic_press", "hole_punch"},
+            ("lace_the_rigging", "board"): {"taped_lace", "gown_belt", "flat_lace_two"},
+            ("bow_steps", "lace"): {"taped_lace", "gown_belt"},
+            ("snap_harbour", "stud"): {"big_brick", "small_brick", "suction_cups"},
+            ("bear_walk", "floor"): {"kneeling_cushion"},
+            ("roll_to_me", "ball"): {"sock_pair"},
+            ("barge_push", "barge"): {"muffin_tin"},
+            ("beach_comb", "mat"): {"muffin_tin", "ice_tray", "egg_box"},
+            ("fog_window", "tray"): {"muffin_tin", "ice_tray", "egg_box", "rubber_mat"},
+            ("seed_drop", "bed"): {"rubber_mat", "table_tray"},
+            ("reed_chop", "reed"): {"taped_dowel", "handled_stick", "pencil"},
+            ("low_deck_letters", "pen"): {"cotton_bud", "finger_paint"},
+            ("low_deck_letters", "marker"): {"finger_paint", "thick_marker"},
+            ("name_planks", "piece"): {"toilet_tube", "wooden_hammer", "rolling_pin", "lolly_stick"},
+            ("peg_fence", "peg"): {"paper_clip"},
+            ("wash_day", "cloth"): {"sponge"},
+            ("fill_the_lock", "jug"): {"muffin_case"},
+            ("letter_box", "item"): {"washcloth", "scrap_bits", "pencil", "chenille_stem"},
+            ("treasure_dig", "treasure"): {"scrap_bits", "washcloth", "pencil", "push_pin", "toothpick"},
+            ("captains_table", "plate"): {"laundry_basket"},
+            ("stir_and_serve", "food"): {"hair_band", "muffin_case", "jar_band"},
+            ("page_turner", "book"): {"index_card", "colour_wheel"},
+            ("squirrel_store", "item"): {"dry_beans", "popping_corn", "grape", "raisin"},
+            ("post_hammer", "hammer"): {"cork", "eraser", "toilet_tube", "jigsaw"},
+            ("post_hammer", "post"): {"pencil", "taped_dowel", "thick_marker", "wooden_spoon", "rolling_pin"},
+            ("poke_the_holes", "pot"): {"envelope"},
+        }
+        for (activity, role_id), never in odd.items():
+            role = next(r for r in ACTIVITIES[activity].roles if r.id == role_id)
+            self.assertEqual({i for i in never if role.filled_by(THINGS[i])}, set(), (activity, role_id))
+
+    def test_water_can_be_poured_and_sorting_pots_sort_and_the_pencil_holder_is_used(self) -> None:
+        stock = full_house(Child(72, hand="right"))
+        used = {
+            q.thing_id
+            for f in ("fill_the_lock", "cargo_sort", "page_a_day")
+            for o in stock.offers([ACTIVITIES[f]])
+            for q in o.quantities
+        }
+        self.assertTrue(used & {"water_bowl", "wash_tub"})
+        roles = [r for f in ACTIVITIES.values() for r in f.roles]
+        self.assertTrue(any(r.filled_by(THINGS["sorting_pots"]) for r in roles if r.form == "sorter"))
+        self.assertIn("pencil_holder", used)
+
+
+SAME_WORDS = {
+    # what is asked, and the rung of cutting the ladder gives it
+    "straight to the edge, 12 mm": (5, {"cut_the_lane": (0, 0, 0), "ticket_office": (2, 0)}),
+    "straight to the edge, 6 mm": (6, {"cut_the_lane": (1, 0, 0), "ticket_office": (3, 0)}),
+    "stop at a mark, 6 mm": (7, {"cut_the_lane": (1, 2, 0), "quay_stops": (1, 1, 3)}),
+    "corner, 6 mm": (8, {"turn_the_sheet": (0, 0, 0), "quay_stops": (2, 1, 3), "cabin_windows": (0, 1, 1)}),
+    "wide curve, 6 mm": (9, {"turn_the_sheet": (1, 0, 0), "river_bends": (0, 1)}),
+    "circle, 6 mm": (10, {"turn_the_sheet": (2, 0, 0), "river_bends": (2, 1)}),
+    "square, 6 mm": (11, {"turn_the_sheet": (3, 0, 0), "cabin_windows": (3, 1, 1)}),
+    "tight curve, 6 mm": (12, {"turn_the_sheet": (4, 0, 0), "river_bends": (3, 1)}),
+    "strip cut in two": (4, {"grass_fringe": (3, 0, 1), "ticket_office": (0, 0)}),
+    "one snip": (2, {"grass_fringe": (1, 0, 1), "reed_chop": (1, 1)}),
+}
+OTHER_WORDS = {
+    # strand: grades whose words are those of one of its rungs, and its number
+    "to_palm": (("squirrel_store", (1, 0, 0), 2), ("squirrel_store", (1, 1, 3), 4)),
+    "shift": (("ladder_walk", (1, 1), 3), ("mast_climb", (2, 0), 3), ("mast_climb", (3, 0), 4)),
+    "hold": (("statue_grip", (0, 0), 1), ("statue_grip", (1, 0), 2), ("feather_lift", (2, 0), 3)),
+    "laces": (("bow_steps", (1, 0), 2), ("bow_steps", (4, 0), 5), ("shore_leave", (1, 2), 6)),
+    "buttons": (
+        ("porthole_buttons", (1, 0, 0, 0), 2),
+        ("porthole_buttons", (1, 1, 0, 0), 3),
+        ("cardigan_bridge", (0, 1, 0), 2),
+    ),
+    "zip": (("zip_train", (0, 0), 1), ("zip_train", (1, 0), 2), ("zip_train", (3, 0), 4)),
+    "studs": (("strap_down", (0, 0), 1), ("snap_harbour", (0, 0), 3), ("snap_harbour", (0, 1), 4)),
+    "writing": (("stroke_by_stroke", (0, 1), 2), ("stroke_by_stroke", (1, 1), 3), ("roof_lines", (2, 1), 5)),
+    "from_palm": (("shell_feed", (1, 1), 2), ("ticket_gate", (0, 1, 0), 3)),
+    "push": (("hold_the_lock_gate", (0, 0), 1), ("otter_floor", (0, 1), 3)),
+}
+
+
+class LadderInvariantsTest(TestCase):
+    def test_the_same_cut_has_one_rung_whatever_the_activity(self) -> None:
+        for words, (rung, grades) in SAME_WORDS.items():
+            for activity, grade in grades.items():
+                asked = next(difficulty(v)["cutting"] for v in variants_of(ACTIVITIES[activity]) if v.grade == grade)
+                self.assertAlmostEqual(asked, rung, delta=0.3, msg=f"{words}: {activity} {grade}")
+
+    def test_a_grade_asks_the_rung_whose_words_it_shares(self) -> None:
+        for strand, grades in OTHER_WORDS.items():
+            for activity, grade, rung in grades:
+                asked = next(difficulty(v)[strand] for v in variants_of(ACTIVITIES[activity]) if v.grade == grade)
+                words = STRANDS[strand].rung(rung).words
+                self.assertAlmostEqual(asked, rung, delta=0.3, msg=f"{activity} {grade}: {words}")
+
+    def test_a_zip_proves_no_thirty_newton_pinch(self) -> None:
+        for v in variants_of(ACTIVITIES["zip_train"]):
+            self.assertNotIn("pinch", difficulty(v))
+            self.assertLess(difficulty(v)["key_pinch"], 3)
+
+
+OBJECTS = [
+    "bowl",
+    "tray",
+    "towel",
+    "mat",
+    "cushion",
+    "basket",
+    "cup",
+    "pot",
+    "tub",
+    "jar",
+    "plate",
+    "bucket",
+    "card",
+    "cards",
+    "box",
+]
+MEANS = {
+    # an object a set-up may name, and words of roles that are it
+    "box": {"box", "pot", "case", "container"},
+    "cup": {"cup", "cups", "jug", "pot"},
+    "pot": {"pot", "pots", "bowl", "tub", "jar", "dough", "box"},
+    "tub": {"tub", "bowl", "filler", "cargo", "pot"},
+    "bowl": {"bowl", "bowls", "pot", "basket", "frog", "loads"},
+    "jar": {"lid", "jar"},
+    "mat": {"mat", "tray"},
+    "tray": {"tray", "mat", "filler", "cups"},
+    "bucket": {"bucket", "water"},
+    "card": {"card", "cards", "sheet", "strip"},
+    "cards": {"card", "cards", "pages"},
+}
+
+
+class WordInvariantsTest(TestCase):
+    def test_a_setup_reads_well_whichever_hand(self) -> None:
+        hands: tuple[Hand, ...] = ("right", "left", "not_settled")
+        for f, hand in product(ACTIVITIES.values(), hands):
+            words = [f.setup, *(c.words for c in f.cues), *(w for v in variants_of(f)[:1] for w in grade_words(v))]
+            for text in (for_child(w, Child(60, hand=hand)) for w in words):
+                self.assertNotRegex(text, r"hand hand|hand-hander|-hand hand|\{", (f.id, hand))
+                self.assertNotRegex(text, r"in each (right|left) hand", (f.id, hand))
+
+    def test_an_assisting_hand_keeps_its_role(self) -> None:
+        """The side that assists is the helper in every set-up, whatever is noted of preference."""
+        child = Child(84, hand="not_settled", assisting_hand="left", precautions=frozenset({"one_hand_assists"}))
+        self.assertEqual(for_child("{skill} works, {helper} holds", child), "right works, left holds")
+        for offer in full_house(child).offers():
+            self.assertNotIn("other_hand", _tags(ACTIVITIES[offer.variant.activity_id], offer.variant.grade))
+
+    def test_every_object_a_setup_names_is_a_role(self) -> None:
+        for f in ACTIVITIES.values():
+            roles = " ".join(r.words.lower() for r in f.roles)
+            role_words = set(re.findall(r"[a-z]+", roles))
+            for name in OBJECTS:
+                if re.search(rf"\b{name}s?\b", f.setup.lower()):
+                    known = {name, f"{name}s", *MEANS.get(name, ())}
+                    self.assertTrue(role_words & known, f"{f.id}: {name} in “{f.setup}”, roles: {roles}")
+
+    def test_two_handed_work_names_the_role_of_each_hand(self) -> None:
+        for f in ACTIVITIES.values():
+            if f.strand == "hold_and_act":
+                said = f.setup + " ".join(c.words for c in f.cues) + " ".join(s.words for a in f.axes for s in a.steps)
+                self.assertRegex(said, r"\{helper\}|helper|hand|[Hh]old", f.id)
+
+
+class AgeInvariantsTest(TestCase):
+    def test_a_guise_below_thirty_months_ends_at_five_and_a_half(self) -> None:
+        """Banging lids with an eight-year-old: planned no more, though it may be chosen by hand."""
+        for f in ACTIVITIES.values():
+            windows = [STRANDS[s].nearest(max(difficulty(v)[s] for v in variants_of(f))).age_months for s in f.trains]
+            if all(w is not None and w <= 30 for w in windows):
+                self.assertLessEqual(f.until_months or 999, 66, f.id)
+        for months, there in ((60, True), (66, False), (100, False)):
+            request = request_for(Child(months, hand="right"), everything(), targets=("grasp", "bilateral", "daily"))
+            young = {c.activity.id for c in all_candidates(request) if c.activity.until_months}
+            self.assertEqual(bool(young), there, months)
+        by_hand = candidate(request.cupboard.offer(variants_of(ACTIVITIES["lid_drums"])[-1]), "opener", request)
+        self.assertIsNotNone(by_hand)
+
+    def test_every_seconds_a_try_is_given_and_possible(self) -> None:
+        for f in ACTIVITIES.values():
+            self.assertTrue(1 <= f.seconds <= 200, f.id)
+
+    def test_company_is_judged_at_every_grade(self) -> None:
+        """A walking grade with a spoon wants an adult; with anything that pokes there is none."""
+        spoon, pencil = THINGS["dinner_spoon"], THINGS["pencil"]
+        self.assertEqual(assess_together([spoon], ("walking",), Child(60), NEAR).status, "caution")
+        self.assertEqual(assess_together([spoon], ("walking",), Child(60), ROOM).status, "barred")
+        self.assertEqual(assess_together([pencil], ("walking",), Child(60), NEAR).status, "barred")
+        self.assertEqual(assess_together([THINGS["mandarin"]], ("lying",), Child(60), NEAR).status, "barred")
