@@ -37,6 +37,15 @@ MADE_UP_READINGS = {
     "tower": (60, 240),
     "spills": (6, 0),
     "grip": (2, 5),
+    "grip_minutes": (1, 12),
+    "task_seconds": (120, 20),
+    "steps_alone": (1, 6),
+    "legible": (3, 10),
+    "pain": (2, 0),
+    "effort": (8, 3),
+    "own_rating": (4, 9),
+    "unasked": (1, 8),
+    "gauge": (20, 90),
 }
 OTHER_HAND_RUNGS = 0.5  # how much harder made-up work is for the other hand, in rungs
 

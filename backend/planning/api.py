@@ -187,6 +187,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         blocks=shown,
         kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)],
         left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],
+        standing=[f"{h.reason} {h.remedy}" for h in bench.cupboard.standing],
         notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
         changed=what_changed(plan),
         version=plan.version,

@@ -182,6 +182,7 @@ class PlanOut(Schema):
     blocks: list[BlockOut] = []
     kit: list[KitLineOut] = []
     left_out: list[LeftOutOut] = []
+    standing: list[str] = []
     notes: list[str] = []
     changed: list[str] = []
     version: int = 0

@@ -111,6 +111,7 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
         "starts_on": week.starts_on,
         "days": shown.days,
         "used_up": ", ".join(shown.used_up),
+        "standing": sheet.standing,
         "rows": [_row(p, "", skill_hand(week.child)) for p in sheet.blocks],
     }
 

@@ -128,3 +128,36 @@ class ChildTest(TestCase):
         self.assertEqual(self.api("post", path, {"rule": "balloon", "reason": "ok"})[0], 422)
         status, out = self.api("post", path, {"rule": "balloon", "reason": "Held by the therapist throughout."})
         self.assertEqual((status, out["overrides"]), (200, {"balloon": "Held by the therapist throughout."}))
+
+    def test_a_precaution_without_its_detail_is_asked_for_at_the_field(self) -> None:
+        path = f"/children/{self.child.pk}"
+        _, now = self.api("get", path)
+        for precaution, detail in (("splint", "splint_hand"), ("one_hand_assists", "assisting_hand")):
+            body = {**now, "precautions": [precaution]}
+            status, problem = self.api("put", path, body)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, detail))
+            self.assertIn("which hand", problem["detail"])
+            other = "left" if now["hand"] != "left" else "right"
+            status, now = self.api("put", path, {**body, detail: other})
+            self.assertEqual((status, now[detail]), (200, other))
+
+    def test_a_detail_goes_with_its_precaution(self) -> None:
+        path = f"/children/{self.child.pk}"
+        _, now = self.api("get", path)
+        _, kept = self.api("put", path, {**now, "precautions": [], "splint_hand": "left"})
+        self.assertEqual(kept["splint_hand"], "none")
+
+    def test_the_preferred_hand_cannot_be_the_one_that_assists(self) -> None:
+        path = f"/children/{self.child.pk}"
+        _, now = self.api("get", path)
+        body = {**now, "hand": "left", "precautions": ["one_hand_assists"], "assisting_hand": "left"}
+        status, problem = self.api("put", path, body)
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "assisting_hand"))
+
+    def test_other_allergies_are_kept_in_the_familys_words(self) -> None:
+        path = f"/children/{self.child.pk}"
+        _, now = self.api("get", path)
+        _, now = self.api("put", path, {**now, "other_allergies": [" kiwi ", ""]})
+        self.assertEqual(now["other_allergies"], ["kiwi"])
+        status, problem = self.api("put", path, {**now, "other_allergies": ["x" * 50]})
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "other_allergies"))

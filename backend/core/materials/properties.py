@@ -37,6 +37,7 @@ FORMS = MappingProxyType(
         "pen": "thing that marks paper",
         "paint": "paint",
         "stick": "stick or pencil",
+        "branch": "stick from outside",
         "straw": "straw",
         "hammer": "light hammer",
         "headed_peg": "blunt peg with a wide head",

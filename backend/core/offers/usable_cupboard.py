@@ -18,7 +18,7 @@ from core.offers.fitting import room
 from core.offers.homemade import RECIPES
 from core.offers.offer import Lack, Offer, Quantity
 from core.offers.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
-from core.safety import RANK, Verdict, assess_together
+from core.safety import RANK, Hit, Verdict, assess_together
 from core.units import in_proportion
 
 
@@ -52,6 +52,11 @@ class UsableCupboard:
         self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer | None] = {}
         self._have = {s.usual.id: s.count for s in self.stock}
+
+    @property
+    def standing(self) -> tuple[Hit, ...]:
+        """The cautions that hold for this child here whatever is done."""
+        return safety.standing(self.child, self.setting)
 
     def is_of(self, stock: Iterable[Stock], child: Child, setting: Setting) -> bool:
         """Whether this is the judged cupboard of just these things, this child and this setting."""
@@ -173,7 +178,7 @@ class UsableCupboard:
         if form not in self._orders:
             suits = _suits(form, self.child.age_months)
             self._orders[form] = sorted(
-                range(len(self.stock)), key=lambda at: (RANK[self.verdicts[at].status], suits(self.things[at]), at)
+                range(len(self.stock)), key=lambda at: (_care(self.verdicts[at]), suits(self.things[at]), at)
             )
         bits = set(_bits(mask))
         return [at for at in self._orders[form] if at in bits] if len(bits) > 1 else list(bits)
@@ -325,13 +330,22 @@ def _at_once(f: Activity, role: Role, by_role: Mapping[str, Thing]) -> float:
 HANDLED = frozenset({"item", "bead", "ring", "block", "brick"})  # forms the fingers close on
 HAND_SIZES = ((12, 45.0), (36, 32.0), (72, 22.0), (120, 18.0))
 """The size of thing a hand of an age takes most easily: (months, mm); from memory."""
+PEN_SIZES = ((18, 14.0), (48, 10.0), (84, 7.5))
+"""How thick a pen a hand of an age holds best: (months, mm); from memory."""
 USUAL_OPENING_MM = 120.0  # a pot as wide as a hand; from memory
+
+
+def _care(verdict: Verdict) -> int:
+    """How much care a thing wants before another that does as well: an adult close by counts, a word of caution does
+    not.
+    """
+    return RANK["caution"] if any(h.wants for h in verdict.hits) else RANK["allowed"]
 
 
 def _suits(form: str, age_months: float) -> Callable[[Thing], int]:
     """How far a thing is from what suits a hand of this age, in half doublings of size; 0 is best."""
-    if form in HANDLED:
-        size = in_proportion(age_months, HAND_SIZES)
+    if form in HANDLED or form == "pen":
+        size = in_proportion(age_months, PEN_SIZES if form == "pen" else HAND_SIZES)
         return lambda thing: round(abs(2 * log2(thing.size_mm / size)))
     if form == "container":
         return lambda thing: round(abs(2 * log2((thing.opening_mm or 1) / USUAL_OPENING_MM)))

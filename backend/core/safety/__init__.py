@@ -1,7 +1,15 @@
 """The hard filter: hazard rules for things, steps and combinations."""
 
 from core.safety.combinations import assess_together
-from core.safety.rules import STEP_TAGS, assess, assess_step, assess_stock, fits_small_parts_cylinder, lifted_bars
+from core.safety.rules import (
+    STEP_TAGS,
+    assess,
+    assess_step,
+    assess_stock,
+    fits_small_parts_cylinder,
+    lifted_bars,
+    standing,
+)
 from core.safety.small_parts_cylinder import DEEP_MM, SMALL_BALL_MM, fits
 from core.safety.verdicts import RANK, RULES, Hit, Status, Verdict, worst
 
@@ -21,5 +29,6 @@ __all__ = [
     "fits",
     "fits_small_parts_cylinder",
     "lifted_bars",
+    "standing",
     "worst",
 ]

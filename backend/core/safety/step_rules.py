@@ -12,6 +12,7 @@ SCISSORS_ROOM_MONTHS = 84  # months (7 years), with straight lines sure; from me
 SCISSORS_ROOM_RUNG = 5.5  # between straight lines within 12 mm and within 6 mm; from memory
 SCISSORS_OLD_MONTHS = 120  # months (10 years): an adult in the room will do whatever was seen; from memory
 KNIFE_ROOM_MONTHS = 96  # months (8 years), from memory
+WATCHED_CLOSELY = frozenset({"seizures", "vision"})  # a blade only within an adult's reach, at any age
 
 
 @rule(
@@ -55,8 +56,9 @@ def _walking(c: Child) -> Iterator[Finding]:
     yield Finding(
         "caution", "Walking with something in the hand.", "A clear way, walking pace, no socks on a bare floor."
     )
-    if "seizures" in c.precautions:
-        yield Finding("caution", "Walking with seizures.", "Walk beside the child.", "arms_reach")
+    for precaution, words in (("seizures", "seizures"), ("vision", "low vision")):
+        if precaution in c.precautions:
+            yield Finding("caution", f"Walking with {words}.", "Walk beside the child.", "arms_reach")
 
 
 @rule("impact", "step", COMMON, "knocks and blows")
@@ -125,7 +127,7 @@ def _wall(c: Child) -> Iterator[Finding]:
 def _cutting_tool(c: Child) -> Iterator[Finding]:
     sure = c.cutting_rung is not None and c.cutting_rung >= SCISSORS_ROOM_RUNG
     easy = c.age_months >= SCISSORS_OLD_MONTHS or (c.age_months >= SCISSORS_ROOM_MONTHS and sure)
-    easy = easy and "seizures" not in c.precautions
+    easy = easy and not c.precautions & WATCHED_CLOSELY
     yield Finding(
         "caution",
         "Scissors in use.",
@@ -136,7 +138,7 @@ def _cutting_tool(c: Child) -> Iterator[Finding]:
 
 @rule("knife", "step", f"{COMMON}; age {MEMORY}", "knives: how close an adult is, by age")
 def _knife(c: Child) -> Iterator[Finding]:
-    easy = c.age_months >= KNIFE_ROOM_MONTHS and "seizures" not in c.precautions
+    easy = c.age_months >= KNIFE_ROOM_MONTHS and not c.precautions & WATCHED_CLOSELY
     yield Finding(
         "caution",
         "A knife in use.",

@@ -35,7 +35,7 @@ class Finding:
 class Rule:
     """A hazard rule: what it looks at (a thing, a step or a combination), its source, and what it is about in words.
 
-    always -- a rule of kind step that speaks whatever is done
+    always -- a rule of kind step that speaks whatever is done, once for a whole session
     """
 
     id: str

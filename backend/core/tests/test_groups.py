@@ -12,7 +12,7 @@ from core.planner import (
     plan_group,
 )
 from core.planner.candidates import all_candidates
-from core.planner.group import PARTS, safe_for_all, shared_candidates
+from core.planner.group import PARTS, safe_for_all, shared_candidates, watched
 from core.planner.group_left_out import left_out_together
 from core.safety import assess
 from core.skills import STRANDS
@@ -34,6 +34,26 @@ class GroupTest(TestCase):
         differing = [b for b in plan.blocks if b.children[0].variant != b.children[1].variant]
         self.assertTrue(differing)
         self.assertTrue(any(b.children[0].count < b.children[1].count for b in plan.blocks))
+
+    @slow
+    def test_one_adult_watches_one_child_with_a_blade(self) -> None:
+        """Two under six with scissors and one parent: by turns or not at all; with two adults, both at once."""
+        twins = (Child(56, hand="right"), Child(56, hand="left"))
+        at_once = {}
+        for adults in (1, 2):
+            request = self.group(*twins)
+            setting = replace(CLINIC, adults=adults)
+            sessions = [
+                replace(s, setting=setting, targets=("scissors", "bilateral"), format_id="parts", parts=PARTS)
+                for s in request.sessions
+            ]
+            shared = [t for t in shared_candidates(sessions) if watched(t.each, sessions)]
+            self.assertTrue(shared)
+            at_once[adults] = [t for t in shared if t.for_all and watched(t.each, sessions) == 2]
+        self.assertEqual(at_once[1], [])
+        self.assertTrue(at_once[2])
+        older = [replace(s, child=replace(s.child, age_months=90.0)) for s in sessions]
+        self.assertEqual(watched(shared[0].each, older), 0)
 
     @slow
     def test_what_was_left_out_says_for_whom_and_why(self) -> None:

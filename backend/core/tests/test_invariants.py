@@ -13,7 +13,7 @@ from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
 from core.offers import difficulty, grade_words, room, variants_of
 from core.planner.candidates import all_candidates, candidate
-from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_together
+from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_together, standing
 from core.skills import STRANDS
 from testing.core_builders import everything, full_house, request_for
 from testing.tags import slow
@@ -60,7 +60,7 @@ class HazardInvariantsTest(TestCase):
             self.assertNotEqual(after, before, precaution)
             if [v.status == "barred" for v in after] == [v.status == "barred" for v in before]:
                 only_said.add(precaution)
-        self.assertLessEqual(only_said, {"vision", "seizures"})  # seizures: how close an adult is, see the next test
+        self.assertLessEqual(only_said, {"vision", "seizures"})  # how close an adult is: see the next test
         for allergen in ALLERGENS:
             self.assertNotEqual(verdicts(replace(plain, allergies=frozenset({allergen}))), before, allergen)
         for texture in TEXTURES:
@@ -71,6 +71,10 @@ class HazardInvariantsTest(TestCase):
     def test_seizures_bring_the_adult_within_reach_of_water_blades_and_sticks(self) -> None:
         old = Child(130, hand="right")
         ill = replace(old, precautions=frozenset({"seizures"}))
+        self.assertIn("seizures", {h.rule for h in standing(ill, NEAR)})
+        self.assertEqual(standing(old, NEAR), ())
+        blind = replace(old, precautions=frozenset({"vision"}))
+        self.assertEqual(assess_step(["cutting_tool"], blind, ROOM).status, "barred")
         for thing in ("water_bowl", "dowel_stand"):
             self.assertNotEqual(assess(THINGS[thing], old, ROOM).status, "barred", thing)
             self.assertEqual(assess(THINGS[thing], ill, ROOM).status, "barred", thing)

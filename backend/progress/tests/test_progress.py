@@ -65,6 +65,19 @@ class CaseloadTest(TestCase):
         self.assertEqual({s["kind"] for s in out["strands"]}, {"too_few"})
         self.assertEqual(out["headline"], "Nothing has clearly moved yet.")
 
+    def test_what_was_seen_says_the_day_the_place_and_the_person(self) -> None:
+        child = self.seen(7)
+        before = {s["strand"]: s for s in self.api("get", f"/children/{self.seen().pk}/seen")[1]}
+        self.assertTrue(all(s["rung"] is None and "not seen yet" in s["words"] for s in before.values()))
+        _, out = self.api("get", f"/children/{child.pk}/seen")
+        seen = [s for s in out if s["rung"]]
+        self.assertTrue(seen)
+        for s in seen:
+            self.assertEqual((s["on"], s["where"], s["by"]), (str(TODAY - timedelta(7)), "at home", self.lead.name))
+            self.assertGreaterEqual(s["successes"], 0.8 * s["tries"])
+            self.assertTrue(s["activity"])
+        self.assertTrue(all(("was seen" in s["words"]) != ("probably" in s["words"]) for s in out))
+
     @tag("slow")
     def test_progress_draws_every_day_and_set(self) -> None:
         child = self.seen(28, 21, 14, 7)

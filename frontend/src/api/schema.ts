@@ -2367,6 +2367,11 @@ export interface components {
              */
             left_out: components["schemas"]["LeftOutOut"][];
             /**
+             * Standing
+             * @default []
+             */
+            standing: string[];
+            /**
              * Notes
              * @default []
              */

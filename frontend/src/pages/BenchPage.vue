@@ -122,6 +122,7 @@ async function run(): Promise<void> {
     <div v-if="plan.reason" class="notice barred" role="alert">
       Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}
     </div>
+    <p v-for="line in plan.standing" :key="line" class="notice">{{ line }}</p>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
     <ProblemNote :error="error ?? starting" />
     <PlanStrip

@@ -25,7 +25,7 @@ const source = computed(() => {
   if (!at) return ''
   if (at.tries) return `from ${at.tries} tries, last ${at.as_of ? dayWords(at.as_of) : ''}`
   if (at.seen_rung) return 'set from what was seen'
-  return ladder.rungs[0]?.age_months == null ? 'a first guess, not seen yet' : 'guessed from age'
+  return 'guessed from age'
 })
 </script>
 
