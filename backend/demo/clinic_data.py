@@ -4,12 +4,12 @@ Invented for this and appearing nowhere else. Histories are played by core.abili
 stored through the same actions as real use.
 """
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from importlib.resources import files
 
 import yaml
 
-from core.child import Hand, Mouthing, Place, Supervision
+from core.child import Hand, Mouthing, Place, Side, Supervision
 
 CLINIC = "Larkwater Children's Hands"
 
@@ -51,7 +51,7 @@ class DemoChild:
     minutes: int = 35
     last_days_ago: int = 6
     helped: bool = False
-    extra: dict[str, object] = field(default_factory=dict)
+    assisting_hand: Side = "none"
 
 
 MEMBERS = (("maren", "Maren Quay", "lead"), ("tove", "Tove Alder", "therapist"), ("ilja", "Ilja Reed", "assistant"))
@@ -165,7 +165,7 @@ CHILDREN = (
         "right",
         ("strength", "bilateral"),
         ("ball", "lunchbox"),
-        ("ball games",),
+        ("football",),
         11,
         "patchy",
         start_shift=-1.5,
@@ -186,5 +186,23 @@ CHILDREN = (
         "slow",
         family_words="Hold a pencil at school like the others.",
         attention_minutes=20,
+    ),
+    DemoChild(
+        "Isla",
+        "Narrowboat Wren",
+        86,
+        "right",
+        ("bilateral", "daily"),
+        ("zip", "lunchbox", "cutlery"),
+        ("horses", "cooking"),
+        3,
+        "slow",
+        start_shift=-1.2,
+        precautions=("one_hand_assists",),
+        assisting_hand="left",
+        family_words="Do up her own coat for the morning walk along the towpath.",
+        seating="Chair with arms, feet on a box",
+        attention_minutes=30,
+        last_days_ago=5,
     ),
 )

@@ -13,6 +13,8 @@ from clinic.models import Member
 from core.ability.simulation import Child as MadeUp
 from core.child import DEFAULTS
 from core.library import ACTIVITIES
+from core.offers import difficulty
+from core.recording import SupportLevel
 from core.running import HANDS
 from core.skills import STRANDS
 from demo.clinic_data import DemoChild
@@ -64,7 +66,10 @@ def add_demo_child(member: Member, homes: dict[str, Home], demo: DemoChild, toda
         "hand": demo.hand,
         "mouthing": demo.mouthing,
         "allergies": list(demo.allergies),
+        "other_allergies": [],
         "precautions": list(demo.precautions),
+        "assisting_hand": demo.assisting_hand,
+        "splint_hand": "none",
         "refuses": list(demo.refuses),
         "likes": list(demo.likes),
         "wanted": list(demo.wanted),
@@ -141,6 +146,25 @@ def _date_back(run: Run, then: datetime) -> None:
     run.events.update(received_at=then)
 
 
+def asked_by(frozen: FrozenBlock) -> Mapping[str, float]:
+    """The rung a block asks of every strand it trains, by the force of the things at hand."""
+    here = next(g for g in frozen.grades if g.here)
+    asked = {**difficulty(frozen.block.variant), **here.rungs}
+    return {s: asked[s] for s in ACTIVITIES[frozen.block.activity_id].trains}
+
+
+def _weakest(
+    truth: Mapping[str, MadeUp],
+    asked: Mapping[str, float],
+    week: float,
+    activity_id: str,
+    harder: float,
+    support: SupportLevel,
+) -> float:
+    """The true chance of a try: the strand furthest below what is asked decides."""
+    return min(truth[s].true_chance(week, activity_id, rung + harder, support) for s, rung in asked.items())
+
+
 def _taps(
     run: Run, child: Child, demo: DemoChild, week: float, truth: dict[str, MadeUp], random: np.random.Generator
 ) -> Iterator[dict[str, Any]]:
@@ -148,16 +172,14 @@ def _taps(
     at = datetime.combine(run.on, time(14, 5), tzinfo=UTC)
     for frozen in blocks_of(run):
         block = frozen.block
-        made_up = truth[block.strand]
+        trained = asked_by(frozen)
         hand = frozen.hand if frozen.hand in HANDS else "right"
         harder = OTHER_HAND_RUNGS if child.hand in HANDS and hand != child.hand else 0.0
         for _ in range(min(block.sets, 2)):
             misses = 0
             for _ in range(block.count):
                 helps = misses >= 2 or (demo.helped and random.random() < 0.75)
-                chances = [
-                    made_up.true_chance(week, block.activity_id, block.rung + harder, s) for s in ("alone", "spoken")
-                ]
+                chances = [_weakest(truth, trained, week, block.activity_id, harder, s) for s in ("alone", "spoken")]
                 luck = float(random.random())
                 support = "spoken" if chances[0] <= luck < chances[1] and helps else "alone"
                 won = luck < chances[helps]
@@ -179,9 +201,8 @@ def _taps(
                 if not won and random.random() < 0.2 and block.watch:
                     mark = block.watch[int(random.integers(len(block.watch)))].id
                     yield _event(frozen, "mark", at, random, {"mark": mark})
-            for kind, value in _read_off(
-                frozen, made_up.true_chance(week, block.activity_id, block.rung + harder), random
-            ):
+            skill = _weakest(truth, trained, week, block.activity_id, harder, "alone")
+            for kind, value in _read_off(frozen, skill, random):
                 yield _event(frozen, kind, at, random, value)
             at += timedelta(seconds=40)
         at += timedelta(seconds=90)

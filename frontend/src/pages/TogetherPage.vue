@@ -68,7 +68,7 @@ async function run(): Promise<void> {
         <el-input-number v-model="ask.minutes" :min="10" :max="90" :step="5" aria-label="Minutes" />
         {{ ' ' }}<span class="soft">minutes</span>
         <el-input-number v-model="ask.adults" :min="1" :max="6" aria-label="Adults at the table" />
-        {{ ' ' }}<span class="soft">adults at the table</span>
+        {{ ' ' }}<span class="soft">{{ ask.adults === 1 ? 'adult' : 'adults' }} at the table</span>
         <button class="plain-button main go" :disabled="busy || ask.children.length < 2">
           {{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}
         </button>
