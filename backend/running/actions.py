@@ -24,6 +24,8 @@ from running.frozen import FrozenBlock, FrozenGrade, FrozenMeasure
 from running.models import Run, RunEvent, SetRecord
 from running.queries import activities_of, folded, parts_of, sets_by_strand, strands_of
 
+READ_WITH = {"pain": ("pain",), "joint_laxity": ("pain",), "one_hand_assists": ("unasked",)}
+"""What is read off in every block of a child with a precaution; common practice."""
 LADDER_STEPS = 4  # one-step changes each way that a tablet may make while offline
 
 
@@ -109,7 +111,8 @@ def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:
     """What this activity has read off by hand; for resistance the force of the thing in use comes ready."""
     things = {s.id: s.thing for s in bench.cupboard.stock}
     forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
-    asked = [MEASURED[m] for m in ACTIVITIES[block.activity_id].measures if m in MEASURED]
+    own = [m for p, read in READ_WITH.items() if p in bench.cupboard.child.precautions for m in read]
+    asked = [MEASURED[m] for m in dict.fromkeys((*ACTIVITIES[block.activity_id].measures, *own)) if m in MEASURED]
     return tuple(
         FrozenMeasure(
             id=m.id,

@@ -300,6 +300,13 @@ def measured_thing(thing: Thing, measured: Mapping[str, float]) -> Thing:
                 f"{value:g} mm is far from the {thing.size_mm:g} mm of a usual one. Measure across its middle "
                 "side again.",
             )
+        usual = None if name == "size_mm" else getattr(thing, name)
+        if usual and not 1 / PLAUSIBLE_TIMES <= value / usual <= PLAUSIBLE_TIMES:
+            raise MeasureError(
+                name,
+                f"{value:g} {MEASURES[name]} is far from the {usual:g} {MEASURES[name]} of a usual one. Measure again, "
+                "or choose another thing from the list.",
+            )
         if name != "size_mm":
             changes[name] = float(value)
     shape = _resized(thing, measured["size_mm"]) if "size_mm" in measured else thing.shape

@@ -5,7 +5,7 @@ Built once for a child, a cupboard and a setting; every question after that is a
 
 from collections.abc import Callable, Iterable, Iterator, Mapping
 from functools import lru_cache
-from math import inf, log2
+from math import ceil, inf, log2
 from types import MappingProxyType
 
 from core import safety
@@ -20,6 +20,8 @@ from core.offers.offer import Lack, Offer, Quantity
 from core.offers.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
 from core.safety import RANK, Hit, Verdict, assess_together
 from core.units import in_proportion
+
+HARD_ON_JOINTS = frozenset({"resistance", "long_hold"})  # tags of work that loose joints do half as much of
 
 
 class UsableCupboard:
@@ -79,6 +81,12 @@ class UsableCupboard:
                 if result is not None:
                     yield result
 
+    def tries(self, f: Activity, grade: tuple[int, ...]) -> int:
+        """How many tries a set has for this child: with loose joints half as many against resistance or in a hold."""
+        count = set_count(f, grade, self.child.counting_months)
+        halved = "joint_laxity" in self.child.precautions and HARD_ON_JOINTS & set(tags_of(f, grade))
+        return ceil(count / 2) if halved else count
+
     def verdict_on_steps(self, f: Activity, grade: tuple[int, ...]) -> Verdict:
         """The verdict on what is done at this grade, whatever it is done with."""
         tags = tags_of(f, grade)
@@ -90,7 +98,7 @@ class UsableCupboard:
         steps = self.verdict_on_steps(f, variant.grade)
         if steps.status == "barred":
             return None
-        count = set_count(f, variant.grade, self.child.counting_months)
+        count = self.tries(f, variant.grade)
         chosen = self._chosen(f, variant.grade, count)
         if chosen is None:
             return None
@@ -241,7 +249,7 @@ class UsableCupboard:
         if steps.status == "barred":
             hit = steps.hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
-        count = set_count(f, variant.grade, self.child.counting_months)
+        count = self.tries(f, variant.grade)
         for role in roles_of(f, variant.grade):
             result = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
             if result is not None:
@@ -260,7 +268,7 @@ class UsableCupboard:
     def roles_missing(self, variant: Variant) -> int:
         """How many roles of a variant nothing here can fill in the number wanted."""
         f = ACTIVITIES[variant.activity_id]
-        count = set_count(f, variant.grade, self.child.counting_months)
+        count = self.tries(f, variant.grade)
         roles = roles_of(f, variant.grade)
         masks = (
             self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles

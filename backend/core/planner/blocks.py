@@ -5,6 +5,7 @@ sums of a row.
 from dataclasses import replace
 from itertools import pairwise
 from math import ceil
+from types import MappingProxyType
 
 from core.child import cue_for, for_child
 from core.library import Activity, Cue
@@ -15,6 +16,10 @@ from core.planner.objective import STRAND_STEPS
 from core.planner.request import Block, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
 from core.recording import LEVELS
 
+WATCHED_WITH = MappingProxyType(
+    {"one_hand_assists": ("assists_unasked",), "pain": ("asks_pain",), "joint_laxity": ("joint_caves", "asks_pain")}
+)
+"""Marks that are watched in every block with a precaution; common practice."""
 SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory
 
 
@@ -107,7 +112,9 @@ def _cues(f: Activity, variant: Variant, request: SessionRequest) -> tuple[Cue, 
 def _watch(f: Activity, request: SessionRequest) -> tuple[Watched, ...]:
     """Each mark to watch and what to do when it is seen, by this child's policies."""
     on_tool = "tool_grasp" in f.trains or "tool_grasp" in f.demands
-    return tuple(Watched(mark, cue_for(mark, request.child, on_tool)) for mark in f.watch)
+    child = request.child
+    own = [m for precaution, marks in WATCHED_WITH.items() if precaution in child.precautions for m in marks]
+    return tuple(Watched(mark, cue_for(mark, child, on_tool)) for mark in dict.fromkeys((*f.watch, *own)))
 
 
 def totals(blocks: tuple[Block, ...]) -> SessionPlan:

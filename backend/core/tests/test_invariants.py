@@ -5,19 +5,24 @@ Common practice, no source, unless a rule names one.
 
 import re
 from dataclasses import replace
+from functools import cache
 from itertools import product
 from unittest import TestCase
 
 from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Child, Hand, Setting, Supervision, for_child
 from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
-from core.offers import difficulty, grade_words, room, variants_of
+from core.materials import MeasureError, Stock, measured_thing
+from core.offers import Variant, difficulty, grade_words, room, variants_of
+from core.offers.usable_cupboard import HARD_ON_JOINTS
+from core.planner import Block, PlannedBlock, stand
 from core.planner.candidates import all_candidates, candidate
-from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_together, standing
+from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_stock, assess_together, standing
 from core.skills import STRANDS
 from testing.core_builders import everything, full_house, request_for
 from testing.tags import slow
 
+full_house_of = cache(full_house)
 NEAR, ROOM, BOX = (Setting("home", s) for s in ("arms_reach", "room", "box"))
 AGES = (20, 30, 42, 54, 66, 84, 108, 144)
 FALLING = {"walking", "lying", "weight_on_hands"}
@@ -340,6 +345,43 @@ class WordInvariantsTest(TestCase):
             if f.strand == "hold_and_act":
                 said = f.setup + " ".join(c.words for c in f.cues) + " ".join(s.words for a in f.axes for s in a.steps)
                 self.assertRegex(said, r"\{helper\}|helper|hand|[Hh]old", f.id)
+
+
+class PrecautionTest(TestCase):
+    def test_loose_joints_halve_sets_against_resistance_and_cap_the_force(self) -> None:
+        """60 % of the usual force, half sets: domain defaults, common practice."""
+        usual, lax = Child(84, hand="right"), Child(84, hand="right", precautions=frozenset({"joint_laxity"}))
+        self.assertAlmostEqual(lax.force_cap_newton or 0, 0.6 * usual.usual_force_newton)
+        capped = replace(lax, force_limit_newton=5)
+        self.assertEqual(capped.force_cap_newton, 5)
+        halved = 0
+        for offer in full_house(lax).offers():
+            f = ACTIVITIES[offer.variant.activity_id]
+            full = full_house_of(usual).offer(offer.variant)
+            if full and HARD_ON_JOINTS & set(_tags(f, offer.variant.grade)):
+                self.assertEqual(offer.count, -(-full.count // 2), offer.variant)
+                halved += 1
+            for q in offer.quantities:
+                self.assertLessEqual(THINGS[q.thing_id].force_newton or 0, lax.force_cap_newton or 0)
+        self.assertTrue(halved)
+
+    def test_an_assisting_hand_is_watched_for_coming_unasked(self) -> None:
+        child = Child(84, hand="right", assisting_hand="left", precautions=frozenset({"one_hand_assists"}))
+        block = stand(request_for(child, everything()), PlannedBlock("main", Variant("zip_train", (0, 0)), 5))
+        self.assertIsInstance(block, Block)
+        self.assertIn("assists_unasked", {w.id for w in block.watch})
+        self.assertIn("held down by the left hand", block.setup)
+
+    def test_a_measured_thing_that_is_allowed_by_its_measure_says_so(self) -> None:
+        """A bigger bead than usual is no small part; plan and sheet say why it is there."""
+        usual = THINGS["wooden_bead_25"]
+        big = Stock(usual, 12, "b", {"size_mm": 48.0})
+        self.assertEqual(assess(usual, Child(30), NEAR).status, "barred")
+        verdict = assess_stock(big, Child(30), NEAR)
+        self.assertEqual((verdict.status, "measured" in {h.rule for h in verdict.hits}), ("caution", True))
+        for field, value in (("hole_mm", 40.0), ("size_mm", 200.0)):
+            with self.assertRaisesRegex(MeasureError, "far from"):
+                measured_thing(usual, {field: value})
 
 
 class AgeInvariantsTest(TestCase):

@@ -2983,6 +2983,8 @@ export interface components {
             bound: number;
             /** Kept Away */
             kept_away: string[];
+            /** Standing */
+            standing: string[];
             /** Blocks */
             blocks: components["schemas"]["GroupBlockOut"][];
             /** Gone */

@@ -23,6 +23,7 @@ const proof = computed(() =>
         {{ group.home_name }}</span
       >
     </p>
+    <p v-for="line in group.standing" :key="line" class="notice">{{ line }}</p>
     <details v-if="group.kept_away.length" class="notice">
       <summary>{{ group.kept_away.length }} things stay in the cupboard: barred for a child within reach</summary>
       <ul>
