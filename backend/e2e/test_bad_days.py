@@ -30,7 +30,7 @@ class BadDayTest(BrowserTest):
         page.goto(f"/children/{self.child.pk}/cupboard")
         line = page.locator("li", has_text="Big wooden beads")
         line.get_by_role("button", name="Measure").click()
-        page.get_by_label(re.compile("^Hole, mm")).fill("60")
+        page.get_by_label(re.compile("^Hole, mm")).fill("30")
         page.get_by_role("button", name="Keep").click()
         page.get_by_text("does not fit in a thing").first.wait_for()
         self.assertEqual(StockItem.objects.get(home=self.home, thing_id="wooden_bead_25").measured, {})
@@ -55,6 +55,24 @@ class BadDayTest(BrowserTest):
         page.get_by_role("button", name="Allow", exact=True).click()
         page.get_by_text("Allowed by a therapist, with an adult within arm").first.wait_for()
         self.assertEqual(list(Child.objects.get(pk=self.child.pk).overrides), ["balloon"])
+
+    def test_a_precaution_says_what_it_changes_and_asks_for_its_hand_at_the_field(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}")
+        page.get_by_role("button", name="Edit profile").click()
+        drawer = page.get_by_role("dialog")
+        drawer.locator(".el-form-item", has_text="Precautions").locator(".el-select__wrapper").click()
+        page.get_by_role("option", name="wears a splint").click()
+        page.keyboard.press("Escape")
+        drawer.get_by_text("Bars water, dough and loose grain").wait_for()
+        drawer.get_by_role("button", name="Save").click()
+        hand = drawer.locator(".el-form-item", has_text="Hand with the splint")
+        hand.get_by_text("nobody said which hand").wait_for()
+        hand.get_by_text("Left", exact=True).click()
+        drawer.get_by_role("button", name="Save").click()
+        page.get_by_text("on the left hand").wait_for()
+        self.assertEqual(Child.objects.get(pk=self.child.pk).splint_hand, "left")
 
     def test_the_run_view_can_be_mirrored_for_the_other_thumb(self) -> None:
         page = self.page
