@@ -197,7 +197,7 @@ CHILDREN = (
         ("horses", "cooking"),
         3,
         "slow",
-        start_shift=-1.2,
+        start_shift=-3.0,
         precautions=("one_hand_assists",),
         assisting_hand="left",
         family_words="Do up her own coat for the morning walk along the towpath.",
