@@ -130,7 +130,8 @@ class FinishTest(TestCase):
     def test_two_good_days_make_harder_grades_the_fitting_ones(self) -> None:
         asked = {}
         for week in (2, 1):
-            run = run_for_child(self.lead, self.child, TODAY - timedelta(days=7 * week))
+            plan = plan_for_child(self.lead, self.child, targets=("scissors", "in_hand", "bilateral"))
+            run = start_run(self.lead, plan, uuid4(), TODAY - timedelta(days=7 * week))
             asked |= {
                 b["activity_id"]: (b["strand"], b["rung"])
                 for b in shown_blocks(run)
@@ -139,7 +140,7 @@ class FinishTest(TestCase):
             tap_all(self.lead, run, "11111111")
             finish_run(self.lead, run)
         child = Child.objects.prefetch_related("estimates").get(pk=self.child.pk)
-        bench = workbench(child, child.home, Wish(30, ("grasp", "bilateral"), "home"), TODAY)
+        bench = workbench(child, child.home, Wish(30, ("scissors", "in_hand", "bilateral"), "home"), TODAY)
         compared = 0
         for activity, (strand, rung) in asked.items():
             offers = [difficulty(o.variant)[strand] for o in bench.cupboard.offers([ACTIVITIES[activity]])]
