@@ -98,7 +98,7 @@ def sides_said(activity_id: str) -> dict[str, Zone]:
         if not meant and re.search(r"\b(things|pieces)\b", found["what"], re.IGNORECASE):
             meant = [r.id for r in activity.roles if r.form in _HELPER][:1]
         for role in meant:
-            result.setdefault(role, zone)
+            result[role] = zone if result.get(role, zone) == zone else "middle"  # one of a pair on either side
     return result
 
 
