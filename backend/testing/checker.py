@@ -68,5 +68,5 @@ def _of_each_block(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
         assert offer
         strands = [s for s in ACTIVITIES[activity_id].trains if s in request.estimates]
         expected = _weakest([request.estimates[s] for s in strands], [offer.rungs[s] for s in strands], activity_id)
-        if abs(block.expected - expected) > (1e-6 if len(strands) == 1 else 0.01):
+        if abs(block.expected - expected) > (1e-4 if len(strands) == 1 else 0.01):
             yield f"{block.name} says {block.expected}, is {expected}"

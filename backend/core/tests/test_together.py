@@ -113,3 +113,8 @@ class RuleTableTest(TestCase):
         text = SOURCES.read_text()
         for r in RULES.values():
             self.assertIn(f"| `{r.id}` | {r.source} | {r.about} |", text)
+
+    def test_every_precaution_is_there_with_what_it_changes(self) -> None:
+        text = SOURCES.read_text()
+        for precaution in PRECAUTIONS.values():
+            self.assertIn(f"| {precaution.name} | {precaution.changes} |", text)
