@@ -1,7 +1,7 @@
 """The hard filter: which things and steps are allowed, need care, or are barred, for one child.
 
 Rules hang on what a thing is like and on what is done with it, never on its name. Those of one thing are in
-`thing_rules.py`, those of what is done in `step_rules.py`.
+`thing_rules.py`, and in `child_rules.py` where they turn on this very child; those of what is done in `step_rules.py`.
 """
 
 from collections.abc import Iterable, Iterator
@@ -9,7 +9,7 @@ from types import MappingProxyType
 
 from core.child import Child, Setting
 from core.materials import Shape, Stock, Thing
-from core.safety import small_parts_cylinder, step_rules, thing_rules  # noqa: F401  # they register the rules
+from core.safety import child_rules, small_parts_cylinder, step_rules, thing_rules  # noqa: F401  # they register the rules
 from core.safety.verdicts import RULES, Finding, Hit, Verdict, judged, rule, worst
 
 MOUTHING_TODDLER = Child(18, mouthing="often")  # the child most at risk of a small part

@@ -16,7 +16,10 @@ WATCHED_CLOSELY = frozenset({"seizures", "vision"})  # a blade only within an ad
 
 
 @rule(
-    "weight_on_hands", "step", COMMON, "weight on the hands with a precaution of wrist, joint, skin of a splint or pain"
+    "weight_on_hands",
+    "step",
+    COMMON,
+    "weight on the hands with a wrist precaution, a fracture, a splint, pain or loose joints",
 )
 def _weight_on_hands(c: Child) -> Iterator[Finding]:
     kinds = {
@@ -58,7 +61,7 @@ def _walking(c: Child) -> Iterator[Finding]:
     )
     for precaution, words in (("seizures", "seizures"), ("vision", "low vision")):
         if precaution in c.precautions:
-            yield Finding("caution", f"Walking with {words}.", "Walk beside the child.", "arms_reach")
+            yield Finding("caution", f"Walking, and this child has {words}.", "Walk beside the child.", "arms_reach")
 
 
 @rule("impact", "step", COMMON, "knocks and blows")
@@ -252,5 +255,5 @@ def _pain(c: Child) -> Iterator[Finding]:
 def _vision(c: Child) -> Iterator[Finding]:
     if "vision" in c.precautions:
         yield Finding(
-            "caution", "This child sees little.", "Dark on light, every thing in its fixed place, light from behind."
+            "caution", "This child has low vision.", "Dark on light, every thing in its fixed place, light from behind."
         )
