@@ -8,6 +8,7 @@ from collections.abc import Iterator
 from core.child import Child
 from core.safety.verdicts import COMMON, MEMORY, Finding, rule
 
+SCISSORS_MONTHS = 24  # months: the first snips come at two to two and a half; from memory
 SCISSORS_ROOM_MONTHS = 84  # months (7 years), with straight lines sure; from memory
 SCISSORS_ROOM_RUNG = 5.5  # between straight lines within 12 mm and within 6 mm; from memory
 SCISSORS_OLD_MONTHS = 120  # months (10 years): an adult in the room will do whatever was seen; from memory
@@ -128,6 +129,9 @@ def _wall(c: Child) -> Iterator[Finding]:
 
 @rule("cutting_tool", "step", f"{COMMON}; ages {MEMORY}", "scissors: how close an adult is, by age and by what is sure")
 def _cutting_tool(c: Child) -> Iterator[Finding]:
+    if c.age_months < SCISSORS_MONTHS:
+        yield Finding("barred", "Scissors come too soon under two years.", "Tear paper, or squeeze tongs.")
+        return
     sure = c.cutting_rung is not None and c.cutting_rung >= SCISSORS_ROOM_RUNG
     easy = c.age_months >= SCISSORS_OLD_MONTHS or (c.age_months >= SCISSORS_ROOM_MONTHS and sure)
     easy = easy and not c.precautions & WATCHED_CLOSELY

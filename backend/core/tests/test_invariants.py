@@ -203,7 +203,6 @@ class FitInvariantsTest(TestCase):
             ("wash_day", "cloth"): {"sponge"},
             ("fill_the_lock", "jug"): {"muffin_case"},
             ("letter_box", "item"): {"washcloth", "scrap_bits", "pencil", "chenille_stem"},
-            ("treasure_dig", "treasure"): {"scrap_bits", "washcloth", "pencil", "push_pin", "toothpick"},
             ("captains_table", "plate"): {"laundry_basket"},
             ("stir_and_serve", "food"): {"hair_band", "muffin_case", "jar_band"},
             ("page_turner", "book"): {"index_card", "colour_wheel"},
@@ -211,6 +210,18 @@ class FitInvariantsTest(TestCase):
             ("post_hammer", "hammer"): {"cork", "eraser", "toilet_tube", "jigsaw"},
             ("post_hammer", "post"): {"pencil", "taped_dowel", "thick_marker", "wooden_spoon", "rolling_pin"},
             ("poke_the_holes", "pot"): {"envelope"},
+            ("treasure_dig", "treasure"): {"scrap_bits", "pencil", "push_pin", "building_block", "cork"},
+            ("log_saw", "mat"): {"table_tray"},
+            ("spin_and_go", "mat"): {"washcloth", "rubber_mat"},
+            ("squash_prints", "tray"): {"washcloth"},
+            ("fill_the_lock", "under_all"): {"washcloth", "rubber_mat"},
+            ("sponge_rafts", "raft"): {"sock_pair"},
+            ("sponge_rafts", "water"): {"hand_pump"},
+            ("touch_dominoes", "cloth"): {"washcloth"},
+            ("scoop_dock", "boat"): {"plastic_pot", "laundry_basket", "toy_crate"},
+            ("thumb_post", "box"): {"lidded_tub", "laundry_basket", "muffin_tin"},
+            ("spin_the_mast", "stick"): {"handled_stick"},
+            ("parcel_ribbon", "parcel"): {"gown_belt", "old_shoe"},
         }
         for (activity, role_id), never in odd.items():
             role = next(r for r in ACTIVITIES[activity].roles if r.id == role_id)

@@ -138,6 +138,8 @@ class StepTest(TestCase):
         self.assertEqual(assess_step(["cutting_tool"], Child(84, cutting_rung=6), room).status, "caution")
         self.assertEqual(assess_step(["cutting_tool"], Child(84, cutting_rung=4), room).status, "barred")
         self.assertEqual(assess_step(["cutting_tool"], Child(120), room).status, "caution")
+        self.assertEqual(assess_step(["cutting_tool"], Child(23), Setting()).status, "barred")
+        self.assertEqual(assess_step(["cutting_tool"], Child(24), Setting()).status, "caution")
         self.assertEqual(assess_step(["knife"], Child(90), room).status, "barred")
 
 
