@@ -89,13 +89,13 @@ def seen_by_strand(child: Child) -> dict[str, tuple[Seen, str, str]]:
             found = highest_seen(STRANDS[strand], [s], best.get(strand))
             if found is not None and found is not best.get(strand):
                 best[strand], runs[strand] = found, run
-    told = {
+    sessions = {
         run.pk: (PLACES[run.plan.place], run.by.name)
         for run in Run.objects.filter(pk__in=set(runs.values())).select_related("plan", "by__user")
     }
     result = {}
     for strand, seen in best.items():
-        where, by = told[runs[strand]] if strand in runs else ("", "")
+        where, by = sessions[runs[strand]] if strand in runs else ("", "")
         result[strand] = (seen, where, by)
     return result
 

@@ -1,4 +1,4 @@
-"""What was seen, told apart from what is expected.
+"""What a child was seen to do, kept apart from what the estimate expects.
 
 A rung counts as seen when a set at it or above succeeded alone; what the estimate says above that is only probable.
 """

@@ -144,7 +144,7 @@ def _shared(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("own_kit", "thing", COMMON, "an own kit with weak immune defence")
+@rule("own_kit", "thing", COMMON, "things that carry germs, with weakened immunity")
 def _own_kit(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "immune" not in c.precautions:
         return

@@ -414,7 +414,7 @@ class AgeInvariantsTest(TestCase):
             self.assertTrue(1 <= f.seconds <= 200, f.id)
 
     def test_company_is_judged_at_every_grade(self) -> None:
-        """A walking grade with a spoon wants an adult; with anything that pokes there is none."""
+        """Walking with a spoon wants an adult within reach; walking with anything that pokes is barred."""
         spoon, pencil = THINGS["dinner_spoon"], THINGS["pencil"]
         self.assertEqual(assess_together([spoon], ("walking",), Child(60), NEAR).status, "caution")
         self.assertEqual(assess_together([spoon], ("walking",), Child(60), ROOM).status, "barred")

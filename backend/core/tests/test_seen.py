@@ -1,4 +1,4 @@
-"""Seen and expected are told apart. Thresholds: project definitions, from the scale's own 8 in 10."""
+"""What was seen is kept apart from what is expected. Thresholds: project definitions, from the scale's own 8 in 10."""
 
 from datetime import date, timedelta
 from unittest import TestCase

@@ -1,4 +1,4 @@
-"""What the set-up says stands on a side, the drawn table has there. Common practice, no source."""
+"""Where the set-up puts a thing on a side, the drawn table shows it on that side. Common practice, no source."""
 
 from unittest import TestCase
 
