@@ -11,12 +11,11 @@ from core.ability.estimate import (
     chance_in_words,
     chance_together,
     from_plain,
-    level_today,
     on_day,
     start,
-    update,
 )
 from core.ability.gaps import Aim, held_back, shortfalls, suggested_aims, wanted_rungs
+from core.ability.learning import level_today, update
 
 __all__ = [
     "AT_RUNG",

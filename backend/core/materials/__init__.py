@@ -1,5 +1,6 @@
 """Household things: shapes, properties, the roles they fill, measuring them at home, paper arithmetic."""
 
+from core.materials.forms import FORMS
 from core.materials.home_measurement import (
     COIN_GRAMS,
     NotMeasured,
@@ -10,7 +11,6 @@ from core.materials.home_measurement import (
 )
 from core.materials.paper import cutting
 from core.materials.properties import (
-    FORMS,
     MEASURES,
     LoosePart,
     MeasureError,
