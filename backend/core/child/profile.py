@@ -83,7 +83,9 @@ PRECAUTIONS = MappingProxyType(
         "vision": Precaution("low vision", "Asks for strong contrast, fixed places and good light in every activity."),
         "tube": Precaution("tube or line", "Bars lying on the front; long cords only within arm's reach."),
         "pica": Precaution("eats what is not food", "Everything is judged as if it often went in the mouth."),
-        "immune": Precaution("weakened immunity", "The child's own things, washed or new; nothing that passes from hand to hand."),
+        "immune": Precaution(
+            "weakened immunity", "The child's own things, washed or new; nothing that passes from hand to hand."
+        ),
         "dust": Precaution("asthma or dust allergy", "Bars chalk, flour and other dusty things."),
     }
 )

@@ -9,13 +9,12 @@ from typing import Any
 from core.child import Part
 from core.library.activity import Activity
 from core.planner.candidates import QUALITY, Candidate
-from core.planner.model import SET_OUT, STEP, whole_minutes
+from core.planner.model import MOST_MAIN, SET_OUT, STEP, lasting, once_each, whole_minutes
 from core.planner.objective import STRAND_STEPS
 from core.planner.request import PlanStatus, SessionRequest
 from core.planner.session import LONG_ENOUGH_FOR_TWO
 from core.planner.solver import GROUP_EFFORT, run
 
-MOST_MAIN = 4
 TENTHS = 10
 
 
@@ -60,7 +59,7 @@ def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> t
         model.add(m <= t.most * taken)
     _turns(model, shared, take, spend, sessions[0].setting.adults)
     _group_parts(model, shared, take, minutes)
-    _group_lasting(model, shared, take)
+    lasting(model, ((c, taken) for t, taken in zip(shared, take, strict=True) for c in t.each))
     set_up = sum(_set_up(t) * taken for t, taken in zip(shared, take, strict=True))
     model.add(sum(spend) * STEP + set_up <= minutes * STEP)
     whole_minutes(model, sum(spend), set_up, minutes * STEP, range(minutes * STEP + 1), "set up")
@@ -100,30 +99,11 @@ def _turns(model: Any, shared: list[Together], take: list[Any], spend: list[Any]
 
 
 def _group_parts(model: Any, shared: list[Together], take: list[Any], minutes: int) -> None:
-    by_activity: defaultdict[str, list[Any]] = defaultdict(list)
-    by_part: defaultdict[str, list[Any]] = defaultdict(list)
-    for t, taken in zip(shared, take, strict=True):
-        by_activity[t.activity.id].append(taken)
-        by_part[t.part].append(taken)
-    for activity in sorted(by_activity):
-        model.add_at_most_one(by_activity[activity])
+    by_part = once_each(model, zip(shared, take, strict=True))
     for part, from_minutes in (("opener", 12), ("tidy", 25)):
         model.add_linear_constraint(sum(by_part[part]), int(bool(by_part[part]) and minutes >= from_minutes), 1)
     least = 1 if minutes < LONG_ENOUGH_FOR_TWO else 2
     model.add_linear_constraint(sum(by_part["main"]), min(least, len(by_part["main"])), MOST_MAIN)
-
-
-def _group_lasting(model: Any, shared: list[Together], take: list[Any]) -> None:
-    """What is used up is there for one set of every child in every block that uses it."""
-    uses: defaultdict[str, list[Any]] = defaultdict(list)
-    have: dict[str, int] = {}
-    for t, taken in zip(shared, take, strict=True):
-        for c in t.each:
-            for stock_id, wanted in c.used_up.items():
-                uses[stock_id].append(wanted * taken)
-                have[stock_id] = next(q.have for q in c.offer.quantities if q.stock_id == stock_id)
-    for stock_id in sorted(uses):
-        model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
 def _worth(model: Any, shared: list[Together], spend: list[Any], sessions: Sequence[SessionRequest]) -> Any:

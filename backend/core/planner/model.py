@@ -12,9 +12,10 @@ from collections import defaultdict
 from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from math import ceil
-from typing import Any
+from typing import Any, Protocol
 
-from core.child import PARTS
+from core.child import PARTS, Part
+from core.library import Activity
 from core.planner.candidates import QUALITY, Candidate
 from core.planner.objective import STRAND_STEPS
 from core.planner.request import PlanStatus
@@ -25,6 +26,15 @@ STEP = 2  # solver steps in a minute
 SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
 MOST_MAIN = 4
 Listed = list[Candidate]
+
+
+class Played(Protocol):
+    """An activity in a part of the session, for one child or for several."""
+
+    @property
+    def activity(self) -> Activity: ...
+    @property
+    def part(self) -> Part: ...
 
 
 @dataclass(frozen=True)
@@ -118,7 +128,7 @@ def build(
         whole_minutes(model, sum(spend), set_up, limits.minutes * STEP, _amounts(listed, fixed, limits), "set up")
     tiring = sum(m for m, c in zip(spend, listed, strict=True) if c.activity.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes), hold("tiring"))
-    _lasting(model, listed, take)
+    lasting(model, zip(listed, take, strict=True))
     _parts(model, listed, take, limits, hold)
     _cover(model, listed, take, limits, hold)
     _apart(model, listed, take, hold("apart"))
@@ -226,26 +236,35 @@ def _least(listed: Listed, fixed: Mapping[int, int], limits: Limits) -> tuple[in
     return set_up, work
 
 
-def _lasting(model: Model, listed: Listed, take: list[Any]) -> None:
-    """What is used up is there for one set of every block that uses it."""
+def lasting(model: Model, used: Iterable[tuple[Candidate, Any]]) -> None:
+    """What is used up is there for one set of every block that uses it.
+
+    used -- each candidate with whether it is taken
+    """
     uses: defaultdict[str, list[Any]] = defaultdict(list)
     have: dict[str, int] = {}
-    for c, t in zip(listed, take, strict=True):
+    for c, taken in used:
         for stock_id, wanted in c.used_up.items():
-            uses[stock_id].append(wanted * t)
+            uses[stock_id].append(wanted * taken)
             have[stock_id] = next(q.have for q in c.offer.quantities if q.stock_id == stock_id)
     for stock_id in sorted(uses):
         model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
-def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:
+def once_each(model: Model, choices: Iterable[tuple[Played, Any]]) -> defaultdict[str, list[Any]]:
+    """No activity comes twice. Returns by part whether each choice is taken."""
     by_activity: defaultdict[str, list[Any]] = defaultdict(list)
     by_part: defaultdict[str, list[Any]] = defaultdict(list)
-    for c, t in zip(listed, take, strict=True):
-        by_activity[c.activity.id].append(t)
-        by_part[c.part].append(t)
+    for played, taken in choices:
+        by_activity[played.activity.id].append(taken)
+        by_part[played.part].append(taken)
     for activity in sorted(by_activity):
         model.add_at_most_one(by_activity[activity])
+    return by_part
+
+
+def _parts(model: Model, listed: Listed, take: list[Any], limits: Limits, hold: Hold) -> None:
+    by_part = once_each(model, zip(listed, take, strict=True))
     for part, takes in sorted(by_part.items()):
         if part == "main":
             count = _how_many(model, takes, limits.most_main)
