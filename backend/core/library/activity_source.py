@@ -218,7 +218,7 @@ class ActivitySource(Source):
     def _holds_together(self) -> "ActivitySource":
         if not 0 < self.minutes[0] <= self.minutes[1]:
             raise fail("Minutes are the shortest and the longest block.", "Give two numbers over 0, the shorter first.")
-        if self.cues.keys() < {"spoken", "shown"} or not {"spoken", "shown"} <= self.cues.keys():
+        if not {"spoken", "shown"} <= self.cues.keys():
             raise fail("Cues want at least words to say and something to show.", "Add cues.spoken and cues.shown.")
         self._check_strands()
         self._check_roles()

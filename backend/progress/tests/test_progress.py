@@ -2,7 +2,9 @@
 
 from datetime import timedelta
 
+from django.db import connection
 from django.test import TestCase, tag
+from django.test.utils import CaptureQueriesContext
 
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all
@@ -77,6 +79,27 @@ class CaseloadTest(TestCase):
             self.assertGreaterEqual(s["successes"], 0.8 * s["tries"])
             self.assertTrue(s["activity"])
         self.assertTrue(all(("was seen" in s["words"]) != ("probably" in s["words"]) for s in out))
+
+    def test_what_was_seen_stays_inside_the_clinic(self) -> None:
+        child = self.seen(7)
+        self.assertEqual(Api(make_member())("get", f"/children/{child.pk}/seen")[0], 404)
+
+    def test_a_rung_a_therapist_noted_counts_as_seen_without_an_activity(self) -> None:
+        child = self.seen()
+        status, out = self.api("post", f"/children/{child.pk}/rungs", {"strand": "pinch", "rung": 3})
+        self.assertEqual(status, 200, out)
+        pinch = next(s for s in self.api("get", f"/children/{child.pk}/seen")[1] if s["strand"] == "pinch")
+        self.assertEqual((pinch["rung"], pinch["activity"], pinch["where"]), (3, "", ""))
+        self.assertNotIn("not seen yet", pinch["words"])
+
+    def test_what_was_seen_takes_the_same_queries_however_many_sets_there_are(self) -> None:
+        costs = []
+        for days in ((7,), (28, 21, 14, 7)):
+            path = f"/children/{self.seen(*days).pk}/seen"
+            with CaptureQueriesContext(connection) as queries:
+                self.api("get", path)
+            costs.append(len(queries))
+        self.assertEqual(costs[0], costs[1])
 
     @tag("slow")
     def test_progress_draws_every_day_and_set(self) -> None:
