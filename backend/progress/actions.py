@@ -8,7 +8,7 @@ from django.utils import timezone
 
 from caseload.actions import keep_points
 from caseload.checks import FieldError
-from caseload.facts import set_estimate
+from caseload.facts import facts_of, set_estimate
 from caseload.models import Child, StrandEstimate
 from clinic.actions import Done, acting
 from clinic.models import Member
@@ -77,7 +77,7 @@ def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[
 def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:
     """Work out the next step in a strand and keep it with its evidence."""
     child = run.child
-    hand = "" if child.assisting_hand != "none" else child.hand  # an assisting hand is never proposed a turn
+    hand = facts_of(child, run.on).turn_hand
     policy = policy_for(strand, run.on, fade_first=child.prompt_policy == "least_first", hand=hand)
     decision = decide(history(run.child, strand, working=True), after, policy)
     record, _ = DecisionRecord.objects.update_or_create(

@@ -7,7 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from caseload.checks import FieldError
-from caseload.facts import skill_hand
+from caseload.facts import facts_of
 from caseload.models import Child
 from clinic.actions import Done, acting
 from clinic.models import Member
@@ -16,7 +16,7 @@ from core.library import ACTIVITIES
 from core.offers import Variant, grade_words, neighbours
 from core.planner import Block, Refusal
 from core.progress import measures, next_hand
-from core.recording import MEASURED
+from core.recording import read_off
 from core.running import REST, Event, EventError, read_event, table
 from planning.models import Plan
 from planning.workbench import Workbench, choices_of, workbench_of
@@ -24,8 +24,6 @@ from running.frozen import FrozenBlock, FrozenGrade, FrozenMeasure
 from running.models import Run, RunEvent, SetRecord
 from running.queries import activities_of, folded, parts_of, sets_by_strand, strands_of
 
-READ_WITH = {"pain": ("pain",), "joint_laxity": ("pain",), "one_hand_assists": ("unasked",)}
-"""What is read off in every block of a child with a precaution; common practice."""
 LADDER_STEPS = 4  # one-step changes each way that a tablet may make while offline
 
 
@@ -77,15 +75,16 @@ class _Before:
     """
 
     def __init__(self, child: Child, on: date) -> None:
-        self.child, self.on = child, on
+        self.facts, self.on = facts_of(child, on), on
         self.working = sets_by_strand(child, working=True)
         self.every = sets_by_strand(child) if child.speed_policy != "off" else {}
 
     def hand(self, block: Block) -> str:
         """The hand to begin with: by the same sets the next step is decided by."""
-        if self.child.assisting_hand != "none":  # it has a role of its own, and no turn
-            return skill_hand(self.child)
-        return next_hand(self.working.get(block.strand, ()), block.strand, self.child.hand, self.on, block.variant)
+        turn = self.facts.turn_hand
+        if turn == "not_settled":
+            return self.facts.skill_hand
+        return next_hand(self.working.get(block.strand, ()), block.strand, turn, self.on, block.variant)
 
     def record(self, block: Block) -> float | None:
         """The own best pace at an activity, in items a minute, where speed is played with and there is one."""
@@ -111,8 +110,7 @@ def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:
     """What this activity has read off by hand; for resistance the force of the thing in use comes ready."""
     things = {s.id: s.thing for s in bench.cupboard.stock}
     forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
-    own = [m for p, read in READ_WITH.items() if p in bench.cupboard.child.precautions for m in read]
-    asked = [MEASURED[m] for m in dict.fromkeys((*ACTIVITIES[block.activity_id].measures, *own)) if m in MEASURED]
+    asked = read_off(ACTIVITIES[block.activity_id].measures, bench.cupboard.child.precautions)
     return tuple(
         FrozenMeasure(
             id=m.id,

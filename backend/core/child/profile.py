@@ -177,6 +177,11 @@ class Child:
         return "right" if self.assisting_hand == "left" else "left"
 
     @property
+    def turn_hand(self) -> Hand:
+        """The preferred hand where the other may have a turn; a hand that assists has a role instead of turns."""
+        return self.hand if self.assisting_hand == "none" else "not_settled"
+
+    @property
     def usual_minutes(self) -> int:
         """How long a session of this child usually is, in minutes: the attention there is, and the setting up."""
         return min(LONGEST_USUAL_MINUTES, self.attention_minutes + SETTING_UP_MINUTES)

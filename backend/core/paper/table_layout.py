@@ -18,7 +18,22 @@ Zone = Literal["start", "goal", "tool", "middle", "paper"]
 # Where a role's form stands when the set-up does not say: helper side to skill side, near to far.
 # Left to right gives a start and an end; the goal on the far skill side brings a reach across. Common practice.
 _HELPER = frozenset(
-    {"item", "bead", "ring", "clip", "sticker", "card", "block", "brick", "cloth", "pour", "filler", "water", "cup"}
+    {
+        "item",
+        "bead",
+        "ring",
+        "clip",
+        "sticker",
+        "card",
+        "block",
+        "brick",
+        "cloth",
+        "wipe",
+        "pour",
+        "filler",
+        "water",
+        "cup",
+    }
 )
 _SKILL_HAND = frozenset(
     {
@@ -42,7 +57,7 @@ _SKILL_HAND = frozenset(
         "brush",
     }
 )
-_GOAL = frozenset({"container", "slot_lid", "post", "edge", "tube", "tray", "sorter", "plate"})
+_GOAL = frozenset({"container", "slot_lid", "post", "edge", "tube", "sorter", "plate"})
 _PAPER = frozenset({"sheet", "lined", "mesh"})
 NO_TABLE = frozenset({"wall", "floor"})
 _SIDE = re.compile(

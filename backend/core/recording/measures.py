@@ -4,7 +4,7 @@ Automatic ones come from the taps themselves; the others are read off a ruler, a
 Ranges: project definition, wide enough for anything a household can hold.
 """
 
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
@@ -80,6 +80,15 @@ _TAKEN = (
 
 MEASURED = MappingProxyType({m.id: m for m in _TAKEN})
 KNOWN = frozenset({*AUTOMATIC, *MEASURED})
+
+READ_WITH = MappingProxyType({"pain": ("pain",), "joint_laxity": ("pain",), "one_hand_assists": ("unasked",)})
+"""What is read off in every block of a child with a precaution; common practice, no source."""
+
+
+def read_off(measures: Iterable[str], precautions: Collection[str]) -> tuple[Measured, ...]:
+    """Return what is read off by hand in a block: what its activity asks for, then what the child's precautions do."""
+    own = (m for precaution, read in READ_WITH.items() if precaution in precautions for m in read)
+    return tuple(MEASURED[m] for m in dict.fromkeys((*measures, *own)) if m in MEASURED)
 
 
 def folded(measure: str, values: Iterable[float]) -> float:

@@ -5,6 +5,7 @@ from unittest import TestCase
 from core.child import PRECAUTIONS, Child, Hand, Setting, Side, for_child
 from core.library import ACTIVITIES, THINGS
 from core.offers import asks_other_hand, variants_of
+from core.recording import MEASURED, read_off
 from core.safety import assess, assess_step, standing
 from testing.core_builders import full_house
 
@@ -103,7 +104,17 @@ class HandTest(TestCase):
             ("right", "left"): "right",
         }
         for (hand, assists), skilled in expected.items():
-            self.assertEqual(Child(84, hand=hand, assisting_hand=assists).skill_hand, skilled, (hand, assists))
+            child = Child(84, hand=hand, assisting_hand=assists)
+            self.assertEqual(child.skill_hand, skilled, (hand, assists))
+            self.assertEqual(child.turn_hand, hand if assists == "none" else "not_settled", (hand, assists))
+
+    def test_a_precaution_brings_what_is_read_off_with_it(self) -> None:
+        """Pain is asked with loose joints and pain; with an assisting hand, how often it came unasked."""
+        expected = {"pain": {"pain"}, "joint_laxity": {"pain"}, "one_hand_assists": {"unasked"}, "vision": set()}
+        for precaution, own in expected.items():
+            read = [m.id for m in read_off(("drops", "pain"), {precaution})]
+            self.assertEqual(set(read), {"drops", "pain"} & set(MEASURED) | own, precaution)
+            self.assertEqual(len(read), len(set(read)), precaution)
 
     def test_an_assisting_or_splinted_hand_is_not_asked_for_the_other_hands_grades(self) -> None:
         for detail in ("assisting_hand", "splint_hand"):

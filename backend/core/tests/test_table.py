@@ -50,6 +50,23 @@ class TableTest(TestCase):
             said = {r: {"start": "helper", "goal": "skill"}[z] for r, z in sides_said(activity).items()}
             self.assertEqual(said, {**said, **roles}, activity)
 
+    def test_what_lies_under_everything_is_in_the_middle_and_pieces_start_on_the_helper_side(self) -> None:
+        cupboard = full_house(Child(72, hand="right"))
+        for activity, role, low, high in (
+            ("rice_dive", "under_all", 0.3, 0.7),
+            ("scoop_dock", "under_all", 0.3, 0.7),
+            ("fog_window", "tray", 0.3, 0.7),
+            ("sponge_rafts", "raft", 0.0, 0.4),
+        ):
+            offer = next(
+                o
+                for v in variants_of(ACTIVITIES[activity])
+                if (o := cupboard.offer(v)) and role in {q.role for q in o.quantities}
+            )
+            for q, s in zip(offer.quantities, lay_out(activity, offer.quantities, "right"), strict=False):
+                if q.role == role:
+                    self.assertTrue(low <= s.across <= high, (activity, role, s.across))
+
     def test_paper_lies_near_a_hands_width_from_the_edge(self) -> None:
         cupboard = full_house(Child(72, hand="right"))
         for activity in ("cut_the_lane", "stub_drawing", "half_line_name"):
