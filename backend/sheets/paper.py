@@ -60,7 +60,7 @@ def table_drawing(stands: tuple[Stands, ...], hand: str) -> SafeString | None:
     """Return the table as the child sits at it, as SVG; None for work without a table."""
     if not stands:
         return None
-    drawn = [_drawn(s) for s in stands]
+    drawn = [_drawn(s) for s in stands if s.zone != "under"]
     sides = {"right": ("helper side", "skill side"), "left": ("skill side", "helper side")}.get(hand, ("", ""))
     start, goal = (
         next((d for d in drawn if d["zone"] == "start"), None),

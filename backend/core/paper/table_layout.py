@@ -13,7 +13,7 @@ from core.library import ACTIVITIES
 from core.materials import FORMS, Role
 from core.offers import Quantity
 
-Zone = Literal["start", "goal", "tool", "middle", "paper"]
+Zone = Literal["start", "goal", "tool", "middle", "paper", "under"]
 
 # Where a role's form stands when the set-up does not say: helper side to skill side, near to far.
 # Left to right gives a start and an end; the goal on the far skill side brings a reach across. Common practice.
@@ -58,6 +58,7 @@ _SKILL_HAND = frozenset(
     }
 )
 _GOAL = frozenset({"container", "slot_lid", "post", "edge", "tube", "sorter", "plate"})
+_UNDER = frozenset({"mat", "grip", "tray"})
 _PAPER = frozenset({"sheet", "lined", "mesh"})
 NO_TABLE = frozenset({"wall", "floor"})
 _SIDE = re.compile(
@@ -81,7 +82,8 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
     """Return where each thing of a set stands. Unsettled hands get the right-handed table, tools in the middle.
 
     hand -- the one that works: of a child with an assisting hand, the other
-    Nothing for work at a wall or on the floor, or with one thing alone: the words say enough.
+    What lies under the others has the zone "under", and need not be drawn. Nothing for work at a wall or on the floor,
+    or with one thing alone: the words say enough.
     """
     roles = {r.id: r for r in ACTIVITIES[activity_id].roles}
     listed = list(quantities)
@@ -89,6 +91,8 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
         return ()
     said = sides_said(activity_id)
     zones = [said.get(q.role) or _zone(roles[q.role].form, len(listed)) for q in listed]
+    if len(zones) - zones.count("under") < 2:
+        return ()
     result = []
     for at, (q, zone) in enumerate(zip(listed, zones, strict=True)):
         same = [i for i, z in enumerate(zones) if z == zone]
@@ -137,6 +141,8 @@ def _zone(form: str, things: int) -> Zone:
         return "goal"
     if form in _PAPER:
         return "paper"
+    if form in _UNDER:
+        return "under"
     return "start" if form in _HELPER and things > 1 else "middle"
 
 
@@ -149,5 +155,6 @@ def _place(zone: Zone, nth: int, of: int) -> tuple[float, float]:
         "tool": (0.72 - 0.3 * nth, 0.16),
         "middle": (0.5 + 0.3 * step, 0.62),
         "paper": (0.46 + 0.2 * step, 0.34),
+        "under": (0.5, 0.5),
     }
     return places[zone]

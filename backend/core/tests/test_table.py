@@ -50,22 +50,28 @@ class TableTest(TestCase):
             said = {r: {"start": "helper", "goal": "skill"}[z] for r, z in sides_said(activity).items()}
             self.assertEqual(said, {**said, **roles}, activity)
 
-    def test_what_lies_under_everything_is_in_the_middle_and_pieces_start_on_the_helper_side(self) -> None:
+    def test_what_lies_under_the_others_stands_beside_nothing(self) -> None:
         cupboard = full_house(Child(72, hand="right"))
-        for activity, role, low, high in (
-            ("rice_dive", "under_all", 0.3, 0.7),
-            ("scoop_dock", "under_all", 0.3, 0.7),
-            ("fog_window", "tray", 0.3, 0.7),
-            ("sponge_rafts", "raft", 0.0, 0.4),
-        ):
-            offer = next(
-                o
-                for v in variants_of(ACTIVITIES[activity])
-                if (o := cupboard.offer(v)) and role in {q.role for q in o.quantities}
-            )
-            for q, s in zip(offer.quantities, lay_out(activity, offer.quantities, "right"), strict=False):
-                if q.role == role:
-                    self.assertTrue(low <= s.across <= high, (activity, role, s.across))
+        seen = set()
+        for activity in ACTIVITIES.values():
+            under = {r.id for r in activity.roles if r.form in ("mat", "grip", "tray")} - sides_said(activity.id).keys()
+            offer = next((o for v in variants_of(activity) if (o := cupboard.offer(v))), None)
+            if not offer or not under:
+                continue
+            stands = lay_out(activity.id, offer.quantities, "right")
+            for q, s in zip(offer.quantities, stands, strict=bool(stands)):
+                self.assertEqual(s.zone == "under", q.role in under, (activity.id, q.role))
+                seen |= {activity.id} if s.zone == "under" else set()
+            if stands:
+                self.assertGreaterEqual(sum(s.zone != "under" for s in stands), 2, activity.id)
+        self.assertLessEqual({"rice_dive", "scoop_dock", "edge_pick"}, seen)
+
+    def test_pieces_to_wipe_with_start_on_the_helper_side(self) -> None:
+        activity = ACTIVITIES["sponge_rafts"]
+        offer = next(o for v in variants_of(activity) if (o := full_house(Child(40, hand="right")).offer(v)))
+        stands = lay_out(activity.id, offer.quantities, "right")
+        raft = next(s for q, s in zip(offer.quantities, stands, strict=True) if q.role == "raft")
+        self.assertLess(raft.across, 0.4)
 
     def test_paper_lies_near_a_hands_width_from_the_edge(self) -> None:
         cupboard = full_house(Child(72, hand="right"))
