@@ -36,8 +36,8 @@ STAYING_BY_AGE = ((18, 0.8), (36, 1.8), (60, 2.8), (96, 3.8), (144, 4.5))
 OFFSET_SD = 0.5  # rungs between a child's equals-by-design activities; from memory
 DAY_SD = 0.35  # rungs from day to day; from memory
 DRIFT_SD_PER_WEEK = 0.18  # rungs a week without evidence; project definition
-GAIN_PER_WEEK = 0.1  # rungs a week that practice is first taken to bring; project definition
-GAIN_SD = 0.08  # rungs a week between children; project definition
+GAIN_PER_WEEK = 0.025  # rungs a week that practice is first taken to bring; project definition
+GAIN_SD = 0.025  # rungs a week between children; project definition
 GAIN_WEEKS = 2.0  # weeks without a session beyond which no more gain is expected; project definition
 WIDEST_SD = 1.8  # rungs: forgetting goes no further than this
 

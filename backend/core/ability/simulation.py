@@ -12,13 +12,13 @@ from core.ability.estimate import DAY_SD, OFFSET_SD, SetEvidence, odds_curve
 from core.recording import SupportLevel, lift
 
 LEARNING = {
-    # rungs a week, and what happens to it; project definition
-    "quick": 0.22,
-    "slow": 0.06,
-    "plateau": 0.14,
-    "setback": 0.12,
-    "patchy": 0.10,
-    "prompt_dependent": 0.08,
+    # rungs a week, and what happens to it: a third of a rung in three months is good progress; project definition
+    "quick": 0.045,
+    "slow": 0.012,
+    "plateau": 0.05,
+    "setback": 0.03,
+    "patchy": 0.02,
+    "prompt_dependent": 0.015,
 }
 
 

@@ -167,7 +167,7 @@ class UpdateTest(TestCase):
                 rung = ability.on_day(estimate, day).mean
                 estimate = update(estimate, [child.play(week, f"f{i}", rung, 10) for i in range(3)], day)
             gains[rate] = estimate.gain
-        self.assertGreater(gains[0.3], gains[0.0] + 0.08)
+        self.assertGreater(gains[0.3], gains[0.0] + 0.05)
 
     def test_an_estimate_from_before_gains_were_learned_can_be_read(self) -> None:
         old = dict(ability.as_plain(update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8)], DAY)))
