@@ -40,7 +40,7 @@ def pages(say: Callable[[str], None]) -> None:
     run = run_for_child(lead, child)
     plan = run.plan
     block = plan.blocks.all()[0]
-    dial = {"part": block.part, "activity_id": block.activity_id, "grade": block.grade, "minutes": block.minutes}
+    dial = {"part": block.part, "activity_id": block.activity_id, "grade": block.grade, "sets": block.sets}
     for name, method, path, body in (
         ("caseload", "get", "/caseload", None),
         ("child", "get", f"/children/{child.pk}", None),

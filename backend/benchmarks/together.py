@@ -15,9 +15,6 @@ from core.child import Setting
 from core.library import ACTIVITIES, Activity
 from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, SessionRequest, WeekRequest, plan_group, plan_session, plan_week
-from core.planner.candidates import all_candidates, undominated
-from core.planner.model import solve
-from core.planner.session import limits_of
 from testing.checker import broken_limits
 from testing.core_builders import CLINIC, everything, made_up_request
 
@@ -125,8 +122,7 @@ def _sessions_with(activities: dict[str, Activity]) -> float:
 
 
 def _solved(request: SessionRequest) -> object:
-    kept = undominated(all_candidates(replace(request, usable=None)))
-    return solve(kept, {}, limits_of(kept, request))
+    return plan_session(replace(request, usable=None))
 
 
 def checked(say: Say) -> None:

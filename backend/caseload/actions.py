@@ -4,15 +4,16 @@ from collections.abc import Iterable, Mapping
 from datetime import date
 from typing import Any
 
-from caseload.checks import FieldError, checked_home, checked_profile
+from caseload.checks import FieldError, checked_home, checked_profile, checked_steps
 from caseload.facts import facts_of, set_start
-from caseload.models import Child, EstimatePoint, Home, StrandEstimate
+from caseload.models import ActivityPace, Child, EstimatePoint, Home, StrandEstimate, TaskRecord
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core import ability
-from core.ability import Estimate
+from core.ability import Estimate, TaskSeen
 from core.child import CHOICES as POLICIES
 from core.child import Place, Supervision
+from core.planner import Pace
 from core.safety import RULES
 from core.skills import STRANDS
 
@@ -29,12 +30,15 @@ PROFILE = (
     "refuses",
     "likes",
     "wanted",
+    "reason",
     "family_words",
     "seating",
     "attention_minutes",
     "force_limit_newton",
     "food_as_material",
     "every_days",
+    "young_guises",
+    "overlays",
     *POLICIES,
 )
 
@@ -122,6 +126,27 @@ def note_mouthing(member: Member, child: Child) -> Done[Child]:
     return Done(now, now, now.pk, {"mouthing": {"from": before, "to": now.mouthing}})
 
 
+@acting("child.note_task")
+def note_task(member: Member, child: Child, seen: TaskSeen) -> Done[TaskRecord]:
+    """Keep that a wanted task was seen: steps alone, where, with whom. Raises FieldError where that can't be."""
+    checked_steps(seen.task, child.wanted, seen.steps_alone)
+    made = keep_task(member, child, seen)
+    return Done(made, child, child.pk, {"task": seen.task, "steps_alone": seen.steps_alone, "place": seen.place})
+
+
+def keep_task(member: Member, child: Child, seen: TaskSeen) -> TaskRecord:
+    """Keep how a wanted task was seen; of one day, place and person the last word stands. Part of an action."""
+    made, _ = TaskRecord.objects.update_or_create(
+        child=child,
+        task=seen.task,
+        on=seen.on,
+        place=seen.place,
+        with_whom=seen.with_whom,
+        defaults={"steps_alone": seen.steps_alone, "unasked": seen.unasked, "by": member},
+    )
+    return made
+
+
 def keep_point(child: Child, strand: str, on: date, estimate: Estimate) -> None:
     """Keep where the estimate stood on a day; the last word of the day wins."""
     EstimatePoint.objects.update_or_create(
@@ -136,6 +161,16 @@ def keep_points(child: Child, points: Iterable[tuple[str, date, Estimate]]) -> N
         update_conflicts=True,
         unique_fields=["child", "strand", "on"],
         update_fields=["mean", "sd"],
+    )
+
+
+def keep_paces(child: Child, paces: Mapping[str, Pace]) -> None:
+    """Keep what the child's clock says of activities; part of the action that ends a run. One query."""
+    ActivityPace.objects.bulk_create(
+        [ActivityPace(child=child, activity_id=a, ratio=p.ratio, tries=p.tries) for a, p in paces.items()],
+        update_conflicts=True,
+        unique_fields=["child", "activity_id"],
+        update_fields=["ratio", "tries"],
     )
 
 

@@ -1,5 +1,6 @@
 """Children: read, add, change, set a starting rung; and the homes they live in."""
 
+from collections.abc import Mapping
 from datetime import date
 
 from django.http import HttpRequest
@@ -8,13 +9,14 @@ from ninja import Router
 from pydantic import Field
 
 from caseload import actions, queries
-from caseload.facts import age_months, estimates_of, facts_of
+from caseload.facts import age_months, estimates_of, facts_of, standings
 from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.ability import held_back, wanted_rungs
+from core.ability import Estimate, TaskSeen, TaskStanding, Who, WithWhom, chain, held_back, wanted_rungs
 from core.child import (
+    Chaining,
     CorrectPolicy,
     GripPolicy,
     Hand,
@@ -22,6 +24,7 @@ from core.child import (
     Mouthing,
     Place,
     PromptPolicy,
+    SamenessPolicy,
     Side,
     SpeedPolicy,
     Supervision,
@@ -48,6 +51,7 @@ class Profile(Schema):
     refuses: list[Texture] = []
     likes: list[str] = []
     wanted: list[str] = []
+    reason: str = Field("", max_length=200)
     family_words: str = Field("", max_length=200)
     seating: str = Field("", max_length=200)
     attention_minutes: int = 30
@@ -57,6 +61,10 @@ class Profile(Schema):
     lace_method: LaceMethod = "undecided"
     correct_policy: CorrectPolicy = "stop_and_fix"
     speed_policy: SpeedPolicy = "off"
+    sameness_policy: SamenessPolicy = "new_guises"
+    chaining_policy: Chaining = "backward"
+    young_guises: bool = False
+    overlays: list[str] = []
     food_as_material: bool = True
     every_days: int = 7
 
@@ -72,12 +80,34 @@ class StrandOut(Schema):
     seen_rung: int | None
 
 
-class HeldBack(Schema):
-    """A wanted task and the strands that hold it back; rungs_short in rungs, by strand, most first."""
+class ChainOut(Schema):
+    """One step of a task, and who does it now: adult, taught or alone."""
+
+    words: str
+    who: Who
+
+
+class TaskOut(Schema):
+    """A wanted task: the strands that hold it back (rungs_short, by strand, most first), its steps, where it stands."""
 
     task: str
     name: str
     rungs_short: dict[str, float]
+    steps_alone: int | None
+    chain: list[ChainOut]
+    managed: bool
+    words: str
+    at_home: str
+
+
+class TaskIn(Schema):
+    """A wanted task as it was seen: how many steps alone, where, with whom, unasked or not."""
+
+    task: str
+    steps_alone: int
+    place: Place
+    with_whom: WithWhom = "therapist"
+    unasked: bool = False
 
 
 class ChildOut(Profile):
@@ -93,7 +123,7 @@ class ChildOut(Profile):
     home_name: str
     overrides: dict[str, str]
     strands: list[StrandOut]
-    held_back: list[HeldBack]
+    tasks: list[TaskOut]
     wanted_rungs: dict[str, int]
 
 
@@ -194,6 +224,16 @@ def note_mouthing(request: HttpRequest, child_id: int) -> ChildOut:
     return child_out(queries.child_for(who, child_id))
 
 
+@router.post("/children/{child_id}/tasks", response={200: ChildOut, **REFUSED})
+def note_task(request: HttpRequest, child_id: int, body: TaskIn) -> ChildOut:
+    """Keep that a wanted task was seen today: steps alone, where, with whom, unasked or not."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    seen = TaskSeen(body.task, timezone.localdate(), body.steps_alone, body.place, body.with_whom, body.unasked)
+    actions.note_task(who, child, seen)
+    return child_out(queries.child_for(who, child_id))
+
+
 @router.post("/children/{child_id}/overrides", response={200: ChildOut, **REFUSED})
 def override_hazard(request: HttpRequest, child_id: int, body: Override) -> ChildOut:
     """Allow what a rule calls overridable, with the reason kept."""
@@ -230,9 +270,21 @@ def child_out(child: Child) -> ChildOut:
         home_name=child.home.name,
         overrides=child.overrides,
         strands=strands,
-        held_back=[
-            HeldBack(task=t, name=WANTED_TASKS[t].name, rungs_short={s.strand: s.rungs for s in held_back(t, now)})
-            for t in child.wanted
-        ],
+        tasks=[_task_out(standing, child, now) for standing in standings(child)],
         wanted_rungs=wanted_rungs(child.wanted),
+    )
+
+
+def _task_out(standing: TaskStanding, child: Child, now: Mapping[str, Estimate]) -> TaskOut:
+    task = WANTED_TASKS[standing.task]
+    steps = chain(task.id, standing.steps_alone or 0, child.chaining_policy)
+    return TaskOut(
+        task=task.id,
+        name=task.name,
+        rungs_short={s.strand: s.rungs for s in held_back(task.id, now)},
+        steps_alone=standing.steps_alone,
+        chain=[ChainOut(words=words, who=who) for words, who in steps],
+        managed=standing.managed,
+        words=standing.words,
+        at_home=task.at_home,
     )

@@ -1,10 +1,10 @@
 """What a child's profile may say: each refusal names the field, the value, the reason and the remedy."""
 
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from datetime import date
 from typing import Any
 
-from core.child import ALLERGENS, PRECAUTIONS, Place, Supervision
+from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, Place, Supervision
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
@@ -13,6 +13,7 @@ LISTED: dict[str, frozenset[str]] = {
     "allergies": frozenset(ALLERGENS),
     "precautions": frozenset(PRECAUTIONS),
     "wanted": frozenset(WANTED_TASKS),
+    "overlays": frozenset(OVERLAYS),
 }
 
 
@@ -39,7 +40,7 @@ def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
         raise FieldError("first_name", "", "A child needs a name.", "Write the first name or what the child is called.")
     _check_birth_date(kept["birth_date"], on)
     for name, known in LISTED.items():
-        for value in kept[name]:
+        for value in kept.get(name, ()):
             if value not in known:
                 raise FieldError(
                     name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}."
@@ -47,6 +48,22 @@ def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
     _check_details(kept)
     _check_numbers(kept)
     return kept
+
+
+def checked_steps(task: str, wanted: Collection[str], steps_alone: int) -> int:
+    """Return how many steps of a wanted task were done alone. Raises FieldError where that can't be."""
+    if task not in wanted:
+        raise FieldError(
+            "task",
+            task,
+            f"{task!r} is not a task this family wants.",
+            "Add it to the profile first, or choose another.",
+        )
+    steps = len(WANTED_TASKS[task].steps)
+    if not 0 <= steps_alone <= steps:
+        reason = f"{steps_alone} steps alone: “{WANTED_TASKS[task].name}” has {steps}."
+        raise FieldError("steps_alone", steps_alone, reason, f"Choose 0 to {steps}.")
+    return steps_alone
 
 
 def _check_details(kept: dict[str, Any]) -> None:

@@ -6,9 +6,10 @@ from datetime import date
 
 from caseload.models import Child, Home, StrandEstimate
 from core import ability
-from core.ability import Estimate
+from core.ability import Estimate, TaskSeen, TaskStanding, standing
 from core.child import Child as Facts
 from core.child import Hand, Setting
+from core.planner import Pace
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -46,6 +47,10 @@ def facts_of(child: Child, on: date) -> Facts:
         lace_method=child.lace_method,
         correct_policy=child.correct_policy,
         speed_policy=child.speed_policy,
+        sameness_policy=child.sameness_policy,
+        chaining_policy=child.chaining_policy,
+        young_guises=child.young_guises,
+        overlays=frozenset(child.overlays),
     )
 
 
@@ -70,6 +75,22 @@ def with_cutting(facts: Facts, estimates: Mapping[str, Estimate]) -> Facts:
 def estimates_of(child: Child, on: date) -> dict[str, Estimate]:
     """Every strand's estimate, widened to a day. One query."""
     return {e.strand: ability.on_day(ability.from_plain(e.state), on) for e in child.estimates.all()}
+
+
+def paces_of(child: Child) -> dict[str, Pace]:
+    """What the child's own clock says of each activity. One query."""
+    return {p.activity_id: Pace(p.ratio, p.tries) for p in child.paces.all()}
+
+
+def tasks_seen(child: Child) -> list[TaskSeen]:
+    """Every time a wanted task was seen, oldest first. One query."""
+    return [TaskSeen(t.task, t.on, t.steps_alone, t.place, t.with_whom, t.unasked) for t in child.tasks.all()]
+
+
+def standings(child: Child) -> list[TaskStanding]:
+    """Where each wanted task stands. One query."""
+    seen = tasks_seen(child)
+    return [standing(task, seen) for task in child.wanted]
 
 
 def set_start(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:

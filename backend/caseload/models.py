@@ -4,10 +4,12 @@ from django.db import models
 from django.db.models import Q
 
 from clinic.fields import one_of, only
-from clinic.models import Clinic
+from clinic.models import Clinic, Member
 from clinic.queries import ClinicManager
+from core.ability import WithWhom
 from core.child import (
     CHOICES,
+    Chaining,
     CorrectPolicy,
     GripPolicy,
     Hand,
@@ -15,6 +17,7 @@ from core.child import (
     Mouthing,
     Place,
     PromptPolicy,
+    SamenessPolicy,
     Side,
     SpeedPolicy,
     Supervision,
@@ -58,6 +61,7 @@ class Child(models.Model):
     refuses = models.JSONField(default=list)
     likes = models.JSONField(default=list)
     wanted = models.JSONField(default=list)
+    reason = models.CharField(max_length=200, blank=True)
     family_words = models.CharField(max_length=200, blank=True)
     seating = models.CharField(max_length=200, blank=True)
     attention_minutes = models.PositiveSmallIntegerField(default=30)
@@ -67,6 +71,12 @@ class Child(models.Model):
     lace_method: "models.CharField[LaceMethod, LaceMethod]" = one_of(LaceMethod, 12, default="undecided")
     correct_policy: "models.CharField[CorrectPolicy, CorrectPolicy]" = one_of(CorrectPolicy, 12, default="stop_and_fix")
     speed_policy: "models.CharField[SpeedPolicy, SpeedPolicy]" = one_of(SpeedPolicy, 12, default="off")
+    sameness_policy: "models.CharField[SamenessPolicy, SamenessPolicy]" = one_of(
+        SamenessPolicy, 12, default="new_guises"
+    )
+    chaining_policy: "models.CharField[Chaining, Chaining]" = one_of(Chaining, 12, default="backward")
+    young_guises = models.BooleanField(default=False)
+    overlays = models.JSONField(default=list)
     food_as_material = models.BooleanField(default=True)
     overrides = models.JSONField(default=dict)
     every_days = models.PositiveSmallIntegerField(default=7)
@@ -126,3 +136,44 @@ class EstimatePoint(models.Model):
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["child", "strand", "on"], name="one_point_a_day")]
+
+
+class TaskRecord(models.Model):
+    """A wanted task as it was seen once: steps done alone, where, with whom, unasked or not."""
+
+    child = models.ForeignKey(Child, models.CASCADE, related_name="tasks")
+    task = models.CharField(max_length=24)
+    on = models.DateField()
+    steps_alone = models.PositiveSmallIntegerField()
+    place: "models.CharField[Place, Place]" = one_of(Place, 8)
+    with_whom: "models.CharField[WithWhom, WithWhom]" = one_of(WithWhom, 10)
+    unasked = models.BooleanField(default=False)
+    by = models.ForeignKey(Member, models.PROTECT)
+
+    objects = ClinicManager("child__clinic")
+
+    class Meta:
+        ordering = ["on", "pk"]
+        indexes = [models.Index(fields=["child", "task", "on"])]
+        constraints = [
+            models.UniqueConstraint(
+                fields=["child", "task", "on", "place", "with_whom"], name="one_task_record_a_day_place_and_person"
+            ),
+            only("place", Place, "task_place_known"),
+            only("with_whom", WithWhom, "task_with_whom_known"),
+        ]
+
+
+class ActivityPace(models.Model):
+    """What a child's own clock says of one activity: the gap between tries over what the library expects."""
+
+    child = models.ForeignKey(Child, models.CASCADE, related_name="paces")
+    activity_id = models.CharField(max_length=40)
+    ratio = models.FloatField()
+    tries = models.PositiveIntegerField()
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(fields=["child", "activity_id"], name="one_pace_per_activity"),
+            models.CheckConstraint(condition=Q(ratio__gt=0), name="pace_ratio_positive"),
+        ]

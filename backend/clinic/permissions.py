@@ -27,6 +27,7 @@ POLICY = MappingProxyType(
         "child.note_mouthing": Policy(
             _ALL, "note that a child mouths things"
         ),  # whoever sits at the table sees it first
+        "child.note_task": Policy(_ALL, "note how a daily task went"),
         "child.set_rung": Policy(_THERAPISTS, "set a starting rung"),
         "child.override_hazard": Policy(_THERAPISTS, "override a hazard rule"),
         "cupboard.read": Policy(_ALL, "see a cupboard"),

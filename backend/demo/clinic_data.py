@@ -9,7 +9,7 @@ from importlib.resources import files
 
 import yaml
 
-from core.child import Hand, Mouthing, Place, Side, Supervision
+from core.child import Hand, Mouthing, Place, SamenessPolicy, Side, Supervision
 
 CLINIC = "Larkwater Children's Hands"
 
@@ -26,7 +26,10 @@ class DemoHome:
 
 @dataclass(frozen=True)
 class DemoChild:
-    """A child, the way each targeted strand learns, and the sessions on record."""
+    """A child, the way each targeted strand learns, and the sessions on record.
+
+    tasks -- how wanted tasks were seen: task, days ago, steps alone, place
+    """
 
     first_name: str
     home: str
@@ -43,6 +46,7 @@ class DemoChild:
     allergies: tuple[str, ...] = ()
     precautions: tuple[str, ...] = ()
     refuses: tuple[str, ...] = ()
+    reason: str = ""
     family_words: str = ""
     seating: str = ""
     attention_minutes: int = 30
@@ -52,6 +56,9 @@ class DemoChild:
     last_days_ago: int = 6
     helped: bool = False
     assisting_hand: Side = "none"
+    sameness: SamenessPolicy = "new_guises"
+    overlays: tuple[str, ...] = ()
+    tasks: tuple[tuple[str, int, int, Place], ...] = ()
 
 
 MEMBERS = (("maren", "Maren Quay", "lead"), ("tove", "Tove Alder", "therapist"), ("ilja", "Ilja Reed", "assistant"))
@@ -64,16 +71,18 @@ CHILDREN = (
         "Lock cottage",
         58,
         "right",
-        ("grasp", "in_hand"),
+        ("grasp", "bilateral"),
         ("buttons", "name"),
         ("boats", "animals"),
         14,
         "quick",
-        start_shift=-0.6,
-        per_week=0.16,
+        start_shift=-0.9,
+        reason="Behind in fine motor skills; his teacher sees him avoid crayons and dressing himself.",
         family_words="Wants to do the buttons on his deckhand jacket himself.",
         seating="Feet on a crate",
         last_days_ago=7,
+        overlays=("count",),
+        tasks=(("buttons", 60, 0, "home"), ("buttons", 21, 2, "home"), ("buttons", 7, 3, "home")),
     ),
     DemoChild(
         "Bryony",
@@ -81,16 +90,20 @@ CHILDREN = (
         31,
         "not_settled",
         ("grasp", "bilateral"),
-        ("zip", "cutlery"),
+        ("coat", "spoon"),
         ("animals",),
         10,
         "slow",
+        start_shift=-0.6,
         mouthing="often",
-        family_words="Zip her own coat before nursery.",
-        attention_minutes=14,
+        precautions=("low_tone",),
+        reason="Low muscle tone, walked at 20 months; puts everything in the mouth.",
+        family_words="Get her own coat on before nursery.",
+        attention_minutes=12,
         minutes=20,
         last_days_ago=5,
         seating="High chair with a foot plate",
+        tasks=(("coat", 40, 1, "home"), ("coat", 5, 1, "home")),
     ),
     DemoChild(
         "Corin",
@@ -102,27 +115,30 @@ CHILDREN = (
         ("building site", "trains"),
         15,
         "plateau",
-        start_shift=-1.6,
-        per_week=0.14,
+        start_shift=-1.4,
+        reason="Clumsy with tools at school: a coordination disorder was named last year.",
         family_words="Cut out his models without help.",
         last_days_ago=7,
+        tasks=(("scissors", 30, 2, "school"), ("scissors", 7, 2, "home")),
     ),
     DemoChild(
         "Delphie",
         "Boatyard flat",
         97,
         "right",
-        ("in_hand", "strength"),
-        ("laces", "coins"),
+        ("in_hand", "daily"),
+        ("page", "laces"),
         ("shop", "trains"),
         13,
         "setback",
-        start_shift=-1.2,
+        start_shift=-0.9,
         precautions=("joint_laxity",),
-        family_words="Tie her own boots on deck days.",
+        reason="Loose joints; her hand aches and slows after ten lines of writing.",
+        family_words="Get through a page at school without a sore hand.",
         every_days=14,
         minutes=40,
         last_days_ago=9,
+        tasks=(("laces", 50, 3, "home"), ("laces", 9, 4, "home")),
     ),
     DemoChild(
         "Emrys",
@@ -130,17 +146,19 @@ CHILDREN = (
         45,
         "right",
         ("bilateral", "grasp"),
-        ("cutlery", "zip"),
+        ("spoon", "zip"),
         ("animals", "weather"),
         12,
         "prompt_dependent",
-        start_shift=-0.3,
+        start_shift=-0.7,
         allergies=("egg", "latex"),
         refuses=("sticky",),
+        reason="Develops late all round; waits to be told before he starts.",
         family_words="Eat supper with a fork like his sister.",
         minutes=30,
         last_days_ago=12,
         helped=True,
+        tasks=(("spoon", 45, 2, "home"), ("spoon", 12, 3, "home")),
     ),
     DemoChild(
         "Fenna",
@@ -152,11 +170,12 @@ CHILDREN = (
         ("space", "boats"),
         16,
         "quick",
-        start_shift=-1.0,
-        per_week=0.12,
+        start_shift=-1.1,
         allergies=("latex",),
+        reason="Born at 29 weeks; school asked for help with scissors and small things.",
         family_words="Pay at the lock shop on her own.",
         last_days_ago=7,
+        tasks=(("coins", 40, 3, "clinic"), ("coins", 20, 3, "home"), ("coins", 5, 3, "home")),
     ),
     DemoChild(
         "Garth",
@@ -168,7 +187,8 @@ CHILDREN = (
         ("football",),
         11,
         "patchy",
-        start_shift=-1.5,
+        start_shift=-1.3,
+        reason="Coordination disorder and short attention; drops out of ball games.",
         family_words="Catch well enough to join in at break.",
         every_days=14,
         minutes=40,
@@ -184,8 +204,10 @@ CHILDREN = (
         ("weather",),
         0,
         "slow",
+        reason="Autistic; draws for hours, one way, with the whole fist. First visit next week.",
         family_words="Hold a pencil at school like the others.",
         attention_minutes=20,
+        sameness="own_order",
     ),
     DemoChild(
         "Isla",
@@ -197,12 +219,14 @@ CHILDREN = (
         ("horses", "cooking"),
         3,
         "slow",
-        start_shift=-3.0,
+        start_shift=-1.8,
         precautions=("one_hand_assists",),
         assisting_hand="left",
+        reason="Left hemiplegia; the left hand holds if it is asked, seldom unasked.",
         family_words="Do up her own coat for the morning walk along the towpath.",
         seating="Chair with arms, feet on a box",
         attention_minutes=30,
         last_days_ago=5,
+        tasks=(("zip", 19, 1, "home"), ("zip", 5, 2, "home")),
     ),
 )

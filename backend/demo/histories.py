@@ -7,9 +7,10 @@ from uuid import UUID
 
 import numpy as np
 
-from caseload.actions import add_child, set_rung
+from caseload.actions import add_child, note_task, set_rung
 from caseload.models import Child, Home, StrandEstimate
 from clinic.models import Member
+from core.ability import TaskSeen, WithWhom
 from core.ability.simulation import Child as MadeUp
 from core.child import DEFAULTS
 from core.library import ACTIVITIES
@@ -41,7 +42,7 @@ MADE_UP_READINGS = {
     "grip": (2, 5),
     "grip_minutes": (1, 12),
     "task_seconds": (120, 20),
-    "steps_alone": (1, 6),
+    "steps_alone": (0, 5),
     "legible": (3, 10),
     "pain": (2, 0),
     "effort": (8, 3),
@@ -73,15 +74,26 @@ def add_demo_child(member: Member, homes: dict[str, Home], demo: DemoChild, toda
         "refuses": list(demo.refuses),
         "likes": list(demo.likes),
         "wanted": list(demo.wanted),
+        "reason": demo.reason,
         "family_words": demo.family_words,
         "seating": demo.seating,
         "attention_minutes": demo.attention_minutes,
         "force_limit_newton": None,
         **DEFAULTS,
+        "sameness_policy": demo.sameness,
+        "overlays": list(demo.overlays),
+        "young_guises": False,
         "food_as_material": True,
         "every_days": demo.every_days,
     }
     return add_child(member, homes[demo.home], profile, first_day(demo, today))
+
+
+def show_tasks(member: Member, child: Child, demo: DemoChild, today: date) -> None:
+    """Keep how the wanted tasks were seen in daily life."""
+    for task, days_ago, steps_alone, place in demo.tasks:
+        with_whom: WithWhom = "family" if place == "home" else "therapist" if place == "clinic" else "school"
+        note_task(member, child, TaskSeen(task, today - timedelta(days=days_ago), steps_alone, place, with_whom))
 
 
 def first_day(demo: DemoChild, today: date) -> date:
@@ -175,7 +187,7 @@ def _taps(
         trained = asked_by(frozen)
         hand = frozen.hand if frozen.hand in HANDS else "right"
         harder = OTHER_HAND_RUNGS if child.hand in HANDS and hand != child.hand else 0.0
-        for _ in range(min(block.sets, 2)):
+        for _ in range(block.sets):
             misses = 0
             for _ in range(block.count):
                 helps = misses >= 2 or (demo.helped and random.random() < 0.75)
@@ -184,7 +196,7 @@ def _taps(
                 support = "spoken" if chances[0] <= luck < chances[1] and helps else "alone"
                 won = luck < chances[helps]
                 misses = 0 if won else misses + 1
-                at += timedelta(seconds=float(random.uniform(5, 14)))
+                at += timedelta(seconds=max(1.0, block.seconds_a_try * float(random.lognormal(0, 0.25))))
                 yield _event(
                     frozen,
                     "try",
@@ -204,7 +216,7 @@ def _taps(
             skill = _weakest(truth, trained, week, block.activity_id, harder, "alone")
             for kind, value in _read_off(frozen, skill, random):
                 yield _event(frozen, kind, at, random, value)
-            at += timedelta(seconds=40)
+            at += timedelta(seconds=block.rest_seconds)
         at += timedelta(seconds=90)
 
 
@@ -220,6 +232,7 @@ def _read_off(
     """What would be measured after a set, better with skill (the true chance, 0 to 1)."""
     for asked in frozen.measures:
         worst, best = MADE_UP_READINGS[asked.id]
+        best = int(asked.highest) - 1 if asked.id == "steps_alone" else best
         read = asked.usual or worst + (best - worst) * min(max(skill + random.normal(0, 0.1), 0), 1)
         step = asked.step
         yield (

@@ -35,15 +35,13 @@ class PlanningScreensTest(BrowserTest):
         (harder if harder.is_enabled() else easier).click()
         page.get_by_role("button", name="Lock", exact=True).click()
         for _ in range(2):
-            page.get_by_role("button", name="One minute more").click()
+            page.get_by_role("button", name="One set more").click()
         self.eventually(lambda: Plan.objects.get(pk=plan.pk).version == plan.version + 4, "four changes kept")
         now = Plan.objects.get(pk=plan.pk).blocks.first()
-        self.assertEqual((now.activity_id, now.locked, now.minutes), (first.activity_id, True, first.minutes + 2))
+        self.assertEqual((now.activity_id, now.locked, now.sets), (first.activity_id, True, first.sets + 2))
         self.assertNotEqual(now.grade, first.grade)
         page.get_by_role("button", name="Undo").click()
-        self.eventually(
-            lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == first.minutes + 1, "one taken back"
-        )
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().sets == first.sets + 1, "one taken back")
 
     def test_a_dial_is_turned_and_a_thing_swapped_in_the_library(self) -> None:
         page = self.page
@@ -68,18 +66,18 @@ class PlanningScreensTest(BrowserTest):
         page.goto(f"/plans/{plan.pk}")
         block = page.locator(".block").first
         block.wait_for()
-        minutes = plan.blocks.first().minutes
+        sets = plan.blocks.first().sets
         block.focus()
-        page.keyboard.press("Shift+ArrowLeft")
-        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes == minutes - 1, "a minute shorter")
-        expect(block).to_contain_text(f"{minutes - 1} min")
+        page.keyboard.press("Shift+ArrowRight")
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().sets == sets + 1, "a set more")
+        expect(block).to_contain_text(f"{sets + 1} ×")
         handle = page.locator(".handle").first.bounding_box()
         assert handle
         page.mouse.move(handle["x"] + 8, handle["y"] + 30)
         page.mouse.down()
-        page.mouse.move(handle["x"] + 150, handle["y"] + 30, steps=6)
+        page.mouse.move(handle["x"] + 260, handle["y"] + 30, steps=6)
         page.mouse.up()
-        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().minutes > minutes, "longer by pulling")
+        self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().sets > sets + 1, "longer by pulling")
         page.get_by_text("Fits, not chosen").click()
         page.locator(".chip").first.click()
         page.get_by_text(re.compile("well-spent minutes|As good as|With it,")).first.wait_for()

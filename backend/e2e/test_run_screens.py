@@ -31,7 +31,7 @@ class RunScreensTest(BrowserTest):
             None,
         )
         if asked is None:
-            choice = PlannedBlock("main", Variant(read.id, (0,) * len(read.axes)), 5)
+            choice = PlannedBlock("main", Variant(read.id, (0,) * len(read.axes)), 2)
             plan = set_blocks(self.lead, plan, plan.version, [choice], TODAY)
             plan = Plan.objects.get(pk=plan.pk)
             asked = plan.blocks.get()

@@ -8,8 +8,19 @@ from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.planner import Block, GroupPlan, LeftOut, PlannedBlock, Refusal, SessionPlan, WeekPlan, plan_session, totals
-from planning.models import LONGEST_BLOCK, Plan, PlanBlock
+from core.planner import (
+    WORKED_OUT,
+    Block,
+    GroupPlan,
+    LeftOut,
+    PlannedBlock,
+    Refusal,
+    SessionPlan,
+    WeekPlan,
+    plan_session,
+    totals,
+)
+from planning.models import MOST_SETS, Plan, PlanBlock
 from planning.stored import as_json
 from planning.workbench import Wish, Workbench, choices_of, stock_stamp, wish_of, workbench, workbench_of
 
@@ -40,6 +51,7 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
         supervision=wish.supervision,
         minutes=wish.minutes,
         targets=list(wish.targets),
+        task=wish.task,
         format_id=wish.format_id,
         order=wish.order,
         excluded=list(wish.excluded),
@@ -69,7 +81,7 @@ def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str]
         answer.bound,
         list(answer.notes),
     )
-    now.child_version, now.stock_stamp = now.child.version, stock_stamp(now.home)
+    now.child_version, now.stock_stamp, now.worked_out = now.child.version, stock_stamp(now.home), WORKED_OUT
     _keep(now, answer.blocks)
     return Done(
         now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.activity_id for b in request.locked]}
@@ -119,6 +131,7 @@ def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
         supervision=plan.supervision,
         minutes=plan.minutes,
         targets=plan.targets,
+        task=plan.task,
         format_id=plan.format_id,
         order=plan.order,
         status="given",
@@ -138,9 +151,9 @@ def mark_used(plan: Plan, on: date) -> None:
 
 def _block_standing(bench: Workbench, choice: PlannedBlock, at: int) -> Block:
     """Return the block a choice makes. Raises FieldError, naming the block, when it can't stand here."""
-    if not 1 <= choice.minutes <= LONGEST_BLOCK:
-        reason = f"{choice.minutes} minutes is not a possible length of a block."
-        raise FieldError(f"blocks.{at}.minutes", choice.minutes, reason, f"Choose 1 to {LONGEST_BLOCK}.")
+    if not 1 <= choice.sets <= MOST_SETS:
+        reason = f"{choice.sets} sets are not possible in one block."
+        raise FieldError(f"blocks.{at}.sets", choice.sets, reason, f"Choose 1 to {MOST_SETS}.")
     result = bench.stand(choice)
     if isinstance(result, Refusal):
         raise FieldError(f"blocks.{at}.grade", list(choice.variant.grade), result.reason, result.remedy)
@@ -152,7 +165,7 @@ def _once_each(choices: Sequence[PlannedBlock]) -> None:
     for at, choice in enumerate(choices):
         activity_id = choice.variant.activity_id
         if activity_id in seen:
-            reason, remedy = "This activity is in the plan already.", "Give the first one more minutes instead."
+            reason, remedy = "This activity is in the plan already.", "Give the first one more sets instead."
             raise FieldError(f"blocks.{at}.activity_id", activity_id, reason, remedy)
         seen.add(activity_id)
 

@@ -14,6 +14,7 @@ from clinic.problems import Problem
 from core.library import find_activity
 from core.paper import kit_of
 from core.planner import Refusal, bring_in, differences, left_out, totals
+from core.skills import WANTED_TASKS
 from planning import actions, queries
 from planning.actions import Infeasible
 from planning.models import Plan
@@ -21,6 +22,7 @@ from planning.schemas import (
     AgainIn,
     AgainstOut,
     AimOut,
+    AimsOut,
     BlockIn,
     BlockOut,
     BlocksIn,
@@ -32,6 +34,7 @@ from planning.schemas import (
     NameIn,
     PlanLine,
     PlanOut,
+    TaskAims,
     WishIn,
 )
 from planning.shown import forecast_out, gone_out
@@ -47,7 +50,13 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, body.home_id)
     wish = Wish(
-        body.minutes, tuple(body.targets), body.place, body.supervision, format_id=body.format_id, order=body.order
+        body.minutes,
+        tuple(body.targets),
+        body.place,
+        body.supervision,
+        format_id=body.format_id,
+        order=body.order,
+        task=body.task,
     )
     try:
         plan = actions.make_plan(who, child, home, wish, timezone.localdate())
@@ -56,11 +65,17 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     return plan_out(queries.plan_for(who, plan.pk))
 
 
-@router.get("/children/{child_id}/aims", response={200: list[AimOut], **REFUSED})
-def read_aims(request: HttpRequest, child_id: int) -> list[AimOut]:
-    """The one or two targets to work on next, each with why."""
-    child = child_for(member(request), child_id)
-    return [AimOut(target=a.target, words=a.words) for a in queries.aims_of(child, timezone.localdate())]
+@router.get("/children/{child_id}/aims", response={200: AimsOut, **REFUSED})
+def read_aims(request: HttpRequest, child_id: int) -> AimsOut:
+    """The one or two targets to work on next, each with why; and what each wanted task asks for."""
+    suggested, tasks = queries.aims_of(child_for(member(request), child_id), timezone.localdate())
+    return AimsOut(
+        suggested=[AimOut.model_validate(a) for a in suggested],
+        tasks=[
+            TaskAims(task=task, name=WANTED_TASKS[task].name, aims=[AimOut.model_validate(a) for a in aims])
+            for task, aims in tasks.items()
+        ],
+    )
 
 
 @router.get("/children/{child_id}/plans", response={200: list[PlanLine], **REFUSED})
@@ -173,6 +188,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         supervision=plan.supervision,
         minutes_asked=plan.minutes,
         targets=plan.targets,
+        task=plan.task,
         format_id=plan.format_id,
         part_names=dict(bench.request.format.names),
         name=plan.name,
@@ -184,6 +200,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         well_spent=sums.well_spent,
         bound=plan.bound,
         tiring_minutes=sums.tiring_minutes,
+        work_minutes=sums.work_minutes,
         blocks=shown,
         kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)],
         left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],

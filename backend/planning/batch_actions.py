@@ -46,7 +46,7 @@ def plan_line(line_id: int, on: date | None = None) -> BatchLine:
         return line
     child, today = line.child, on or timezone.localdate()
     minutes = line.batch.minutes or facts_of(child, today).usual_minutes
-    targets = tuple(a.target for a in aims_of(child, today))
+    targets = tuple(a.target for a in aims_of(child, today)[0])
     wish = Wish(minutes, targets, child.home.kind, child.home.supervision)
     try:
         line.plan = make_plan(line.batch.asked_by, child, child.home, wish, today)

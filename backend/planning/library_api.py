@@ -38,7 +38,7 @@ class ReachOut(Schema):
     strand_name: str
     also: list[str]
     parts: list[Part]
-    minutes: list[int]
+    minutes: list[float]
     grades: int
     offered: int
     least: float

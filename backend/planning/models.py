@@ -11,14 +11,16 @@ from clinic.fields import one_of, only
 from clinic.models import Clinic, Member
 from clinic.queries import ClinicManager
 from core.child import Part, Place, Supervision
-from core.planner import Block, PlanStatus
+from core.planner import WORKED_OUT, Block, PlanStatus
 
-LONGEST_BLOCK = 60  # minutes; project definition
+MOST_SETS = 20  # sets of one block arranged by hand; project definition
 BatchStatus = Literal["waiting", "planned", "refused"]
 
 
 class Plan(models.Model):
-    """A session as planned, and what it was planned from."""
+    """A session as planned, and what it was planned from. worked_out -- the way it was worked out, as core.planner
+    counts them
+    """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4)
     child = models.ForeignKey(Child, models.CASCADE, related_name="plans")
@@ -29,6 +31,7 @@ class Plan(models.Model):
     supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12)
     minutes = models.PositiveSmallIntegerField()
     targets = models.JSONField()
+    task = models.CharField(max_length=24, blank=True)
     format_id = models.CharField(max_length=10, default="parts")
     order = models.CharField(max_length=16, default="precision_first")
     name = models.CharField(max_length=60, blank=True)
@@ -39,6 +42,7 @@ class Plan(models.Model):
     child_version = models.PositiveIntegerField()
     stock_stamp = models.CharField(max_length=64)
     used_on = models.DateField(null=True)
+    worked_out = models.PositiveSmallIntegerField(default=WORKED_OUT)
     version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("child__clinic")
@@ -140,7 +144,7 @@ class PlanBlock(models.Model):
     part: "models.CharField[Part, Part]" = one_of(Part, 8)
     activity_id = models.CharField(max_length=40)
     grade = models.JSONField()
-    minutes = models.PositiveSmallIntegerField()
+    sets = models.PositiveSmallIntegerField()
     locked = models.BooleanField(default=False)
     strand = models.CharField(max_length=24)
     expected = models.FloatField()
@@ -152,9 +156,7 @@ class PlanBlock(models.Model):
                 fields=["plan", "position"], name="one_block_per_position", deferrable=models.Deferrable.DEFERRED
             ),
             only("part", Part, "block_part_known"),
-            models.CheckConstraint(
-                condition=Q(minutes__gte=1) & Q(minutes__lte=LONGEST_BLOCK), name="block_minutes_possible"
-            ),
+            models.CheckConstraint(condition=Q(sets__gte=1) & Q(sets__lte=MOST_SETS), name="block_sets_possible"),
         ]
 
     @classmethod
@@ -166,7 +168,7 @@ class PlanBlock(models.Model):
             part=block.part,
             activity_id=block.activity_id,
             grade=list(block.grade),
-            minutes=block.minutes,
+            sets=block.sets,
             locked=block.locked,
             strand=block.strand,
             expected=block.expected,

@@ -6,12 +6,12 @@ from uuid import UUID
 from django.db.models import QuerySet
 from django.http import Http404
 
-from caseload.facts import estimates_of
+from caseload.facts import estimates_of, standings
 from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
-from core.ability import Aim, suggested_aims
+from core.ability import Aim, suggested_aims, task_aims
 from planning.models import GroupSession, HomeWeek, Plan
 
 
@@ -38,12 +38,15 @@ def last_run_before(plan: Plan) -> Plan | None:
     return run.prefetch_related("blocks").order_by("-used_on", "-made_at").first()
 
 
-def aims_of(child: Child, today: date) -> tuple[Aim, ...]:
-    """The targets to work on next, each with why: what wanted tasks require, and what was worked on last time."""
+def aims_of(child: Child, today: date) -> tuple[tuple[Aim, ...], dict[str, list[Aim]]]:
+    """The targets to work on next, each with why; and what every wanted task not managed yet asks to work on."""
     last = (
         Plan.objects.filter(child=child, used_on__isnull=False).order_by("-used_on", "-made_at").only("targets").first()
     )
-    return suggested_aims(child.wanted, estimates_of(child, today), last.targets if last else ())
+    estimates = estimates_of(child, today)
+    tasks = [s.task for s in standings(child) if not s.managed]
+    suggested = suggested_aims(tasks, estimates, last.targets if last else ())
+    return suggested, {task: [aim for aim, _ in task_aims(task, estimates)] for task in tasks}
 
 
 def latest_plan(child: Child) -> Plan | None:

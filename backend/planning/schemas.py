@@ -6,26 +6,44 @@ from uuid import UUID
 from pydantic import Field
 
 from clinic.schema import Schema
+from core.ability import Who
 from core.child import Part, Place, Supervision
 from core.offers import Variant
 from core.planner import DifferenceKind, LeftOutKind, PlannedBlock, PlanStatus
 from core.recording import SupportLevel
 from cupboard.api import VerdictOut
-from planning.models import LONGEST_BLOCK
+from planning.models import MOST_SETS
 
 
 class AimOut(Schema):
-    """A target to work on next, and why."""
+    """A target to work on next, and why; the wanted task it is for, where it is for one."""
 
     target: str
     words: str
+    task: str
+
+
+class TaskAims(Schema):
+    """What one wanted task asks to work on, what it lacks most first."""
+
+    task: str
+    name: str
+    aims: list[AimOut]
+
+
+class AimsOut(Schema):
+    """The one or two targets suggested, and what each wanted task asks for."""
+
+    suggested: list[AimOut]
+    tasks: list[TaskAims]
 
 
 class WishIn(Schema):
-    """What is asked of a session."""
+    """What is asked of a session. task: the one wanted task it is for; empty: all of them."""
 
     minutes: int
     targets: list[str]
+    task: str = ""
     place: Place = "clinic"
     supervision: Supervision = "arms_reach"
     home_id: int
@@ -39,12 +57,12 @@ class BlockIn(Schema):
     part: Part
     activity_id: str
     grade: list[int]
-    minutes: int
+    sets: int
     locked: bool = False
 
     def planned(self) -> PlannedBlock:
         """The choice as the core sees it."""
-        return PlannedBlock(self.part, Variant(self.activity_id, tuple(self.grade)), self.minutes, self.locked)
+        return PlannedBlock(self.part, Variant(self.activity_id, tuple(self.grade)), self.sets, self.locked)
 
 
 class BlocksIn(Schema):
@@ -100,6 +118,13 @@ class MarkOut(Schema):
     cue: str
 
 
+class ChainStepOut(Schema):
+    """One step of a wanted task, and who does it now: adult, taught or alone."""
+
+    words: str
+    who: Who
+
+
 class BlockOut(Schema):
     """One block of a plan, with everything needed to set it up and run it."""
 
@@ -112,10 +137,14 @@ class BlockOut(Schema):
     strand_name: str
     target: str
     rung: float
-    minutes: int
+    minutes: float
     sets: int
     count: int
+    tries: int
     unit: str
+    seconds_a_try: float
+    rest_seconds: float
+    work_minutes: float
     quantities: list[QuantityOut]
     expected: float
     expected_words: str
@@ -132,6 +161,10 @@ class BlockOut(Schema):
     cues: list[CueOut]
     watch: list[MarkOut]
     tidy: str
+    task: str
+    serves: str
+    chain: list[ChainStepOut]
+    overlay: str
     locked: bool
     problem: str = ""
 
@@ -167,6 +200,7 @@ class PlanOut(Schema):
     supervision: Supervision
     minutes_asked: int
     targets: list[str]
+    task: str = ""
     format_id: str = "parts"
     part_names: dict[str, str] = {}
     name: str = ""
@@ -177,8 +211,9 @@ class PlanOut(Schema):
     minutes: float = 0
     well_spent: float = 0
     bound: float = 0
-    tiring_minutes: int = 0
-    longest_block: int = LONGEST_BLOCK
+    tiring_minutes: float = 0
+    work_minutes: float = 0
+    most_sets: int = MOST_SETS
     blocks: list[BlockOut] = []
     kit: list[KitLineOut] = []
     left_out: list[LeftOutOut] = []

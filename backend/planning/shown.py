@@ -25,9 +25,13 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
         strand_name=strand.name,
         target=strand.target,
         rung=0,
-        minutes=row.minutes,
-        sets=0,
+        minutes=0,
+        sets=row.sets,
         count=0,
+        tries=0,
+        seconds_a_try=0,
+        rest_seconds=0,
+        work_minutes=0,
         unit=activity.unit,
         quantities=[],
         expected=0,
@@ -45,6 +49,10 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
         cues=[],
         watch=[],
         tidy="",
+        task="",
+        serves="",
+        chain=[],
+        overlay="",
         locked=row.locked,
         problem=f"{refusal.reason} {refusal.remedy}",
     )
@@ -70,5 +78,5 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
 
 def _alternatives(bench: Workbench, planned: PlannedBlock) -> list[AlternativeOut]:
     offers = equals(planned.variant, bench.cupboard, within=NEAR_RUNGS)
-    result = (bench.stand(PlannedBlock(planned.part, o.variant, planned.minutes)) for o in offers)
+    result = (bench.stand(PlannedBlock(planned.part, o.variant, planned.sets)) for o in offers)
     return [AlternativeOut.model_validate(b) for b in result if isinstance(b, Block)]

@@ -10,12 +10,12 @@ from planning.models import PlanBlock
 
 def planned_of(row: PlanBlock) -> PlannedBlock:
     """A row of a plan as the core sees it."""
-    return PlannedBlock(row.part, Variant(row.activity_id, tuple(row.grade)), row.minutes, row.locked)
+    return PlannedBlock(row.part, Variant(row.activity_id, tuple(row.grade)), row.sets, row.locked)
 
 
 def as_planned(block: Block) -> PlannedBlock:
     """A block that stands as the choice it was made from."""
-    return PlannedBlock(block.part, block.variant, block.minutes, block.locked)
+    return PlannedBlock(block.part, block.variant, block.sets, block.locked)
 
 
 def as_json(planned: PlannedBlock) -> dict[str, Any]:
@@ -24,7 +24,7 @@ def as_json(planned: PlannedBlock) -> dict[str, Any]:
         "part": planned.part,
         "activity_id": planned.variant.activity_id,
         "grade": list(planned.variant.grade),
-        "minutes": planned.minutes,
+        "sets": planned.sets,
         "locked": planned.locked,
     }
 
@@ -32,7 +32,7 @@ def as_json(planned: PlannedBlock) -> dict[str, Any]:
 def from_json(plain: Mapping[str, Any]) -> PlannedBlock:
     """A choice from what as_json made."""
     variant = Variant(plain["activity_id"], tuple(plain["grade"]))
-    return PlannedBlock(plain["part"], variant, plain["minutes"], plain["locked"])
+    return PlannedBlock(plain["part"], variant, plain["sets"], plain["locked"])
 
 
 def group_as_json(planned: PlannedGroupBlock, children: Iterable[int]) -> dict[str, Any]:

@@ -6,11 +6,11 @@ from dataclasses import dataclass
 from datetime import date
 from types import MappingProxyType
 
-from caseload.facts import estimates_of, facts_of, with_cutting
+from caseload.facts import estimates_of, facts_of, paces_of, standings, with_cutting
 from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
 from core.offers import UsableCupboard
-from core.planner import Block, PlannedBlock, Refusal, SessionRequest, shared_out, stand
+from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionRequest, stand
 from cupboard.queries import items, stock_of
 from planning.models import Plan
 from planning.stored import planned_of
@@ -30,6 +30,7 @@ class Wish:
     format_id: str = "parts"
     order: str = "precision_first"
     adults: int = 1
+    task: str = ""
 
 
 @dataclass(frozen=True)
@@ -48,16 +49,15 @@ class Workbench:
         return stand(self.request, planned)
 
     def stand_all(self, planned: Iterable[PlannedBlock]) -> tuple[list[Block | Refusal], tuple[Block, ...]]:
-        """Stored choices as they stand today, and of these the ones that can, what is used up shared out among them."""
-        result = [self.stand(p) for p in planned]
-        standing = shared_out([b for b in result if isinstance(b, Block)])
-        blocks = iter(standing)
-        return [next(blocks) if isinstance(b, Block) else b for b in result], standing
+        """Stored choices as they stand today, and of these the ones that can."""
+        result = [stand(self.request, p, place) for place, p in enumerate(planned)]
+        return result, tuple(b for b in result if isinstance(b, Block))
 
 
 def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock] = ()) -> Workbench:
     """Return the request for a child with the cupboard to fill it from. A handful of queries."""
     estimates = estimates_of(child, on)
+    tasks = standings(child)
     request = SessionRequest(
         with_cutting(facts_of(child, on), estimates),
         Setting(wish.place, wish.supervision, wish.adults),
@@ -66,10 +66,14 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
         wish.minutes,
         tuple(wish.targets),
         recent=MappingProxyType(recent_activities(child)),
+        pace=MappingProxyType(paces_of(child)),
+        managed=frozenset(t.task for t in tasks if t.managed),
+        steps_alone=MappingProxyType({t.task: t.steps_alone or 0 for t in tasks}),
         locked=tuple(locked),
         excluded=frozenset(wish.excluded),
         format_id=wish.format_id,
         order=wish.order,
+        task=wish.task,
     )
     return Workbench(request)
 
@@ -95,6 +99,7 @@ def wish_of(plan: Plan) -> Wish:
         tuple(plan.excluded),
         plan.format_id,
         plan.order,
+        task=plan.task,
     )
 
 
@@ -130,4 +135,6 @@ def what_changed(plan: Plan) -> list[str]:
         changed.append(f"{plan.child.first_name}'s profile")
     if stock_stamp(plan.home) != plan.stock_stamp:
         changed.append(f"the cupboard of {plan.home.name}")
+    if plan.worked_out != WORKED_OUT:
+        changed.append("how sessions are worked out: blocks are whole sets now, and their minutes follow")
     return changed

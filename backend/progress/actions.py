@@ -6,7 +6,7 @@ from itertools import groupby
 
 from django.utils import timezone
 
-from caseload.actions import keep_points
+from caseload.actions import keep_paces, keep_points, keep_task
 from caseload.checks import FieldError
 from caseload.facts import facts_of, set_estimate
 from caseload.models import Child, StrandEstimate
@@ -15,11 +15,12 @@ from clinic.models import Member
 from core import ability
 from core.ability import Estimate
 from core.progress import WORDS, StepKind, decide, policy_for
+from core.running import paces
 from planning.actions import mark_used
 from progress.models import Answer, DecisionRecord, NoStep
 from running.actions import fold_run
 from running.models import Run
-from running.queries import WORKING_PARTS, all_sets, history
+from running.queries import WORKING_PARTS, all_sets, history, tasks_seen
 
 
 @acting("run.finish")
@@ -38,6 +39,9 @@ def finish_run(member: Member, run: Run) -> Done[Run]:
     run.ended_at = run.ended_at or timezone.now()
     run.save(update_fields=["ended_at"])
     mark_used(run.plan, run.on)
+    keep_paces(run.child, paces(all_sets(run.child)))
+    for seen in tasks_seen(run):
+        keep_task(member, run.child, seen)
     stood, now = _move_estimates(run.child, run.on)
     for strand in sorted(before | {s.strand for s in folded}):
         if run.sets.filter(strand=strand, part__in=WORKING_PARTS).exists():

@@ -4,7 +4,8 @@ from django.http import HttpRequest
 from ninja import Router
 
 from clinic.schema import Schema
-from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Supervision
+from core.ability import WITH_WHOM
+from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES
 from core.library import ACTIVITIES
 from core.materials import MEASURES
@@ -56,7 +57,7 @@ class StrandWords(Schema):
     rungs: list[RungOut]
 
 
-class TaskOut(Choice):
+class WantedOut(Choice):
     """A wanted daily task and the rungs it requires."""
 
     demands: dict[str, int]
@@ -84,7 +85,7 @@ class WordsOut(Schema):
 
     targets: list[Choice]
     strands: list[StrandWords]
-    wanted_tasks: list[TaskOut]
+    wanted_tasks: list[WantedOut]
     supports: list[SupportChoice]
     allergens: list[Choice]
     precautions: list[PrecautionOut]
@@ -95,6 +96,8 @@ class WordsOut(Schema):
     orders: list[Choice]
     themes: list[str]
     measures: dict[str, str]
+    overlays: list[Choice]
+    with_whom: list[Choice]
 
 
 @router.get("/words", response=WordsOut)
@@ -113,7 +116,7 @@ def words(request: HttpRequest) -> WordsOut:
             )
             for s in STRANDS.values()
         ],
-        wanted_tasks=[TaskOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
+        wanted_tasks=[WantedOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
         supports=[SupportChoice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[
@@ -126,4 +129,6 @@ def words(request: HttpRequest) -> WordsOut:
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
         measures=dict(MEASURES),
+        overlays=[Choice(id=k, name=o.name) for k, o in OVERLAYS.items()],
+        with_whom=[Choice(id=k, name=v) for k, v in WITH_WHOM.items()],
     )

@@ -16,7 +16,7 @@ from core.library import ACTIVITIES
 from core.offers import Variant, grade_words, neighbours
 from core.planner import Block, Refusal
 from core.progress import measures, next_hand
-from core.recording import read_off
+from core.recording import MEASURED, read_off
 from core.running import REST, Event, EventError, read_event, table
 from planning.models import Plan
 from planning.workbench import Workbench, choices_of, workbench_of
@@ -111,13 +111,16 @@ def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:
     things = {s.id: s.thing for s in bench.cupboard.stock}
     forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
     asked = read_off(ACTIVITIES[block.activity_id].measures, bench.cupboard.child.precautions)
+    steps = len(block.chain)
+    if steps:
+        asked = (MEASURED["steps_alone"], *(m for m in asked if m.id != "steps_alone"))
     return tuple(
         FrozenMeasure(
             id=m.id,
             name=m.name,
             unit=m.unit,
             lowest=m.lowest,
-            highest=m.highest,
+            highest=steps if steps and m.id == "steps_alone" else m.highest,
             step=m.step,
             usual=max(forces) if m.id == "newton" and forces else None,
             choices=m.choices,
@@ -221,6 +224,7 @@ def fold_run(run: Run) -> list[SetRecord]:
             successes=s.successes,
             drops=s.drops,
             seconds=s.seconds,
+            gap_seconds=s.gap_seconds,
             best_hold_seconds=s.best_hold_seconds,
             hold_seconds=s.hold_seconds,
             measures=dict(s.measures),

@@ -45,7 +45,7 @@ class FrozenBlock(BaseModel):
 
     model_config = ConfigDict(frozen=True)
 
-    version: Literal[2] = 2
+    version: Literal[3] = 3
     id: str
     block: Block
     says: tuple[Suggestion, ...]

@@ -64,6 +64,7 @@ class SetRecord(models.Model):
     successes = models.PositiveSmallIntegerField()
     drops = models.PositiveSmallIntegerField(default=0)
     seconds = models.FloatField(default=0)
+    gap_seconds = models.FloatField(null=True)
     best_hold_seconds = models.FloatField(default=0)
     hold_seconds = models.FloatField(default=0)
     measures = models.JSONField(default=dict)

@@ -12,6 +12,7 @@ from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
+from core.ability import TaskSeen
 from core.running import Event, EventError, SetResult, fold, read_event
 from running.frozen import FrozenBlock
 from running.models import Run, SetRecord
@@ -87,6 +88,18 @@ def events_of(run: Run) -> list[Event]:
         except EventError:
             continue
     return events
+
+
+def tasks_seen(run: Run) -> list[TaskSeen]:
+    """The wanted tasks of a run whose steps alone were noted. One query."""
+    noted = run.sets.filter(measures__has_key="steps_alone").values_list("block", "measures")
+    best: dict[str, int] = {}
+    tasks = {b["id"]: b["block"].get("task", "") for b in run.blocks if b["block"].get("chain")}
+    for block, measures in noted:
+        task = tasks.get(block, "")
+        if task in run.child.wanted:
+            best[task] = max(best.get(task, 0), int(measures["steps_alone"]))
+    return [TaskSeen(task, run.on, steps, run.plan.place) for task, steps in best.items()]
 
 
 SET_FIELDS = tuple(f.name for f in fields(SetResult))

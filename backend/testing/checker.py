@@ -32,6 +32,9 @@ def _of_the_whole(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
     used: dict[str, int] = {}
     for q in (q for b in plan.blocks for q in b.quantities if q.single_use):
         used[q.stock_id] = used.get(q.stock_id, 0) + q.wanted
+    out = {q.stock_id for b in plan.blocks if b.part != "tidy" for q in b.quantities}
+    if any(q.stock_id not in out for b in plan.blocks if b.part == "tidy" for q in b.quantities):
+        yield "tidying brings something new"
     for line in request.stock:
         if used.get(line.id, 0) > line.count:
             yield f"uses up {used[line.id]} {line.thing.name}, {line.count} here"
@@ -54,6 +57,9 @@ def _weakest(estimates: list[Estimate], rungs: list[float], activity_id: str) ->
 def _of_each_block(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
     have = {s.id: s for s in request.stock}
     for block in plan.blocks:
+        long = block.sets * (block.count * block.seconds_a_try + block.rest_seconds) / 60
+        if request.format_id != "stations" and not 0 <= block.minutes - long < 0.5:
+            yield f"{block.name} says {block.minutes} minutes, {block.sets} sets take {long}"
         if block.verdict.status == "barred":
             yield f"{block.name} is barred"
         for q in block.quantities:

@@ -22,6 +22,7 @@ class PermissionMatrixTest(TestCase):
             "caseload.read",
             "child.read",
             "child.note_mouthing",
+            "child.note_task",
             "cupboard.read",
             "cupboard.edit",
             "plan.read",
@@ -63,10 +64,11 @@ class PermissionMatrixTest(TestCase):
 
 
 class WallTest(TestCase):
-    BLOCK = {"part": "main", "activity_id": "peg_fence", "grade": [0, 0, 0], "minutes": 5}
+    BLOCK = {"part": "main", "activity_id": "peg_fence", "grade": [0, 0, 0], "sets": 2}
     BODIES: dict[str, dict[str, object]] = {
         "put /children/{child_id}": {**profile(), "version": 1},
         "post /children/{child_id}/rungs": {"strand": "pinch", "rung": 2},
+        "post /children/{child_id}/tasks": {"task": "zip", "steps_alone": 1, "place": "home"},
         "post /children/{child_id}/overrides": {"rule": "latex", "reason": "seen by the doctor"},
         "post /children/{child_id}/forecast": BLOCK,
         "post /children/{child_id}/weeks": {

@@ -14,17 +14,26 @@ from core.ability.estimate import (
     on_day,
     start,
 )
-from core.ability.gaps import Aim, held_back, shortfalls, suggested_aims, wanted_rungs
+from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
 from core.ability.learning import level_today, update
+from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, WithWhom, chain, standing
 
 __all__ = [
     "AT_RUNG",
     "LOG_ODDS_PER_RUNG",
+    "PLACES",
+    "WITH_WHOM",
+    "WORTH_NAMING",
     "Aim",
     "Estimate",
     "Floats",
     "SetEvidence",
+    "TaskSeen",
+    "TaskStanding",
+    "Who",
+    "WithWhom",
     "as_plain",
+    "chain",
     "chance",
     "chance_in_words",
     "chance_together",
@@ -33,8 +42,10 @@ __all__ = [
     "level_today",
     "on_day",
     "shortfalls",
+    "standing",
     "start",
     "suggested_aims",
+    "task_aims",
     "update",
     "wanted_rungs",
 ]

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from core.ability.estimate import Estimate
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, WANTED_TASKS, WantedTask
 
 WORTH_NAMING = 0.2  # rungs short before a strand is said to hold a task back
 MOST_TARGETS = 2  # a session works on one or two
@@ -46,10 +46,11 @@ def held_back(task: str, estimates: Mapping[str, Estimate]) -> list[Short]:
 
 @dataclass(frozen=True)
 class Aim:
-    """A target to work on next, and why."""
+    """A target to work on next, and why. task: the wanted task it is for; empty where it is none."""
 
     target: str
     words: str
+    task: str = ""
 
 
 def suggested_aims(
@@ -57,20 +58,45 @@ def suggested_aims(
 ) -> tuple[Aim, ...]:
     """Return the one or two targets to work on next; only a first tick in the boxes.
 
-    begun -- the targets of the last session: what has begun goes on
-    First what a wanted task is held back by, most first; then what was begun; then what a wanted task requires.
+    wanted -- the tasks there is still something to do for, the most wanted first
+    begun  -- the targets of the last session: what has begun goes on
+    First what the tasks lack, most first; then what was begun; then the tasks themselves.
     """
-    leans = [s for s in shortfalls(wanted, estimates) if STRANDS[s.strand].target != "daily"]
-    aims = [_leaned_on(s) for s in leans if s.rungs > WORTH_NAMING]
-    aims += [Aim(t, "Worked on last time.") for t in begun]
-    aims += [_leaned_on(s) for s in leans if s.rungs <= WORTH_NAMING]
+    aims = [a for task in wanted for a in task_aims(task, estimates)]
+    lacking = sorted((a for a in aims if a[1] > WORTH_NAMING), key=lambda a: -a[1])
+    rest = [a for a in aims if a[1] <= WORTH_NAMING]
+    ordered = [a for a, _ in lacking] + [Aim(t, "Worked on last time.") for t in begun] + [a for a, _ in rest]
     first: dict[str, Aim] = {}
-    for aim in aims:
+    for aim in ordered:
         first.setdefault(aim.target, aim)
     return tuple(first.values())[:MOST_TARGETS]
 
 
-def _leaned_on(short: Short) -> Aim:
-    strand, task = STRANDS[short.strand], WANTED_TASKS[short.task].name
-    how = f"{short.rungs:.1f} rungs short" if short.rungs > WORTH_NAMING else "nothing missing"
-    return Aim(strand.target, f"“{task}” requires {strand.name.lower()}: {how}.")
+def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, float]]:
+    """Return the targets a wanted task asks to work on, each with why and the rungs short, what it lacks most first.
+
+    Where it lacks nothing it leans on, the task itself is what there is to practise.
+    """
+    wanted = WANTED_TASKS[task]
+    leans = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand]
+    short = [s for s in leans if s.rungs > WORTH_NAMING]
+    if short:
+        by_target: dict[str, list[Short]] = {}
+        for s in short:
+            by_target.setdefault(STRANDS[s.strand].target, []).append(s)
+        return [(Aim(target, _lacks(wanted, those), task), those[0].rungs) for target, those in by_target.items()]
+    strand = wanted.strand or next(iter(s.strand for s in leans), "")
+    if not strand:
+        return []
+    return [
+        (Aim(STRANDS[strand].target, f"“{wanted.name}”: what it leans on is there; practise it itself.", task), 0.0)
+    ]
+
+
+def _lacks(task: WantedTask, short: list[Short]) -> str:
+    """What a task lacks in one target, in words: how much, and the step it is for."""
+    first, *more = short
+    name = STRANDS[first.strand].name.lower()
+    words = f"“{task.name}”: {name} is {first.rungs:.1f} rungs short, to {task.step_for(first.strand)}"
+    then = ", ".join(f"{STRANDS[s.strand].name.lower()} {s.rungs:.1f}" for s in more)
+    return f"{words}; then {then}." if then else f"{words}."

@@ -3,12 +3,14 @@ child.
 """
 
 from core.child.approaches import CHOICES, DEFAULTS, cue_for
+from core.child.overlays import OVERLAYS, Overlay, overlay_for
 from core.child.profile import (
     ALLERGENS,
     MOUTHING_MONTHS,
     PRECAUTIONS,
     SUPERVISION_RANK,
     TEXTURES,
+    Chaining,
     Child,
     CorrectPolicy,
     GripPolicy,
@@ -18,6 +20,7 @@ from core.child.profile import (
     Place,
     Precaution,
     PromptPolicy,
+    SamenessPolicy,
     Setting,
     Side,
     SpeedPolicy,
@@ -31,20 +34,24 @@ __all__ = [
     "CHOICES",
     "DEFAULTS",
     "MOUTHING_MONTHS",
+    "OVERLAYS",
     "PARTS",
     "PRECAUTIONS",
     "SUPERVISION_RANK",
     "TEXTURES",
+    "Chaining",
     "Child",
     "CorrectPolicy",
     "GripPolicy",
     "Hand",
     "LaceMethod",
     "Mouthing",
+    "Overlay",
     "Part",
     "Place",
     "Precaution",
     "PromptPolicy",
+    "SamenessPolicy",
     "Setting",
     "Side",
     "SpeedPolicy",
@@ -53,4 +60,5 @@ __all__ = [
     "Zones",
     "cue_for",
     "for_child",
+    "overlay_for",
 ]

@@ -35,6 +35,20 @@ CHOICES = MappingProxyType(
         "speed_policy": MappingProxyType(
             {"off": "No speed games", "own_record": "Against their own record", "race": "Races are fine"}
         ),
+        "sameness_policy": MappingProxyType(
+            {
+                "new_guises": "New activities, same rung",
+                "keep_same": "Keep what is known",
+                "own_order": "Keep what is known, in the same order",
+            }
+        ),
+        "chaining_policy": MappingProxyType(
+            {
+                "backward": "Last step first: the child finishes",
+                "forward": "First step first",
+                "whole": "The whole task at once",
+            }
+        ),
     }
 )
 """Each policy with its choices and their words; the first is the default."""

@@ -16,6 +16,8 @@ GripPolicy = Literal["by_age", "coach", "function"]
 LaceMethod = Literal["undecided", "two_loops", "one_loop"]
 CorrectPolicy = Literal["stop_and_fix", "let_run"]
 SpeedPolicy = Literal["off", "own_record", "race"]
+SamenessPolicy = Literal["new_guises", "keep_same", "own_order"]
+Chaining = Literal["backward", "forward", "whole"]
 
 SUPERVISION_RANK = MappingProxyType({"box": 0, "room": 1, "arms_reach": 2})
 
@@ -86,6 +88,9 @@ PRECAUTIONS = MappingProxyType(
         "immune": Precaution(
             "weakened immunity", "The child's own things, washed or new; nothing that passes from hand to hand."
         ),
+        "low_tone": Precaution(
+            "low muscle tone", "Warms up with the whole body, and has a block on the feet between seated ones."
+        ),
         "dust": Precaution("asthma or dust allergy", "Bars chalk, flour and other dusty things."),
     }
 )
@@ -113,6 +118,7 @@ USUAL_FORCE = ((18, 8.0), (36, 15.0), (60, 25.0), (84, 35.0), (120, 50.0), (144,
 
 SETTING_UP_MINUTES = 5  # minutes of a usual session on top of a child's attention; project definition
 LONGEST_USUAL_MINUTES = 45  # minutes; clinic sessions last 30 to 45, common practice
+MOVING_MONTHS = 66  # months: under this nobody sits through a session; common practice
 SHORT_ATTENTION = 12  # minutes: under this a set has fewer tries; from memory
 
 
@@ -122,6 +128,8 @@ class Child:
 
     other_allergies -- in the family's words, beside those every thing is marked with
     assisting_hand  -- the hand that assists, where one does; splint_hand -- the hand that wears a splint
+    young_guises    -- whether guises made for younger children are welcome
+    overlays        -- what is learned on the side: ids of OVERLAYS
     cutting_rung    -- the rung of cutting that is sure by now, None where nobody has seen it
     """
 
@@ -144,6 +152,10 @@ class Child:
     lace_method: LaceMethod = "undecided"
     correct_policy: CorrectPolicy = "stop_and_fix"
     speed_policy: SpeedPolicy = "off"
+    sameness_policy: SamenessPolicy = "new_guises"
+    chaining_policy: Chaining = "backward"
+    young_guises: bool = False
+    overlays: frozenset[str] = frozenset()
     food_as_material: bool = True
     overrides: frozenset[str] = frozenset()
 
@@ -168,6 +180,21 @@ class Child:
         lax = "joint_laxity" in self.precautions
         caps = [c for c in (self.force_limit_newton, lax and LAXITY_SHARE * self.usual_force_newton) if c]
         return min(caps, default=None)
+
+    @property
+    def body_first(self) -> bool:
+        """Whether trunk and shoulders hold the hands back, so that the whole body warms up first."""
+        return "low_tone" in self.precautions
+
+    @property
+    def spares_hands(self) -> bool:
+        """Whether sets are halved and rests longer: loose joints, pain."""
+        return bool(self.precautions & {"joint_laxity", "pain"})
+
+    @property
+    def needs_to_move(self) -> bool:
+        """Whether seated blocks have one on the feet between them: the young, low tone, short attention."""
+        return self.body_first or self.age_months < MOVING_MONTHS or self.attention_minutes < SHORT_ATTENTION
 
     @property
     def skill_hand(self) -> Hand:

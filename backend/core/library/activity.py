@@ -6,6 +6,7 @@ from types import MappingProxyType
 from typing import Literal
 
 from core.child import Part
+from core.library.work import WORK, Work, WorkKind
 from core.materials import Need, Role
 from core.recording import SUPPORTS, SupportLevel
 from core.skills import STRANDS
@@ -21,6 +22,7 @@ class Step:
     uses   -- roles that only steps naming them bring to the table: filled, counted and judged at those grades alone
     tags   -- hazard tags of safety.STEP_TAGS
     count  -- how many tries a set has at this step, where the step decides it
+    seconds -- what one try takes at this step, where it decides: the longest of those chosen
     cues   -- what to say or do at this step, by level of help, in place of the activity's own cue
     """
 
@@ -30,6 +32,7 @@ class Step:
     uses: tuple[str, ...] = ()
     tags: tuple[str, ...] = ()
     count: int | None = None
+    seconds: float | None = None
     cues: Mapping[SupportLevel, str] = field(default_factory=lambda: MappingProxyType({}))
 
 
@@ -82,7 +85,7 @@ class Fit:
 class Activity:
     """One activity with its grades. Base rungs are those of the easiest grade on every axis.
 
-    seconds: what one try usually takes, before a child's own pace is known.
+    work: its kind of work. seconds: what one try usually takes, before a child's own pace is known.
 
     until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
 
@@ -98,9 +101,9 @@ class Activity:
     roles: tuple[Role, ...]
     axes: tuple[Axis, ...]
     parts: tuple[Part, ...]
-    minutes: tuple[int, int]
     counts: tuple[int, int, int]
     unit: str
+    work: WorkKind
     seconds: float
     setup: str
     cues: tuple[Cue, ...]
@@ -132,6 +135,23 @@ class Activity:
     def target(self) -> str:
         """The target of the strand it trains first."""
         return STRANDS[self.strand].target
+
+    @property
+    def dose(self) -> Work:
+        """What is usual for its kind of work."""
+        return WORK[self.work]
+
+    @property
+    def minutes(self) -> tuple[float, float]:
+        """What one set and what the longest block take a child of five, in minutes, before an own pace is known."""
+        count, usual = self.counts[1], self.dose
+        one = (count * self.seconds + usual.rest) / 60
+        return one, one * max(1, min(usual.sets, usual.tries // count))
+
+    @property
+    def moves(self) -> bool:
+        """Whether the whole body moves: not at the table."""
+        return not self.posture.startswith(("at the table", "seated", "sitting"))
 
     def axis(self, axis_id: str) -> tuple[int, Axis]:
         """Return the place and the axis of that id. Raises ValueError where there is none."""

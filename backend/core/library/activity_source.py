@@ -23,6 +23,7 @@ from core.library.source import (
     Words,
     fail,
 )
+from core.library.work import WORK, WorkKind
 from core.materials import Need, Role
 from core.recording import SupportLevel
 from core.skills import OVER_TOP, STRANDS
@@ -98,6 +99,7 @@ class StepSource(Source):
     words: Words
     adds: Rungs | Mapping[StrandId, Rungs] = 0.0
     tries: int | None = Field(None, ge=1)
+    seconds: float | None = Field(None, gt=0, le=300)
     needs: Mapping[str, tuple[NeedSource, ...]] = Field(default_factory=dict)
     uses: tuple[str, ...] = ()
     tags: tuple[StepTag, ...] = ()
@@ -113,7 +115,9 @@ class StepSource(Source):
         """The step as the core sees it, in an activity that trains these strands."""
         needs = MappingProxyType({role: tuple(n.build() for n in asked) for role, asked in self.needs.items()})
         rungs = MappingProxyType(self.rungs(trains))
-        return Step(self.words, rungs, needs, self.uses, self.tags, self.tries, MappingProxyType(dict(self.cues)))
+        return Step(
+            self.words, rungs, needs, self.uses, self.tags, self.tries, self.seconds, MappingProxyType(dict(self.cues))
+        )
 
 
 class AxisSource(Source):
@@ -187,8 +191,8 @@ class ActivitySource(Source):
     trains: Mapping[StrandId, float] = Field(min_length=1)
     demands: Mapping[StrandId, float] = Field(default_factory=dict)
     parts: tuple[Part, ...] = Field(min_length=1)
-    minutes: tuple[int, int]
     tries: TriesSource
+    work: WorkKind
     seconds: float = Field(gt=0, le=300)
     until_months: float | None = Field(None, gt=0)
     unit: Words
@@ -216,10 +220,14 @@ class ActivitySource(Source):
 
     @model_validator(mode="after")
     def _holds_together(self) -> "ActivitySource":
-        if not 0 < self.minutes[0] <= self.minutes[1]:
-            raise fail("Minutes are the shortest and the longest block.", "Give two numbers over 0, the shorter first.")
         if not {"spoken", "shown"} <= self.cues.keys():
             raise fail("Cues want at least words to say and something to show.", "Add cues.spoken and cues.shown.")
+        low, high = WORK[self.work].seconds
+        if not low <= self.seconds <= high:
+            raise fail(
+                f"{self.seconds:g} seconds a try is not {WORK[self.work].words}.",
+                f"Use {low:g} to {high:g} seconds, or another kind of work.",
+            )
         self._check_strands()
         self._check_roles()
         for axis in self.axes:
@@ -271,9 +279,9 @@ class ActivitySource(Source):
             roles=tuple(r.build() for r in self.roles),
             axes=tuple(Axis(a.id, a.words, tuple(s.build(self.trains) for s in a.steps)) for a in self.axes),
             parts=self.parts,
-            minutes=self.minutes,
             counts=(self.tries.young, self.tries.middle, self.tries.older),
             unit=self.unit,
+            work=self.work,
             seconds=self.seconds,
             until_months=self.until_months,
             setup=self.setup,

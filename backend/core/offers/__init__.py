@@ -15,6 +15,7 @@ from core.offers.variants import (
     roles_of,
     set_count,
     tags_of,
+    try_seconds,
     variants_of,
 )
 
@@ -47,6 +48,7 @@ __all__ = [
     "stock_of",
     "swaps",
     "tags_of",
+    "try_seconds",
     "variants_of",
     "verdict",
 ]

@@ -12,7 +12,7 @@ from core.library.activity import Activity
 from core.materials import Thing
 from core.offers.offer import Quantity
 from core.offers.usable_cupboard import UsableCupboard, fillers
-from core.offers.variants import Variant, difficulty, roles_of, variants_of
+from core.offers.variants import Variant, difficulty, roles_of, tags_of, variants_of
 
 AIMED_AT = 0.8  # the chance alone that a grade is chosen for: standing at its rung, by definition
 CAN_ADD = ("missing", "short")
@@ -128,7 +128,7 @@ def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Thin
     result = {}
     for activity in ACTIVITIES.values():
         easiest = (0,) * len(activity.axes)
-        if cupboard.verdict_on_steps(activity, easiest).status != "barred":
+        if cupboard.verdict_on_steps(tags_of(activity, easiest)).status != "barred":
             result[activity.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(activity, easiest)]
     return result
 

@@ -39,24 +39,16 @@ class Quantity:
 
 
 @dataclass(frozen=True)
-class Offer:
-    """A variant this home can offer: what fills each role, how many, and the hazard verdict.
+class Filling:
+    """What fills the roles of all grades of an activity that ask the same: how many tries, which things, the verdict.
 
     forces -- by strength strand, the force in N of the thing that is worked
     """
 
-    variant: Variant
     count: int
     quantities: tuple[Quantity, ...]
     verdict: Verdict
     forces: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
-
-    @cached_property
-    def rungs(self) -> Mapping[str, float]:
-        """The rung it asks in each strand, trained or demanded; a strength strand's by the force of the very thing."""
-        if not self.forces:
-            return difficulty(self.variant)
-        return asked_rungs(ACTIVITIES[self.variant.activity_id], self.variant.grade, self.forces)
 
     @cached_property
     def kit(self) -> frozenset[str]:
@@ -71,6 +63,61 @@ class Offer:
             if q.single_use:
                 result[q.stock_id] = result.get(q.stock_id, 0) + q.wanted
         return result
+
+    @cached_property
+    def have(self) -> Mapping[str, int]:
+        """How many there are of what is used up."""
+        return {q.stock_id: q.have for q in self.quantities if q.single_use}
+
+
+@dataclass(frozen=True)
+class Offer:
+    """A variant this home can offer, with what fills its roles."""
+
+    variant: Variant
+    filling: Filling
+
+    @cached_property
+    def rungs(self) -> Mapping[str, float]:
+        """The rung it asks in each strand, trained or demanded; a strength strand's by the force of the very thing."""
+        if not self.forces:
+            return difficulty(self.variant)
+        return asked_rungs(ACTIVITIES[self.variant.activity_id], self.variant.grade, self.forces)
+
+    @property
+    def count(self) -> int:
+        """How many tries a set has."""
+        return self.filling.count
+
+    @property
+    def quantities(self) -> tuple[Quantity, ...]:
+        """What fills each role, and how many."""
+        return self.filling.quantities
+
+    @property
+    def verdict(self) -> Verdict:
+        """The hazard verdict on things and steps together."""
+        return self.filling.verdict
+
+    @property
+    def forces(self) -> Mapping[str, float]:
+        """By strength strand, the force in N of the thing that is worked."""
+        return self.filling.forces
+
+    @property
+    def kit(self) -> frozenset[str]:
+        """The ids of what it brings to the table."""
+        return self.filling.kit
+
+    @property
+    def used_up(self) -> Mapping[str, int]:
+        """What one set uses up: stock id to how many."""
+        return self.filling.used_up
+
+    @property
+    def have(self) -> Mapping[str, int]:
+        """How many there are of what is used up."""
+        return self.filling.have
 
 
 LackKind = Literal["barred", "missing", "short", "hand"]

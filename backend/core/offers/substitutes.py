@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from core.library.activity import Activity
 from core.materials import Role, Thing
 from core.offers.usable_cupboard import UsableCupboard
-from core.offers.variants import Variant, asked_of, checked_variant, difficulty, roles_of, variants_of
+from core.offers.variants import Variant, ask_of, asked_of, checked_variant, difficulty, roles_of, variants_of
 from core.safety import Hit
 
 
@@ -78,7 +78,7 @@ def _swap(variant: Variant, activity: Activity, role: Role, cupboard: UsableCupb
     grade = _nearest_grade(variant, activity, role, thing)
     if grade is None:
         return None
-    count = cupboard.tries(activity, grade.grade)
+    count = cupboard.tries(ask_of(activity, grade.grade))
     if stock.count < role.least(count):
         return None
     strand, full = activity.strand, role.quantity(count)

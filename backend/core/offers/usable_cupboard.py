@@ -16,8 +16,8 @@ from core.library.activity import Activity
 from core.materials import Need, Role, Stock, Thing
 from core.offers.fitting import room
 from core.offers.homemade import RECIPES
-from core.offers.offer import Lack, Offer, Quantity
-from core.offers.variants import Variant, asked_of, roles_of, set_count, tags_of, variants_of
+from core.offers.offer import Filling, Lack, Offer, Quantity
+from core.offers.variants import Ask, Variant, ask_of, asks_of
 from core.safety import RANK, Hit, Verdict, assess_together
 from core.units import in_proportion
 
@@ -44,15 +44,12 @@ class UsableCupboard:
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
         self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
-        self._fills: dict[
-            tuple[Activity, tuple[Role, ...], tuple[int, ...], tuple[str, ...], int], list[tuple[Role, int]] | None
-        ] = {}
+        self._fillings: dict[Ask, Filling | None] = {}
         self._orders: dict[str, list[int]] = {}
         self._quantities: dict[tuple[Role, int, int, float], Quantity] = {}
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
-        self._verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
-        self._offers: dict[Variant, Offer | None] = {}
+        self._offers: dict[Variant, Offer] = {}
         self._have = {s.usual.id: s.count for s in self.stock}
 
     @property
@@ -69,106 +66,89 @@ class UsableCupboard:
 
     def offer(self, variant: Variant) -> Offer | None:
         """Return what this home offers for a variant, or None when something is missing or barred."""
-        if variant not in self._offers:
-            self._offers[variant] = self._made_offer(variant, ACTIVITIES[variant.activity_id])
-        return self._offers[variant]
+        if variant in self._offers:
+            return self._offers[variant]
+        filling = self.filling(ask_of(ACTIVITIES[variant.activity_id], variant.grade))
+        return None if filling is None else self._offers.setdefault(variant, Offer(variant, filling))
 
     def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
         """Every variant on offer, activity by activity."""
         for f in ACTIVITIES.values() if activities is None else activities:
-            for variant in variants_of(f):
-                result = self.offer(variant)
-                if result is not None:
-                    yield result
+            for ask, variants in asks_of(f):
+                filling = self.filling(ask)
+                if filling is not None:
+                    for variant in variants:
+                        yield self._offers.get(variant) or self._offers.setdefault(variant, Offer(variant, filling))
 
-    def tries(self, f: Activity, grade: tuple[int, ...]) -> int:
+    def tries(self, ask: Ask) -> int:
         """How many tries a set has for this child: with loose joints half as many against resistance or in a hold."""
-        count = set_count(f, grade, self.child.counting_months)
-        halved = "joint_laxity" in self.child.precautions and HARD_ON_JOINTS & set(tags_of(f, grade))
+        count = ask.tries if ask.tries is not None else ask.activity.count_for(self.child.counting_months)
+        halved = "joint_laxity" in self.child.precautions and HARD_ON_JOINTS & set(ask.tags)
         return ceil(count / 2) if halved else count
 
-    def verdict_on_steps(self, f: Activity, grade: tuple[int, ...]) -> Verdict:
-        """The verdict on what is done at this grade, whatever it is done with."""
-        tags = tags_of(f, grade)
+    def verdict_on_steps(self, tags: tuple[str, ...]) -> Verdict:
+        """The verdict on what is done, whatever it is done with."""
         if tags not in self._tag_verdicts:
             self._tag_verdicts[tags] = safety.assess_step(tags, self.child, self.setting)
         return self._tag_verdicts[tags]
 
-    def _made_offer(self, variant: Variant, f: Activity) -> Offer | None:
-        steps = self.verdict_on_steps(f, variant.grade)
+    def filling(self, ask: Ask) -> Filling | None:
+        """What fills the roles of the grades that ask this, or None when something is missing or barred."""
+        if ask not in self._fillings:
+            self._fillings[ask] = self._made(ask)
+        return self._fillings[ask]
+
+    def _made(self, ask: Ask) -> Filling | None:
+        steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
             return None
-        count = self.tries(f, variant.grade)
-        chosen = self._chosen(f, variant.grade, count)
+        count = self.tries(ask)
+        chosen = self._chosen(ask, count)
         if chosen is None:
             return None
         by_role = {role.id: self.things[at] for role, at in chosen}
-        quantities = tuple(self._quantity(role, at, count, _at_once(f, role, by_role)) for role, at in chosen)
+        quantities = tuple(
+            self._quantity(role, at, count, _at_once(ask.activity, role, by_role)) for role, at in chosen
+        )
         forces = {r.works: force for r, at in chosen if r.works and (force := self.things[at].force_newton)}
-        verdict = self._verdict(f, variant.grade, steps, tuple(at for _, at in chosen))
-        return Offer(variant, count, quantities, verdict, MappingProxyType(forces))
+        places = tuple(at for _, at in chosen)
+        verdict = safety.worst((steps, self._together(ask.tags, places), *(self.verdicts[at] for at in places)))
+        return Filling(count, quantities, verdict, MappingProxyType(forces))
 
-    def _verdict(self, f: Activity, grade: tuple[int, ...], steps: Verdict, places: tuple[int, ...]) -> Verdict:
-        """The verdict on the chosen things, each and together, and on what is done with them."""
-        key = (tags_of(f, grade), places)
-        if key not in self._verdicts:
-            together = self._together(f, grade, places)
-            self._verdicts[key] = safety.worst((steps, together, *(self.verdicts[at] for at in places)))
-        return self._verdicts[key]
-
-    def _together(self, f: Activity, grade: tuple[int, ...], places: tuple[int, ...]) -> Verdict:
-        """The verdict on the chosen things used together at this grade."""
-        key = (tags_of(f, grade), places)
+    def _together(self, tags: tuple[str, ...], places: tuple[int, ...]) -> Verdict:
+        """The verdict on the chosen things used together in this work."""
+        key = (tags, places)
         if key not in self._together_verdicts:
             things = [self.things[at] for at in places]
-            self._together_verdicts[key] = assess_together(things, key[0], self.child, self.setting)
+            self._together_verdicts[key] = assess_together(things, tags, self.child, self.setting)
         return self._together_verdicts[key]
 
-    def _chosen(
-        self, f: Activity, grade: tuple[int, ...], count: int, any_company: bool = False
-    ) -> list[tuple[Role, int]] | None:
+    def _chosen(self, ask: Ask, count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
         """Fill every role with a different thing, the preferred ones first, none barred by the company it keeps.
 
         any_company -- leave that last rule out, to find out whether it is what stops a variant
         """
-        masks, roles = [], roles_of(f, grade)
-        for role in roles:
-            mask = self._mask(role, asked_of(f, grade, role.id)) & self._usable & self._enough(role.least(count))
+        masks = []
+        for role, needs in zip(ask.roles, ask.needs, strict=True):
+            mask = self._mask(role, needs) & self._usable & self._enough(role.least(count))
             if not mask and not role.optional:
                 return None
             masks.append(mask)
-        if any_company:
-            return self._filled(f, roles, masks, [], None, count)
-        key = (
-            f,
-            roles,
-            tuple(masks),
-            tags_of(f, grade),
-            count,
-        )  # grades that ask the same of every thing: filled alike
-        if key not in self._fills:
-            self._fills[key] = self._filled(f, roles, masks, [], grade, count)
-        return self._fills[key]
+        return self._filled(ask, masks, [], count, any_company)
 
     def _filled(
-        self,
-        f: Activity,
-        roles: tuple[Role, ...],
-        masks: list[int],
-        taken: list[int],
-        grade: tuple[int, ...] | None,
-        count: int,
+        self, ask: Ask, masks: list[int], taken: list[int], count: int, any_company: bool
     ) -> list[tuple[Role, int]] | None:
         """Fill the roles from the one after those taken; an optional one stays empty (-1) where nothing is free."""
         here = [at for at in taken if at >= 0]
         if len(taken) == len(masks):
-            barred = grade is not None and self._together(f, grade, tuple(here)).status == "barred"
-            return None if barred else [(r, at) for r, at in zip(roles, taken, strict=True) if at >= 0]
-        role = roles[len(taken)]
+            barred = not any_company and self._together(ask.tags, tuple(here)).status == "barred"
+            return None if barred else [(r, at) for r, at in zip(ask.roles, taken, strict=True) if at >= 0]
+        role, f = ask.roles[len(taken)], ask.activity
         free = [at for at in self._best_first(role.form, masks[len(taken)]) if at not in taken]
         for at in [*free, -1] if role.optional else free:
-            if not f.fits or self._fit(f, roles, [*taken, at], count):
-                filled = self._filled(f, roles, masks, [*taken, at], grade, count)
+            if not f.fits or self._fit(f, ask.roles, [*taken, at], count):
+                filled = self._filled(ask, masks, [*taken, at], count, any_company)
                 if filled is not None:
                     return filled
         return None
@@ -245,18 +225,19 @@ class UsableCupboard:
         if self.offer(variant) is not None:
             return None
         f = ACTIVITIES[variant.activity_id]
-        steps = self.verdict_on_steps(f, variant.grade)
+        ask = ask_of(f, variant.grade)
+        steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
             hit = steps.hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
-        count = self.tries(f, variant.grade)
-        for role in roles_of(f, variant.grade):
-            result = self._role_lack(variant, role, asked_of(f, variant.grade, role.id), count)
+        count = self.tries(ask)
+        for role, needs in zip(ask.roles, ask.needs, strict=True):
+            result = self._role_lack(variant, role, needs, count)
             if result is not None:
                 return result
-        chosen = self._chosen(f, variant.grade, count, any_company=True)
+        chosen = self._chosen(ask, count, any_company=True)
         if chosen is not None:
-            hit = self._together(f, variant.grade, tuple(at for _, at in chosen)).hits[0]
+            hit = self._together(ask.tags, tuple(at for _, at in chosen)).hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
         return Lack(
             variant,
@@ -267,13 +248,13 @@ class UsableCupboard:
 
     def roles_missing(self, variant: Variant) -> int:
         """How many roles of a variant nothing here can fill in the number wanted."""
-        f = ACTIVITIES[variant.activity_id]
-        count = self.tries(f, variant.grade)
-        roles = roles_of(f, variant.grade)
+        ask = ask_of(ACTIVITIES[variant.activity_id], variant.grade)
+        count = self.tries(ask)
         masks = (
-            self._mask(r, asked_of(f, variant.grade, r.id)) & self._usable & self._enough(r.least(count)) for r in roles
+            self._mask(role, needs) & self._usable & self._enough(role.least(count))
+            for role, needs in zip(ask.roles, ask.needs, strict=True)
         )
-        return sum(not mask and not role.optional for role, mask in zip(roles, masks, strict=True))
+        return sum(not mask and not role.optional for role, mask in zip(ask.roles, masks, strict=True))
 
     def _role_lack(self, variant: Variant, role: Role, extra: tuple[Need, ...], count: int) -> Lack | None:
         if role.optional:

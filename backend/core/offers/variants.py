@@ -59,6 +59,13 @@ def _count_said(f: Activity, grade: tuple[int, ...]) -> int | None:
 
 
 @cache
+def try_seconds(f: Activity, grade: tuple[int, ...]) -> float:
+    """What one try at this grade usually takes: the longest its steps say, else the activity's own."""
+    said = [s for a, at in zip(f.axes, grade, strict=True) if (s := a.steps[at].seconds) is not None]
+    return max(said, default=f.seconds)
+
+
+@cache
 def difficulty(variant: Variant) -> Mapping[str, float]:
     """Return the rung a variant asks, by strand: those it trains and those it demands.
 
@@ -121,3 +128,37 @@ def tags_of(f: Activity, grade: tuple[int, ...]) -> tuple[str, ...]:
 def asked_of(f: Activity, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
     """What a grade asks of the thing in a role, beside the role's own needs."""
     return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))
+
+
+@dataclass(frozen=True, eq=False)
+class Ask:
+    """What a grade asks of a cupboard: its roles, what it needs of each, the hazard tags, the tries where it says them.
+
+    Many grades ask the same, and share one value: what fills them is then worked out once.
+    """
+
+    activity: Activity
+    roles: tuple[Role, ...]
+    needs: tuple[tuple[Need, ...], ...]
+    tags: tuple[str, ...]
+    tries: int | None
+
+
+@cache
+def ask_of(f: Activity, grade: tuple[int, ...]) -> Ask:
+    """What a grade asks of a cupboard; one value for all grades that ask the same."""
+    roles = roles_of(f, grade)
+    needs = tuple(asked_of(f, grade, r.id) for r in roles)
+    return _the_same(f, roles, needs, tags_of(f, grade), _count_said(f, grade))
+
+
+_the_same = cache(Ask)
+
+
+@cache
+def asks_of(f: Activity) -> tuple[tuple[Ask, tuple[Variant, ...]], ...]:
+    """Everything an activity may ask of a cupboard, each with the grades that ask it, in the order of variants_of."""
+    result: dict[Ask, list[Variant]] = {}
+    for variant in variants_of(f):
+        result.setdefault(ask_of(f, variant.grade), []).append(variant)
+    return tuple((ask, tuple(variants)) for ask, variants in result.items())

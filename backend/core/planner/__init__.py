@@ -2,7 +2,7 @@
 
 from core.planner.blocks import stand, totals
 from core.planner.candidates import left_out
-from core.planner.consumables import shared_out
+from core.planner.dose import Pace
 from core.planner.formats import FORMATS, ORDERS, format_of
 from core.planner.group import (
     GroupBlock,
@@ -17,7 +17,9 @@ from core.planner.group import (
 )
 from core.planner.group_left_out import left_out_together
 from core.planner.request import (
+    WORKED_OUT,
     Block,
+    ChainStep,
     LeftOut,
     LeftOutKind,
     PlannedBlock,
@@ -29,21 +31,25 @@ from core.planner.request import (
 )
 from core.planner.session import RequestError, plan_session
 from core.planner.visit_bag import Bag, Visit, pack_bag
-from core.planner.week import DAYS, WeekPlan, WeekRequest, plan_week
+from core.planner.week import DAYS, Elsewhere, WeekPlan, WeekRequest, done_elsewhere, plan_week
 from core.planner.what_if import DifferenceKind, bring_in, differences
 
 __all__ = [
     "DAYS",
     "FORMATS",
     "ORDERS",
+    "WORKED_OUT",
     "Bag",
     "Block",
+    "ChainStep",
     "DifferenceKind",
+    "Elsewhere",
     "GroupBlock",
     "GroupPlan",
     "GroupRequest",
     "LeftOut",
     "LeftOutKind",
+    "Pace",
     "PlanStatus",
     "PlannedBlock",
     "PlannedGroupBlock",
@@ -57,6 +63,7 @@ __all__ = [
     "WeekRequest",
     "bring_in",
     "differences",
+    "done_elsewhere",
     "format_of",
     "group_minutes",
     "left_out",
@@ -66,7 +73,6 @@ __all__ = [
     "plan_session",
     "plan_week",
     "safe_for_all",
-    "shared_out",
     "stand",
     "stand_together",
     "table_for_all",

@@ -4,32 +4,36 @@ sums of a row.
 
 from dataclasses import replace
 from itertools import pairwise
-from math import ceil
 from types import MappingProxyType
 
-from core.child import cue_for, for_child
+from core.ability import WORTH_NAMING, chain, shortfalls
+from core.child import cue_for, for_child, overlay_for
 from core.library import Activity, Cue
-from core.offers import Offer, Quantity, Variant, checked_variant, grade_words
-from core.planner.candidates import QUALITY, Candidate, candidate
-from core.planner.model import SET_OUT, STEP
+from core.offers import Quantity, Variant, checked_variant, grade_words
+from core.planner.candidates import Candidate, candidate
+from core.planner.model import SET_OUT
 from core.planner.objective import STRAND_STEPS
-from core.planner.request import Block, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
+from core.planner.options import STEP, WORTH_A_MINUTE, own_steps
+from core.planner.request import Block, ChainStep, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
 from core.recording import LEVELS
+from core.skills import STRANDS, WANTED_TASKS
 
 WATCHED_WITH = MappingProxyType(
     {"one_hand_assists": ("assists_unasked",), "pain": ("asks_pain",), "joint_laxity": ("joint_caves", "asks_pain")}
 )
 """Marks that are watched in every block with a precaution; common practice."""
-SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory
 
 
-def stand(request: SessionRequest, planned: PlannedBlock) -> Block | Refusal:
+def stand(request: SessionRequest, planned: PlannedBlock, place: int = 0) -> Block | Refusal:
     """Return a chosen block as it stands today, or why it can't: the one answer for plans, weeks, groups and runs.
 
+    place -- its place in the session
     Raises NotThere when its activity or its grade does not exist.
     """
     result = candidate_of(planned, request)
-    return result if isinstance(result, Refusal) else as_block(result, planned.minutes, request, planned.locked, "")
+    if isinstance(result, Refusal):
+        return result
+    return replace(as_block(result, planned.sets, request, place), locked=planned.locked)
 
 
 def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | Refusal:
@@ -49,48 +53,63 @@ def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | 
     return replace(result, part=planned.part)
 
 
-def block_from(c: Candidate, minutes: int, request: SessionRequest, sets: int = 1) -> Block:
-    """Return a candidate as a block with this many sets: the session_format of home, group and bag plans."""
-    made = as_block(c, minutes, request, False, "")
-    return replace(made, sets=sets, quantities=tuple(_for_sets(q, sets) for q in c.offer.quantities))
-
-
-def as_block(c: Candidate, minutes: int, request: SessionRequest, locked: bool, beat: str) -> Block:
-    """Return a candidate as a block. beat -- what it was preferred to, in words."""
-    f, offer = c.activity, c.offer
-    sets = _sets(offer, minutes)
+def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, beat: str = "") -> Block:
+    """Return a candidate as a block of so many sets. beat -- what it was preferred to, in words."""
+    activity, offer, dose = c.activity, c.offer, c.dose
+    task, serves = served(c, request)
     return Block(
-        c.part,
-        offer.variant,
-        f.name,
-        c.strand,
-        c.rung,
-        grade_words(offer.variant, request.child),
-        minutes,
-        sets,
-        offer.count,
-        f.unit,
-        tuple(_for_sets(q, sets) for q in offer.quantities),
-        c.expected,
-        f.tiring,
-        ceil((f.setup_minutes + f.tidy_minutes) * STEP - 1e-9) / STEP,
-        minutes * c.quality / QUALITY,
-        offer.verdict,
-        c.why,
-        beat,
-        for_child(f.setup, request.child),
-        f.posture,
-        _cues(f, offer.variant, request),
-        _watch(f, request),
-        f.tidy,
-        locked,
+        part=c.part,
+        variant=offer.variant,
+        name=activity.name,
+        strand=c.strand,
+        rung=c.rung,
+        grade_words=grade_words(offer.variant, request.child),
+        minutes=dose.steps(sets) / STEP,
+        sets=sets,
+        count=offer.count,
+        unit=activity.unit,
+        seconds_a_try=dose.seconds,
+        rest_seconds=dose.rest,
+        work_minutes=dose.work_tenths(sets) / 10,
+        quantities=tuple(_for_sets(q, sets) for q in offer.quantities),
+        expected=c.expected,
+        tiring=activity.tiring,
+        setup_minutes=own_steps(activity) / STEP,
+        well_spent=c.worth(sets) / WORTH_A_MINUTE,
+        verdict=offer.verdict,
+        why=c.why,
+        beat=beat,
+        setup=for_child(activity.setup, request.child),
+        posture=activity.posture,
+        cues=_cues(activity, offer.variant, request),
+        watch=_watch(activity, request),
+        tidy=activity.tidy,
+        task=task,
+        serves=serves,
+        chain=_chain(c, request),
+        overlay=overlay_for(request.child.overlays, place),
     )
 
 
-def _sets(offer: Offer, minutes: int) -> int:
-    """How many sets fit the minutes, and the consumables."""
-    room = [q.have // max(q.wanted, 1) for q in offer.quantities if q.single_use]
-    return max(1, min([minutes // SET_MINUTES, *room]))
+def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
+    """The wanted task a candidate is, or the one its strand is short for most; and what it is for there, in words."""
+    if c.task:
+        return c.task, f"“{WANTED_TASKS[c.task].name}” itself"
+    short = next((s for s in shortfalls(request.tasks, request.estimates) if s.strand == c.strand), None)
+    if short is None or short.rungs <= WORTH_NAMING:
+        return "", ""
+    task = WANTED_TASKS[short.task]
+    name = STRANDS[c.strand].name
+    if c.strand == task.strand:
+        return task.id, f"{name}, towards “{task.name}” itself"
+    return task.id, f"{name}, because “{task.name}” needs more of it to {task.step_for(c.strand)}"
+
+
+def _chain(c: Candidate, request: SessionRequest) -> tuple[ChainStep, ...]:
+    if not c.task:
+        return ()
+    steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy)
+    return tuple(ChainStep(words, who) for words, who in steps)
 
 
 def _for_sets(q: Quantity, sets: int) -> Quantity:
@@ -118,18 +137,19 @@ def _watch(f: Activity, request: SessionRequest) -> tuple[Watched, ...]:
 
 
 def totals(blocks: tuple[Block, ...]) -> SessionPlan:
-    """Return the sums of a row of blocks: minutes with setting up, well-spent and tiring minutes."""
+    """Return the sums of a row of blocks: minutes with setting up, well-spent, working and tiring minutes."""
     things = {q.stock_id for b in blocks for q in b.quantities}
-    minutes = sum(b.minutes + b.setup_minutes for b in blocks) + SET_OUT * len(things)
     by_strand: dict[str, float] = {}
     for b in blocks:
-        by_strand[b.strand] = by_strand.get(b.strand, 0.0) + b.well_spent
+        if b.part != "tidy":
+            by_strand[b.strand] = by_strand.get(b.strand, 0.0) + b.well_spent
     return SessionPlan(
         "given",
         blocks,
-        minutes=minutes,
+        minutes=sum(b.minutes + b.setup_minutes for b in blocks) + SET_OUT * len(things),
         well_spent=sum(map(_counted, by_strand.values())),
         tiring_minutes=sum(b.minutes for b in blocks if b.tiring),
+        work_minutes=sum(b.work_minutes for b in blocks),
         notes=_order_notes(blocks),
     )
 

@@ -1,7 +1,6 @@
 """Which graded activities can play which part of a session, and what a minute of each is worth."""
 
-from collections import defaultdict
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Collection, Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from math import prod
@@ -9,24 +8,35 @@ from math import prod
 import numpy as np
 from numpy.typing import NDArray
 
-from core.ability import Floats, chance_together
+from core.ability import Floats, chance_together, shortfalls
 from core.child import Part, Zone
 from core.library import ACTIVITIES
 from core.library.activity import Activity
 from core.offers import Offer, difficulty, variants_of
+from core.planner.dose import Dose, dose_of, seconds_a_try
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
+from core.planner.options import QUALITY, STEP, Option
 from core.planner.request import LeftOut, LeftOutKind, Reason, SessionRequest
-from core.skills import STRANDS
+from core.skills import STRANDS, WANTED_TASKS
 
-QUALITY = 50  # steps the worth of a minute is rounded to
 FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there
 TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
+READY_AT = 1.0  # rungs short of what a wanted task leans on at which its block may be longer; project definition
+DAILY_LONGER = 2.0  # times the minutes of a daily block once everything it leans on is within reach
+OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
+SEEN_BY_OTHERS = frozenset({"daily", "scissors"})  # targets whose rungs other children see for what they are
+SHORTEST_MAIN = 2  # minutes under which there is no main work; project definition
+MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
+PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to copy
 
 
 @dataclass(frozen=True)
 class Candidate:
-    """One offer in one part. quality is the worth of a minute, 0 to QUALITY."""
+    """One offer in one part. quality is the worth of a minute at work, 0 to QUALITY.
+
+    task -- the wanted task it is itself; empty where it is none
+    """
 
     activity: Activity
     part: Part
@@ -37,8 +47,8 @@ class Candidate:
     quality: int
     zone: Zone
     terms: tuple[Reason, ...]
-    least: int
-    most: int
+    dose: Dose
+    task: str = ""
 
     @property
     def kit(self) -> frozenset[str]:
@@ -46,28 +56,81 @@ class Candidate:
         return self.offer.kit
 
     @property
-    def used_up(self) -> Mapping[str, int]:
-        """What one set uses up: stock id to how many."""
-        return self.offer.used_up
-
-    @property
     def why(self) -> tuple[Reason, ...]:
         """Every term of the worth of its minutes, the forecast's first."""
         return (zone_reason(self.expected, self.zone, self.part), *self.terms)
 
+    def worth(self, sets: int) -> int:
+        """What so many sets are worth, of WORTH_A_MINUTE: time at work, without the rests, times its quality."""
+        return self.dose.work_tenths(sets) * self.quality
+
+    def option(self, sets: int) -> Option["Candidate"]:
+        """The candidate with so many sets, as the solver chooses."""
+        used = {stock_id: n * sets for stock_id, n in self.offer.used_up.items()}
+        return Option(
+            self,
+            self.activity,
+            self.part,
+            sets,
+            self.dose.steps(sets),
+            {self.strand: self.worth(sets)},
+            self.kit,
+            used,
+            self.offer.have,
+            self.musts | {"many"} if self.dose.count * sets >= MANY_TRIES and self.part == "main" else self.musts,
+        )
+
+    @cached_property
+    def musts(self) -> frozenset[str]:
+        """The limits of a session that ask for at least one block like this."""
+        musts = {"moves"} if self.activity.moves else set()
+        if self.activity.both_hands or STRANDS[self.strand].target == "bilateral":
+            musts.add("assists")
+        if self.part == "main":
+            musts.add(f"target:{STRANDS[self.strand].target}")
+        return frozenset(musts)
+
+    def options(self) -> Iterator[Option["Candidate"]]:
+        """The candidate with every number of sets a block of it may have; none where main work is over at once."""
+        if self.part == "main" and self.dose.steps(self.dose.most) < SHORTEST_MAIN * STEP:
+            return iter(())
+        return (self.option(sets) for sets in range(self.dose.least, self.dose.most + 1))
+
+
+def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
+    """The wanted task an activity is itself, aimed at a strand; empty where it is none."""
+    tasks = (WANTED_TASKS[t] for t in request.tasks)
+    return next((t.id for t in tasks if activity.id in t.practised_by or (strand and strand == t.strand)), "")
+
 
 def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
-    """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too."""
+    """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
+
+    The daily part aims at the wanted task's own strand, where the activity trains it.
+    """
     trained = [s for s in activity.trains if s in request.estimates]
+    if part == "daily":
+        own = [s for s in trained if own_task(activity, s, request)]
+        return own or trained[:1]
     wanted = [s for s in trained if STRANDS[s].target in request.targets]
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
 
 
-def minutes_of(activity: Activity, part: Part, request: SessionRequest) -> tuple[int, int]:
-    """The fewest and most minutes of an activity in a part; no block asks for more than half the child's attention."""
+def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, float]:
+    """The fewest and most minutes of a block in a part; none asks for more than half the child's attention.
+
+    The wanted task itself gets more of them as what it leans on comes within reach.
+    """
     fewest, most = request.format.minutes[part]
-    least = max(fewest, min(activity.minutes[0], most))
-    return least, max(least, min(activity.minutes[1], most, round(request.child.attention_minutes / 2)))
+    if part == "daily" and task and ready_for(task, request):
+        most = round(most * DAILY_LONGER)
+    return fewest, max(fewest, min(most, round(request.child.attention_minutes / 2)))
+
+
+def ready_for(task: str, request: SessionRequest) -> bool:
+    """Whether everything a wanted task leans on, beside its own ladder, is within a rung."""
+    own = WANTED_TASKS[task].strand
+    return all(s.rungs <= READY_AT for s in shortfalls((task,), request.estimates) if s.strand != own)
 
 
 def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | None:
@@ -86,7 +149,31 @@ def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | 
 
 def too_young(activity: Activity, request: SessionRequest) -> bool:
     """Whether an activity's guise is a younger child's: banging lids at eight. It may still be chosen by hand."""
-    return activity.until_months is not None and request.child.age_months >= activity.until_months
+    child = request.child
+    return activity.until_months is not None and child.age_months >= activity.until_months and not child.young_guises
+
+
+def outgrown(offer: Offer, request: SessionRequest) -> bool:
+    """Whether a grade is one this child has plainly left behind: free marks for who writes words. It may still be
+    chosen by hand.
+    """
+    if request.child.young_guises:
+        return False
+    trains = ACTIVITIES[offer.variant.activity_id].trains
+    return any(
+        request.estimates[s].mean - offer.rungs[s] > OUTGROWN
+        for s in trains
+        if s in request.estimates and STRANDS[s].target in SEEN_BY_OTHERS
+    )
+
+
+def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
+    """The axes that stay at their first step while an activity is new to this child: no pattern to copy yet."""
+    patterned = frozenset(at for at, a in enumerate(activity.axes) if a.id in PATTERN_AXES)
+    known = patterned and any(
+        activity.id in request.estimates[s].activities for s in activity.trains if s in request.estimates
+    )
+    return frozenset() if known else patterned
 
 
 def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
@@ -94,46 +181,81 @@ def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | 
     none.
     """
     activity = ACTIVITIES[offer.variant.activity_id]
-    return next(iter(_Weigher(request, activity, [offer]).rated(part).candidates(least_quality=0)), None)
+    weights = {s: strand_weight(s, request) for s in activity.trains if s in request.estimates}
+    return next(iter(_Weigher(request, activity, [offer], weights).rated(part).candidates(least_quality=0)), None)
 
 
 def all_candidates(request: SessionRequest) -> list[Candidate]:
-    """Every candidate worth a look: what is far from its band is left out wherever its part has something nearer."""
+    """Every candidate worth a look: what is far from its band is left out wherever its part has something nearer.
+
+    The daily part is for the wanted tasks themselves, wherever this home offers one of them; the tidy part is made
+    of what is out by then, elsewhere.
+    """
+    parts = set(request.parts) - {"tidy"}
+    return _the_wanted_task(_ready_bodies(_in_parts(request, parts), request))
+
+
+def tidying(request: SessionRequest) -> list[Candidate]:
+    """Every candidate for tidying up as exercise."""
+    return _in_parts(request, {"tidy"})
+
+
+def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate]:
     rated: list[_Rated] = []
+    weights = {s: strand_weight(s, request) for s in request.estimates}
     locked = {b.variant.activity_id for b in request.locked}
     for activity in ACTIVITIES.values():
         if activity.id in request.excluded or activity.id in locked or too_young(activity, request):
             continue
-        offers = [o for o in request.cupboard.offers([activity]) if too_demanding(o, request) is None]
-        weigher = _Weigher(request, activity, offers)
-        for part in request.format.plays(activity) if offers else ():
-            if part in request.parts and (part != "daily" or _is_daily(activity, request)):
+        plain = plain_first(activity, request)
+        offers = [
+            o
+            for o in request.cupboard.offers([activity])
+            if too_demanding(o, request) is None
+            and not any(o.variant.grade[at] for at in plain)
+            and not outgrown(o, request)
+        ]
+        weigher = _Weigher(request, activity, offers, weights)
+        for part in parts_of(activity, request) if offers else ():
+            if part in parts:
                 rated.append(weigher.rated(part))
     near = {r.part for r in rated if len(r.fit) and r.fit.max() >= FIT_WANTED}
-    return [c for r in rated for c in r.candidates(FIT_WANTED if r.part in near else 0.0)]
+    return [c for r in rated for c in r.candidates(FIT_WANTED if r.part in near and not r.is_task else 0.0)]
+
+
+def _the_wanted_task(every: list[Candidate]) -> list[Candidate]:
+    """Where the daily part has a wanted task itself to offer, it offers nothing else."""
+    if not any(c.task and c.part == "daily" for c in every):
+        return every
+    return [c for c in every if c.part != "daily" or c.task]
+
+
+def _ready_bodies(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
+    """Where trunk and shoulders hold the hands back, they warm up first: with weight or a push, else on the feet."""
+    if not request.child.body_first:
+        return every
+    warm = [c for c in every if c.part == "warm-up"]
+    ready = [c for c in warm if c.activity.work == "weight"] or [c for c in warm if c.activity.moves] or warm
+    return [*(c for c in every if c.part != "warm-up"), *ready]
 
 
 class _Weigher:
     """Weighs the offers of one activity for one request, all of them at once; what parts share is worked out once."""
 
-    def __init__(self, request: SessionRequest, activity: Activity, offers: list[Offer]) -> None:
-        self.request, self.activity, self.offers = request, activity, offers
+    def __init__(
+        self, request: SessionRequest, activity: Activity, offers: list[Offer], weights: Mapping[str, Reason]
+    ) -> None:
+        self.request, self.activity, self.offers, self.weights = request, activity, offers, weights
         self.shared = (freshness(activity, request), liking(activity, request.child))
-        self._by_strand: dict[str, tuple[Floats, Floats, Reason]] = {}
-
-    def of(self, strand: str) -> tuple[Floats, Floats, Reason]:
-        """The rung each offer asks in a strand, the chance of it, and how much the strand is wanted."""
-        if strand not in self._by_strand:
-            rungs = np.array([o.rungs[strand] for o in self.offers])
-            self._by_strand[strand] = rungs, self._chances, strand_weight(strand, self.request)
-        return self._by_strand[strand]
 
     @cached_property
-    def _chances(self) -> Floats:
+    def chances(self) -> Floats:
         """The chance of each offer, with all the strands it trains: the weakest decides."""
         strands = [s for s in self.activity.trains if s in self.request.estimates]
         rungs = np.array([[o.rungs[s] for s in strands] for o in self.offers])
-        return chance_together([self.request.estimates[s] for s in strands], rungs, activity_id=self.activity.id)
+        asked, place = np.unique(rungs, axis=0, return_inverse=True)  # many grades ask the same
+        estimates = [self.request.estimates[s] for s in strands]
+        return chance_together(estimates, asked, activity_id=self.activity.id)[place.ravel()]
 
     def rated(self, part: Part) -> "_Rated":
         """The offers in a part, each aimed at the strand where its minutes are worth most."""
@@ -143,8 +265,8 @@ class _Weigher:
         best = np.full(count, -1, dtype=int)
         at, fit = np.zeros(count, dtype=int), np.zeros(count)
         for place, strand in enumerate(strands):
-            _, chances, weight = self.of(strand)
-            fits = zone_fit(chances, zone)
+            weight = self.weights[strand]
+            fits = zone_fit(self.chances, zone)
             quality = np.rint(fits * prod(r.factor for r in (weight, *self.shared)) * QUALITY).astype(int)
             better = quality > best
             best[better], at[better], fit[better] = quality[better], place, fits[better]
@@ -163,53 +285,71 @@ class _Rated:
     at: NDArray[np.int_]
     fit: Floats
 
-    def candidates(self, least_fit: float = 0.0, least_quality: int = 1) -> Iterator[Candidate]:
-        """Those worth enough and near enough to their band."""
+    @property
+    def is_task(self) -> bool:
+        """Whether it is a wanted task itself in the daily part: practised however far from its band."""
         w = self.weigher
-        least, most = minutes_of(w.activity, self.part, w.request)
-        for i in np.flatnonzero((self.quality >= least_quality) & (self.fit >= least_fit)).tolist():
-            strand = self.strands[self.at[i]]
-            rungs, chances, weight = w.of(strand)
-            yield Candidate(
-                w.activity,
-                self.part,
-                w.offers[i],
-                strand,
-                float(rungs[i]),
-                float(chances[i]),
-                int(self.quality[i]),
-                self.zone,
-                (weight, *w.shared),
-                least,
-                most,
+        return self.part == "daily" and any(own_task(w.activity, s, w.request) for s in self.strands)
+
+    def candidates(self, least_fit: float = 0.0, least_quality: int = 1) -> Iterator[Candidate]:
+        """Those worth enough and near enough to their band; of a wanted task itself always the nearest."""
+        w = self.weigher
+        worth = (self.quality >= least_quality) & (self.fit >= least_fit)
+        if self.is_task and len(worth) and not worth.any():
+            worth = self.fit >= self.fit.max()
+        alike = set()
+        for i in np.flatnonzero(worth).tolist():
+            offer = w.offers[i]
+            key = (
+                self.quality[i],
+                self.at[i],
+                offer.kit,
+                offer.count,
+                seconds_a_try(w.activity, offer.variant.grade, {}),
             )
+            if key not in alike:  # grades that cost and are worth the same: the first of them
+                alike.add(key)
+                yield self._candidate(w, i)
+
+    def _candidate(self, w: _Weigher, i: int) -> Candidate:
+        strand, offer = self.strands[self.at[i]], w.offers[i]
+        task = own_task(w.activity, strand, w.request) if self.part in ("daily", "main") else ""
+        child = w.request.child
+        minutes = minutes_of(self.part, task, w.request)
+        dose = dose_of(w.activity, offer, w.request.pace, minutes, sparing=child.spares_hands)
+        return Candidate(
+            w.activity,
+            self.part,
+            offer,
+            strand,
+            offer.rungs[strand],
+            float(w.chances[i]),
+            max(1, int(self.quality[i])) if task else int(self.quality[i]),
+            self.zone,
+            (w.weights[strand], *w.shared),
+            dose,
+            task,
+        )
+
+
+def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
+    """The parts an activity may play: those of the format; the daily one only where it is of everyday life, and always
+    where it is a wanted task itself.
+    """
+    played = request.format.plays(activity)
+    own = any(own_task(activity, s, request) for s in activity.trains)
+    if "daily" in played:
+        return played if own or _is_daily(activity, request) else tuple(p for p in played if p != "daily")
+    return (*played, "daily") if own and "main" in played and "daily" in request.format.must else played
 
 
 def _is_daily(activity: Activity, request: SessionRequest) -> bool:
+    """Whether an activity is of everyday life."""
     return (
         activity.target == "daily"
         or any(STRANDS[s].target == "daily" for s in activity.trains)
         or "daily" in request.targets
     )
-
-
-def undominated(candidates: Iterable[Candidate]) -> list[Candidate]:
-    """Keep, for each activity, part and strand, what no other beats with the same or less kit. Loses no optimum."""
-    groups = defaultdict(list)
-    for c in candidates:
-        groups[c.activity.id, c.part, c.strand].append(c)
-    kept = []
-    for key in sorted(groups):
-        front: list[Candidate] = []
-        for c in sorted(groups[key], key=lambda c: (-c.quality, len(c.kit), c.offer.variant.grade)):
-            if not any(better.kit <= c.kit and _uses_no_more(better, c) for better in front):
-                front.append(c)
-        kept += front
-    return kept
-
-
-def _uses_no_more(better: Candidate, c: Candidate) -> bool:
-    return all(n <= c.used_up.get(stock_id, 0) for stock_id, n in better.used_up.items())
 
 
 GRAVEST: tuple[LeftOutKind, ...] = (

@@ -83,7 +83,6 @@ class Format:
     zones        -- bands that differ from the child's own, by part
     any_strand   -- whether main work may train strands outside the chosen targets
     equal        -- whether all main blocks have the same minutes (children change places together)
-    one_kit      -- whether one thing has to be in every block
     supervision  -- the only supervision it is for, where there is just one
     most_minutes -- the longest it is asked for, where it is a short one
     """
@@ -101,7 +100,6 @@ class Format:
     names: Mapping[str, str] = field(default_factory=lambda: PART_NAMES)
     any_strand: bool = False
     equal: bool = False
-    one_kit: bool = False
     ending: str = ""
     supervision: Supervision | None = None
     most_minutes: int | None = None
@@ -173,7 +171,6 @@ FORMATS = MappingProxyType(
                 (2, 5),
                 _minutes(main=(3, 10)),
                 any_strand=True,
-                one_kit=True,
                 ending="Break it up together, then a small reward.",
             ),
         )

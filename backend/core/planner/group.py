@@ -13,10 +13,10 @@ from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
 from core.materials import Stock
 from core.offers import Offer, Variant
-from core.planner.blocks import block_from, candidate_of
-from core.planner.candidates import Candidate, all_candidates
+from core.planner.blocks import as_block, candidate_of
+from core.planner.candidates import Candidate, all_candidates, tidying
 from core.planner.group_model import Together, in_order, set_up_steps, solve_group
-from core.planner.model import STEP
+from core.planner.options import STEP
 from core.planner.request import Block, PlannedBlock, PlanStatus, Refusal, SessionRequest
 from core.planner.session import RequestError, check_request
 from core.safety import assess
@@ -179,7 +179,7 @@ def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
 def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
     """A child's best grade of each activity in each part, by (activity, part)."""
     best: dict[tuple[str, Part], Candidate] = {}
-    for c in all_candidates(session):
+    for c in [*all_candidates(session), *tidying(session)]:
         key = (c.activity.id, c.part)
         if key not in best or (-c.quality, c.offer.variant.grade) < (-best[key].quality, best[key].offer.variant.grade):
             best[key] = c
@@ -212,7 +212,10 @@ def enough(each: Sequence[Candidate], children: int) -> bool:
 
 def group_block(t: Together, minutes: int, turns: bool, sessions: Sequence[SessionRequest]) -> GroupBlock:
     """Return an activity that suits all as a block: each child's own, and how many things they want at once."""
-    children = tuple(block_from(c, minutes, s) for c, s in zip(t.each, sessions, strict=True))
+    sets = t.sets(minutes)
+    children = tuple(
+        replace(as_block(c, n, s), minutes=minutes) for c, n, s in zip(t.each, sets, sessions, strict=True)
+    )
     at_once = t.each[: ceil(len(t.each) / 2)] if turns else t.each
     things = tuple(sorted(wanted_by(at_once).values(), key=lambda s: s.thing_id))
     return GroupBlock(t.part, t.activity, minutes, turns, children, things)
@@ -235,7 +238,7 @@ def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBl
     sessions = table_for_all(request)
     each = []
     for name, session, variant in zip(request.names, sessions, planned.variants, strict=True):
-        result = candidate_of(PlannedBlock(planned.part, variant, planned.minutes), session)
+        result = candidate_of(PlannedBlock(planned.part, variant, 1), session)
         if isinstance(result, Refusal):
             return replace(result, reason=f"For {name}: {result.reason}")
         each.append(result)

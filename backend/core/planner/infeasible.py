@@ -1,19 +1,19 @@
 """When a session can't be: the smallest set of limits to give up, found by the solver."""
 
-from collections.abc import Callable, Iterable, Mapping
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from math import ceil
 from typing import Any
 
-from core.planner.candidates import Candidate
-from core.planner.model import STEP, Built, Limits, build
+from core.planner.model import Built, Limits, build
+from core.planner.options import STEP, Of, Option, undominated
 from core.planner.request import LONGEST_SESSION
 from core.planner.solver import run
 
 # Limits of the same number are given up in this order, cheapest first; the number of them weighs more.
-PARTS_ORDER = ("part:warm-up", "part:daily", "part:tidy", "part:opener", "main", "target")
-LIMITS_ORDER = (*PARTS_ORDER, "minutes", "tiring", "apart", "kit", "lock")
-ONE_MORE = 1000  # weight of one more limit, against the order's 1 to 11
+PARTS_ORDER = ("many", "moves", "assists", "part:warm-up", "part:tidy", "part:daily", "part:opener", "main", "target")
+LIMITS_ORDER = (*PARTS_ORDER, "minutes", "tiring", "apart", "lock")
+ONE_MORE = 1000  # weight of one more limit, against the order's 1 to 12
 
 
 @dataclass(frozen=True)
@@ -25,17 +25,18 @@ class Relaxed:
 
 
 def smallest(
-    candidates: Iterable[Candidate],
-    fixed: Mapping[int, int],
+    options: Sequence[Option[Of]],
+    locked: Sequence[Option[Of]],
     limits: Limits,
     may_give: tuple[str, ...],
-    also: Callable[[Built], None] | None = None,
+    also: Callable[[Built[Of]], None] | None = None,
 ) -> Relaxed | None:
     """Return the fewest limits to give up so that a session can be, or None where none of those helps.
 
     may_give -- kinds of limit that may be given up, of LIMITS_ORDER
-    also     -- adds what has to hold besides, whatever is given up
-    Among equally few, the cheapest by LIMITS_ORDER; among those, the shortest session.
+    also     -- adds what has to hold besides, whatever is given up; then every option is looked at
+    Among equally few, the cheapest by LIMITS_ORDER; among those, the shortest session. Nothing is asked of worth, so
+    that of each kind of option the quickest will do.
     """
     from ortools.sat.python import cp_model
 
@@ -49,7 +50,8 @@ def smallest(
             literals[name] = model.new_bool_var(f"keep {name}")
         return literals[name]
 
-    built = build(candidates, fixed, limits, hold, model)
+    listed = options if also else undominated(options, limits.blocks, by_worth=False)
+    built = build([*locked, *listed], len(locked), limits, hold, model)
     if also:
         also(built)
     built.model.add(built.time <= LONGEST_SESSION * STEP)

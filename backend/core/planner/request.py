@@ -5,31 +5,33 @@ from dataclasses import dataclass, field
 from types import MappingProxyType
 from typing import Literal
 
-from core.ability import Estimate, chance_in_words
+from core.ability import Estimate, Who, chance_in_words
 from core.child import PARTS, Child, Part, Setting, Zone, Zones
 from core.library import Cue
 from core.materials import Stock
 from core.offers import LackKind, Quantity, UsableCupboard, Variant
+from core.planner.dose import Pace
 from core.planner.formats import Format, format_of
 from core.recording import MARKS
 from core.safety import Verdict
 from core.skills import STRANDS
 
 PlanStatus = Literal["optimal", "feasible", "infeasible", "given"]
+WORKED_OUT = 2  # counted up when plans come to be worked out another way; an earlier plan is marked stale
 SHORTEST_SESSION = 5  # minutes, project definition
 LONGEST_SESSION = 90  # minutes, project definition
 
 
 @dataclass(frozen=True)
 class PlannedBlock:
-    """A block as it was chosen: its part, its grade, its minutes. Everything else is worked out from it.
+    """A block as it was chosen: its part, its grade, its sets. Everything else is worked out from it.
 
     The one shape in which blocks of sessions, weeks and groups are stored. locked -- kept when planning again
     """
 
     part: Part
     variant: Variant
-    minutes: int
+    sets: int
     locked: bool = False
 
 
@@ -39,7 +41,11 @@ class SessionRequest:
 
     targets   -- ids of the targets worked on, one or two of skills.TARGETS
     estimates -- strand id to estimate; a strand without one can't be aimed at
-    recent    -- activity id to how many sessions ago it was last done (0: the last one)
+    recent    -- activity id to how many sessions ago it was last done (0: the last one), in the order of doing
+    pace      -- activity id to what the child's own clock says of it
+    managed   -- wanted tasks that are managed by now: nothing is planned for them
+    steps_alone -- wanted task to how many of its steps are done alone
+    task      -- the one wanted task the session is for; empty: all of them
     parts     -- the parts wanted; a part nothing fits is left out, with a note
     format_id -- one of formats.FORMATS; order -- one of formats.ORDERS
     """
@@ -51,8 +57,12 @@ class SessionRequest:
     minutes: int
     targets: tuple[str, ...]
     recent: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
+    pace: Mapping[str, Pace] = field(default_factory=lambda: MappingProxyType({}))
+    managed: frozenset[str] = frozenset()
+    steps_alone: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
     locked: tuple[PlannedBlock, ...] = ()
     excluded: frozenset[str] = frozenset()
+    task: str = ""
     parts: tuple[str, ...] = PARTS
     zones: Zones = field(default_factory=Zones)
     tiring_share: float = 0.45
@@ -67,6 +77,13 @@ class SessionRequest:
             object.__setattr__(self, "usable", UsableCupboard(self.stock, self.child, self.setting))
         assert self.usable is not None
         return self.usable
+
+    @property
+    def tasks(self) -> tuple[str, ...]:
+        """The wanted tasks the session is for: the chosen one, else all there is still something to do for."""
+        if self.task in self.child.wanted:
+            return (self.task,)
+        return tuple(t for t in self.child.wanted if t not in self.managed)
 
     @property
     def format(self) -> Format:
@@ -106,8 +123,23 @@ class Watched:
 
 
 @dataclass(frozen=True)
+class ChainStep:
+    """One step of a wanted task, and who does it now: the adult, the child as it is taught, the child alone."""
+
+    words: str
+    who: Who
+
+
+@dataclass(frozen=True)
 class Block:
-    """One activity in a plan. minutes are at work; setting up comes on top (setup_minutes)."""
+    """One activity in a plan: whole sets of count tries.
+
+    minutes -- at work, rests included; setting up comes on top (setup_minutes); work_minutes -- without the rests
+    seconds_a_try, rest_seconds -- what one try takes this child, and the rest after a set
+    task    -- the wanted task it is itself, or the one it serves; serves -- what it is for there, in words
+    chain   -- the steps of the wanted task it is itself, and who does each now
+    overlay -- what is learned on the side, in words; never scored
+    """
 
     part: Part
     variant: Variant
@@ -115,10 +147,13 @@ class Block:
     strand: str
     rung: float
     grade_words: tuple[str, ...]
-    minutes: int
+    minutes: float
     sets: int
     count: int
     unit: str
+    seconds_a_try: float
+    rest_seconds: float
+    work_minutes: float
     quantities: tuple[Quantity, ...]
     expected: float
     tiring: bool
@@ -132,7 +167,16 @@ class Block:
     cues: tuple[Cue, ...]
     watch: tuple[Watched, ...]
     tidy: str
+    task: str = ""
+    serves: str = ""
+    chain: tuple[ChainStep, ...] = ()
+    overlay: str = ""
     locked: bool = False
+
+    @property
+    def tries(self) -> int:
+        """All its tries, every set together."""
+        return self.sets * self.count
 
     @property
     def expected_words(self) -> str:
@@ -205,7 +249,8 @@ class SessionPlan:
     minutes: float = 0.0
     well_spent: float = 0.0
     bound: float = 0.0
-    tiring_minutes: int = 0
+    tiring_minutes: float = 0.0
+    work_minutes: float = 0.0
     reason: str = ""
     fix: str = ""
     notes: tuple[str, ...] = ()

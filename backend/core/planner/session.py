@@ -1,22 +1,28 @@
 """A session: plan it, explain it, and answer when a therapist changes it."""
 
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import replace
 
 from core.child import PARTS
 from core.library import ACTIVITIES
 from core.offers import checked_variant
 from core.planner.blocks import as_block, candidate_of, totals
-from core.planner.candidates import QUALITY, Candidate, all_candidates, left_out, undominated
-from core.planner.consumables import shared_out
+from core.planner.candidates import Candidate, all_candidates, left_out
 from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.model import Choice, Limits, solve
+from core.planner.options import QUALITY, STEP, Option, undominated
+from core.planner.order import in_order
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Refusal, SessionPlan, SessionRequest
 from core.planner.solver import SESSION_EFFORT, Effort
-from core.skills import STRANDS, TARGETS
+from core.planner.tidying import tidied
+from core.skills import TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
-SET_MINUTES = 3  # minutes one set takes, with a breath after it; from memory
+LONG_ENOUGH_TO_MOVE = 20  # minutes from which somebody who needs to move has a block on the feet; project definition
+LONG_ENOUGH_TO_MOVE_TWICE = 35
+STATION_MINUTES = (3, 11)  # the windows of a station, the last one excluded; common practice
+TIDY_TOGETHER = "Tidy up together: everything back in its box, the child carries."
 
 
 class RequestError(ValueError):
@@ -35,19 +41,37 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
     Raises RequestError for minutes out of range or an unknown target.
     """
     check_request(request)
-    locked = [candidate_of(b, request) for b in request.locked]
-    for kept in locked:
-        if isinstance(kept, Refusal):
-            return _lock_refused(kept)
-    candidates = [c for c in locked if isinstance(c, Candidate)] + undominated(all_candidates(request))
-    fixed = {i: b.minutes for i, b in enumerate(request.locked)}
-    if not any(c.part in ("main", "stretch") for c in candidates):
+    locked = []
+    for block in request.locked:
+        result = candidate_of(block, request)
+        if isinstance(result, Refusal):
+            return _lock_refused(result)
+        locked.append(result.option(block.sets))
+    candidates = all_candidates(request)
+    if not any(c.part in ("main", "stretch") for c in [*candidates, *(o.of for o in locked)]):
         return _nothing_to_train(request)
-    choice, dropped = _roomiest(candidates, fixed, request, effort)
+    limits = limits_of([*candidates, *(o.of for o in locked)], request)
+    options = undominated(options_of(candidates, limits), limits.blocks)
+    choice, dropped = _roomiest(options, locked, limits, effort)
     if choice.status == "infeasible":
-        return _no_room(candidates, fixed, request)
-    plan = _plan(choice, request, locked=frozenset(b.variant.activity_id for b in request.locked), pool=candidates)
+        return _no_room(options, locked, limits, request)
+    plan = _plan(choice, request, candidates, tidy="tidy" in limits.must and "tidying as exercise" not in dropped)
     return replace(plan, notes=(*plan.notes, *(f"No room for {d} in {request.minutes} minutes." for d in dropped)))
+
+
+def options_of(candidates: Iterable[Candidate], limits: Limits) -> list[Option[Candidate]]:
+    """What the solver chooses among. Where all stations have the same time, each takes every window of it."""
+    if not limits.equal:
+        return [o for c in candidates for o in c.options()]
+    return [o for c in candidates for o in (stations(c) if c.part == "main" else c.options())]
+
+
+def stations(c: Candidate) -> Iterator[Option[Candidate]]:
+    """A candidate as a station: as many sets as fit into each whole minute there may be."""
+    for minutes in range(*STATION_MINUTES):
+        sets = min(c.dose.most, c.dose.sets_within(minutes * STEP))
+        if sets:
+            yield replace(c.option(sets), steps=minutes * STEP, window=minutes * STEP)
 
 
 def check_request(request: SessionRequest) -> None:
@@ -76,30 +100,49 @@ def check_request(request: SessionRequest) -> None:
 
 
 def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
-    """Which parts have to be there: in a short session only a win to open with and the main work."""
-    there, session_format = {c.part for c in candidates}, request.format
+    """Which parts and which kinds of block have to be there: in a short session only a win to open with and the main
+    work.
+    """
+    there, session_format = {c.part for c in candidates} | {"tidy"}, request.format
     wanted = [p for p, from_minutes in session_format.must.items() if request.minutes >= from_minutes and p in there]
-    if session_format.id == "parts" and not request.child.wanted:
+    if session_format.id == "parts" and not request.tasks:
         wanted = [p for p in wanted if p != "daily"]
     least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and session_format.id != "stations" else session_format.main[0]
-    targets = () if session_format.any_strand else _coverable(candidates, request)
     return Limits(
         request.minutes,
         round(request.minutes * request.tiring_share),
         tuple(wanted),
         least,
-        targets,
+        tuple(_at_least(candidates, request)),
         session_format.main[1],
         session_format.equal,
-        session_format.one_kit,
     )
 
 
-def _coverable(candidates: list[Candidate], request: SessionRequest) -> tuple[str, ...]:
-    """The chosen targets that have a main block to offer; a short session covers only the first of them."""
-    main = {STRANDS[c.strand].target for c in candidates if c.part == "main"}
-    covered = tuple(t for t in request.targets if t in main)
-    return covered if request.minutes >= 20 else covered[:1]
+def _at_least(candidates: list[Candidate], request: SessionRequest) -> Iterator[tuple[str, int]]:
+    """The kinds of block a session has at least some of: main work on each target; something on the feet for who needs
+    to move; a job for the hand that assists.
+    """
+    musts: dict[str, set[str]] = {}
+    for c in candidates:
+        for must in c.musts:
+            musts.setdefault(must, set()).add(c.activity.id)
+    if not request.format.any_strand:
+        targets = [f"target:{t}" for t in request.targets if f"target:{t}" in musts]
+        yield from ((t, 1) for t in (targets if request.minutes >= 20 else targets[:1]))
+    if request.format.id != "parts":
+        return
+    if request.minutes >= LONG_ENOUGH_TO_MOVE and any(_has_many(c) for c in candidates):
+        yield "many", 1
+    if request.child.needs_to_move and request.minutes >= LONG_ENOUGH_TO_MOVE:
+        wanted = 2 if request.child.body_first and request.minutes >= LONG_ENOUGH_TO_MOVE_TWICE else 1
+        yield "moves", min(wanted, len(musts.get("moves", ())))
+    if request.child.assisting_hand != "none" and "assists" in musts:
+        yield "assists", 1
+
+
+def _has_many(c: Candidate) -> bool:
+    return any("many" in o.musts for o in c.options())
 
 
 def _lock_refused(refusal: Refusal) -> SessionPlan:
@@ -118,23 +161,22 @@ def _nothing_to_train(request: SessionRequest) -> SessionPlan:
 
 
 def _roomiest(
-    candidates: list[Candidate], fixed: dict[int, int], request: SessionRequest, effort: Effort
-) -> tuple[Choice, tuple[str, ...]]:
+    options: Sequence[Option[Candidate]], locked: Sequence[Option[Candidate]], limits: Limits, effort: Effort
+) -> tuple[Choice[Candidate], tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
-    limits = limits_of(candidates, request)
-    choice = solve(candidates, fixed, limits, effort)
+    choice = solve(options, locked, limits, effort)
     if choice.status != "infeasible":
         return choice, ()
-    less = smallest(candidates, fixed, limits, PARTS_ORDER)
+    less = smallest(options, locked, limits, PARTS_ORDER)
     if less is None:
         return choice, ()
     kept = replace(
         limits,
         must=tuple(p for p in limits.must if f"part:{p}" not in less.given_up),
         least_main=1 if "main" in less.given_up else limits.least_main,
-        targets=tuple(t for t in limits.targets if f"target:{t}" not in less.given_up),
+        least=tuple((must, n) for must, n in limits.least if must not in less.given_up),
     )
-    return solve(candidates, fixed, kept, effort), tuple(_given_up_words(g) for g in less.given_up)
+    return solve(options, locked, kept, effort), tuple(_given_up_words(g) for g in less.given_up)
 
 
 def _given_up_words(limit: str) -> str:
@@ -146,13 +188,18 @@ def _given_up_words(limit: str) -> str:
         "part:tidy": "tidying as exercise",
         "part:opener": "a sure win to open with",
         "main": "a second main block",
+        "moves": "a block on the feet",
+        "many": "a block of many repetitions",
+        "assists": "a job for the hand that assists",
     }[limit]
 
 
-def _no_room(candidates: list[Candidate], fixed: dict[int, int], request: SessionRequest) -> SessionPlan:
+def _no_room(
+    options: Sequence[Option[Candidate]], locked: Sequence[Option[Candidate]], limits: Limits, request: SessionRequest
+) -> SessionPlan:
     """Find by the solver the fewest limits to give up, and say what that means."""
     out = left_out(request, frozenset())
-    less = smallest(candidates, fixed, limits_of(candidates, request), LIMITS_ORDER)
+    less = smallest(options, locked, limits, LIMITS_ORDER)
     if less is None:
         return SessionPlan(
             "infeasible",
@@ -167,9 +214,14 @@ def _no_room(candidates: list[Candidate], fixed: dict[int, int], request: Sessio
             reason="no session was found in time",
             fix="Ask again with a few minutes more.",
         )
-    hard = [g for g in less.given_up if g not in PARTS_ORDER and not g.startswith("target:")]
+    hard = [g for g in less.given_up if _is_hard(g)]
     reasons, fixes = zip(*(limit_words(g, less.minutes, request) for g in hard or less.given_up), strict=True)
     return SessionPlan("infeasible", left_out=out, reason=" and ".join(reasons), fix=" ".join(fixes))
+
+
+def _is_hard(limit: str) -> bool:
+    """Whether a limit is one of time, hands or locks, not of what a session should hold."""
+    return limit not in PARTS_ORDER and not limit.startswith("target:")
 
 
 def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str, str]:
@@ -177,28 +229,42 @@ def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str,
     if limit.startswith("lock:"):
         block = request.locked[int(limit[5:])]
         name = ACTIVITIES[block.variant.activity_id].name
-        return f"“{name}” is locked at {block.minutes} minutes and conflicts with the other blocks", f"Unlock “{name}”."
+        sets = "1 set" if block.sets == 1 else f"{block.sets} sets"
+        return f"“{name}” is locked at {sets} and conflicts with the other blocks", f"Unlock “{name}”."
     tiring = round(request.minutes * request.tiring_share)
     return {
         "minutes": (f"{request.minutes} minutes are too few", f"Give it {minutes} minutes."),
         "tiring": (f"the tiring blocks take more than {tiring} minutes", "Shorten or unlock a tiring block."),
         "apart": ("two tiring blocks would stand side by side", "Unlock one of them, or put something light between."),
-        "kit": ("no one thing here serves every block", "Choose another format, or add to the cupboard."),
     }.get(limit) or (f"there is no room for {_given_up_words(limit)}", "Give the session more minutes.")
 
 
-def _plan(choice: Choice, request: SessionRequest, locked: frozenset[str], pool: list[Candidate]) -> SessionPlan:
-    pairs = in_order(list(choice.chosen), request.order)
-    chosen = frozenset(c.activity.id for c, _ in pairs)
-    blocks = shared_out([as_block(c, m, request, c.activity.id in locked, _beaten(c, pool, chosen)) for c, m in pairs])
-    plan = totals(blocks)
-    notes = tuple(
-        f"Nothing here fits the {p}."
-        for p in ("opener", "warm-up", "tidy")
-        if p in request.parts and p in request.format.must and p not in {c.part for c in pool}
+def _plan(choice: Choice[Candidate], request: SessionRequest, pool: list[Candidate], tidy: bool) -> SessionPlan:
+    last = tidied(choice.chosen, request) if tidy else None
+    known = {a: place for place, a in enumerate(request.recent)} if request.child.sameness_policy == "own_order" else {}
+    row = in_order([*choice.chosen, *([last] if last else [])], request.order, known)
+    chosen = frozenset(o.activity.id for o in row)
+    locked = {b.variant.activity_id for b in request.locked}
+    blocks = tuple(
+        replace(as_block(o.of, o.sets, request, place, _beaten(o.of, pool, chosen)), locked=o.activity.id in locked)
+        for place, o in enumerate(row)
     )
-    notes += (request.format.ending,) if request.format.ending else ()
-    return replace(plan, status=choice.status, left_out=left_out(request, chosen), bound=choice.bound, notes=notes)
+    if choice.chosen and any(o.window for o in choice.chosen):
+        blocks = tuple(replace(b, minutes=o.steps / STEP) for b, o in zip(blocks, row, strict=True))
+    notes = [
+        f"Nothing here fits the {p}."
+        for p in ("opener", "warm-up")
+        if p in request.parts and p in request.format.must and p not in {c.part for c in pool}
+    ]
+    notes += [TIDY_TOGETHER] if tidy and last is None else []
+    notes += [request.format.ending] if request.format.ending else []
+    return replace(
+        totals(blocks),
+        status=choice.status,
+        left_out=left_out(request, chosen),
+        bound=choice.bound,
+        notes=tuple(notes),
+    )
 
 
 def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
@@ -209,21 +275,3 @@ def _beaten(c: Candidate, pool: list[Candidate], chosen: frozenset[str]) -> str:
         if best
         else ""
     )
-
-
-def in_order(pairs: list[tuple[Candidate, int]], order: str = "precision_first") -> list[tuple[Candidate, int]]:
-    """Parts in order; inside the main part precise work first and tiring work late (or the other way), no two tiring
-    ones together.
-    """
-    by_part = {p: [x for x in pairs if x[0].part == p] for p in PARTS}
-    main = by_part["main"]
-    calm = sorted((x for x in main if not x[0].activity.tiring), key=lambda x: (-x[0].expected, x[0].activity.id))
-    tiring = sorted((x for x in main if x[0].activity.tiring), key=lambda x: (-x[0].expected, x[0].activity.id))
-    rest = next((by_part[p] for p in ("stretch", "daily", "tidy") if by_part[p]), [])
-    last = len(main) - 1 - int(any(c.activity.tiring for c, _ in rest))
-    before = next((by_part[p] for p in ("warm-up", "opener") if by_part[p]), [])
-    first = int(any(c.activity.tiring for c, _ in before))
-    slots = {first + 2 * i if order == "strength_first" else last - 2 * i for i in range(len(tiring))}
-    tired, easy = iter(tiring), iter(calm)
-    by_part["main"] = [next(tired) if i in slots else next(easy) for i in range(len(main))]
-    return [x for p in PARTS for x in by_part[p]]

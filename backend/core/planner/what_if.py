@@ -6,11 +6,12 @@ from typing import Literal
 
 from core.library import ACTIVITIES
 from core.offers import difficulty
-from core.planner.candidates import QUALITY, all_candidates, left_out, undominated
+from core.planner.candidates import Candidate, all_candidates, left_out
 from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.model import Built, build
+from core.planner.model import TENTHS, Built, build
+from core.planner.options import WORTH_A_MINUTE, undominated
 from core.planner.request import PlannedBlock, SessionRequest
-from core.planner.session import limit_words, limits_of
+from core.planner.session import limit_words, limits_of, options_of
 from core.planner.solver import run
 
 SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
@@ -33,7 +34,7 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     Raises KeyError for an activity that is not in the library.
     """
     activity = ACTIVITIES[activity_id]
-    candidates = undominated(all_candidates(request))
+    candidates = all_candidates(request)
     if not any(c.activity.id == activity_id for c in candidates):
         lack = next((o for o in left_out(request, frozenset()) if o.activity_id == activity_id), None)
         words = lack.reason if lack else "It plays no part in a session of this format."
@@ -41,21 +42,24 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
             activity_id, activity.name, None, words, lack.remedy if lack else "Choose another format or target."
         )
 
-    def there(built: Built) -> None:
+    def there(built: Built[Candidate]) -> None:
         built.model.add(
-            sum(t for c, t in zip(built.listed, built.take, strict=True) if c.activity.id == activity_id) >= 1
+            sum(t for o, t in zip(built.listed, built.take, strict=True) if o.activity.id == activity_id) >= 1
         )
 
     limits = limits_of(candidates, request)
-    best, best_status = _worth(build(candidates, {}, limits))
-    forced = build(candidates, {}, limits)
+    every = options_of(candidates, limits)
+    mine = [o for o in every if o.activity.id == activity_id]
+    others = undominated([o for o in every if o.activity.id != activity_id], limits.blocks)
+    best, best_status = _worth(build([*mine, *others], 0, limits))
+    forced = build([*mine, *others], 0, limits)
     there(forced)
     worth, status = _worth(forced)
     if best_status != "infeasible" and status != "infeasible":
         cost = max(0.0, best - worth)
         words = "As good as what is there." if cost < 0.05 else f"It would cost {cost:.1f} well-spent minutes."
         return BroughtIn(activity_id, activity.name, cost, words, "Swap it in by hand, or lock it and plan again.")
-    less = smallest(candidates, {}, limits, LIMITS_ORDER, there)
+    less = smallest([*mine, *others], [], limits, LIMITS_ORDER, there)
     if less is None:
         return BroughtIn(
             activity_id, activity.name, None, "It fits no session of this format.", "Choose another format."
@@ -64,10 +68,10 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     return BroughtIn(activity_id, activity.name, None, f"With it, {' and '.join(reasons)}.", " ".join(fixes))
 
 
-def _worth(built: Built) -> tuple[float, str]:
+def _worth(built: Built[Candidate]) -> tuple[float, str]:
     built.model.maximize(built.worth)
     solver, status = run(built.model)
-    return (solver.objective_value / (QUALITY * 10), status) if status != "infeasible" else (0.0, status)
+    return (solver.objective_value / (WORTH_A_MINUTE * TENTHS), status) if status != "infeasible" else (0.0, status)
 
 
 DifferenceKind = Literal["new", "gone", "harder", "easier", "other", "same"]
@@ -101,10 +105,10 @@ def _difference(now: PlannedBlock, before: PlannedBlock | None) -> Difference:
     if before is None:
         return Difference(activity.id, activity.name, "new", "not last time")
     rungs = difficulty(now.variant)[activity.strand] - difficulty(before.variant)[activity.strand]
-    longer = now.minutes - before.minutes
+    more = now.sets - before.sets
     words = [f"{abs(rungs):.1f} rungs {'harder' if rungs > 0 else 'easier'}"] if abs(rungs) > SAME_RUNGS else []
     words += ["another grade, as hard"] if not words and now.variant != before.variant else []
-    words += [f"{abs(longer)} min {'longer' if longer > 0 else 'shorter'}"] if longer else []
+    words += [f"{abs(more)} {'set' if abs(more) == 1 else 'sets'} {'more' if more > 0 else 'fewer'}"] if more else []
     kind: DifferenceKind = (
         "harder" if rungs > SAME_RUNGS else "easier" if rungs < -SAME_RUNGS else "other" if words else "same"
     )

@@ -2,6 +2,7 @@
 
 from core.running.events import EVENT, HANDS, Event, EventError, read_event
 from core.running.grade_advice import step_today
+from core.running.pace import paces
 from core.running.prompts import REST, TABLET_RULES, PromptKind, Rest, Suggestion, table
 from core.running.sets import SetResult, WorkingHand, fold
 
@@ -18,6 +19,7 @@ __all__ = [
     "Suggestion",
     "WorkingHand",
     "fold",
+    "paces",
     "read_event",
     "step_today",
     "table",

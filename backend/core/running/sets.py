@@ -8,6 +8,8 @@ from collections import Counter
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 from datetime import date, datetime
+from itertools import pairwise
+from statistics import median
 from types import MappingProxyType
 from typing import Literal
 
@@ -25,6 +27,7 @@ WorkingHand = Literal["right", "left", ""]  # empty where nobody noted it
 class SetResult:
     """What one child did in one block at one grade with one kind of help and one hand, on one day.
 
+    gap_seconds  -- the median gap between one try and the next, pauses left out; None for a single try
     hold_seconds -- seconds under tension: all holds together; best_hold_seconds -- the longest of them
     help_first   -- help was on from the start; otherwise it came after the child had failed alone
     measures     -- what was read off by hand, by id of core.measured, in its unit
@@ -40,6 +43,7 @@ class SetResult:
     successes: int
     drops: int = 0
     seconds: float = 0.0
+    gap_seconds: float | None = None
     best_hold_seconds: float = 0.0
     hold_seconds: float = 0.0
     measures: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
@@ -204,6 +208,7 @@ def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, 
         successes=sum(won),
         drops=sum(isinstance(e, PlainEvent) and e.kind == "drop" for e in others),
         seconds=seconds,
+        gap_seconds=_median_gap(key.block, tries, extras),
         best_hold_seconds=max(holds, default=0.0),
         hold_seconds=sum(holds),
         measures=_measures(others),
@@ -212,6 +217,11 @@ def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, 
         longest_row=_longest_row(won),
         help_first=key.help_first,
     )
+
+
+def _median_gap(block: str, tries: list[TryEvent], extras: _Extras) -> float | None:
+    gaps = [(b.at - a.at).total_seconds() - extras.paused_seconds(block, a.at, b.at) for a, b in pairwise(tries)]
+    return median(gaps) if gaps else None
 
 
 def _measures(others: list[Event]) -> Mapping[str, float]:

@@ -45,6 +45,13 @@ def _weight_on_hands(c: Child) -> Iterator[Finding]:
             "Place the assisting hand open under the shoulder; never press it flat.",
             "arms_reach",
         )
+    if "low_tone" in c.precautions:
+        yield Finding(
+            "caution",
+            "Weight on the hands with low muscle tone.",
+            "Elbows soft; hold the hips, and stop as soon as the back sags.",
+            "arms_reach",
+        )
 
 
 @rule("lying", "step", COMMON, "lying on the front with a tube or a line, or straight after a meal")

@@ -2,6 +2,7 @@
 
 from core.skills.ladder import OVER_TOP, Strand
 from core.skills.strands import STRANDS, TARGETS
-from core.skills.wanted import WANTED_TASKS
+from core.skills.tasks import WANTED_TASKS
+from core.skills.wanted import TaskStep, WantedTask
 
-__all__ = ["OVER_TOP", "STRANDS", "TARGETS", "WANTED_TASKS", "Strand"]
+__all__ = ["OVER_TOP", "STRANDS", "TARGETS", "WANTED_TASKS", "Strand", "TaskStep", "WantedTask"]

@@ -1,36 +1,47 @@
-"""The daily tasks families ask for, and the rung of each strand a task requires. From memory."""
+"""A daily task a family asks for: a chain of steps, each with the rungs it demands."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
+from functools import cached_property
 from types import MappingProxyType
 
 
 @dataclass(frozen=True)
+class TaskStep:
+    """One step of a task, said as to a child, and the rung of each strand it demands."""
+
+    words: str
+    demands: Mapping[str, int]
+
+
+@dataclass(frozen=True)
 class WantedTask:
-    """A daily task a family asks for, and the rung of each strand it requires."""
+    """A daily task a family asks for, as a chain of steps in the order they are done.
+
+    strand       -- the strand whose ladder is the task itself; empty where it has none of its own
+    level        -- the rung of that ladder at which the task is done
+    practised_by -- activities that are the task itself, where no ladder is
+    at_home      -- when it comes up in a day: the moment to try it for real
+    """
 
     id: str
     name: str
-    demands: MappingProxyType[str, int]
+    steps: tuple[TaskStep, ...]
+    strand: str = ""
+    level: int = 0
+    practised_by: tuple[str, ...] = ()
+    at_home: str = ""
 
+    @cached_property
+    def demands(self) -> Mapping[str, int]:
+        """The highest rung of each strand that any step demands, and that of the task's own ladder."""
+        rungs = {self.strand: self.level} if self.strand else {}
+        for step in self.steps:
+            for strand, rung in step.demands.items():
+                rungs[strand] = max(rungs.get(strand, 0), rung)
+        return MappingProxyType(rungs)
 
-def _task(id: str, name: str, **demands: int) -> WantedTask:
-    return WantedTask(id, name, MappingProxyType(demands))
-
-
-WANTED_TASKS = MappingProxyType(
-    {
-        t.id: t
-        for t in (
-            _task("buttons", "Do own buttons", buttons=5, object_grasp=6, hold_and_act=4, pinch=2, simple_rotation=2),
-            _task("zip", "Do own zip", zip=5, object_grasp=5, key_pinch=2, hold_and_act=4),
-            _task("laces", "Tie own laces", laces=6, object_grasp=6, pinch=3, take_turns=4, hold_and_act=5),
-            _task("scissors", "Cut out what is asked at school", cutting=10, hold_and_act=5, hold=2),
-            _task("name", "Write own name", writing=7, tool_grasp=4, finger_isolation=4, shift=3, hold_and_act=3),
-            _task("cutlery", "Eat with knife and fork", cutlery=5, finger_isolation=3, hold_and_act=4, squeeze=3),
-            _task("lunchbox", "Open own lunch box and packets", together=4, pinch=3, simple_rotation=3, hold_and_act=3),
-            _task("coins", "Pay with coins", to_palm=4, from_palm=4, object_grasp=7),
-            _task("ball", "Play ball with others", toss_catch=1, midline=3, together=3),
-            _task("page", "Write a page without tiring", endurance=4, writing=9, tool_grasp=5),
-        )
-    }
-)
+    def step_for(self, strand: str) -> str:
+        """The words of the step that demands most of a strand; empty where none does."""
+        asking = [s for s in self.steps if strand in s.demands]
+        return max(asking, key=lambda s: s.demands[strand]).words if asking else ""

@@ -63,7 +63,7 @@ class HazardInvariantsTest(TestCase):
             self.assertNotEqual(after, before, precaution)
             if [v.status == "barred" for v in after] == [v.status == "barred" for v in before]:
                 only_said.add(precaution)
-        self.assertLessEqual(only_said, {"vision", "seizures"})  # how close an adult is: see the next test
+        self.assertLessEqual(only_said, {"vision", "seizures", "low_tone"})  # how close an adult is: see the next test
         for allergen in ALLERGENS:
             self.assertNotEqual(verdicts(replace(plain, allergies=frozenset({allergen}))), before, allergen)
         for texture in TEXTURES:
@@ -281,7 +281,7 @@ class AgeInvariantsTest(TestCase):
                 self.assertLessEqual(f.until_months or 999, 66, f.id)
         for months, there in ((60, True), (66, False), (100, False)):
             request = request_for(Child(months, hand="right"), everything(), targets=("grasp", "bilateral", "daily"))
-            young = {c.activity.id for c in all_candidates(request) if c.activity.until_months}
+            young = {c.activity.id for c in all_candidates(request) if c.activity.until_months == 66}
             self.assertEqual(bool(young), there, months)
         by_hand = candidate(request.cupboard.offer(variants_of(ACTIVITIES["lid_drums"])[-1]), "opener", request)
         self.assertIsNotNone(by_hand)

@@ -85,9 +85,9 @@ class ActivityFileTest(TestCase):
         error = self.refused(values, "asks rung")
         self.assertIn("The ladder ends at", error.remedy)
 
-    def test_the_shorter_block_comes_first(self) -> None:
-        for minutes in ([7, 3], [0, 3]):
-            self.refused({**written("sock_twins"), "minutes": minutes}, "shortest and the longest")
+    def test_seconds_are_those_of_its_kind_of_work(self) -> None:
+        for seconds, work in ((60, "piece"), (1, "shape")):
+            self.refused({**written("sock_twins"), "seconds": seconds, "work": work}, "seconds a try is not")
 
     def test_a_guise_ends_at_an_age(self) -> None:
         self.assertEqual(self.refused({**written("lid_drums"), "until_months": 0}, "greater").field, "until_months")

@@ -10,10 +10,11 @@ from core.child import Setting
 from core.offers import UsableCupboard
 from core.offers.usable_cupboard import stock_of
 from core.planner import GroupRequest, Visit, WeekRequest, group, group_model, infeasible, visit_bag, week
-from core.planner.candidates import QUALITY, all_candidates, undominated
+from core.planner.candidates import all_candidates
 from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.model import Limits, build, solve
-from core.planner.session import limits_of
+from core.planner.model import TENTHS, Limits, build, solve
+from core.planner.options import WORTH_A_MINUTE, undominated
+from core.planner.session import limits_of, options_of
 from core.planner.solver import Effort, run
 from testing.as_milp import best_by_highs
 from testing.core_builders import CLINIC, everything, made_up_request
@@ -43,8 +44,9 @@ class OtherSolverTest(TestCase):
         """
         for seed in (205, 208):
             request = made_up_request(seed)
-            candidates = undominated(all_candidates(request))
-            built = build(candidates, {}, limits_of(candidates, request))
+            candidates = all_candidates(request)
+            limits = limits_of(candidates, request)
+            built = build(undominated(options_of(candidates, limits), limits.blocks), 0, limits)
             built.model.maximize(built.worth)
             solver, status = run(built.model, Effort(10.0))
             self.assertEqual(status, "optimal", seed)
@@ -55,18 +57,17 @@ class OtherSolverTest(TestCase):
         tried = 0
         for seed in range(400, 412):
             request = replace(made_up_request(seed), minutes=20)
-            candidates = undominated(all_candidates(request))[:40]
-            if not any(c.part == "main" for c in candidates):
+            options = [o for c in all_candidates(request) for o in c.options()][:80]
+            if not any(o.part == "main" for o in options):
                 continue
-            limits = Limits(20, 9, (), 1, ())
-            answer = solve(candidates, {}, limits)
+            limits = Limits(20, 9, (), 1)
+            answer = solve(options, [], limits)
             if answer.status != "optimal":
                 continue
-            built = build(candidates, {}, limits)
+            built = build(options, 0, limits)
             built.model.maximize(built.worth)
-            self.assertAlmostEqual(
-                answer.well_spent, best_by_highs(built.model) / (QUALITY * 10), places=4, msg=f"seed {seed}"
-            )
+            best = best_by_highs(built.model) / (WORTH_A_MINUTE * TENTHS)
+            self.assertAlmostEqual(answer.well_spent, best, places=4, msg=f"seed {seed}")
             tried += 1
         self.assertGreaterEqual(tried, 6)
 
@@ -111,8 +112,8 @@ class OtherSolverTest(TestCase):
 
     def test_the_fewest_limits_to_give_up(self) -> None:
         request = replace(made_up_request(402), minutes=8)
-        candidates = undominated(all_candidates(request))[:30]
-        limits = Limits(8, 2, ("opener", "tidy"), 2, ())
-        answer, seen = caught(infeasible, lambda: smallest(candidates, {}, limits, LIMITS_ORDER))
+        options = [o for c in all_candidates(request) for o in c.options()][:60]
+        limits = Limits(8, 2, ("opener", "tidy"), 2)
+        answer, seen = caught(infeasible, lambda: smallest(options, [], limits, LIMITS_ORDER))
         self.assertIsNotNone(answer)
         self.assertAlmostEqual(seen[0][2], best_by_highs(seen[0][0]), places=3)

@@ -30,11 +30,18 @@ class WantedTest(TestCase):
         one_short = {**AT, "pinch": Estimate(0.5, 0.4)}
         aims = suggested_aims(("buttons",), one_short, ("scissors", "strength"))
         self.assertEqual([a.target for a in aims], ["strength", "scissors"])
-        self.assertEqual(aims[0].words, "“Do own buttons” requires pinch strength: 1.5 rungs short.")
+        self.assertEqual(
+            aims[0].words, "“Do own buttons”: pinch strength is 1.5 rungs short, to pinch the button by its edge."
+        )
         self.assertEqual(
             [a.target for a in suggested_aims(("buttons",), AT, ("scissors", "in_hand"))], ["scissors", "in_hand"]
         )
-        self.assertIn("nothing missing", suggested_aims(("buttons",), AT)[0].words)
+
+    def test_where_nothing_is_missing_the_task_itself_is_what_there_is_to_practise(self) -> None:
+        (aim,) = suggested_aims(("buttons",), AT)
+        self.assertEqual(aim.target, "daily")
+        self.assertEqual(aim.words, "“Do own buttons”: what it leans on is there; practise it itself.")
+        self.assertEqual(aim.task, "buttons")
 
 
 TODAY = date(2026, 3, 2)

@@ -10,6 +10,7 @@ from core.child import Child, Setting
 from core.library import ACTIVITIES
 from core.offers import Variant
 from core.planner import (
+    Elsewhere,
     PlannedBlock,
     RequestError,
     SessionRequest,
@@ -17,11 +18,11 @@ from core.planner import (
     plan_session,
     plan_week,
 )
-from core.planner.candidates import all_candidates, undominated
+from core.planner.candidates import all_candidates
 from core.planner.formats import FORMATS
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Limits, solve
-from core.planner.week import MOST_DAY, _as_home, solve_week, week_candidates
+from core.planner.week import MOST_DAY, Site, _as_home, solve_week, week_options
 from core.safety import assess
 from testing.core_builders import everything, made_up_request, request_for
 from testing.tags import slow
@@ -36,31 +37,30 @@ def at_home(seed: int) -> SessionRequest:
     return replace(made_up_request(seed), setting=HOME)
 
 
-def best_week_by_brute_force(candidates, free: tuple[int, ...]) -> float:
-    """One activity a day, every choice of activity for every day, every number of minutes; shares no code with the
-    model.
-    """
-    options: list[list] = []
+def best_week_by_brute_force(options, free: tuple[int, ...]) -> float:
+    """One activity a day, every choice of option for every day; shares no code with the model."""
+    days: list[list] = []
     for minutes in free:
         day: list = [None]
-        for c in candidates:
-            set_up = -(-(c.activity.setup_minutes + c.activity.tidy_minutes) * 2 // 1) / 2
-            day += [(c, m) for m in range(max(c.least, 5), min(max(c.most, 5), 20) + 1) if m + set_up <= minutes]
-        options.append(day)
-    return max((week_worth(week) for week in product(*options) if week_allowed(week)), default=0.0)
+        for o in options:
+            set_up = -(-(o.activity.setup_minutes + o.activity.tidy_minutes) * 2 // 1)
+            if o.steps + set_up <= minutes * 2:
+                day.append(o)
+        days.append(day)
+    return max((week_worth(week) for week in product(*days) if week_allowed(week)), default=0.0)
 
 
 def week_allowed(week) -> bool:
-    activities = [x[0].activity.id if x else "" for x in week]
+    activities = [x.activity.id if x else "" for x in week]
     counts = Counter(f for f in activities if f)
     if any(a and a == b for a, b in pairwise(activities)) or len(counts) > 4 or max(counts.values(), default=0) > 3:
         return False
     uses: Counter[str] = Counter()
     have = {}
     for x in week:
-        for q in x[0].offer.quantities if x else ():
+        for q in x.of.offer.quantities if x else ():
             if q.single_use:
-                uses[q.stock_id] += q.wanted
+                uses[q.stock_id] += q.wanted * x.sets
                 have[q.stock_id] = q.have
     return all(n <= have[s] for s, n in uses.items())
 
@@ -69,9 +69,9 @@ def week_worth(week) -> float:
     total = 0.0
     for d, x in enumerate(week):
         if x:
-            c, minutes = x
-            worth = minutes * c.quality / 50
-            rested = d == 0 or week[d - 1] is None or week[d - 1][0].strand != c.strand
+            c = x.of
+            worth = round(x.sets * c.offer.count * c.dose.seconds / 6) / 10 * c.quality / 50
+            rested = d == 0 or week[d - 1] is None or week[d - 1].of.strand != c.strand
             full = min(worth, 8.0) if rested else 0.0
             total += full + 0.6 * (worth - full)
     return total
@@ -82,23 +82,50 @@ class WeekTest(TestCase):
     def test_agrees_with_brute_force_on_small_instances(self) -> None:
         tried = 0
         for seed in range(300, 316):
-            request = at_home(seed)
-            candidates = week_candidates(_as_home(WeekRequest(request, FREE)))[:3]
-            if not candidates:
+            session = _as_home(at_home(seed))
+            options = week_options(all_candidates(session))
+            options = options[:: max(1, len(options) // 5)][:5]
+            if not options:
                 continue
             free = (0, 12, 9, 0, 14, 0, 0)
-            status, _, well_spent, _ = solve_week(candidates, WeekRequest(request, free))
-            best = best_week_by_brute_force(candidates, free)
+            best = best_week_by_brute_force(options, free)
+            if not best:
+                continue
+            status, _, well_spent, _ = solve_week([Site(session, tuple(options), free, 1)], ())
             self.assertAlmostEqual(well_spent, best, places=6, msg=f"seed {seed}, {status}")
             tried += 1
         self.assertGreaterEqual(tried, 8)
 
     def test_dropping_what_others_beat_loses_nothing(self) -> None:
-        request = at_home(304)
-        wish = WeekRequest(request, (12, 0, 15, 0, 0, 20, 0))
-        every = [c for c in all_candidates(_as_home(wish)) if c.part == "main"]
-        few = solve_week(week_candidates(_as_home(wish)), wish)
-        self.assertAlmostEqual(solve_week(every, wish)[2], few[2], places=6)
+        session, free = _as_home(at_home(304)), (12, 0, 15, 0, 0, 20, 0)
+        candidates = all_candidates(session)
+        every = tuple(o for c in candidates for o in c.options())
+        few = tuple(week_options(candidates))
+        self.assertLess(len(few), len(every))
+        best = [solve_week([Site(session, options, free, 1)], ())[2] for options in (every, few)]
+        self.assertAlmostEqual(*best, places=6)
+
+    def test_the_clinic_s_day_counts_as_practised_and_tires_the_hands(self) -> None:
+        request = request_for(FIVE, everything(), targets=("strength",))
+        free = (0, 15, 15, 0, 0, 0, 0)
+        alone = plan_week(WeekRequest(request, free))
+        strand = alone.days[1].blocks[0].strand
+        clinic = Elsewhere(1, frozenset({strand}), tiring_minutes=15)
+        after = plan_week(WeekRequest(request, free, elsewhere=(clinic,)))
+        self.assertFalse(any(b.tiring for b in after.days[1].blocks))
+        self.assertLess(after.well_spent, alone.well_spent)
+
+    def test_school_has_a_part_in_the_week(self) -> None:
+        request = request_for(FIVE, everything(), targets=("grasp",))
+        school = replace(request, setting=Setting("school", "room"))
+        wish = WeekRequest(request, FREE, school=school, school_minutes=(10, 0, 10, 0, 0, 0, 0))
+        plan = plan_week(wish)
+        self.assertTrue(any(d.school for d in plan.days))
+        for day, minutes in zip(plan.days, wish.school_minutes, strict=True):
+            self.assertLessEqual(sum(b.minutes + b.setup_minutes for b in day.school), minutes)
+            self.assertFalse({b.activity_id for b in day.school} & {b.activity_id for b in day.blocks})
+        everywhere = [{b.activity_id for b in (*d.blocks, *d.school)} for d in plan.days]
+        self.assertFalse(any(a & b for a, b in pairwise(everywhere)))
 
     @slow
     def test_every_week_keeps_every_limit(self) -> None:
@@ -124,7 +151,7 @@ class WeekTest(TestCase):
             self.assertLessEqual(day.minutes, free)
             self.assertLessEqual(len(day.blocks), a_day)
             for block in day.blocks:
-                self.assertTrue(5 <= block.minutes <= MOST_DAY)
+                self.assertLessEqual(block.minutes, MOST_DAY)
                 self.assertNotEqual(block.verdict.status, "barred")
                 days_of.setdefault(block.variant.activity_id, []).append(d)
                 for q in block.quantities:
@@ -191,10 +218,6 @@ class ShapesTest(TestCase):
         self.assertEqual(len({b.minutes for b in plan.blocks}), 1)
         self.assertGreaterEqual(len(plan.blocks), 3)
 
-    def test_one_kit_serves_every_block(self) -> None:
-        kits = [{q.stock_id for q in b.quantities} for b in self.plan("kit").blocks]
-        self.assertTrue(set.intersection(*kits))
-
     @slow
     def test_strength_first_puts_tiring_work_earlier(self) -> None:
         request = request_for(FIVE, everything(), minutes=45, targets=("strength", "in_hand"))
@@ -216,17 +239,18 @@ class RelaxTest(TestCase):
         tried = 0
         for seed in range(400, 415):
             request = replace(made_up_request(seed), minutes=12)
-            candidates = undominated(all_candidates(request))[::4][:25]
-            must = tuple(p for p in ("opener", "tidy", "warm-up", "daily") if any(c.part == p for c in candidates))
-            limits = Limits(12, 3, must, 1, ())
-            if not any(c.part == "main" for c in candidates) or solve(candidates, {}, limits).status != "infeasible":
+            options = [o for c in all_candidates(request) for o in c.options()][::8][:40]
+            there = {o.part for o in options}
+            must = (*(p for p in ("opener", "warm-up", "daily") if p in there), "tidy")
+            limits = Limits(9, 3, must, 1)
+            if not any(o.part == "main" for o in options) or solve(options, [], limits).status != "infeasible":
                 continue
-            answer = smallest(candidates, {}, limits, parts)
+            answer = smallest(options, [], limits, parts)
             possible = [
                 given
                 for n in range(len(must) + 1)
                 for given in combinations(must, n)
-                if solve(candidates, {}, replace(limits, must=tuple(p for p in must if p not in given))).status
+                if solve(options, [], replace(limits, must=tuple(p for p in must if p not in given))).status
                 != "infeasible"
             ]
             self.assertEqual(answer is None, not possible, seed)
@@ -237,13 +261,13 @@ class RelaxTest(TestCase):
 
     @slow
     def test_a_lock_that_does_not_fit_is_named_with_the_fix(self) -> None:
-        locks = tuple(PlannedBlock("main", Variant(f, (0, 0)), 40) for f in ("nest_basket", "scarf_pull"))
+        locks = tuple(PlannedBlock("main", Variant(f, (0, 0)), 60) for f in ("nest_basket", "scarf_pull"))
         plan = plan_session(request_for(FIVE, everything(), minutes=60, locked=locks))
         self.assertEqual(plan.status, "infeasible")
         self.assertTrue("Unlock" in plan.fix or "Give it" in plan.fix)
 
     def test_the_fewest_limits_are_found_among_all_kinds(self) -> None:
         request = replace(made_up_request(402), minutes=8)
-        candidates = undominated(all_candidates(request))[:30]
-        answer = smallest(candidates, {}, Limits(8, 2, ("opener", "tidy"), 2, ()), LIMITS_ORDER)
+        options = [o for c in all_candidates(request) for o in c.options()][:60]
+        answer = smallest(options, [], Limits(6, 2, ("opener", "tidy"), 2), LIMITS_ORDER)
         self.assertTrue(answer and answer.given_up)

@@ -15,7 +15,7 @@ from core.library.activity import Activity
 from core.materials import Role
 from core.offers import UsableCupboard, Variant, asked_of, set_count, tags_of, variants_of
 from core.planner import PlannedBlock, SessionRequest, plan_session, stand, totals
-from core.planner.candidates import aims, all_candidates, minutes_of, too_demanding, undominated
+from core.planner.candidates import aims, all_candidates, minutes_of, tidying, too_demanding
 from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
 from core.safety import assess_together
 from core.skills import STRANDS
@@ -61,11 +61,13 @@ class WeightTest(TestCase):
         self.assertEqual(met.factor, 0.6)
         self.assertIn("3.0 rungs short of “Do own buttons”", short.words)
 
-    def test_where_nothing_is_missing_every_strand_of_the_targets_counts_in_full(self) -> None:
+    def test_where_nothing_is_missing_what_the_task_leans_on_counts_in_full(self) -> None:
         managed = self.request(**dict.fromkeys(STRANDS, 9.0))
-        for strand in ("object_grasp", "tool_grasp"):
-            self.assertEqual(strand_weight(strand, managed).factor, 1.0)
-        self.assertEqual(strand_weight("push", managed).factor, 0.5)
+        self.assertEqual(strand_weight("object_grasp", managed).factor, 1.0)
+        self.assertEqual(strand_weight("tool_grasp", managed).factor, 0.6)
+        nothing_wanted = replace(managed, child=replace(FIVE, wanted=()))
+        self.assertEqual(strand_weight("tool_grasp", nothing_wanted).factor, 1.0)
+        self.assertEqual(strand_weight("push", managed).factor, 0.3)
         self.assertIn("nothing in today's targets is missing", strand_weight("tool_grasp", managed).words)
         short_elsewhere = replace(managed, estimates={**managed.estimates, "pinch": Estimate(0.5, 0.4)})
         self.assertIn("1.5 rungs short", strand_weight("pinch", short_elsewhere).words)
@@ -77,7 +79,8 @@ class WeightTest(TestCase):
 
     def test_the_gap_is_to_the_task_that_asks_most(self) -> None:
         child = replace(FIVE, wanted=("buttons", "coins"))
-        gap, task = rungs_short("object_grasp", child, {"object_grasp": Estimate(5, 0.4)})
+        request = replace(request_for(child, {}), estimates={"object_grasp": Estimate(5, 0.4)})
+        gap, task = rungs_short("object_grasp", request)
         self.assertEqual((gap, task), (2, "Pay with coins"))
 
 
@@ -110,33 +113,15 @@ class CandidateTest(TestCase):
         self.assertNotIn("about_turn", {c.activity.id for c in all_candidates(request)})
 
     def test_no_block_asks_for_more_than_half_the_attention(self) -> None:
-        for activity in ACTIVITIES.values():
-            for part in activity.parts:
-                least, most = minutes_of(activity, part, request_for(replace(FIVE, attention_minutes=10), {}))
-                self.assertTrue(0 < least <= most, (activity.id, part))
-                self.assertLessEqual(most, max(least, 5))
+        for part in ("opener", "warm-up", "main", "stretch", "daily", "tidy"):
+            least, most = minutes_of(part, "", request_for(replace(FIVE, attention_minutes=10), {}))
+            self.assertTrue(0 < least <= most, part)
+            self.assertLessEqual(most, max(least, 5))
 
     def test_every_part_has_a_candidate_in_a_full_home(self) -> None:
         request = request_for(FIVE, everything(), targets=("grasp", "strength", "bilateral"))
-        self.assertEqual(
-            {c.part for c in undominated(all_candidates(request))},
-            {"opener", "warm-up", "main", "stretch", "daily", "tidy"},
-        )
-
-    @slow
-    def test_a_dominated_candidate_has_one_at_least_as_good_with_no_more_kit(self) -> None:
-        request = request_for(FIVE, everything())
-        every = all_candidates(request)
-        kept = undominated(every)
-        for c in (c for c in every if c not in kept):
-            self.assertTrue(
-                any(
-                    (k.activity, k.part, k.strand) == (c.activity, c.part, c.strand)
-                    and k.quality >= c.quality
-                    and k.kit <= c.kit
-                    for k in kept
-                )
-            )
+        self.assertEqual({c.part for c in all_candidates(request)}, {"opener", "warm-up", "main", "stretch", "daily"})
+        self.assertEqual({c.part for c in tidying(request)}, {"tidy"})
 
 
 def all_different(
@@ -178,7 +163,7 @@ class CupboardAgainstPlainLoopTest(TestCase):
                         if brought(activity, variant, role) and not role.optional
                     ]
                     if cupboard.offer(variant) is None:
-                        barred = cupboard.verdict_on_steps(activity, variant.grade).status == "barred"
+                        barred = cupboard.verdict_on_steps(tags_of(activity, variant.grade)).status == "barred"
                         tags = tags_of(activity, variant.grade)
 
                         def in_company(
@@ -207,33 +192,33 @@ def brought(activity: Activity, variant: Variant, role: Role) -> bool:
 class BlockTest(TestCase):
     def test_a_block_says_right_and_left_for_this_child(self) -> None:
         left = Child(64, hand="left")
-        block = stand(request_for(left, everything()), PlannedBlock("main", Variant("crane_pick", (1, 1, 0)), 5))
+        block = stand(request_for(left, everything()), PlannedBlock("main", Variant("crane_pick", (1, 1, 0)), 1))
         self.assertIn("Loads in a bowl on the right side, pot on the left side", block.setup)
 
     def test_a_hand_may_choose_what_is_worth_next_to_nothing(self) -> None:
         """A grade ten rungs too hard is still a block with its forecast, though the planner would never choose it."""
         request = request_for(FIVE, everything())
         far = replace(request, estimates={**request.estimates, "shift": Estimate(-8.0, 0.3)})
-        block = stand(far, PlannedBlock("main", Variant("deal_a_hand", (2, 2)), 4))
+        block = stand(far, PlannedBlock("main", Variant("deal_a_hand", (2, 2)), 1))
         assert block is not None
         self.assertLess(block.expected, 0.01)
         self.assertEqual(block.well_spent, 0)
 
     def test_totals_count_each_thing_once(self) -> None:
         request = request_for(FIVE, everything())
-        one = stand(request, PlannedBlock("main", Variant("ladder_walk", (1, 0)), 4))
+        one = stand(request, PlannedBlock("main", Variant("ladder_walk", (1, 0)), 1))
         self.assertEqual(totals((one, one)).minutes, 2 * (one.minutes + one.setup_minutes) + 0.5)
 
     def test_two_tiring_blocks_together_are_pointed_out(self) -> None:
         request = request_for(FIVE, everything())
-        a = stand(request, PlannedBlock("main", Variant("peg_fence", (1, 1, 0)), 4))
-        b = stand(request, PlannedBlock("main", Variant("crane_pick", (1, 1, 0)), 4))
+        a = stand(request, PlannedBlock("main", Variant("peg_fence", (1, 1, 0)), 1))
+        b = stand(request, PlannedBlock("main", Variant("crane_pick", (1, 1, 0)), 1))
         self.assertIn("Put something light between them", totals((a, b)).notes[0])
 
     def test_paper_is_counted_for_every_set(self) -> None:
         request = request_for(FIVE, everything())
-        long = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 9))
-        short = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 3))
+        long = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 3))
+        short = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 1))
         self.assertEqual(long.quantities[0].wanted, long.sets * short.quantities[0].wanted)
 
     def test_a_short_session_has_fewer_parts_and_main_work_all_the_same(self) -> None:

@@ -43,7 +43,7 @@ class DialsAndSwapsTest(TestCase):
         self.here = f"/children/{self.child.pk}"
 
     def test_a_dial_is_turned_without_a_plan(self) -> None:
-        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "minutes": 4}
+        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "sets": 1}
         _, easy = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", body)
         _, hard = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", {**body, "grade": [0, 2, 2]})
         self.assertGreater(easy["block"]["expected"], hard["block"]["expected"])
@@ -62,6 +62,6 @@ class DialsAndSwapsTest(TestCase):
         self.assertIn("no role", problem["detail"])
 
     def test_another_clinic_can_turn_no_dial(self) -> None:
-        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "minutes": 4}
+        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "sets": 1}
         status, _ = Api(make_member())("post", f"{self.here}/forecast?home_id={self.child.home_id}", body)
         self.assertEqual(status, 404)

@@ -31,7 +31,7 @@ class PlanTest(TestCase):
         return out
 
     def arrange(self, plan: dict, blocks: list[dict]) -> tuple[int, dict]:
-        row = [{k: b[k] for k in ("part", "activity_id", "grade", "minutes", "locked")} for b in blocks]
+        row = [{k: b[k] for k in ("part", "activity_id", "grade", "sets", "locked")} for b in blocks]
         return self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})
 
     def test_a_plan_uses_only_what_the_house_has(self) -> None:
@@ -47,8 +47,10 @@ class PlanTest(TestCase):
     def test_what_was_worked_on_last_time_is_what_to_go_on_with(self) -> None:
         plan = self.plan(targets=["scissors", "strength"])
         Plan.objects.filter(pk=plan["id"]).update(used_on=TODAY)
-        status, aims = self.api("get", f"/children/{self.child.pk}/aims")
+        status, out = self.api("get", f"/children/{self.child.pk}/aims")
         self.assertEqual(status, 200)
+        aims = out["suggested"]
+        self.assertEqual([t["task"] for t in out["tasks"]], self.child.wanted)
         held = [a["target"] for a in aims if "short" in a["words"]]
         self.assertEqual(
             [a["target"] for a in aims], [*held, *(t for t in ("scissors", "strength") if t not in held)][:2]
@@ -74,7 +76,7 @@ class PlanTest(TestCase):
     def test_a_dial_turn_answers_and_keeps_nothing(self) -> None:
         plan = self.plan()
         block = next(b for b in plan["blocks"] if b["part"] == "main")
-        body = {k: block[k] for k in ("part", "activity_id", "grade", "minutes", "locked")}
+        body = {k: block[k] for k in ("part", "activity_id", "grade", "sets", "locked")}
         _, here = self.api("post", f"/plans/{plan['id']}/forecast", body)
         near = here["harder"] or here["easier"]
         _, there = self.api("post", f"/plans/{plan['id']}/forecast", {**body, "grade": near["grade"]})
@@ -83,7 +85,7 @@ class PlanTest(TestCase):
 
     def test_a_grade_the_house_lacks_says_what_to_add(self) -> None:
         plan = self.plan()
-        body = {"part": "main", "activity_id": "wash_day", "grade": [0, 0], "minutes": 5}
+        body = {"part": "main", "activity_id": "wash_day", "grade": [0, 0], "sets": 2}
         status, out = self.api("post", f"/plans/{plan['id']}/forecast", body)
         self.assertEqual((status, out["block"]), (200, None))
         self.assertTrue(out["why_not"] and out["remedy"])
@@ -117,7 +119,7 @@ class PlanTest(TestCase):
         plan = self.plan()
         for bad, field in (
             ({"part": "dessert"}, "blocks.0.part"),
-            ({"minutes": 0}, "blocks.0.minutes"),
+            ({"sets": 0}, "blocks.0.sets"),
         ):
             status, problem = self.arrange(plan, [{**plan["blocks"][0], **bad}])
             self.assertEqual((status, problem["fields"][0]["field"]), (422, field))

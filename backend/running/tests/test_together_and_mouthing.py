@@ -35,7 +35,7 @@ class MouthingTest(TestCase):
             part="main",
             activity_id="squirrel_store",
             grade=[0, 0, 0],
-            minutes=4,
+            sets=1,
             strand="to_palm",
             expected=0.8,
         )

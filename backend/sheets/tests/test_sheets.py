@@ -104,7 +104,7 @@ class PrepSheetTest(TestCase):
             part="main",
             activity_id="keep_it_up",
             grade=[1, 0],
-            minutes=4,
+            sets=1,
             strand="toss_catch",
             expected=0.8,
         )

@@ -176,6 +176,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Note Task
+         * @description Keep that a wanted task was seen today: steps alone, where, with whom, unasked or not.
+         */
+        post: operations["caseload_api_note_task"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/overrides": {
         parameters: {
             query?: never;
@@ -357,7 +377,7 @@ export interface paths {
         };
         /**
          * Read Aims
-         * @description The one or two targets to work on next, each with why.
+         * @description The one or two targets to work on next, each with why; and what each wanted task asks for.
          */
         get: operations["planning_api_read_aims"];
         put?: never;
@@ -1274,10 +1294,10 @@ export interface components {
             name: string;
         };
         /**
-         * TaskOut
+         * WantedOut
          * @description A wanted daily task and the rungs it requires.
          */
-        TaskOut: {
+        WantedOut: {
             /** Id */
             id: string;
             /** Name */
@@ -1297,7 +1317,7 @@ export interface components {
             /** Strands */
             strands: components["schemas"]["StrandWords"][];
             /** Wanted Tasks */
-            wanted_tasks: components["schemas"]["TaskOut"][];
+            wanted_tasks: components["schemas"]["WantedOut"][];
             /** Supports */
             supports: components["schemas"]["SupportChoice"][];
             /** Allergens */
@@ -1322,6 +1342,10 @@ export interface components {
             measures: {
                 [key: string]: string;
             };
+            /** Overlays */
+            overlays: components["schemas"]["Choice"][];
+            /** With Whom */
+            with_whom: components["schemas"]["Choice"][];
         };
         /**
          * HomeOut
@@ -1362,6 +1386,19 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+        };
+        /**
+         * ChainOut
+         * @description One step of a task, and who does it now: adult, taught or alone.
+         */
+        ChainOut: {
+            /** Words */
+            words: string;
+            /**
+             * Who
+             * @enum {string}
+             */
+            who: "adult" | "taught" | "alone";
         };
         /**
          * ChildOut
@@ -1431,6 +1468,11 @@ export interface components {
              */
             wanted: string[];
             /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
              * Family Words
              * @default
              */
@@ -1478,6 +1520,28 @@ export interface components {
              */
             speed_policy: "off" | "own_record" | "race";
             /**
+             * Sameness Policy
+             * @default new_guises
+             * @enum {string}
+             */
+            sameness_policy: "new_guises" | "keep_same" | "own_order";
+            /**
+             * Chaining Policy
+             * @default backward
+             * @enum {string}
+             */
+            chaining_policy: "backward" | "forward" | "whole";
+            /**
+             * Young Guises
+             * @default false
+             */
+            young_guises: boolean;
+            /**
+             * Overlays
+             * @default []
+             */
+            overlays: string[];
+            /**
              * Food As Material
              * @default true
              */
@@ -1505,24 +1569,10 @@ export interface components {
             };
             /** Strands */
             strands: components["schemas"]["StrandOut"][];
-            /** Held Back */
-            held_back: components["schemas"]["HeldBack"][];
+            /** Tasks */
+            tasks: components["schemas"]["TaskOut"][];
             /** Wanted Rungs */
             wanted_rungs: {
-                [key: string]: number;
-            };
-        };
-        /**
-         * HeldBack
-         * @description A wanted task and the strands that hold it back; rungs_short in rungs, by strand, most first.
-         */
-        HeldBack: {
-            /** Task */
-            task: string;
-            /** Name */
-            name: string;
-            /** Rungs Short */
-            rungs_short: {
                 [key: string]: number;
             };
         };
@@ -1543,6 +1593,30 @@ export interface components {
             as_of: string | null;
             /** Seen Rung */
             seen_rung: number | null;
+        };
+        /**
+         * TaskOut
+         * @description A wanted task: the strands that hold it back (rungs_short, by strand, most first), its steps, where it stands.
+         */
+        TaskOut: {
+            /** Task */
+            task: string;
+            /** Name */
+            name: string;
+            /** Rungs Short */
+            rungs_short: {
+                [key: string]: number;
+            };
+            /** Steps Alone */
+            steps_alone: number | null;
+            /** Chain */
+            chain: components["schemas"]["ChainOut"][];
+            /** Managed */
+            managed: boolean;
+            /** Words */
+            words: string;
+            /** At Home */
+            at_home: string;
         };
         /**
          * ProfileEdit
@@ -1611,6 +1685,11 @@ export interface components {
              */
             wanted: string[];
             /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
              * Family Words
              * @default
              */
@@ -1657,6 +1736,28 @@ export interface components {
              * @enum {string}
              */
             speed_policy: "off" | "own_record" | "race";
+            /**
+             * Sameness Policy
+             * @default new_guises
+             * @enum {string}
+             */
+            sameness_policy: "new_guises" | "keep_same" | "own_order";
+            /**
+             * Chaining Policy
+             * @default backward
+             * @enum {string}
+             */
+            chaining_policy: "backward" | "forward" | "whole";
+            /**
+             * Young Guises
+             * @default false
+             */
+            young_guises: boolean;
+            /**
+             * Overlays
+             * @default []
+             */
+            overlays: string[];
             /**
              * Food As Material
              * @default true
@@ -1737,6 +1838,11 @@ export interface components {
              */
             wanted: string[];
             /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
              * Family Words
              * @default
              */
@@ -1784,6 +1890,28 @@ export interface components {
              */
             speed_policy: "off" | "own_record" | "race";
             /**
+             * Sameness Policy
+             * @default new_guises
+             * @enum {string}
+             */
+            sameness_policy: "new_guises" | "keep_same" | "own_order";
+            /**
+             * Chaining Policy
+             * @default backward
+             * @enum {string}
+             */
+            chaining_policy: "backward" | "forward" | "whole";
+            /**
+             * Young Guises
+             * @default false
+             */
+            young_guises: boolean;
+            /**
+             * Overlays
+             * @default []
+             */
+            overlays: string[];
+            /**
              * Food As Material
              * @default true
              */
@@ -1805,6 +1933,32 @@ export interface components {
             strand: string;
             /** Rung */
             rung: number;
+        };
+        /**
+         * TaskIn
+         * @description A wanted task as it was seen: how many steps alone, where, with whom, unasked or not.
+         */
+        TaskIn: {
+            /** Task */
+            task: string;
+            /** Steps Alone */
+            steps_alone: number;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "clinic" | "home" | "school";
+            /**
+             * With Whom
+             * @default therapist
+             * @enum {string}
+             */
+            with_whom: "therapist" | "family" | "school" | "other";
+            /**
+             * Unasked
+             * @default false
+             */
+            unasked: boolean;
         };
         /**
          * Override
@@ -2160,8 +2314,16 @@ export interface components {
             sets: number;
             /** Count */
             count: number;
+            /** Tries */
+            tries: number;
             /** Unit */
             unit: string;
+            /** Seconds A Try */
+            seconds_a_try: number;
+            /** Rest Seconds */
+            rest_seconds: number;
+            /** Work Minutes */
+            work_minutes: number;
             /** Quantities */
             quantities: components["schemas"]["QuantityOut"][];
             /** Expected */
@@ -2193,6 +2355,14 @@ export interface components {
             watch: components["schemas"]["MarkOut"][];
             /** Tidy */
             tidy: string;
+            /** Task */
+            task: string;
+            /** Serves */
+            serves: string;
+            /** Chain */
+            chain: components["schemas"]["ChainStepOut"][];
+            /** Overlay */
+            overlay: string;
             /** Locked */
             locked: boolean;
             /**
@@ -2200,6 +2370,19 @@ export interface components {
              * @default
              */
             problem: string;
+        };
+        /**
+         * ChainStepOut
+         * @description One step of a wanted task, and who does it now: adult, taught or alone.
+         */
+        ChainStepOut: {
+            /** Words */
+            words: string;
+            /**
+             * Who
+             * @enum {string}
+             */
+            who: "adult" | "taught" | "alone";
         };
         /**
          * CueOut
@@ -2293,6 +2476,11 @@ export interface components {
             /** Targets */
             targets: string[];
             /**
+             * Task
+             * @default
+             */
+            task: string;
+            /**
              * Format Id
              * @default parts
              */
@@ -2347,10 +2535,15 @@ export interface components {
              */
             tiring_minutes: number;
             /**
-             * Longest Block
-             * @default 60
+             * Work Minutes
+             * @default 0
              */
-            longest_block: number;
+            work_minutes: number;
+            /**
+             * Most Sets
+             * @default 20
+             */
+            most_sets: number;
             /**
              * Blocks
              * @default []
@@ -2432,13 +2625,18 @@ export interface components {
         };
         /**
          * WishIn
-         * @description What is asked of a session.
+         * @description What is asked of a session. task: the one wanted task it is for; empty: all of them.
          */
         WishIn: {
             /** Minutes */
             minutes: number;
             /** Targets */
             targets: string[];
+            /**
+             * Task
+             * @default
+             */
+            task: string;
             /**
              * Place
              * @default clinic
@@ -2492,13 +2690,37 @@ export interface components {
         };
         /**
          * AimOut
-         * @description A target to work on next, and why.
+         * @description A target to work on next, and why; the wanted task it is for, where it is for one.
          */
         AimOut: {
             /** Target */
             target: string;
             /** Words */
             words: string;
+            /** Task */
+            task: string;
+        };
+        /**
+         * AimsOut
+         * @description The one or two targets suggested, and what each wanted task asks for.
+         */
+        AimsOut: {
+            /** Suggested */
+            suggested: components["schemas"]["AimOut"][];
+            /** Tasks */
+            tasks: components["schemas"]["TaskAims"][];
+        };
+        /**
+         * TaskAims
+         * @description What one wanted task asks to work on, what it lacks most first.
+         */
+        TaskAims: {
+            /** Task */
+            task: string;
+            /** Name */
+            name: string;
+            /** Aims */
+            aims: components["schemas"]["AimOut"][];
         };
         /**
          * BlockIn
@@ -2514,8 +2736,8 @@ export interface components {
             activity_id: string;
             /** Grade */
             grade: number[];
-            /** Minutes */
-            minutes: number;
+            /** Sets */
+            sets: number;
             /**
              * Locked
              * @default false
@@ -3441,8 +3663,16 @@ export interface components {
             sets: number;
             /** Count */
             count: number;
+            /** Tries */
+            tries: number;
             /** Unit */
             unit: string;
+            /** Seconds A Try */
+            seconds_a_try: number;
+            /** Rest Seconds */
+            rest_seconds: number;
+            /** Work Minutes */
+            work_minutes: number;
             /** Quantities */
             quantities: components["schemas"]["QuantityOut"][];
             /** Expected */
@@ -3474,6 +3704,14 @@ export interface components {
             watch: components["schemas"]["MarkOut"][];
             /** Tidy */
             tidy: string;
+            /** Task */
+            task: string;
+            /** Serves */
+            serves: string;
+            /** Chain */
+            chain: components["schemas"]["ChainStepOut"][];
+            /** Overlay */
+            overlay: string;
             /** Locked */
             locked: boolean;
             /**
@@ -4775,6 +5013,68 @@ export interface operations {
             };
         };
     };
+    caseload_api_note_task: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     caseload_api_override_hazard: {
         parameters: {
             query?: never;
@@ -5384,7 +5684,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AimOut"][];
+                    "application/json": components["schemas"]["AimsOut"];
                 };
             };
             /** @description Forbidden */

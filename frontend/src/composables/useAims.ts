@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/vue-query'
-import { watch, type Ref } from 'vue'
+import { computed, watch, type Ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 
 export interface Aims {
-  aims: Ref<Schemas['AimOut'][] | undefined>
+  aims: Ref<Schemas['AimOut'][]>
+  /** What each wanted task asks to work on. */
+  tasks: Ref<Schemas['TaskAims'][]>
   /** Resolves once the targets are ticked: the therapist may be quicker than the answer. */
   ticked: () => Promise<void>
 }
@@ -16,11 +18,12 @@ export function useAims(childId: () => number, chosen: { targets: string[] }): A
     staleTime: 0,
   })
   function tick(): void {
-    if (query.data.value && !chosen.targets.length) chosen.targets = query.data.value.map((a) => a.target)
+    if (query.data.value && !chosen.targets.length) chosen.targets = query.data.value.suggested.map((a) => a.target)
   }
   watch(query.data, tick, { immediate: true })
   return {
-    aims: query.data,
+    aims: computed(() => query.data.value?.suggested ?? []),
+    tasks: computed(() => query.data.value?.tasks ?? []),
     ticked: async () => {
       if (!query.data.value) await query.suspense()
       tick()

@@ -10,13 +10,12 @@ const choiceOf = (b: Block): Choice => ({
   part: b.part,
   activity_id: b.activity_id,
   grade: [...b.grade],
-  minutes: b.minutes,
+  sets: b.sets,
   locked: b.locked,
 })
 
-/** A block pulled longer or shorter, within what a block may be (minutes). */
-export const stretched = (minutes: number, by: number, longest: number): number =>
-  Math.min(longest, Math.max(1, minutes + by))
+/** A block pulled longer or shorter, within what a block may be (whole sets). */
+export const stretched = (sets: number, by: number, most: number): number => Math.min(most, Math.max(1, sets + by))
 
 /** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
 export function useBench(planId: MaybeRefOrGetter<string>) {

@@ -7,4 +7,6 @@ export const POLICIES = [
   { id: 'lace_method', words: 'Way of tying laces', short: 'Laces' },
   { id: 'correct_policy', words: 'When something goes wrong in a set', short: 'Correcting' },
   { id: 'speed_policy', words: 'Speed', short: 'Speed' },
+  { id: 'sameness_policy', words: 'From week to week', short: 'Variety' },
+  { id: 'chaining_policy', words: 'Teaching a daily task', short: 'Chaining' },
 ] as const

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import AimReasons from '@/components/bench/AimReasons.vue'
@@ -30,13 +30,22 @@ const places = usePlaces(() => child)
 const wish = reactive<Schemas['WishIn']>({
   minutes: child.usual_minutes,
   targets: [],
+  task: '',
   place: 'home',
   supervision: 'arms_reach',
   home_id: child.home_id,
   format_id: 'parts',
   order: 'precision_first',
 })
-const { aims, ticked } = useAims(() => child.id, wish)
+const { aims, tasks, ticked } = useAims(() => child.id, wish)
+const chosen = computed(() => tasks.value.find((t) => t.task === wish.task))
+
+/** A session for one task: its targets are what the task asks to work on. Chosen once more: for all tasks again. */
+function choose(task: Schemas['TaskAims']): void {
+  wish.task = wish.task === task.task ? '' : task.task
+  const from = wish.task ? task.aims : aims.value
+  wish.targets = [...new Set(from.map((a) => a.target))].slice(0, 2)
+}
 watch(
   () => wish.format_id,
   (id) => {
@@ -64,10 +73,25 @@ async function plan(): Promise<void> {
   <div class="split">
     <form class="stack" novalidate @submit.prevent="plan">
       <h2>What should this session be?</h2>
+      <fieldset v-if="tasks.length">
+        <legend>For which of the tasks the family wants</legend>
+        <div class="row">
+          <button
+            v-for="t in tasks"
+            :key="t.task"
+            type="button"
+            class="pick small-pick"
+            :aria-pressed="wish.task === t.task"
+            @click="choose(t)"
+          >
+            {{ t.name }}
+          </button>
+        </div>
+      </fieldset>
       <fieldset>
         <legend>Work on one or two</legend>
         <TargetPicker v-model="wish.targets" />
-        <AimReasons :aims="aims?.filter((x) => wish.targets.includes(x.target)) ?? []" />
+        <AimReasons :aims="(chosen?.aims ?? aims).filter((x) => wish.targets.includes(x.target))" />
       </fieldset>
       <fieldset>
         <legend>
@@ -136,7 +160,7 @@ async function plan(): Promise<void> {
         </p>
         <p>The shortest fix: {{ answer.fix }}</p>
       </div>
-      <button class="plain-button main go" :disabled="busy || Boolean(aims && !wish.targets.length)">
+      <button class="plain-button main go" :disabled="busy || Boolean(aims.length && !wish.targets.length)">
         {{ busy ? 'Planning…' : 'Plan it' }}
       </button>
       <LeftOutList v-if="answer" :items="answer.left_out ?? []" />

@@ -25,6 +25,7 @@ const block = computed(() => blocks.value[at.value])
 watch(blocks, (row) => (at.value = Math.min(at.value, Math.max(row.length - 1, 0))))
 
 const atWork = computed(() => blocks.value.reduce((sum, b) => sum + b.minutes, 0))
+const tries = computed(() => blocks.value.reduce((sum, b) => sum + b.tries, 0))
 const targetName = (id: string): string => words.value?.targets.find((t) => t.id === id)?.name ?? ''
 /** Minutes at work for each target, the most first. */
 const covered = computed(() => {
@@ -95,7 +96,10 @@ async function run(): Promise<void> {
           ><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span
         >
         <span
-          ><strong>{{ plan.tiring_minutes }} min</strong> tiring</span
+          ><strong>{{ tries }}</strong> tries</span
+        >
+        <span
+          ><strong>{{ minutesWords(plan.tiring_minutes ?? 0) }}</strong> tiring</span
         >
         <span
           v-for="[target, minutes] in covered"
@@ -129,11 +133,11 @@ async function run(): Promise<void> {
       v-model:at="at"
       :blocks="blocks"
       :asked="plan.minutes_asked"
-      :longest="plan.longest_block"
+      :most="plan.most_sets ?? 20"
       :names="plan.part_names ?? {}"
       @move="move"
       @stretch="
-        (i, by) => alter(blocks[i]!.activity_id, (b) => ({ minutes: stretched(b.minutes, by, plan!.longest_block) }))
+        (i, by) => alter(blocks[i]!.activity_id, (b) => ({ sets: stretched(b.sets, by, plan!.most_sets ?? 20) }))
       "
     />
     <div class="split">
@@ -147,7 +151,7 @@ async function run(): Promise<void> {
         :block="block"
         :position="at"
         :last="blocks.length - 1"
-        :longest="plan.longest_block"
+        :most="plan.most_sets ?? 20"
         :busy="busy"
         @change="(part) => alter(block!.activity_id, part)"
         @move="(by) => move(at, by)"

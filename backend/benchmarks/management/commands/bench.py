@@ -15,19 +15,20 @@ class Command(BaseCommand):
     def add_arguments(self, parser: CommandParser) -> None:
         """Which measurements; none: all."""
         parser.add_argument(
-            "only", nargs="*", help="library, plans, together, estimates, script, pages, taps, year or growth"
+            "only", nargs="*", help="library, plans, sessions, together, estimates, script, pages, taps, year or growth"
         )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
         """Measure, and print a line for each."""
         from django.test.utils import setup_test_environment
 
-        from benchmarks import estimates, pages, planning, script, together
+        from benchmarks import estimates, pages, planning, script, sessions, together
 
         setup_test_environment(debug=False)
         every: dict[str, list[Callable[[Callable[[str], None]], None]]] = {
             "library": [planning.expansion],
-            "plans": [planning.against_straightforward],
+            "plans": [planning.against_straightforward, planning.whole],
+            "sessions": [sessions.figures],
             "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
             "estimates": [estimates.report],
             "script": [script.first_page],

@@ -12,7 +12,7 @@ from caseload.models import Home
 from clinic.models import Clinic, Member
 from cupboard.actions import add_item
 from demo.clinic_data import CHILDREN, CLINIC, HOMES, MEMBERS
-from demo.histories import add_demo_child, play
+from demo.histories import add_demo_child, play, show_tasks
 
 SEED = 20260
 
@@ -45,6 +45,7 @@ class Command(BaseCommand):
         for number, demo in enumerate(CHILDREN):
             child = add_demo_child(lead, homes, demo, today)
             runs = play(lead, child, demo, today, np.random.default_rng(SEED + number))
+            show_tasks(lead, child, demo, today)
             self.stdout.write(f"  {demo.first_name}: {runs} sessions")
 
     def _members(self, password: str) -> Member:

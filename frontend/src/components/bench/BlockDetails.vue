@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Block } from '@/composables/useBench'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
+import TaskChain from '@/components/shared/TaskChain.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
 defineProps<{ block: Block; childId: number; homeId: number; dim?: boolean }>()
@@ -22,8 +23,13 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
         @pick="emit('pick', $event)"
       />
       <p>
-        <strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit }}
+        <strong>{{ block.sets }} {{ block.sets === 1 ? 'set' : 'sets' }} of {{ block.count }}</strong> {{ block.unit
+        }}<span class="soft small">
+          · about {{ Math.round(block.seconds_a_try) }} s a try, then {{ Math.round(block.rest_seconds) }} s rest</span
+        >
       </p>
+      <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
+      <TaskChain v-if="block.chain.length" :chain="block.chain" />
     </div>
     <div>
       <h3>Say or do</h3>

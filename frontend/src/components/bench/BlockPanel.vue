@@ -3,14 +3,14 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import { stretched, type Block } from '@/composables/useBench'
-import { rungWords } from '@/logic/words'
+import { minutesWords, rungWords } from '@/logic/words'
 import BlockDetails from '@/components/bench/BlockDetails.vue'
 import GradeDial from '@/components/bench/GradeDial.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import WhyNumber from '@/components/bench/WhyNumber.vue'
 
 type Choice = Schemas['BlockIn']
-const { planId, childId, homeId, partName, block, position, last, longest, busy } = defineProps<{
+const { planId, childId, homeId, partName, block, position, last, most, busy } = defineProps<{
   planId: string
   childId: number
   homeId: number
@@ -18,7 +18,7 @@ const { planId, childId, homeId, partName, block, position, last, longest, busy 
   block: Block
   position: number
   last: number
-  longest: number
+  most: number
   busy: boolean
 }>()
 const emit = defineEmits<{
@@ -31,19 +31,19 @@ const emit = defineEmits<{
 const NEAREST = 4 // equals shown before asking for more, nearest first
 const allEquals = ref(false)
 const grade = ref([...block.grade])
-const minutes = ref(block.minutes)
+const sets = ref(block.sets)
 watch(
   () => block,
   (now) => {
     grade.value = [...now.grade]
-    minutes.value = now.minutes
+    sets.value = now.sets
   },
 )
 const choice = computed<Choice>(() => ({
   part: block.part,
   activity_id: block.activity_id,
   grade: grade.value,
-  minutes: minutes.value,
+  sets: sets.value,
   locked: block.locked,
 }))
 const { data: forecast } = useQuery({
@@ -65,7 +65,7 @@ function turn(axis: number, step: number): void {
 const jump = (to: number[] | undefined): void => {
   if (to) put({ grade: to })
 }
-const stretch = (by: number): void => emit('change', (now) => ({ minutes: stretched(now.minutes, by, longest) }))
+const stretch = (by: number): void => emit('change', (now) => ({ sets: stretched(now.sets, by, most) }))
 const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activity_id, grade: a.grade })
 </script>
 
@@ -78,9 +78,11 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
         <p class="soft">
           {{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template>
         </p>
+        <p v-if="shown?.serves" class="serves">{{ shown.serves }}</p>
       </div>
       <div v-if="shown" class="forecast" aria-live="polite">
         <strong>{{ shown.expected_words }}</strong> expected alone
+        <span class="soft small">{{ shown.tries }} tries in {{ minutesWords(shown.minutes) }}</span>
         <WhyNumber title="Why this block, at this grade?" :reasons="shown.why" :beat="block.beat" />
       </div>
       <div v-else class="forecast barred">{{ forecast?.why_not ?? block.problem }} {{ forecast?.remedy }}</div>
@@ -103,9 +105,9 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
         Harder ▸
       </button>
       <span class="row minutes"
-        ><button type="button" class="plain-button" aria-label="One minute less" @click="stretch(-1)">−</button
-        ><strong>{{ minutes }} min</strong
-        ><button type="button" class="plain-button" aria-label="One minute more" @click="stretch(1)">+</button></span
+        ><button type="button" class="plain-button" aria-label="One set less" @click="stretch(-1)">−</button
+        ><strong>{{ sets }} {{ sets === 1 ? 'set' : 'sets' }}</strong
+        ><button type="button" class="plain-button" aria-label="One set more" @click="stretch(1)">+</button></span
       >
       <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">
         {{ block.locked ? 'Unlock' : 'Lock' }}
@@ -172,6 +174,10 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
 </template>
 
 <style scoped>
+.serves {
+  font-weight: 700;
+  color: var(--water);
+}
 .title {
   flex: 1;
 }

@@ -3,10 +3,10 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { stretched, type Block } from '@/composables/useBench'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
-const { blocks, asked, longest, names } = defineProps<{
+const { blocks, asked, most, names } = defineProps<{
   blocks: Block[]
   asked: number
-  longest: number
+  most: number
   names: Record<string, string>
 }>()
 const emit = defineEmits<{ move: [from: number, by: number]; stretch: [at: number, by: number] }>()
@@ -20,28 +20,32 @@ function drop(to: number): void {
 }
 
 const strip = useTemplateRef<HTMLOListElement>('strip')
-const pulled = ref<{ at: number; from: number; minutes: number } | null>(null)
-const shownMinutes = (b: Block, i: number): number => (pulled.value?.at === i ? pulled.value.minutes : b.minutes)
+const pulled = ref<{ at: number; from: number; sets: number } | null>(null)
+const perSet = (b: Block): number => b.minutes / Math.max(b.sets, 1)
+const shownSets = (b: Block, i: number): number => (pulled.value?.at === i ? pulled.value.sets : b.sets)
+const shownMinutes = (b: Block, i: number): number =>
+  pulled.value?.at === i ? Math.ceil(pulled.value.sets * perSet(b) * 2) / 2 : b.minutes
 
-/** Pull a block's right edge: pointer or touch, a minute for each step of the ruler. */
+/** Pull a block's right edge: pointer or touch, a set for each length of one. */
 function grip(event: PointerEvent, i: number): void {
   const handle = event.currentTarget as HTMLElement
   handle.setPointerCapture(event.pointerId)
-  pulled.value = { at: i, from: event.clientX, minutes: blocks[i]!.minutes }
+  pulled.value = { at: i, from: event.clientX, sets: blocks[i]!.sets }
 }
 
 function pull(event: PointerEvent): void {
   const now = pulled.value
   if (!now || !strip.value) return
-  const minute = strip.value.clientWidth / Math.max(total.value, 1)
-  now.minutes = stretched(blocks[now.at]!.minutes, Math.round((event.clientX - now.from) / minute), longest)
+  const block = blocks[now.at]!
+  const set = (perSet(block) * strip.value.clientWidth) / Math.max(total.value, 1)
+  now.sets = stretched(block.sets, Math.round((event.clientX - now.from) / Math.max(set, 1)), most)
 }
 
 function letGo(): void {
   const now = pulled.value
   pulled.value = null
-  if (now && blocks[now.at] && now.minutes !== blocks[now.at]!.minutes)
-    emit('stretch', now.at, now.minutes - blocks[now.at]!.minutes)
+  if (now && blocks[now.at] && now.sets !== blocks[now.at]!.sets)
+    emit('stretch', now.at, now.sets - blocks[now.at]!.sets)
 }
 
 function key(event: KeyboardEvent, index: number): void {
@@ -77,7 +81,8 @@ function key(event: KeyboardEvent, index: number): void {
           <span class="part small">{{ names[b.part] }}<span v-if="b.locked" aria-label="locked"> ⚿</span></span>
           <strong>{{ b.name }}</strong>
           <span class="row bottom small"
-            ><TargetSign :target="b.target" :size="17" /> {{ shownMinutes(b, i) }} min</span
+            ><TargetSign :target="b.target" :size="17" /> {{ shownSets(b, i) }} × {{ b.count }} ·
+            {{ shownMinutes(b, i) }} min</span
           >
           <span class="small">{{ b.problem ? 'can’t stay' : b.expected_words }}</span>
         </button>

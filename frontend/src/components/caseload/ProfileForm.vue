@@ -75,6 +75,7 @@ function say(value: unknown): string {
           ><el-radio-button value="often">Often</el-radio-button>
         </el-radio-group>
       </el-form-item>
+      <el-form-item label="Why the child is seen"><el-input v-model="form.reason" maxlength="200" /></el-form-item>
       <el-form-item label="What the family wants, in their words"
         ><el-input v-model="form.family_words" maxlength="200"
       /></el-form-item>
@@ -147,8 +148,14 @@ function say(value: unknown): string {
           >
         </el-form-item>
       </fieldset>
+      <el-form-item label="Learns on the side, never scored">
+        <el-select v-model="form.overlays" multiple
+          ><el-option v-for="o in words?.overlays" :key="o.id" :value="o.id" :label="o.name"
+        /></el-select>
+      </el-form-item>
       <el-form-item
-        ><el-checkbox v-model="form.food_as_material">Food may be used as a material</el-checkbox></el-form-item
+        ><el-checkbox v-model="form.food_as_material">Food may be used as a material</el-checkbox>
+        <el-checkbox v-model="form.young_guises">Likes activities made for younger children</el-checkbox></el-form-item
       >
       <div v-if="refused?.status === 409" class="notice stack" role="alert">
         <p><strong>Somebody else changed this meanwhile.</strong> What they saved, where it differs from yours:</p>

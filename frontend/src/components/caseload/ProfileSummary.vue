@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Child } from '@/composables/useChild'
+import WantedTask from '@/components/caseload/WantedTask.vue'
 import { useWords } from '@/composables/useWords'
 import { POLICIES } from '@/logic/policies'
 
@@ -8,17 +9,6 @@ const { child } = defineProps<{ child: Child }>()
 defineEmits<{ edit: [] }>()
 const words = useWords()
 
-const wanted = computed(() =>
-  child.held_back.map((task) => ({
-    name: task.name,
-    held: Object.entries(task.rungs_short)
-      .slice(0, 3)
-      .map(
-        ([strand, rungs]) =>
-          `${words.value?.strands.find((s) => s.id === strand)?.name.toLowerCase()} (${rungs.toFixed(1)} rungs short)`,
-      ),
-  })),
-)
 const precautions = computed(() => (words.value?.precautions ?? []).filter((p) => child.precautions?.includes(p.id)))
 const facts = computed(() => [
   ['Likes', child.likes.join(', ') || 'not noted'],
@@ -26,6 +16,9 @@ const facts = computed(() => [
   ['Seen every', `${child.every_days} days`],
   ['Seating', child.seating || 'not noted'],
   ...POLICIES.map((p) => [p.short, words.value?.policies[p.id]?.find((c) => c.id === child[p.id])?.name ?? '']),
+  ...(child.overlays?.length
+    ? [['On the side', child.overlays.map((o) => words.value?.overlays.find((w) => w.id === o)?.name).join(', ')]]
+    : []),
   ['Food', child.food_as_material ? 'fine as a material' : 'never as a material'],
   ...(child.other_allergies?.length ? [['Other allergies', child.other_allergies.join(', ')]] : []),
   ...(child.assisting_hand !== 'none' ? [['Assists', `the ${child.assisting_hand} hand`]] : []),
@@ -36,14 +29,10 @@ const facts = computed(() => [
 
 <template>
   <aside class="sheet stack">
+    <p v-if="child.reason" class="small">{{ child.reason }}</p>
     <h3>What the family wants</h3>
     <p v-if="child.family_words" class="said">“{{ child.family_words }}”</p>
-    <div v-for="task in wanted" :key="task.name">
-      <strong>{{ task.name }}</strong>
-      <p class="small">
-        {{ task.held.length ? `Held back by ${task.held.join(', ')}` : 'Nothing it requires is missing.' }}
-      </p>
-    </div>
+    <WantedTask v-for="task in child.tasks" :key="task.task" :child-id="child.id" :task="task" />
     <dl>
       <template v-for="[name, value] in facts" :key="name">
         <dt class="soft">{{ name }}</dt>

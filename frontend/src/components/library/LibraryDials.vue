@@ -15,7 +15,7 @@ const body = computed(() => ({
   part: reach.parts[0] ?? 'main',
   activity_id: reach.activity_id,
   grade: grade.value,
-  minutes: reach.minutes[0] ?? 5,
+  sets: 1,
   locked: false,
 }))
 const { data } = useQuery({
@@ -40,7 +40,7 @@ const jump = (to?: number[]): void => {
     <div class="row">
       <p v-if="block" aria-live="polite">
         <strong class="big">{{ block.expected_words }}</strong> expected alone · rung {{ rungWords(block.rung) }} ·
-        {{ block.minutes }} min or more
+        {{ block.minutes }} min a set
       </p>
       <p v-else-if="data" class="not" aria-live="polite">{{ data.why_not }} {{ data.remedy }}</p>
       <button

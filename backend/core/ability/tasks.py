@@ -1,0 +1,98 @@
+"""Wanted tasks: which steps a child does alone, where it holds, and when a task is managed.
+
+Project definition, after common practice: a task is managed when the child does all of it alone in two places, and
+still does two weeks after it first did.
+"""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import date
+from typing import Literal
+
+from core.child import Chaining, Place
+from core.skills import WANTED_TASKS
+
+KEPT_DAYS = 14  # days after the first time alone at which it has to hold without teaching
+MANAGED_PLACES = 2
+
+WithWhom = Literal["therapist", "family", "school", "other"]
+WITH_WHOM: dict[WithWhom, str] = {
+    "therapist": "with the therapist",
+    "family": "with the family",
+    "school": "with school staff",
+    "other": "with somebody else",
+}
+PLACES: dict[Place, str] = {"home": "at home", "clinic": "in the clinic", "school": "at school"}
+Who = Literal["adult", "taught", "alone"]
+
+
+@dataclass(frozen=True)
+class TaskSeen:
+    """A wanted task as it was seen once: how many of its steps were done alone, where, with whom, unasked or not."""
+
+    task: str
+    on: date
+    steps_alone: int
+    place: Place
+    with_whom: WithWhom = "therapist"
+    unasked: bool = False
+
+    @property
+    def is_whole(self) -> bool:
+        """Whether every step was done alone."""
+        return self.steps_alone >= len(WANTED_TASKS[self.task].steps)
+
+
+@dataclass(frozen=True)
+class TaskStanding:
+    """Where a wanted task stands. steps_alone is None where nobody has seen it yet; places are those it holds in."""
+
+    task: str
+    steps_alone: int | None
+    steps: int
+    places: tuple[Place, ...]
+    managed: bool
+    words: str
+
+
+def standing(task: str, seen: Iterable[TaskSeen]) -> TaskStanding:
+    """Return where one task stands after all that was seen of it, in any order."""
+    mine = sorted((s for s in seen if s.task == task), key=lambda s: s.on)
+    steps = len(WANTED_TASKS[task].steps)
+    if not mine:
+        return TaskStanding(task, None, steps, (), False, "not seen yet")
+    whole = [s for s in mine if s.is_whole]
+    places = tuple(dict.fromkeys(s.place for s in whole))
+    kept = bool(whole) and (whole[-1].on - whole[0].on).days >= KEPT_DAYS
+    managed = kept and len(places) >= MANAGED_PLACES and mine[-1].is_whole
+    return TaskStanding(task, mine[-1].steps_alone, steps, places, managed, _words(mine, whole, places, kept, managed))
+
+
+def _words(mine: list[TaskSeen], whole: list[TaskSeen], places: tuple[Place, ...], kept: bool, managed: bool) -> str:
+    last = mine[-1]
+    where = f"{PLACES[last.place]}, {WITH_WHOM[last.with_whom]}{', unasked' if last.unasked else ''}"
+    alone = f"step {last.steps_alone} of {len(WANTED_TASKS[last.task].steps)} alone {where}, {last.on:%d %b}"
+    if managed:
+        return f"managed: {' and '.join(PLACES[p] for p in places)}, two weeks apart"
+    if not whole or not last.is_whole:
+        return alone if last.steps_alone else f"no step alone yet {where}, {last.on:%d %b}"
+    missing = [] if len(places) >= MANAGED_PLACES else ["a second place"]
+    missing += [] if kept else ["two weeks without teaching"]
+    return f"all of it alone {where}; still wanted: {' and '.join(missing)}"
+
+
+def chain(task: str, alone: int, chaining: Chaining) -> tuple[tuple[str, Who], ...]:
+    """Return each step of a task with who does it now: the adult, the child as it is taught, the child alone.
+
+    alone -- steps done alone so far: the last ones in backward chaining, the first ones in forward
+    The whole task at once: every step not yet done alone is taught.
+    """
+    steps = [s.words for s in WANTED_TASKS[task].steps]
+    alone = min(max(alone, 0), len(steps))
+    taught = len(steps) - 1 - alone if chaining == "backward" else alone
+    result: list[tuple[str, Who]] = []
+    for at, words in enumerate(steps):
+        done = at > taught if chaining == "backward" else at < alone
+        who: Who = "alone" if done else "taught" if at == taught or chaining == "whole" else "adult"
+        result.append((words, who))
+    return tuple(result)

@@ -1,0 +1,31 @@
+"""A child's own clock: how long tries take, against what the library expects."""
+
+from collections import defaultdict
+from collections.abc import Iterable
+from statistics import median
+
+from core.library import ACTIVITIES
+from core.offers import try_seconds
+from core.planner import Pace
+from core.running.sets import SetResult
+
+FEWEST_TRIES = 3  # tries of a set before its gaps say anything; project definition
+LATEST_SETS = 12  # sets of an activity that count: a pace changes; project definition
+
+
+def paces(sets: Iterable[SetResult]) -> dict[str, Pace]:
+    """Return what the clock says of each activity in these sets, oldest first: the median over the latest of them of
+    the gap between tries over the seconds expected at that grade.
+
+    Help and hand make no difference to it; sets without times say nothing.
+    """
+    timed: defaultdict[str, list[tuple[float, int]]] = defaultdict(list)
+    for s in sets:
+        if s.gap_seconds and s.tries >= FEWEST_TRIES and s.activity_id in ACTIVITIES:
+            usual = try_seconds(ACTIVITIES[s.activity_id], s.grade)
+            timed[s.activity_id].append((s.gap_seconds / usual, s.tries))
+    return {a: _pace(rows[-LATEST_SETS:]) for a, rows in timed.items()}
+
+
+def _pace(rows: list[tuple[float, int]]) -> Pace:
+    return Pace(median(ratio for ratio, _ in rows), sum(tries for _, tries in rows))

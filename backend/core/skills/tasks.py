@@ -1,0 +1,369 @@
+"""The daily tasks families ask for, each as a chain of steps with the rungs they demand. From memory, no source."""
+
+from types import MappingProxyType
+
+from core.skills.wanted import TaskStep, WantedTask
+
+
+def _step(words: str, **demands: int) -> TaskStep:
+    return TaskStep(words, MappingProxyType(demands))
+
+
+_TASKS = (
+    WantedTask(
+        "buttons",
+        "Do own buttons",
+        (
+            _step("find the button and its hole", finger_isolation=3),
+            _step("hold the cloth beside the hole", hold_and_act=4),
+            _step("pinch the button by its edge", object_grasp=6, pinch=2),
+            _step("push half of it through", object_grasp=6, hold_and_act=4),
+            _step("change hands and pull it out", simple_rotation=2, take_turns=3),
+        ),
+        strand="buttons",
+        level=5,
+        at_home="the pyjama top at bedtime",
+    ),
+    WantedTask(
+        "zip",
+        "Do own zip",
+        (
+            _step("bring both sides together at the bottom", hold_and_act=3),
+            _step("put the pin into the box", object_grasp=5, hold_and_act=4),
+            _step("hold the bottom still", hold_and_act=4),
+            _step("hold the tag between thumb and the side of the finger", key_pinch=2),
+            _step("pull it up to the top", key_pinch=2),
+        ),
+        strand="zip",
+        level=5,
+        at_home="the jacket before going out",
+    ),
+    WantedTask(
+        "studs",
+        "Do studs, straps and waistbands",
+        (
+            _step("line up the two halves", hold_and_act=3, object_grasp=4),
+            _step("press them shut between thumb and finger", pinch=3),
+            _step("pull them apart with both hands", together=3, pinch=2),
+        ),
+        strand="studs",
+        level=5,
+        at_home="trousers after the toilet",
+    ),
+    WantedTask(
+        "buckles",
+        "Do a buckle or a hook",
+        (
+            _step("bring both ends together", together=3),
+            _step("feed the end through", hold_and_act=4, object_grasp=5),
+            _step("press or hook it shut", pinch=2, finger_isolation=3),
+        ),
+        strand="buckles",
+        level=4,
+        at_home="the bag on the way to school",
+    ),
+    WantedTask(
+        "laces",
+        "Tie own laces",
+        (
+            _step("pull both ends even", together=3),
+            _step("cross one over the other", midline=3, take_turns=3),
+            _step("tuck it under and through", object_grasp=6, take_turns=4),
+            _step("pull tight", pinch=3, together=3),
+            _step("make a loop and hold it", pinch=3, hold_and_act=5),
+            _step("bring the other lace round", hold_and_act=5, take_turns=4),
+            _step("push it through the gap", object_grasp=6, finger_isolation=4),
+            _step("pull both loops tight", pinch=3, together=3),
+        ),
+        strand="laces",
+        level=6,
+        at_home="school shoes, at the weekend first",
+    ),
+    WantedTask(
+        "scissors",
+        "Cut out what is asked at school",
+        (
+            _step("hold the scissors thumb up", finger_isolation=3),
+            _step("open and close the blades", hold=2, finger_isolation=3),
+            _step("cut along the line", hold_and_act=4),
+            _step("turn the paper with the other hand", hold_and_act=5),
+        ),
+        strand="cutting",
+        level=10,
+        at_home="a picture for the fridge, an adult beside",
+    ),
+    WantedTask(
+        "name",
+        "Write own name",
+        (
+            _step("hold the pencil and the paper", tool_grasp=4, hold_and_act=3),
+            _step("start each letter at the top", finger_isolation=4),
+            _step("write the letters in order", shift=3, tool_grasp=4),
+        ),
+        strand="writing",
+        level=7,
+        at_home="a card for grandparents",
+    ),
+    WantedTask(
+        "page",
+        "Write a page without tiring",
+        (
+            _step("hold the pencil loosely", tool_grasp=5),
+            _step("write line after line", tool_grasp=5),
+            _step("move the paper up", hold_and_act=3),
+        ),
+        strand="endurance",
+        level=4,
+        at_home="a page of the diary, timed",
+    ),
+    WantedTask(
+        "copying",
+        "Copy from the board",
+        (
+            _step("look up and keep a word in mind", hold_and_act=2),
+            _step("find the place on the paper", finger_isolation=3),
+            _step("write the word", tool_grasp=5, shift=3),
+        ),
+        strand="writing",
+        level=9,
+        practised_by=("copy_the_log",),
+        at_home="the shopping list from the fridge door",
+    ),
+    WantedTask(
+        "spoon",
+        "Eat with a spoon and a fork",
+        (
+            _step("hold the handle", tool_grasp=2),
+            _step("scoop or spear", tool_grasp=2, squeeze=2),
+            _step("bring it level to the mouth", midline=2),
+        ),
+        strand="cutlery",
+        level=3,
+        at_home="the first five minutes of tea",
+    ),
+    WantedTask(
+        "cutlery",
+        "Eat with knife and fork",
+        (
+            _step("hold both, a finger along each", finger_isolation=3),
+            _step("hold the food still with the fork", hold_and_act=4, squeeze=3),
+            _step("saw to and fro", hold_and_act=4, squeeze=3),
+            _step("lift the piece with the fork", midline=3),
+        ),
+        strand="cutlery",
+        level=5,
+        at_home="soft food at tea",
+    ),
+    WantedTask(
+        "lunchbox",
+        "Open own lunch box and packets",
+        (
+            _step("hold the box still and lift the clip", hold_and_act=3, pinch=3),
+            _step("twist the bottle open", simple_rotation=3, squeeze=3),
+            _step("tear or pull the packet", together=4, pinch=3),
+        ),
+        practised_by=("lid_lineup", "packet_day", "carton_straw"),
+        at_home="Saturday lunch out of the box",
+    ),
+    WantedTask(
+        "pour",
+        "Pour a drink",
+        (
+            _step("hold the jug and steady the cup", hold_and_act=3, squeeze=3),
+            _step("tip slowly", hold=2),
+            _step("stop in time and set it down", hold=2),
+        ),
+        practised_by=("fill_the_lock",),
+        at_home="water at the table, a tray under the cup",
+    ),
+    WantedTask(
+        "banana",
+        "Peel a banana or an orange",
+        (
+            _step("hold it in the other hand", hold_and_act=3),
+            _step("start the peel", pinch=3),
+            _step("pull strip after strip", pinch=2, take_turns=2),
+        ),
+        practised_by=("peel_and_share",),
+        at_home="fruit after school",
+    ),
+    WantedTask(
+        "spread",
+        "Spread bread",
+        (
+            _step("load the knife", tool_grasp=3),
+            _step("hold the bread flat", hold_and_act=4),
+            _step("spread to the edge", hold_and_act=4, midline=3),
+        ),
+        practised_by=("butter_the_bread",),
+        at_home="Sunday breakfast",
+    ),
+    WantedTask(
+        "socks",
+        "Put on socks and shoes",
+        (
+            _step("open the sock with both thumbs", together=3, key_pinch=1),
+            _step("put the toes in", together=3, midline=2),
+            _step("pull it over the heel", key_pinch=2, squeeze=2),
+            _step("pull it up", key_pinch=2),
+        ),
+        practised_by=("sock_on",),
+        at_home="getting dressed on Saturday",
+    ),
+    WantedTask(
+        "trousers",
+        "Pull up own trousers",
+        (
+            _step("hold the waistband with both hands", together=2, squeeze=2),
+            _step("step in, one foot after the other", together=2),
+            _step("pull up over the bottom", together=3, key_pinch=2),
+        ),
+        practised_by=("trousers_up",),
+        at_home="after the bath",
+    ),
+    WantedTask(
+        "coat",
+        "Put on own coat",
+        (
+            _step("lay the coat down, collar to the toes", together=2),
+            _step("both arms in", together=3),
+            _step("over the head and pull down", together=3, midline=2),
+        ),
+        practised_by=("coat_race",),
+        at_home="before going out",
+    ),
+    WantedTask(
+        "hands",
+        "Wash and dry own hands",
+        (
+            _step("turn on the tap", simple_rotation=2, squeeze=2),
+            _step("soap, and rub palm on palm", together=3),
+            _step("rinse and turn off", simple_rotation=2),
+            _step("dry each hand with the other", take_turns=2),
+        ),
+        practised_by=("pump_and_rub",),
+        at_home="before tea",
+    ),
+    WantedTask(
+        "coins",
+        "Pay with coins",
+        (
+            _step("pick coins up into the palm", to_palm=4, object_grasp=7),
+            _step("bring out one at a time", from_palm=4),
+            _step("put it into the hand or the slot", from_palm=4, shift=2),
+        ),
+        practised_by=("purse_and_pay", "toll_house", "ticket_gate"),
+        at_home="the bakery on Saturday",
+    ),
+    WantedTask(
+        "ball",
+        "Play ball with others",
+        (
+            _step("stand ready, hands in front", together=3),
+            _step("watch the ball and catch", together=3, midline=3),
+            _step("throw back to a friend", midline=3),
+        ),
+        strand="toss_catch",
+        level=2,
+        at_home="the park after school",
+    ),
+    WantedTask(
+        "tools",
+        "Use ruler, sharpener and punch",
+        (
+            _step("hold the ruler flat with spread fingers", hold_and_act=4),
+            _step("turn the pencil in the sharpener", simple_rotation=3, hold_and_act=3),
+            _step("press the punch", push=2),
+        ),
+        practised_by=("ruler_line", "sharpen_up", "hole_by_hole"),
+        at_home="homework time",
+    ),
+    WantedTask(
+        "case",
+        "Open own pencil case and backpack",
+        (
+            _step("hold the case still", hold_and_act=3),
+            _step("pull the zip or click the clip", key_pinch=2, pinch=2),
+        ),
+        practised_by=("case_open", "bag_clips"),
+        at_home="packing the bag in the evening",
+    ),
+    WantedTask(
+        "pages",
+        "Turn pages one at a time",
+        (
+            _step("slide the corner up with a finger", finger_isolation=3, shift=2),
+            _step("pinch one page", pinch=1, object_grasp=5),
+            _step("turn it over", midline=2),
+        ),
+        practised_by=("page_turner",),
+        at_home="the bedtime book",
+    ),
+    WantedTask(
+        "keys",
+        "Use keys and door handles",
+        (
+            _step("hold the key flat, thumb on the side", key_pinch=3),
+            _step("push it into the lock", key_pinch=3, hold_and_act=3),
+            _step("turn the wrist", key_pinch=3, simple_rotation=2),
+        ),
+        practised_by=("lock_keeper",),
+        at_home="the front door, coming home",
+    ),
+    WantedTask(
+        "bricks",
+        "Build with bricks with friends",
+        (
+            _step("find the piece", object_grasp=5),
+            _step("hold the base and press it on", hold_and_act=3, pinch=3),
+            _step("pull bricks apart", together=3, pinch=3),
+        ),
+        practised_by=("brick_plan", "brick_pull", "lock_tower"),
+        at_home="half an hour with a friend",
+    ),
+    WantedTask(
+        "drawing",
+        "Draw a picture of something",
+        (
+            _step("hold pencil and paper", tool_grasp=3, hold_and_act=2),
+            _step("draw the shapes", tool_grasp=4),
+        ),
+        strand="writing",
+        level=4,
+        at_home="a picture while tea is made",
+    ),
+    WantedTask(
+        "fold",
+        "Fold and put away own clothes",
+        (
+            _step("lay it flat", together=3),
+            _step("bring corner to corner", together=4, midline=3),
+            _step("smooth the fold", together=3),
+        ),
+        practised_by=("sock_twins",),
+        at_home="the washing on Sunday",
+    ),
+    WantedTask(
+        "soap_bottle",
+        "Work pumps, sprays and taps",
+        (
+            _step("hold the bottle still", hold_and_act=2),
+            _step("squeeze or press", squeeze=3),
+        ),
+        practised_by=("spray_garden", "pump_and_rub"),
+        at_home="watering the plants",
+    ),
+    WantedTask(
+        "parcel",
+        "Wrap and tie a present",
+        (
+            _step("fold the paper over", together=4),
+            _step("tear and stick the tape", pinch=3, hold_and_act=4),
+            _step("tie the ribbon", take_turns=4, pinch=3),
+        ),
+        practised_by=("parcel_ribbon",),
+        at_home="the next birthday",
+    ),
+)
+
+WANTED_TASKS = MappingProxyType({t.id: t for t in _TASKS})
