@@ -4,9 +4,9 @@ from collections.abc import Iterable, Mapping
 from datetime import date
 from typing import Any
 
-from caseload.checks import FieldError, checked_home, checked_profile, checked_steps
+from caseload.checks import FieldError, checked_home, checked_meeting, checked_profile, checked_steps
 from caseload.facts import facts_of, set_start
-from caseload.models import ActivityPace, Child, EstimatePoint, Home, StrandEstimate, TaskRecord
+from caseload.models import ActivityPace, Child, EstimatePoint, Home, MeetingRecord, StrandEstimate, TaskRecord
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core import ability
@@ -14,6 +14,7 @@ from core.ability import Estimate, TaskSeen
 from core.child import CHOICES as POLICIES
 from core.child import Place, Supervision
 from core.planner import Pace
+from core.recording import Met
 from core.safety import RULES
 from core.skills import STRANDS
 
@@ -37,6 +38,7 @@ PROFILE = (
     "force_limit_newton",
     "food_as_material",
     "every_days",
+    "wary_of",
     "young_guises",
     "overlays",
     *POLICIES,
@@ -132,6 +134,16 @@ def note_task(member: Member, child: Child, seen: TaskSeen) -> Done[TaskRecord]:
     checked_steps(seen.task, child.wanted, seen.steps_alone)
     made = keep_task(member, child, seen)
     return Done(made, child, child.pk, {"task": seen.task, "steps_alone": seen.steps_alone, "place": seen.place})
+
+
+@acting("child.note_meeting")
+def note_meeting(member: Member, child: Child, met: Met) -> Done[MeetingRecord]:
+    """Keep how far a child went with a food or a texture. Raises FieldError where that can't be."""
+    checked_meeting(met, child.wary_of, child.refuses, child.precautions)
+    made = MeetingRecord.objects.create(
+        child=child, what=met.what, kind=met.kind, on=met.on, step=met.step, seconds=met.seconds, by=member
+    )
+    return Done(made, child, child.pk, {"what": met.what, "step": met.step, "seconds": met.seconds})
 
 
 def keep_task(member: Member, child: Child, seen: TaskSeen) -> TaskRecord:

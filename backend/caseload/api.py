@@ -9,13 +9,14 @@ from ninja import Router
 from pydantic import Field
 
 from caseload import actions, queries
-from caseload.facts import age_months, estimates_of, facts_of, standings
+from caseload.facts import age_months, approaches_of, estimates_of, facts_of, standings
 from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.ability import Estimate, TaskSeen, TaskStanding, Who, WithWhom, chain, held_back, wanted_rungs
 from core.child import (
+    TEXTURES,
     Chaining,
     CorrectPolicy,
     GripPolicy,
@@ -30,6 +31,7 @@ from core.child import (
     Supervision,
 )
 from core.materials import Texture
+from core.recording import APPROACH_RULES, APPROACH_STEPS, ApproachKind, ApproachStanding, Met
 from core.skills import STRANDS, WANTED_TASKS
 
 router = Router(tags=["caseload"])
@@ -53,6 +55,7 @@ class Profile(Schema):
     wanted: list[str] = []
     reason: str = Field("", max_length=200)
     family_words: str = Field("", max_length=200)
+    wary_of: list[str] = []
     seating: str = Field("", max_length=200)
     attention_minutes: int = 30
     force_limit_newton: float | None = None
@@ -110,6 +113,28 @@ class TaskIn(Schema):
     unasked: bool = False
 
 
+class ApproachOut(Schema):
+    """A food or a texture a child is wary of: its steps, the highest borne, the next, and the rules."""
+
+    what: str
+    name: str
+    kind: ApproachKind
+    steps: list[str]
+    highest: int
+    words: str
+    next_words: str
+    rules: str
+
+
+class MeetingIn(Schema):
+    """How far a child went with a food or a texture: a step from 1, 0 for none, and the seconds it was borne."""
+
+    what: str
+    kind: ApproachKind
+    step: int
+    seconds: float = 0
+
+
 class ChildOut(Profile):
     """A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task
     requires.
@@ -124,6 +149,7 @@ class ChildOut(Profile):
     overrides: dict[str, str]
     strands: list[StrandOut]
     tasks: list[TaskOut]
+    approaches: list[ApproachOut]
     wanted_rungs: dict[str, int]
 
 
@@ -234,6 +260,15 @@ def note_task(request: HttpRequest, child_id: int, body: TaskIn) -> ChildOut:
     return child_out(queries.child_for(who, child_id))
 
 
+@router.post("/children/{child_id}/meetings", response={200: ChildOut, **REFUSED})
+def note_meeting(request: HttpRequest, child_id: int, body: MeetingIn) -> ChildOut:
+    """Keep how far a child went today with a food or a texture; never a hit or a miss."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    actions.note_meeting(who, child, Met(body.what, body.kind, timezone.localdate(), body.step, body.seconds))
+    return child_out(queries.child_for(who, child_id))
+
+
 @router.post("/children/{child_id}/overrides", response={200: ChildOut, **REFUSED})
 def override_hazard(request: HttpRequest, child_id: int, body: Override) -> ChildOut:
     """Allow what a rule calls overridable, with the reason kept."""
@@ -270,6 +305,7 @@ def child_out(child: Child) -> ChildOut:
         home_name=child.home.name,
         overrides=child.overrides,
         strands=strands,
+        approaches=[approach_out(a) for a in approaches_of(child)],
         tasks=[_task_out(standing, child, now) for standing in standings(child)],
         wanted_rungs=wanted_rungs(child.wanted),
     )
@@ -287,4 +323,18 @@ def _task_out(standing: TaskStanding, child: Child, now: Mapping[str, Estimate])
         managed=standing.managed,
         words=standing.words,
         at_home=task.at_home,
+    )
+
+
+def approach_out(standing: ApproachStanding) -> ApproachOut:
+    """An approach as the API shows it."""
+    return ApproachOut(
+        what=standing.what,
+        name=TEXTURES.get(standing.what, standing.what) if standing.kind == "texture" else standing.what,
+        kind=standing.kind,
+        steps=list(APPROACH_STEPS[standing.kind]),
+        highest=standing.highest,
+        words=standing.words,
+        next_words=standing.next_words,
+        rules=APPROACH_RULES[standing.kind],
     )

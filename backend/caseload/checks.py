@@ -5,10 +5,12 @@ from datetime import date
 from typing import Any
 
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, Place, Supervision
+from core.recording import APPROACH_STEPS, Met
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
 LONGEST_ALLERGY = 40
+LONGEST_MEETING = 1800  # seconds
 LISTED: dict[str, frozenset[str]] = {
     "allergies": frozenset(ALLERGENS),
     "precautions": frozenset(PRECAUTIONS),
@@ -46,8 +48,38 @@ def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
                     name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}."
                 )
     _check_details(kept)
+    _check_foods(kept)
     _check_numbers(kept)
     return kept
+
+
+def checked_meeting(met: Met, wary_of: Collection[str], refuses: Collection[str], precautions: Collection[str]) -> Met:
+    """Return a meeting that can be kept. Raises FieldError for what the child is not wary of, or what is barred."""
+    known = wary_of if met.kind == "food" else refuses
+    if met.what not in known:
+        raise FieldError("what", met.what, f"{met.what!r} is not in the profile.", "Add it to the profile first.")
+    if met.kind == "food" and "swallowing" in precautions:
+        reason = "This child has trouble swallowing: food is met with who treats that."
+        raise FieldError("what", met.what, reason, "Leave it to them, and work on textures of the hand.")
+    steps = len(APPROACH_STEPS[met.kind])
+    if not 0 <= met.step <= steps:
+        raise FieldError("step", met.step, f"Step {met.step}: there are {steps}.", f"Choose 0 to {steps}.")
+    if not 0 <= met.seconds <= LONGEST_MEETING:
+        reason = f"{met.seconds:g} seconds is not a possible meeting."
+        raise FieldError("seconds", met.seconds, reason, f"Choose 0 to {LONGEST_MEETING}.")
+    return met
+
+
+def _check_foods(kept: dict[str, Any]) -> None:
+    """Foods a child is wary of, in words; never one the child is allergic to."""
+    kept["wary_of"] = [w.strip().lower() for w in kept.get("wary_of", []) if w.strip()]
+    allergic = {ALLERGENS[a] for a in kept["allergies"]} | {w.lower() for w in kept["other_allergies"]}
+    for food in kept["wary_of"]:
+        if len(food) > LONGEST_ALLERGY:
+            raise FieldError("wary_of", food, f"“{food[:20]}…” is too long for one food.", "Write it in a word or two.")
+        if any(a.rstrip("s") in food for a in allergic):
+            reason = f"This child is allergic to {food}: it is never met."
+            raise FieldError("wary_of", food, reason, "Take it out here.")
 
 
 def checked_steps(task: str, wanted: Collection[str], steps_alone: int) -> int:

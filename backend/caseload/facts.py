@@ -10,6 +10,7 @@ from core.ability import Estimate, TaskSeen, TaskStanding, standing
 from core.child import Child as Facts
 from core.child import Hand, Setting
 from core.planner import Pace
+from core.recording import ApproachKind, ApproachStanding, Met, approach_standing
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -91,6 +92,14 @@ def standings(child: Child) -> list[TaskStanding]:
     """Where each wanted task stands. One query."""
     seen = tasks_seen(child)
     return [standing(task, seen) for task in child.wanted]
+
+
+def approaches_of(child: Child) -> list[ApproachStanding]:
+    """Where the approach to each food and texture the child is wary of stands. One query."""
+    met = [Met(m.what, m.kind, m.on, m.step, m.seconds) for m in child.meetings.all()]
+    wary: list[tuple[str, ApproachKind]] = [(what, "food") for what in child.wary_of]
+    wary += [(what, "texture") for what in child.refuses]
+    return [approach_standing(what, kind, met) for what, kind in wary]
 
 
 def set_start(row: StrandEstimate, estimate: Estimate) -> StrandEstimate:

@@ -22,6 +22,7 @@ from core.child import (
     SpeedPolicy,
     Supervision,
 )
+from core.recording import ApproachKind
 
 
 class Home(models.Model):
@@ -63,6 +64,7 @@ class Child(models.Model):
     wanted = models.JSONField(default=list)
     reason = models.CharField(max_length=200, blank=True)
     family_words = models.CharField(max_length=200, blank=True)
+    wary_of = models.JSONField(default=list)
     seating = models.CharField(max_length=200, blank=True)
     attention_minutes = models.PositiveSmallIntegerField(default=30)
     force_limit_newton = models.FloatField(null=True, blank=True)
@@ -176,4 +178,26 @@ class ActivityPace(models.Model):
         constraints = [
             models.UniqueConstraint(fields=["child", "activity_id"], name="one_pace_per_activity"),
             models.CheckConstraint(condition=Q(ratio__gt=0), name="pace_ratio_positive"),
+        ]
+
+
+class MeetingRecord(models.Model):
+    """One meeting with a food or a texture a child is wary of: how far it went, and for how many seconds."""
+
+    child = models.ForeignKey(Child, models.CASCADE, related_name="meetings")
+    what = models.CharField(max_length=40)
+    kind: "models.CharField[ApproachKind, ApproachKind]" = one_of(ApproachKind, 8)
+    on = models.DateField()
+    step = models.PositiveSmallIntegerField()
+    seconds = models.FloatField(default=0)
+    by = models.ForeignKey(Member, models.PROTECT)
+
+    objects = ClinicManager("child__clinic")
+
+    class Meta:
+        ordering = ["on", "pk"]
+        indexes = [models.Index(fields=["child", "on"])]
+        constraints = [
+            only("kind", ApproachKind, "meeting_kind_known"),
+            models.CheckConstraint(condition=Q(seconds__gte=0), name="meeting_seconds_possible"),
         ]

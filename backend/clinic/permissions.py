@@ -28,6 +28,7 @@ POLICY = MappingProxyType(
             _ALL, "note that a child mouths things"
         ),  # whoever sits at the table sees it first
         "child.note_task": Policy(_ALL, "note how a daily task went"),
+        "child.note_meeting": Policy(_ALL, "note how a food or a texture was met"),
         "child.set_rung": Policy(_THERAPISTS, "set a starting rung"),
         "child.override_hazard": Policy(_THERAPISTS, "override a hazard rule"),
         "cupboard.read": Policy(_ALL, "see a cupboard"),

@@ -46,6 +46,7 @@ class DemoChild:
     allergies: tuple[str, ...] = ()
     precautions: tuple[str, ...] = ()
     refuses: tuple[str, ...] = ()
+    wary_of: tuple[str, ...] = ()
     reason: str = ""
     family_words: str = ""
     seating: str = ""
@@ -153,6 +154,7 @@ CHILDREN = (
         start_shift=-0.7,
         allergies=("egg", "latex"),
         refuses=("sticky",),
+        wary_of=("banana", "yoghurt"),
         reason="Develops late all round; waits to be told before he starts.",
         family_words="Eat supper with a fork like his sister.",
         minutes=30,

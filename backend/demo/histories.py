@@ -76,6 +76,7 @@ def add_demo_child(member: Member, homes: dict[str, Home], demo: DemoChild, toda
         "wanted": list(demo.wanted),
         "reason": demo.reason,
         "family_words": demo.family_words,
+        "wary_of": list(demo.wary_of),
         "seating": demo.seating,
         "attention_minutes": demo.attention_minutes,
         "force_limit_newton": None,

@@ -7,6 +7,8 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
+from caseload.api import approach_out
+from caseload.facts import approaches_of
 from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
@@ -57,6 +59,7 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
         format_id=body.format_id,
         order=body.order,
         task=body.task,
+        kit=body.kit,
     )
     try:
         plan = actions.make_plan(who, child, home, wish, timezone.localdate())
@@ -189,6 +192,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         minutes_asked=plan.minutes,
         targets=plan.targets,
         task=plan.task,
+        kit_id=plan.kit,
         format_id=plan.format_id,
         part_names=dict(bench.request.format.names),
         name=plan.name,
@@ -205,6 +209,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)],
         left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],
         standing=[f"{h.reason} {h.remedy}" for h in bench.cupboard.standing],
+        approaches=[approach_out(a) for a in approaches_of(plan.child)],
         notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
         changed=what_changed(plan),
         version=plan.version,

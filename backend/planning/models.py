@@ -32,6 +32,7 @@ class Plan(models.Model):
     minutes = models.PositiveSmallIntegerField()
     targets = models.JSONField()
     task = models.CharField(max_length=24, blank=True)
+    kit = models.CharField(max_length=24, blank=True)
     format_id = models.CharField(max_length=10, default="parts")
     order = models.CharField(max_length=16, default="precision_first")
     name = models.CharField(max_length=60, blank=True)

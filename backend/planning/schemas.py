@@ -5,6 +5,7 @@ from uuid import UUID
 
 from pydantic import Field
 
+from caseload.api import ApproachOut
 from clinic.schema import Schema
 from core.ability import Who
 from core.child import Part, Place, Supervision
@@ -39,11 +40,14 @@ class AimsOut(Schema):
 
 
 class WishIn(Schema):
-    """What is asked of a session. task: the one wanted task it is for; empty: all of them."""
+    """What is asked of a session. task: the one wanted task it is for; kit: the one that is played, for the formats
+    that play one; empty: all, or any.
+    """
 
     minutes: int
     targets: list[str]
     task: str = ""
+    kit: str = ""
     place: Place = "clinic"
     supervision: Supervision = "arms_reach"
     home_id: int
@@ -165,6 +169,7 @@ class BlockOut(Schema):
     serves: str
     chain: list[ChainStepOut]
     overlay: str
+    stage: str
     locked: bool
     problem: str = ""
 
@@ -201,6 +206,7 @@ class PlanOut(Schema):
     minutes_asked: int
     targets: list[str]
     task: str = ""
+    kit_id: str = ""
     format_id: str = "parts"
     part_names: dict[str, str] = {}
     name: str = ""
@@ -218,6 +224,7 @@ class PlanOut(Schema):
     kit: list[KitLineOut] = []
     left_out: list[LeftOutOut] = []
     standing: list[str] = []
+    approaches: list[ApproachOut] = []
     notes: list[str] = []
     changed: list[str] = []
     version: int = 0

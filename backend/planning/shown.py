@@ -53,6 +53,7 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
         serves="",
         chain=[],
         overlay="",
+        stage="",
         locked=row.locked,
         problem=f"{refusal.reason} {refusal.remedy}",
     )

@@ -31,6 +31,7 @@ class Wish:
     order: str = "precision_first"
     adults: int = 1
     task: str = ""
+    kit: str = ""
 
 
 @dataclass(frozen=True)
@@ -74,6 +75,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
         format_id=wish.format_id,
         order=wish.order,
         task=wish.task,
+        kit=wish.kit,
     )
     return Workbench(request)
 
@@ -100,6 +102,7 @@ def wish_of(plan: Plan) -> Wish:
         plan.format_id,
         plan.order,
         task=plan.task,
+        kit=plan.kit,
     )
 
 

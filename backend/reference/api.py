@@ -7,7 +7,7 @@ from clinic.schema import Schema
 from core.ability import WITH_WHOM
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES
-from core.library import ACTIVITIES
+from core.library import ACTIVITIES, KITS, KitKind
 from core.materials import MEASURES
 from core.planner import FORMATS, ORDERS
 from core.progress import WORDS, StepKind
@@ -80,6 +80,14 @@ class PrecautionOut(Choice):
     details: list[str]
 
 
+class KitOut(Choice):
+    """A kit, a project or an independent box, and its stages in words."""
+
+    kind: KitKind
+    about: str
+    stages: list[str]
+
+
 class WordsOut(Schema):
     """Everything with a name."""
 
@@ -96,6 +104,7 @@ class WordsOut(Schema):
     orders: list[Choice]
     themes: list[str]
     measures: dict[str, str]
+    kits: list[KitOut]
     overlays: list[Choice]
     with_whom: list[Choice]
 
@@ -129,6 +138,10 @@ def words(request: HttpRequest) -> WordsOut:
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
         measures=dict(MEASURES),
+        kits=[
+            KitOut(id=k.id, name=k.name, kind=k.kind, about=k.about, stages=[s.words for s in k.stages])
+            for k in KITS.values()
+        ],
         overlays=[Choice(id=k, name=o.name) for k, o in OVERLAYS.items()],
         with_whom=[Choice(id=k, name=v) for k, v in WITH_WHOM.items()],
     )

@@ -7,11 +7,12 @@ from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from ninja import Router
 
-from caseload.facts import skill_hand
+from caseload.api import approach_out
+from caseload.facts import approaches_of, skill_hand
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
-from core.library import ACTIVITIES
+from core.library import ACTIVITIES, KITS
 from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, format_of
 from planning.queries import plan_for, week_for
@@ -70,6 +71,8 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
         "adult": ADULTS[plan.supervision],
         "hand": HANDS[plan.child.hand],
         "theme": sorted(themes)[0] if themes else "",
+        "kit": KITS.get(plan.kit),
+        "approaches": [approach_out(a) for a in approaches_of(plan.child)],
         "sheet": sheet,
         "rows": [_row(p, format_of(plan.format_id).names[p.block.part], skill_hand(plan.child)) for p in sheet.blocks],
     }
@@ -80,10 +83,15 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
     return {
         "name": b.name,
         "part": part,
-        "minutes": b.minutes,
+        "minutes": f"{b.minutes:g}",
         "sets": b.sets,
         "count": b.count,
         "unit": b.unit,
+        "rest": round(b.rest_seconds),
+        "serves": b.serves,
+        "chain": b.chain,
+        "overlay": b.overlay,
+        "stage": b.stage,
         "grade": " · ".join(b.grade_words),
         "expected": b.expected_words,
         "svg": on_paper.table_drawing(p.table, hand),

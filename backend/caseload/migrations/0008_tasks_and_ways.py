@@ -59,6 +59,11 @@ class Migration(migrations.Migration):
         ),
         migrations.AddField(
             model_name='child',
+            name='wary_of',
+            field=models.JSONField(default=list),
+        ),
+        migrations.AddField(
+            model_name='child',
             name='young_guises',
             field=models.BooleanField(default=False),
         ),

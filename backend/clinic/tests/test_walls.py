@@ -22,6 +22,7 @@ class PermissionMatrixTest(TestCase):
             "caseload.read",
             "child.read",
             "child.note_mouthing",
+            "child.note_meeting",
             "child.note_task",
             "cupboard.read",
             "cupboard.edit",
@@ -69,6 +70,7 @@ class WallTest(TestCase):
         "put /children/{child_id}": {**profile(), "version": 1},
         "post /children/{child_id}/rungs": {"strand": "pinch", "rung": 2},
         "post /children/{child_id}/tasks": {"task": "zip", "steps_alone": 1, "place": "home"},
+        "post /children/{child_id}/meetings": {"what": "wet", "kind": "texture", "step": 1},
         "post /children/{child_id}/overrides": {"rule": "latex", "reason": "seen by the doctor"},
         "post /children/{child_id}/forecast": BLOCK,
         "post /children/{child_id}/weeks": {

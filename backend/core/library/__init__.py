@@ -5,13 +5,15 @@ loads.
 from core.errors import NotThere
 from core.library.activity import Activity, Cue, Fit
 from core.library.checks import check
-from core.library.files import load_activities, load_recipes, load_things
+from core.library.files import load_activities, load_kits, load_recipes, load_things
+from core.library.kit import Kit, KitKind, Stage
 from core.library.recipe import Recipe
 from core.library.source import LibraryError
 
 THINGS = load_things()
 ACTIVITIES = load_activities()
 RECIPES = load_recipes(THINGS)
+KITS = load_kits(ACTIVITIES)
 
 
 def find_activity(activity_id: str) -> Activity:
@@ -23,13 +25,17 @@ def find_activity(activity_id: str) -> Activity:
 
 __all__ = [
     "ACTIVITIES",
+    "KITS",
     "RECIPES",
     "THINGS",
     "Activity",
     "Cue",
     "Fit",
+    "Kit",
+    "KitKind",
     "LibraryError",
     "Recipe",
+    "Stage",
     "check",
     "find_activity",
 ]

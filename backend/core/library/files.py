@@ -1,6 +1,6 @@
 """The library's own files: read once, when the package loads. The only file access of the core."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from importlib.resources import files
 from importlib.resources.abc import Traversable
 from types import MappingProxyType
@@ -10,6 +10,8 @@ import yaml
 
 from core.library.activity import Activity
 from core.library.activity_source import ActivitySource
+from core.library.kit import Kit
+from core.library.kit_source import KitSource
 from core.library.recipe import Recipe
 from core.library.source import LibraryError, read
 from core.library.thing_source import RecipeSource, ThingSource
@@ -61,6 +63,12 @@ def load_activities() -> MappingProxyType[str, Activity]:
             )
         activities[activity.id] = activity
     return MappingProxyType(activities)
+
+
+def load_kits(activities: Mapping[str, Activity]) -> MappingProxyType[str, Kit]:
+    """Every kit, box and project, by id: a file each. Raises LibraryError."""
+    kits = (read(KitSource, row, where).build(activities, where) for where, _, row in _values("kits"))
+    return MappingProxyType({kit.id: kit for kit in kits})
 
 
 def load_recipes(things: MappingProxyType[str, Thing]) -> MappingProxyType[str, Recipe]:

@@ -8,9 +8,10 @@ from types import MappingProxyType
 
 from core.ability import WORTH_NAMING, chain, shortfalls
 from core.child import cue_for, for_child, overlay_for
-from core.library import Activity, Cue
+from core.library import KITS, Activity, Cue
 from core.offers import Quantity, Variant, checked_variant, grade_words
 from core.planner.candidates import Candidate, candidate
+from core.planner.formats import BOXES
 from core.planner.model import SET_OUT
 from core.planner.objective import STRAND_STEPS
 from core.planner.options import STEP, WORTH_A_MINUTE, own_steps
@@ -87,6 +88,7 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
         task=task,
         serves=serves,
         chain=_chain(c, request),
+        stage=_stage(c, request),
         overlay=overlay_for(request.child.overlays, place),
     )
 
@@ -110,6 +112,13 @@ def _chain(c: Candidate, request: SessionRequest) -> tuple[ChainStep, ...]:
         return ()
     steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy)
     return tuple(ChainStep(words, who) for words, who in steps)
+
+
+def _stage(c: Candidate, request: SessionRequest) -> str:
+    """What a block is in the kit that is played, or in the box it makes."""
+    if request.format_id == "alone" and c.activity.id in BOXES:
+        return BOXES[c.activity.id].words_for(c.activity.id)
+    return KITS[request.kit].words_for(c.activity.id) if request.kit in KITS else ""
 
 
 def _for_sets(q: Quantity, sets: int) -> Quantity:

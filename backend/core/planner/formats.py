@@ -8,6 +8,7 @@ from types import MappingProxyType
 
 from core.child import PARTS, Part, Supervision, Zone
 from core.errors import NotThere
+from core.library import KITS
 from core.library.activity import Activity
 
 PAPER_GROUPS = frozenset(
@@ -24,6 +25,9 @@ PAPER_GROUPS = frozenset(
         "stickers",
     }
 )
+BOXES = MappingProxyType({k.stages[0].activity_id: k for k in KITS.values() if k.kind == "box"})
+"""The independent box each activity makes, by activity."""
+IN_STAGES = Zone(0.65, 0.95)  # a stage is played through, easy or hard; from memory
 PART_MINUTES = MappingProxyType(
     {
         # (fewest, most) minutes of one block; common practice: short at both ends, the time goes to the work
@@ -65,11 +69,11 @@ def _only_main(activity: Activity) -> tuple[Part, ...]:
 
 
 def _managed_alone(activity: Activity) -> tuple[Part, ...]:
-    return ("main",) if {"opener", "main"} & set(activity.parts) else ()
+    return ("main",) if activity.id in BOXES else ()
 
 
-def _kit_stages(activity: Activity) -> tuple[Part, ...]:
-    return tuple(p for p in activity.parts if p in ("opener", "main", "tidy"))
+def _stages(activity: Activity) -> tuple[Part, ...]:
+    return ("main",)
 
 
 @dataclass(frozen=True)
@@ -147,7 +151,7 @@ FORMATS = MappingProxyType(
                 MappingProxyType({"main": Zone(0.90, 0.995)}),
                 MappingProxyType({**PART_NAMES, "main": "Alone"}),
                 any_strand=True,
-                ending="Put a picture of the finished row in the lid of the box.",
+                ending="Count the prompts, and bring them to none; the child closes the lid.",
                 supervision="box",
             ),
             Format(
@@ -165,13 +169,26 @@ FORMATS = MappingProxyType(
             Format(
                 "kit",
                 "One kit, played through",
-                "One thing on the table serves every block.",
-                _kit_stages,
+                "One set-up in stages: set it up, load it, clear it, break it up.",
+                _stages,
                 MappingProxyType({}),
-                (2, 5),
-                _minutes(main=(3, 10)),
+                (1, 6),
+                _minutes(main=(1, 10)),
+                MappingProxyType({"main": IN_STAGES}),
+                MappingProxyType({**PART_NAMES, "main": "Stage"}),
                 any_strand=True,
-                ending="Break it up together, then a small reward.",
+            ),
+            Format(
+                "project",
+                "A project to keep",
+                "Something worth keeping, made step by step.",
+                _stages,
+                MappingProxyType({}),
+                (1, 6),
+                _minutes(main=(1, 12)),
+                MappingProxyType({"main": IN_STAGES}),
+                MappingProxyType({**PART_NAMES, "main": "Step"}),
+                any_strand=True,
             ),
         )
     }

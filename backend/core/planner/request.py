@@ -45,6 +45,7 @@ class SessionRequest:
     pace      -- activity id to what the child's own clock says of it
     managed   -- wanted tasks that are managed by now: nothing is planned for them
     steps_alone -- wanted task to how many of its steps are done alone
+    kit       -- the kit or project that is played, for the formats that play one; empty: the best there is
     task      -- the one wanted task the session is for; empty: all of them
     parts     -- the parts wanted; a part nothing fits is left out, with a note
     format_id -- one of formats.FORMATS; order -- one of formats.ORDERS
@@ -62,6 +63,7 @@ class SessionRequest:
     steps_alone: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
     locked: tuple[PlannedBlock, ...] = ()
     excluded: frozenset[str] = frozenset()
+    kit: str = ""
     task: str = ""
     parts: tuple[str, ...] = PARTS
     zones: Zones = field(default_factory=Zones)
@@ -137,6 +139,7 @@ class Block:
     minutes -- at work, rests included; setting up comes on top (setup_minutes); work_minutes -- without the rests
     seconds_a_try, rest_seconds -- what one try takes this child, and the rest after a set
     task    -- the wanted task it is itself, or the one it serves; serves -- what it is for there, in words
+    stage   -- what it is in the kit, box or project that is played
     chain   -- the steps of the wanted task it is itself, and who does each now
     overlay -- what is learned on the side, in words; never scored
     """
@@ -170,6 +173,7 @@ class Block:
     task: str = ""
     serves: str = ""
     chain: tuple[ChainStep, ...] = ()
+    stage: str = ""
     overlay: str = ""
     locked: bool = False
 
@@ -251,6 +255,7 @@ class SessionPlan:
     bound: float = 0.0
     tiring_minutes: float = 0.0
     work_minutes: float = 0.0
+    kit: str = ""
     reason: str = ""
     fix: str = ""
     notes: tuple[str, ...] = ()

@@ -4,12 +4,13 @@ from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import replace
 
 from core.child import PARTS
-from core.library import ACTIVITIES
+from core.library import ACTIVITIES, KITS
 from core.offers import checked_variant
 from core.planner.blocks import as_block, candidate_of, totals
 from core.planner.candidates import Candidate, all_candidates, left_out
 from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
+from core.planner.kits import PLAYED, plan_kit
 from core.planner.model import Choice, Limits, solve
 from core.planner.options import QUALITY, STEP, Option, undominated
 from core.planner.order import in_order
@@ -41,6 +42,8 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
     Raises RequestError for minutes out of range or an unknown target.
     """
     check_request(request)
+    if request.format_id in PLAYED:
+        return plan_kit(request, effort)
     locked = []
     for block in request.locked:
         result = candidate_of(block, request)
@@ -93,6 +96,8 @@ def check_request(request: SessionRequest) -> None:
         )
     if request.order not in ORDERS:
         raise RequestError("order", f"{request.order!r} is not an order of work. Use one of {', '.join(ORDERS)}.")
+    if request.kit and request.kit not in KITS:
+        raise RequestError("kit", f"{request.kit!r} is not a kit of the library. Use one of {', '.join(KITS)}.")
     for block in request.locked:
         if block.part not in PARTS:
             raise RequestError("locked", f"{block.part!r} is not a part of a session. Use one of {', '.join(PARTS)}.")

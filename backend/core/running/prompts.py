@@ -11,7 +11,7 @@ DOWN = "Two misses at the start: make it easier, steady it."
 STRUGGLE = "Under 5 of 10: make it easier, end on a success."
 HELP_WORKS = "Good with help: next try with less."
 UP = "{won} of {tries} alone: next time harder."
-END_ON_WIN = "Stop here: end on a success."
+END_ON_WIN = "Set done: end it on a success."
 
 
 PromptKind = Literal["down", "up", "fade", "stop"]

@@ -47,6 +47,7 @@ class Migration(migrations.Migration):
     operations = [
         migrations.AddField("plan", "worked_out", models.PositiveSmallIntegerField(default=2)),
         migrations.AddField("plan", "task", models.CharField(blank=True, default="", max_length=24), False),
+        migrations.AddField("plan", "kit", models.CharField(blank=True, default="", max_length=24), False),
         migrations.AddField("planblock", "sets", models.PositiveSmallIntegerField(default=1), preserve_default=False),
         migrations.RemoveConstraint("planblock", "block_minutes_possible"),
         migrations.AlterField("planblock", "minutes", models.PositiveSmallIntegerField(default=3)),

@@ -13,6 +13,7 @@ NEW: dict[str, Any] = {
     "serves": "",
     "chain": [],
     "overlay": "",
+    "stage": "",
 }
 
 

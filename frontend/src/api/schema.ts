@@ -196,6 +196,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/meetings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Note Meeting
+         * @description Keep how far a child went today with a food or a texture; never a hit or a miss.
+         */
+        post: operations["caseload_api_note_meeting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/overrides": {
         parameters: {
             query?: never;
@@ -1224,6 +1244,25 @@ export interface components {
             most_minutes: number | null;
         };
         /**
+         * KitOut
+         * @description A kit, a project or an independent box, and its stages in words.
+         */
+        KitOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "kit" | "box" | "project";
+            /** About */
+            about: string;
+            /** Stages */
+            stages: string[];
+        };
+        /**
          * PrecautionOut
          * @description A precaution, what it changes in every plan, and the profile fields asked with it.
          */
@@ -1342,6 +1381,8 @@ export interface components {
             measures: {
                 [key: string]: string;
             };
+            /** Kits */
+            kits: components["schemas"]["KitOut"][];
             /** Overlays */
             overlays: components["schemas"]["Choice"][];
             /** With Whom */
@@ -1386,6 +1427,31 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+        };
+        /**
+         * ApproachOut
+         * @description A food or a texture a child is wary of: its steps, the highest borne, the next, and the rules.
+         */
+        ApproachOut: {
+            /** What */
+            what: string;
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "food" | "texture";
+            /** Steps */
+            steps: string[];
+            /** Highest */
+            highest: number;
+            /** Words */
+            words: string;
+            /** Next Words */
+            next_words: string;
+            /** Rules */
+            rules: string;
         };
         /**
          * ChainOut
@@ -1477,6 +1543,11 @@ export interface components {
              * @default
              */
             family_words: string;
+            /**
+             * Wary Of
+             * @default []
+             */
+            wary_of: string[];
             /**
              * Seating
              * @default
@@ -1571,6 +1642,8 @@ export interface components {
             strands: components["schemas"]["StrandOut"][];
             /** Tasks */
             tasks: components["schemas"]["TaskOut"][];
+            /** Approaches */
+            approaches: components["schemas"]["ApproachOut"][];
             /** Wanted Rungs */
             wanted_rungs: {
                 [key: string]: number;
@@ -1694,6 +1767,11 @@ export interface components {
              * @default
              */
             family_words: string;
+            /**
+             * Wary Of
+             * @default []
+             */
+            wary_of: string[];
             /**
              * Seating
              * @default
@@ -1848,6 +1926,11 @@ export interface components {
              */
             family_words: string;
             /**
+             * Wary Of
+             * @default []
+             */
+            wary_of: string[];
+            /**
              * Seating
              * @default
              */
@@ -1959,6 +2042,26 @@ export interface components {
              * @default false
              */
             unasked: boolean;
+        };
+        /**
+         * MeetingIn
+         * @description How far a child went with a food or a texture: a step from 1, 0 for none, and the seconds it was borne.
+         */
+        MeetingIn: {
+            /** What */
+            what: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "food" | "texture";
+            /** Step */
+            step: number;
+            /**
+             * Seconds
+             * @default 0
+             */
+            seconds: number;
         };
         /**
          * Override
@@ -2363,6 +2466,8 @@ export interface components {
             chain: components["schemas"]["ChainStepOut"][];
             /** Overlay */
             overlay: string;
+            /** Stage */
+            stage: string;
             /** Locked */
             locked: boolean;
             /**
@@ -2481,6 +2586,11 @@ export interface components {
              */
             task: string;
             /**
+             * Kit Id
+             * @default
+             */
+            kit_id: string;
+            /**
              * Format Id
              * @default parts
              */
@@ -2565,6 +2675,11 @@ export interface components {
              */
             standing: string[];
             /**
+             * Approaches
+             * @default []
+             */
+            approaches: components["schemas"]["ApproachOut"][];
+            /**
              * Notes
              * @default []
              */
@@ -2625,7 +2740,8 @@ export interface components {
         };
         /**
          * WishIn
-         * @description What is asked of a session. task: the one wanted task it is for; empty: all of them.
+         * @description What is asked of a session. task: the one wanted task it is for; kit: the one that is played, for the formats
+         *     that play one; empty: all, or any.
          */
         WishIn: {
             /** Minutes */
@@ -2637,6 +2753,11 @@ export interface components {
              * @default
              */
             task: string;
+            /**
+             * Kit
+             * @default
+             */
+            kit: string;
             /**
              * Place
              * @default clinic
@@ -3712,6 +3833,8 @@ export interface components {
             chain: components["schemas"]["ChainStepOut"][];
             /** Overlay */
             overlay: string;
+            /** Stage */
+            stage: string;
             /** Locked */
             locked: boolean;
             /**
@@ -5025,6 +5148,68 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TaskIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_note_meeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeetingIn"];
             };
         };
         responses: {

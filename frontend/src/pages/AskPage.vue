@@ -31,6 +31,7 @@ const wish = reactive<Schemas['WishIn']>({
   minutes: child.usual_minutes,
   targets: [],
   task: '',
+  kit: '',
   place: 'home',
   supervision: 'arms_reach',
   home_id: child.home_id,
@@ -49,12 +50,16 @@ function choose(task: Schemas['TaskAims']): void {
 watch(
   () => wish.format_id,
   (id) => {
+    wish.kit = ''
     const format = words.value?.formats.find((f) => f.id === id)
     if (format?.supervision) wish.supervision = format.supervision
     else if (wish.supervision === 'box') wish.supervision = 'arms_reach'
     if (format?.most_minutes) wish.minutes = Math.min(wish.minutes, format.most_minutes)
   },
 )
+/** The kits or projects of the chosen format; none where it plays none. */
+const kits = computed(() => (words.value?.kits ?? []).filter((k) => k.kind !== 'box' && k.kind === wish.format_id))
+const kit = computed(() => kits.value.find((k) => k.id === wish.kit))
 const answer = ref<Schemas['PlanOut'] | null>(null)
 const { busy, error, doing } = useDoing()
 
@@ -111,6 +116,32 @@ async function plan(): Promise<void> {
             {{ s.name }}
           </button>
         </div>
+      </fieldset>
+      <fieldset v-if="kits.length">
+        <legend>Which one</legend>
+        <div class="row">
+          <button
+            type="button"
+            class="pick small-pick"
+            :aria-pressed="!wish.kit"
+            title="The one this home and this child make most of"
+            @click="wish.kit = ''"
+          >
+            Any
+          </button>
+          <button
+            v-for="k in kits"
+            :key="k.id"
+            type="button"
+            class="pick small-pick"
+            :aria-pressed="wish.kit === k.id"
+            :title="k.about"
+            @click="wish.kit = k.id"
+          >
+            {{ k.name }}
+          </button>
+        </div>
+        <p v-if="kit" class="small soft">{{ kit.about }}</p>
       </fieldset>
       <fieldset>
         <legend>Minutes, setting up and tidying included</legend>

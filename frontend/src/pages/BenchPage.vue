@@ -33,6 +33,7 @@ const covered = computed(() => {
   for (const b of blocks.value) sums[b.target] = (sums[b.target] ?? 0) + b.minutes
   return Object.entries(sums).sort((a, b) => b[1] - a[1])
 })
+const kitName = computed(() => words.value?.kits.find((k) => k.id === plan.value?.kit_id)?.name)
 const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
 const proof = computed(
   () =>
@@ -85,7 +86,7 @@ async function run(): Promise<void> {
           <RouterLink :to="{ name: 'child', params: { childId: plan.child_id } }">{{ plan.child_name }}</RouterLink>
           {{ ' ' }}<span class="soft">· things from {{ plan.home_name }}</span>
         </p>
-        <h1>{{ plan.name || 'Session plan' }}</h1>
+        <h1>{{ plan.name || kitName || 'Session plan' }}</h1>
       </div>
       <p class="totals" aria-live="polite">
         <span
@@ -128,6 +129,9 @@ async function run(): Promise<void> {
     </div>
     <p v-for="line in plan.standing" :key="line" class="notice">{{ line }}</p>
     <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
+    <p v-for="a in plan.approaches" :key="a.kind + a.what" class="notice">
+      Meeting {{ a.name }}, five minutes at the most, never scored. Next: {{ a.next_words }}. {{ a.rules }}
+    </p>
     <ProblemNote :error="error ?? starting" />
     <PlanStrip
       v-model:at="at"

@@ -13,6 +13,7 @@ import RunMeasures from '@/components/run/RunMeasures.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
 import RunTaps from '@/components/run/RunTaps.vue'
+import TaskChain from '@/components/shared/TaskChain.vue'
 import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
@@ -159,7 +160,11 @@ async function finish(): Promise<void> {
       <section class="watch">
         <div class="what">
           <h1>{{ block.name }}</h1>
+          <p v-if="block.stage">
+            <strong>{{ block.stage }}</strong>
+          </p>
           <p>{{ block.setup }}</p>
+          <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
         </div>
         <RunCount :rules="run.rules" :block="block" :events="events" :tally="tally" :in-set="inSet" />
         <RunMouthing
@@ -205,6 +210,7 @@ async function finish(): Promise<void> {
           :read="tally.read"
           @measure="(id, value) => block && tap(block.id, 'measure', { measure: id, value })"
         />
+        <TaskChain v-if="block.chain.length" :chain="block.chain" />
         <dl class="cues">
           <template v-for="c in block.cues" :key="c.support"
             ><dt class="soft">{{ c.support_words }}</dt>

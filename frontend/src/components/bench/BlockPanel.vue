@@ -78,6 +78,7 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
         <p class="soft">
           {{ partName }} · {{ block.strand_name }}<template v-if="shown"> · rung {{ rungWords(shown.rung) }}</template>
         </p>
+        <p v-if="shown?.stage" class="serves">{{ shown.stage }}</p>
         <p v-if="shown?.serves" class="serves">{{ shown.serves }}</p>
       </div>
       <div v-if="shown" class="forecast" aria-live="polite">

@@ -101,6 +101,16 @@ function say(value: unknown): string {
           />
         </el-form-item>
       </div>
+      <el-form-item label="Foods the child is wary of, in words" :error="at('wary_of')">
+        <el-select
+          v-model="form.wary_of"
+          multiple
+          filterable
+          allow-create
+          default-first-option
+          no-data-text="Type one and press Enter"
+        />
+      </el-form-item>
       <el-form-item label="Precautions" :error="at('precautions')">
         <el-select v-model="form.precautions" multiple
           ><el-option v-for="p in words?.precautions" :key="p.id" :value="p.id" :label="p.name"

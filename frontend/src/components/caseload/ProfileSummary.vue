@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Child } from '@/composables/useChild'
+import GradedApproach from '@/components/caseload/GradedApproach.vue'
 import WantedTask from '@/components/caseload/WantedTask.vue'
 import { useWords } from '@/composables/useWords'
 import { POLICIES } from '@/logic/policies'
@@ -33,6 +34,7 @@ const facts = computed(() => [
     <h3>What the family wants</h3>
     <p v-if="child.family_words" class="said">“{{ child.family_words }}”</p>
     <WantedTask v-for="task in child.tasks" :key="task.task" :child-id="child.id" :task="task" />
+    <GradedApproach v-for="a in child.approaches" :key="a.kind + a.what" :child-id="child.id" :approach="a" />
     <dl>
       <template v-for="[name, value] in facts" :key="name">
         <dt class="soft">{{ name }}</dt>

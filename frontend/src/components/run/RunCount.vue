@@ -14,7 +14,7 @@ import {
 import SetBeads from '@/components/run/SetBeads.vue'
 
 /** Where the set stands: tries of the count, how each went, and the clocks. */
-const { block, events, rules } = defineProps<{
+const { block, events, rules, tally } = defineProps<{
   block: RunBlock
   events: RunEvent[]
   rules: Rules
@@ -23,6 +23,7 @@ const { block, events, rules } = defineProps<{
 }>()
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 500)
+const set = computed(() => Math.max(1, Math.ceil(tally.tries / block.count)))
 const pace = computed(() => paceNow(events, block, rules))
 </script>
 
@@ -31,8 +32,15 @@ const pace = computed(() => paceNow(events, block, rules))
     <p class="big">
       <strong>{{ inSet }}</strong> of {{ block.count }}
       <span class="soft small">{{ block.unit }}, expect {{ block.expected_words }}</span>
+      <span class="set"
+        >set <strong>{{ set }}</strong> of {{ block.sets }}</span
+      >
     </p>
     <SetBeads :row="tally.row.slice(-inSet)" />
+    <p v-if="inSet === block.count" class="pause" role="status">
+      <template v-if="set < block.sets">Set {{ set }} done: rest {{ Math.round(block.rest_seconds) }} s.</template>
+      <template v-else>All {{ block.sets * block.count }} done.</template>
+    </p>
     <p class="soft">
       {{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops">
         · {{ tally.drops }} dropped</template
@@ -53,7 +61,13 @@ const pace = computed(() => paceNow(events, block, rules))
 </template>
 
 <style scoped>
-.big strong {
+.set {
+  float: right;
+}
+.pause {
+  font-weight: 700;
+}
+.big > strong {
   font-size: 3.6rem;
   line-height: 1;
 }

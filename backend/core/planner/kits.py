@@ -1,0 +1,106 @@
+"""A kit or a project played through: every stage at the child's own grade, in its order, within the minutes."""
+
+from dataclasses import dataclass, replace
+
+from core.library import ACTIVITIES, KITS, Kit
+from core.offers import variants_of
+from core.planner.blocks import as_block, candidate_of, totals
+from core.planner.candidates import Candidate, all_candidates
+from core.planner.model import Choice, Limits, solve
+from core.planner.options import Option, undominated
+from core.planner.request import Refusal, SessionPlan, SessionRequest
+from core.planner.solver import Effort
+
+PLAYED = ("kit", "project")  # formats that play one kit
+
+
+@dataclass(frozen=True)
+class Played:
+    """One kit as it could be played here: the options of its stages, or what is lacking."""
+
+    kit: Kit
+    options: tuple[Option[Candidate], ...]
+    limits: Limits
+    lacks: tuple[str, str] | None = None
+
+
+def plan_kit(request: SessionRequest, effort: Effort) -> SessionPlan:
+    """Return the best kit or project of a request's format that this home can play, or the one that was chosen.
+
+    Every stage that may not be left out is in it. Infeasible where no kit has all its stages here, or none fits the
+    minutes: with the reason and the fix of the kit that is nearest.
+    """
+    kits = [k for k in KITS.values() if k.kind == request.format_id and request.kit in ("", k.id)]
+    ready = [_ready(k, request) for k in kits]
+    best: tuple[Choice[Candidate], Kit] | None = None
+    for played in ready:
+        if played.lacks is None:
+            choice = solve(played.options, _locked(played.kit, request), played.limits, effort)
+            if choice.status != "infeasible" and (best is None or choice.well_spent > best[0].well_spent):
+                best = choice, played.kit
+    if best is None:
+        return _impossible(ready)
+    choice, kit = best
+    chosen = replace(request, kit=kit.id)
+    row = sorted(choice.chosen, key=lambda o: kit.place(o.activity.id) or 0)
+    blocks = tuple(as_block(o.of, o.sets, chosen, place) for place, o in enumerate(row))
+    locked = {b.variant.activity_id for b in request.locked}
+    blocks = tuple(replace(b, locked=b.activity_id in locked) for b in blocks)
+    notes = (kit.about, *kit.beforehand, *([kit.ending] if kit.ending else []))
+    return replace(totals(blocks), status=choice.status, bound=choice.bound, notes=notes, kit=kit.id)
+
+
+def _ready(kit: Kit, request: SessionRequest) -> Played:
+    """The options of each stage, or what is lacking for one that may not be left out."""
+    stages = {s.activity_id for s in kit.stages}
+    others = frozenset(ACTIVITIES) - stages
+    only = replace(request, excluded=request.excluded | others, parts=("main",))
+    options = [
+        replace(o, musts=frozenset({f"stage:{kit.place(o.activity.id)}"}))
+        for c in all_candidates(only)
+        for o in c.options()
+    ]
+    needed = [at for at, s in enumerate(kit.stages) if not s.may_skip]
+    limits = Limits(
+        request.minutes,
+        round(request.minutes * request.tiring_share),
+        (),
+        len(needed),
+        tuple((f"stage:{at}", 1) for at in needed),
+        len(kit.stages),
+    )
+    there = {o.activity.id for o in options} | {b.variant.activity_id for b in request.locked}
+    missing = [kit.stages[at].activity_id for at in needed if kit.stages[at].activity_id not in there]
+    lacks = _lack(missing[0], request) if missing else None
+    return Played(kit, tuple(undominated(options, limits.blocks)), limits, lacks)
+
+
+def _locked(kit: Kit, request: SessionRequest) -> list[Option[Candidate]]:
+    """The stages that are locked, as they were chosen."""
+    result = []
+    for block in request.locked:
+        c = candidate_of(block, request)
+        if not isinstance(c, Refusal):
+            stage = f"stage:{kit.place(block.variant.activity_id)}"
+            result.append(replace(c.option(block.sets), musts=frozenset({stage})))
+    return result
+
+
+def _lack(activity_id: str, request: SessionRequest) -> tuple[str, str]:
+    """Why a stage can't be played here, and what would help."""
+    lack = request.cupboard.lack(variants_of(ACTIVITIES[activity_id])[0])
+    if lack is not None:
+        return lack.reason, lack.remedy
+    return f"no grade of “{ACTIVITIES[activity_id].name}” suits this child", "Choose another one."
+
+
+def _impossible(ready: list[Played]) -> SessionPlan:
+    lacking = [p for p in ready if p.lacks is not None]
+    if len(lacking) < len(ready) or not ready:
+        return SessionPlan(
+            "infeasible", reason="the minutes are too few for all its stages", fix="Give it ten minutes more."
+        )
+    nearest = lacking[0]
+    assert nearest.lacks is not None
+    reason, fix = nearest.lacks
+    return SessionPlan("infeasible", reason=f"“{nearest.kit.name}” can't be played here: {reason}", fix=fix)
