@@ -59,7 +59,11 @@ class Plan(models.Model):
 
 
 class HomeWeek(models.Model):
-    """A home week as planned: which days, which graded activities, how long. The rest is worked out by the core."""
+    """A home week as planned: which days, which graded activities, how many sets. The rest is worked out by the core.
+
+    clinic_day, clinic_plan -- the day of the clinic's session (0: Monday) and what is done there
+    school, school_minutes, school_days -- the school's part: its cupboard, its minutes, and what is done there
+    """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4)
     child = models.ForeignKey(Child, models.CASCADE, related_name="weeks")
@@ -74,12 +78,20 @@ class HomeWeek(models.Model):
     well_spent = models.FloatField(default=0)
     bound = models.FloatField(default=0)
     days = models.JSONField()
+    clinic_day = models.PositiveSmallIntegerField(null=True)
+    clinic_plan = models.ForeignKey("Plan", models.SET_NULL, null=True, related_name="+")
+    school = models.ForeignKey(Home, models.PROTECT, null=True, related_name="+")
+    school_minutes = models.JSONField(default=list)
+    school_days = models.JSONField(default=list)
 
     objects = ClinicManager("child__clinic")
 
     class Meta:
         indexes = [models.Index(fields=["child", "-starts_on"])]
-        constraints = [models.CheckConstraint(condition=Q(a_day__in=(1, 2)), name="week_one_or_two_a_day")]
+        constraints = [
+            models.CheckConstraint(condition=Q(a_day__in=(1, 2)), name="week_one_or_two_a_day"),
+            models.CheckConstraint(condition=Q(clinic_day__isnull=True) | Q(clinic_day__lte=6), name="week_clinic_day"),
+        ]
 
 
 class GroupSession(models.Model):

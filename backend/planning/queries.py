@@ -72,7 +72,11 @@ def group_for(member: Member, group_id: UUID) -> GroupSession:
 def week_for(member: Member, week_id: UUID) -> HomeWeek:
     """Return one week with its child and home, and note the read. Raises Http404."""
     require(member, "plan.read")
-    weeks = HomeWeek.objects.visible_to(member).select_related("child__home").prefetch_related("child__estimates")
+    weeks = (
+        HomeWeek.objects.visible_to(member)
+        .select_related("child__home", "school", "clinic_plan__home", "clinic_plan__child__home")
+        .prefetch_related("child__estimates", "clinic_plan__blocks")
+    )
     result = weeks.filter(pk=week_id).first()
     if result is None:
         raise Http404(f"No week {week_id} in your clinic.")

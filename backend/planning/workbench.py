@@ -91,6 +91,12 @@ def home_workbench(child: Child, targets: Sequence[str], on: date) -> Workbench:
     return workbench(child, child.home, Wish(30, tuple(targets), "home", child.home.supervision, format_id="home"), on)
 
 
+def school_workbench(child: Child, school: Home, targets: Sequence[str], on: date) -> Workbench:
+    """The workbench for work at school, with the supervision it has."""
+    wish = Wish(30, tuple(targets), "school", school.supervision, format_id="home")
+    return workbench(child, school, wish, on)
+
+
 def wish_of(plan: Plan) -> Wish:
     """What was asked of a stored plan."""
     return Wish(

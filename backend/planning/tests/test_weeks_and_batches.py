@@ -36,6 +36,29 @@ class WeekTest(TestCase):
         self.assertEqual(self.api("get", self.path)[1][0]["id"], week["id"])
         self.assertTrue(AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").exists())
 
+    def test_clinic_home_and_school_are_one_week(self) -> None:
+        school = make_home(self.lead, STOCK)
+        school.kind, school.name = "school", "Towpath school"
+        school.save()
+        plan_for_child(self.lead, self.child)
+        more = {"clinic_day": 1, "school_id": school.pk, "school_minutes": [10, 0, 10, 0, 10, 0, 0]}
+        status, week = self.api("post", self.path, {**ASK, **more})
+        self.assertEqual(status, 200, week)
+        self.assertEqual([d["clinic"] for d in week["days"]].index(True), 1)
+        self.assertEqual({load["place"] for load in week["load"]}, {"at home", "at school", "in the clinic"})
+        self.assertTrue(all(load["tries"] for load in week["load"]))
+        for day, minutes in zip(week["days"], more["school_minutes"], strict=True):
+            self.assertLessEqual(sum(b["minutes"] + b["setup_minutes"] for b in day["school"]), minutes)
+        for field, change in (
+            ("clinic_day", {"clinic_day": 7}),
+            ("school_id", {"school_id": self.child.home_id}),
+            ("school_minutes", {**more, "school_minutes": [10] * 6}),
+        ):
+            status, problem = self.api("post", self.path, {**ASK, **change})
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
+        other = make_home(make_member(), STOCK)
+        self.assertEqual(self.api("post", self.path, {**ASK, "school_id": other.pk})[0], 404)
+
     def test_no_time_is_answered_with_the_shortest_fix(self) -> None:
         status, problem = self.api("post", self.path, {**ASK, "minutes_by_day": [0] * 7})
         self.assertEqual(status, 422)

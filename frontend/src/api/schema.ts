@@ -3126,7 +3126,8 @@ export interface components {
         };
         /**
          * DayOut
-         * @description One day of a week. available: minutes the family has; minutes: those that are planned, setting up counted.
+         * @description One day of a week. available: minutes the family has; minutes: those that are planned, setting up counted;
+         *     school: what is done at school; clinic: whether the clinic's session is that day.
          */
         DayOut: {
             /** Name */
@@ -3137,8 +3138,32 @@ export interface components {
             minutes: number;
             /** Blocks */
             blocks: components["schemas"]["BlockOut"][];
+            /**
+             * School
+             * @default []
+             */
+            school: components["schemas"]["BlockOut"][];
+            /**
+             * Clinic
+             * @default false
+             */
+            clinic: boolean;
             /** Gone */
             gone: string[];
+        };
+        /**
+         * LoadOut
+         * @description What one place asks of the hands in a week: tries, minutes at work, and those that tire.
+         */
+        LoadOut: {
+            /** Place */
+            place: string;
+            /** Tries */
+            tries: number;
+            /** Minutes */
+            minutes: number;
+            /** Tiring Minutes */
+            tiring_minutes: number;
         };
         /**
          * WeekOut
@@ -3183,6 +3208,13 @@ export interface components {
             days: components["schemas"]["DayOut"][];
             /** Used Up */
             used_up: string[];
+            /** Load */
+            load: components["schemas"]["LoadOut"][];
+            /**
+             * School Name
+             * @default
+             */
+            school_name: string;
             /** Left Out */
             left_out: components["schemas"]["LeftOutOut"][];
             /**
@@ -3193,7 +3225,8 @@ export interface components {
         };
         /**
          * WeekIn
-         * @description What is asked of a home week. minutes_by_day: minutes the family has on each of seven days, Monday first.
+         * @description What is asked of a home week. minutes_by_day: minutes the family has on each of seven days, Monday first;
+         *     clinic_day: the day of the clinic's session, 0 for Monday; school_id, school_minutes: the school's part in it.
          */
         WeekIn: {
             /**
@@ -3210,6 +3243,23 @@ export interface components {
             a_day: number;
             /** Targets */
             targets: string[];
+            /** Clinic Day */
+            clinic_day?: number | null;
+            /** School Id */
+            school_id?: number | null;
+            /**
+             * School Minutes
+             * @default [
+             *       0,
+             *       0,
+             *       0,
+             *       0,
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            school_minutes: number[];
         };
         /**
          * WeekLine

@@ -128,10 +128,9 @@ async function run(): Promise<void> {
       Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}
     </div>
     <p v-for="line in plan.standing" :key="line" class="notice">{{ line }}</p>
-    <p v-for="note in plan.notes" :key="note" class="notice">{{ note }}</p>
-    <p v-for="a in plan.approaches" :key="a.kind + a.what" class="notice">
-      Meeting {{ a.name }}, five minutes at the most, never scored. Next: {{ a.next_words }}. {{ a.rules }}
-    </p>
+    <ul v-if="plan.notes?.length" class="notice notes">
+      <li v-for="note in plan.notes" :key="note">{{ note }}</li>
+    </ul>
     <ProblemNote :error="error ?? starting" />
     <PlanStrip
       v-model:at="at"
@@ -164,6 +163,16 @@ async function run(): Promise<void> {
       />
       <aside class="stack">
         <KitList :kit="plan.kit ?? []" />
+        <section
+          v-if="plan.approaches?.length"
+          class="sheet stack small"
+          aria-label="Meeting what the child is wary of"
+        >
+          <h3>To meet, never scored</h3>
+          <p v-for="a in plan.approaches" :key="a.kind + a.what">
+            <strong>{{ a.name }}</strong>: {{ a.next_words }}. <span class="soft">{{ a.rules }}</span>
+          </p>
+        </section>
         <PlanKeep :plan="plan" @named="named" />
         <AgainstLast :plan-id="planId" :version="plan.version ?? 0" />
         <LeftOutList :items="plan.left_out ?? []" :plan-id="planId" />
@@ -173,6 +182,10 @@ async function run(): Promise<void> {
 </template>
 
 <style scoped>
+.notes {
+  margin: 0;
+  padding-left: 34px;
+}
 .head {
   gap: 4px var(--gap-4);
 }

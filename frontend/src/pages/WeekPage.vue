@@ -9,6 +9,7 @@ import WeekTable from '@/components/bench/WeekTable.vue'
 import type { Child } from '@/composables/useChild'
 import { useAims } from '@/composables/useAims'
 import { useDoing } from '@/composables/useDoing'
+import { useHomes } from '@/composables/usePlaces'
 import { nextMonday } from '@/logic/days'
 import { dayWords } from '@/logic/words'
 
@@ -20,7 +21,14 @@ const ask = reactive({
   a_day: 1,
   targets: [] as string[],
   starts_on: nextMonday(new Date()),
+  clinic_day: null as number | null,
+  school_id: null as number | null,
+  school_minutes: [0, 0, 0, 0, 0, 0, 0],
 })
+const { data: homes } = useHomes()
+const schools = computed(() => (homes.value ?? []).filter((h) => h.kind === 'school'))
+const aSchoolDay = ref(10)
+const SCHOOL_DAYS = 5
 const { aims, ticked } = useAims(() => child.id, ask)
 const chosen = ref('')
 const { busy, error, doing } = useDoing()
@@ -37,6 +45,7 @@ const { data: week } = useQuery({
 
 async function plan(): Promise<void> {
   await ticked()
+  ask.school_minutes = names.map((_, day) => (ask.school_id && day < SCHOOL_DAYS ? aSchoolDay.value : 0))
   const made = await doing(() =>
     unwrap(api.POST('/api/children/{child_id}/weeks', { params: { path: { child_id: child.id } }, body: ask })),
   )
@@ -85,7 +94,31 @@ async function plan(): Promise<void> {
           aria-label="From Monday"
         />
       </fieldset>
-      <button class="plain-button main go" :disabled="busy || Boolean(aims && !ask.targets.length)">
+      <fieldset>
+        <legend>Clinic session on</legend>
+        <el-select v-model="ask.clinic_day" class="short" aria-label="Clinic session on" clearable placeholder="No day"
+          ><el-option v-for="(n, i) in names" :key="n" :value="i" :label="n"
+        /></el-select>
+      </fieldset>
+      <fieldset v-if="schools.length">
+        <legend>School’s part</legend>
+        <div class="row">
+          <el-select v-model="ask.school_id" class="school" aria-label="School" clearable placeholder="None"
+            ><el-option v-for="h in schools" :key="h.id" :value="h.id" :label="h.name"
+          /></el-select>
+          <template v-if="ask.school_id"
+            ><el-input-number
+              v-model="aSchoolDay"
+              class="short"
+              :min="5"
+              :max="30"
+              :controls="false"
+              aria-label="Minutes a school day"
+            /><span class="soft small">min a school day</span></template
+          >
+        </div>
+      </fieldset>
+      <button class="plain-button main go" :disabled="busy || Boolean(aims.length && !ask.targets.length)">
         {{ busy ? 'Planning…' : 'Plan the week' }}
       </button>
     </form>
@@ -112,6 +145,12 @@ async function plan(): Promise<void> {
 </template>
 
 <style scoped>
+.short {
+  width: 104px;
+}
+.school {
+  width: 190px;
+}
 .ask {
   display: flex;
   flex-wrap: wrap;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
-import { dayWords } from '@/logic/words'
+import { dayWords, minutesWords } from '@/logic/words'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
@@ -40,18 +40,38 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
           >
             <strong>{{ b.name }}</strong>
             <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>
-            <span class="small">{{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>
+            <span class="small">{{ b.sets }} × {{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>
           </div>
         </div>
+        <p v-if="d.clinic" class="small place">Clinic session</p>
+        <p v-for="b in d.school" :key="b.activity_id" class="small place">
+          At school: <strong>{{ b.name }}</strong>, {{ b.sets }} × {{ b.count }} {{ b.unit }}, {{ b.minutes }} min
+        </p>
         <p v-for="g in d.gone" :key="g" class="small not">{{ g }}</p>
       </li>
     </ol>
+    <p class="row load">
+      <span class="soft">The week asks of the hands:</span>
+      <span v-for="l in week.load" :key="l.place"
+        ><strong>{{ l.tries }}</strong> tries {{ l.place }}
+        <span class="soft small"
+          >{{ minutesWords(l.minutes) }} at work<template v-if="l.tiring_minutes"
+            >, {{ minutesWords(l.tiring_minutes) }} tiring</template
+          ></span
+        ></span
+      >
+    </p>
     <LeftOutList :items="week.left_out" />
     <p v-if="week.used_up.length" class="soft">Used up over the week: {{ week.used_up.join(', ') }}.</p>
   </section>
 </template>
 
 <style scoped>
+.place {
+  border-left: 4px solid var(--brass);
+  padding-left: 6px;
+  margin-top: 4px;
+}
 .right {
   margin-left: auto;
 }
