@@ -28,12 +28,11 @@ def figures(say: Callable[[str], None]) -> None:
     say(f"  daily blocks: {len(daily)}, on the wanted task itself {own} ({100 * own / max(1, len(daily)):.0f} %)")
     say(f"  things tidying brings new: {sum(_new_things(p) for _, p in made)}")
     young = sum(
-        bool(ACTIVITIES[b.activity_id].until_months)
+        (until := ACTIVITIES[b.activity_id].until_months) is not None and r.child.age_months >= until
         for r, p in made
         for b in p.blocks
-        if r.child.age_months >= YOUNG_GUISE_MONTHS
     )
-    say(f"  guises made for under five and a half from there on: {young}")
+    say(f"  guises of a younger child: {young}")
     set_up = mean((p.minutes - sum(b.minutes for b in p.blocks)) / r.minutes for r, p in made)
     well = mean(p.well_spent / r.minutes for r, p in made)
     say(f"  setting up: {100 * set_up:.0f} % of the minutes; well spent {well:.2f} a minute")

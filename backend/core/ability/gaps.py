@@ -85,12 +85,10 @@ def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, f
         for s in short:
             by_target.setdefault(STRANDS[s.strand].target, []).append(s)
         return [(Aim(target, _lacks(wanted, those), task), those[0].rungs) for target, those in by_target.items()]
-    strand = wanted.strand or next(iter(s.strand for s in leans), "")
-    if not strand:
-        return []
-    return [
-        (Aim(STRANDS[strand].target, f"“{wanted.name}”: what it leans on is there; practise it itself.", task), 0.0)
-    ]
+    strands = ([wanted.strand] if wanted.strand else []) + [s.strand for s in leans]
+    targets = list(dict.fromkeys(STRANDS[s].target for s in strands))[:MOST_TARGETS]
+    words = f"“{wanted.name}”: what it leans on is there; practise it itself."
+    return [(Aim(target, words, task), 0.0) for target in targets]
 
 
 def _lacks(task: WantedTask, short: list[Short]) -> str:

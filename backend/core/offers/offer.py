@@ -9,7 +9,7 @@ from typing import Literal
 from core.library import ACTIVITIES, THINGS
 from core.materials import cutting
 from core.offers.variants import Variant, asked_rungs, difficulty
-from core.safety import Verdict
+from core.safety import Verdict, worst
 
 
 @dataclass(frozen=True)
@@ -40,15 +40,21 @@ class Quantity:
 
 @dataclass(frozen=True)
 class Filling:
-    """What fills the roles of all grades of an activity that ask the same: how many tries, which things, the verdict.
+    """What fills the roles of all grades of an activity that ask the same: how many tries, which things.
 
-    forces -- by strength strand, the force in N of the thing that is worked
+    verdicts -- on what is done, on the things together and on each of them
+    forces   -- by strength strand, the force in N of the thing that is worked
     """
 
     count: int
     quantities: tuple[Quantity, ...]
-    verdict: Verdict
+    verdicts: tuple[Verdict, ...]
     forces: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+
+    @cached_property
+    def verdict(self) -> Verdict:
+        """The hazard verdict on all of it."""
+        return worst(self.verdicts)
 
     @cached_property
     def kit(self) -> frozenset[str]:

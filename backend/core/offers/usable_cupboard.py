@@ -35,6 +35,7 @@ class UsableCupboard:
         self.stock = tuple(j[0] for j in judged)
         self.things = tuple(j[1] for j in judged)
         self.verdicts = tuple(j[2] for j in judged)
+        self._care = tuple(_care(v) for v in self.verdicts)
         self._usable = sum(
             1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
         )
@@ -112,8 +113,8 @@ class UsableCupboard:
         )
         forces = {r.works: force for r, at in chosen if r.works and (force := self.things[at].force_newton)}
         places = tuple(at for _, at in chosen)
-        verdict = safety.worst((steps, self._together(ask.tags, places), *(self.verdicts[at] for at in places)))
-        return Filling(count, quantities, verdict, MappingProxyType(forces))
+        verdicts = (steps, self._together(ask.tags, places), *(self.verdicts[at] for at in places))
+        return Filling(count, quantities, verdicts, MappingProxyType(forces))
 
     def _together(self, tags: tuple[str, ...], places: tuple[int, ...]) -> Verdict:
         """The verdict on the chosen things used together in this work."""
@@ -166,7 +167,7 @@ class UsableCupboard:
         if form not in self._orders:
             suits = _suits(form, self.child.age_months)
             self._orders[form] = sorted(
-                range(len(self.stock)), key=lambda at: (_care(self.verdicts[at]), suits(self.things[at]), at)
+                range(len(self.stock)), key=lambda at: (self._care[at], suits(self.things[at]), at)
             )
         bits = set(_bits(mask))
         return [at for at in self._orders[form] if at in bits] if len(bits) > 1 else list(bits)

@@ -112,8 +112,14 @@ def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     if part == "daily":
         own = [s for s in trained if own_task(activity, s, request)]
         return own or trained[:1]
-    wanted = [s for s in trained if STRANDS[s].target in request.targets]
+    wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
+
+
+def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
+    """Whether a ladder of daily life is one the family wants; one of another target always is."""
+    own = {WANTED_TASKS[t].strand for t in request.tasks} - {""}
+    return STRANDS[strand].target != "daily" or not any(STRANDS[s].target == "daily" for s in own) or strand in own
 
 
 def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, float]:
@@ -207,6 +213,9 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
     for activity in ACTIVITIES.values():
         if activity.id in request.excluded or activity.id in locked or too_young(activity, request):
             continue
+        played = [p for p in parts_of(activity, request) if p in parts]
+        if not played:
+            continue
         plain = plain_first(activity, request)
         offers = [
             o
@@ -216,9 +225,7 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
             and not outgrown(o, request)
         ]
         weigher = _Weigher(request, activity, offers, weights)
-        for part in parts_of(activity, request) if offers else ():
-            if part in parts:
-                rated.append(weigher.rated(part))
+        rated += [weigher.rated(part) for part in played] if offers else []
     near = {r.part for r in rated if len(r.fit) and r.fit.max() >= FIT_WANTED}
     return [c for r in rated for c in r.candidates(FIT_WANTED if r.part in near and not r.is_task else 0.0)]
 
@@ -340,7 +347,7 @@ def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
     own = any(own_task(activity, s, request) for s in activity.trains)
     if "daily" in played:
         return played if own or _is_daily(activity, request) else tuple(p for p in played if p != "daily")
-    return (*played, "daily") if own and "main" in played and "daily" in request.format.must else played
+    return (*played, "daily") if own and "main" in played and request.format.has_task else played
 
 
 def _is_daily(activity: Activity, request: SessionRequest) -> bool:

@@ -87,6 +87,7 @@ class Format:
     zones        -- bands that differ from the child's own, by part
     any_strand   -- whether main work may train strands outside the chosen targets
     equal        -- whether all main blocks have the same minutes (children change places together)
+    has_task     -- whether the wanted task itself has a part in it
     supervision  -- the only supervision it is for, where there is just one
     most_minutes -- the longest it is asked for, where it is a short one
     """
@@ -104,6 +105,7 @@ class Format:
     names: Mapping[str, str] = field(default_factory=lambda: PART_NAMES)
     any_strand: bool = False
     equal: bool = False
+    has_task: bool = False
     ending: str = ""
     supervision: Supervision | None = None
     most_minutes: int | None = None
@@ -117,7 +119,12 @@ FORMATS = MappingProxyType(
     {
         s.id: s
         for s in (
-            Format("parts", "Opener, work, daily life", "Opens with a sure win, ends with something useful."),
+            Format(
+                "parts",
+                "Opener, work, daily life",
+                "Opens with a sure win, ends with something useful.",
+                has_task=True,
+            ),
             Format(
                 "boxes",
                 "Three boxes",
@@ -138,6 +145,7 @@ FORMATS = MappingProxyType(
                 _only_main,
                 MappingProxyType({}),
                 (1, 2),
+                has_task=True,
                 most_minutes=20,
             ),
             Format(

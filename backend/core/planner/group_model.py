@@ -10,7 +10,7 @@ from core.child import Part
 from core.library.activity import Activity
 from core.planner.candidates import Candidate
 from core.planner.model import MOST_MAIN, SET_OUT, TENTHS, lasting, once_each, one_window, worth_of
-from core.planner.options import STEP, WORTH_A_MINUTE, Option, own_steps
+from core.planner.options import STEP, WORTH_A_MINUTE, Option, own_steps, undominated
 from core.planner.request import PlanStatus, SessionRequest
 from core.planner.session import LONG_ENOUGH_FOR_TWO
 from core.planner.solver import GROUP_EFFORT, run
@@ -40,8 +40,12 @@ class Together:
         least = min(most, max(one, *(ceil(c.dose.steps(c.dose.least) / STEP) for c in self.each)))
         kit = frozenset(thing for c in self.each for thing in c.kit)
         have = {stock_id: n for c in self.each for stock_id, n in c.offer.have.items()}
+        before: tuple[int, ...] = ()
         for minutes in range(least, most + 1):
             sets = self.sets(minutes)
+            if self.for_all and sets == before:
+                continue  # nobody does a set more in it
+            before = sets
             uses: Counter[str] = Counter()
             for c, n in zip(self.each, sets, strict=True):
                 uses.update({stock_id: n * used for stock_id, used in c.offer.used_up.items()})
@@ -62,7 +66,8 @@ def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> t
     from ortools.sat.python import cp_model
 
     model, minutes = cp_model.CpModel(), sessions[0].minutes
-    listed = [o for t in shared for o in t.options()]
+    every = (o for t in shared for o in t.options())
+    listed = undominated(every, MOST_MAIN + 2, alike=False)
     taken = [(o, model.new_bool_var(f"take{i}")) for i, o in enumerate(listed)]
     _turns(model, taken, sessions[0].setting.adults)
     _group_parts(model, taken, minutes)

@@ -30,10 +30,12 @@ def smallest(
     limits: Limits,
     may_give: tuple[str, ...],
     also: Callable[[Built[Of]], None] | None = None,
+    dear: frozenset[str] = frozenset(),
 ) -> Relaxed | None:
     """Return the fewest limits to give up so that a session can be, or None where none of those helps.
 
     may_give -- kinds of limit that may be given up, of LIMITS_ORDER
+    dear     -- limits that are given up only where three others would not do
     also     -- adds what has to hold besides, whatever is given up; then every option is looked at
     Among equally few, the cheapest by LIMITS_ORDER; among those, the shortest session. Nothing is asked of worth, so
     that of each kind of option the quickest will do.
@@ -55,7 +57,7 @@ def smallest(
     if also:
         also(built)
     built.model.add(built.time <= LONGEST_SESSION * STEP)
-    cost = {name: ONE_MORE + LIMITS_ORDER.index(_kind(name)) for name in literals}
+    cost = {name: ONE_MORE * (3 if name in dear else 1) + LIMITS_ORDER.index(_kind(name)) for name in literals}
     given = sum(cost[name] * (1 - literal) for name, literal in literals.items())
     built.model.minimize(given * (LONGEST_SESSION * STEP + 1) + built.time)
     solver, status = run(built.model)

@@ -20,6 +20,7 @@ from core.planner.solver import SESSION_EFFORT, Effort, Model, run
 
 SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
 MOST_MAIN = 4
+MOST_ALIKE = 2  # activities of one group in a session, beside the daily block; project definition
 TIDY = 3  # minutes kept for tidying up as exercise; from memory
 TENTHS = 10  # the shares of STRAND_STEPS in whole numbers
 
@@ -118,6 +119,7 @@ def build(
     tiring = sum(o.steps * t for o, t in taken if o.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes * STEP), hold("tiring"))
     lasting(model, taken)
+    _unlike(model, taken)
     _parts(model, taken, limits, hold)
     for must, count in limits.least:
         _hang(model.add(sum(t for o, t in taken if must in o.musts) >= count), hold(must))
@@ -194,6 +196,16 @@ def once_each(model: Model, taken: Taken[Of]) -> defaultdict[str, list[Any]]:
     for activity in sorted(by_activity):
         model.add_at_most_one(by_activity[activity])
     return by_part
+
+
+def _unlike(model: Model, taken: Taken[Of]) -> None:
+    """Activities alike are dull: few of one group beside the daily block, which is the wanted task."""
+    by_group: defaultdict[str, list[Any]] = defaultdict(list)
+    for o, t in taken:
+        if o.part != "daily":
+            by_group[o.activity.group].append(t)
+    for group in sorted(by_group):
+        model.add(sum(by_group[group]) <= MOST_ALIKE)
 
 
 def _parts(model: Model, taken: Taken[Of], limits: Limits, hold: Hold) -> None:

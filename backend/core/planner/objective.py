@@ -17,7 +17,7 @@ NOT_HELD_BACK = 0.6  # a minute on a strand that no wanted task is short of
 FULL_GAP_RUNGS = 3.0  # rungs short at which a strand holds back most
 FRESHNESS = (0.7, 0.85, 0.95)  # done last time, the time before, the time before that
 UNTHEMED = 0.9  # nothing in it that the child likes
-UNKNOWN = 0.8  # not done lately, for a child who keeps what is known
+UNKNOWN = 0.5  # not done lately, for a child who keeps what is known
 STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
 
 

@@ -64,13 +64,16 @@ def own_steps(activity: Activity) -> int:
     return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9)
 
 
-def undominated(options: Iterable[Option[Of]], blocks: int, by_worth: bool = True) -> list[Option[Of]]:
+def undominated(
+    options: Iterable[Option[Of]], blocks: int, by_worth: bool = True, alike: bool = True
+) -> list[Option[Of]]:
     """Return the options a best session may need. Loses no optimum.
 
     blocks   -- the most blocks a session has
     by_worth -- whether worth counts; else only time does, where it is asked whether there is room at all
+    alike    -- whether there is a limit to how many activities of one group a session has
     An option goes when another grade or number of sets of its activity is no worse in everything, or so many other
-    activities are that not all of them can be busy elsewhere in the session.
+    activities are that not all of them can be busy elsewhere in the session, nor all their groups be full.
     """
     groups: defaultdict[tuple[Hashable, ...], list[Option[Of]]] = defaultdict(list)
     parts_of: defaultdict[str, set[str]] = defaultdict(set)
@@ -81,7 +84,7 @@ def undominated(options: Iterable[Option[Of]], blocks: int, by_worth: bool = Tru
     kept: list[Option[Of]] = []
     for group in groups.values():
         best = sorted(group, key=lambda o: (-o.value if by_worth else 0, o.time, len(o.kit), *_name(o)))
-        kept += _front(best, parts_of, blocks, by_worth)
+        kept += _front(best, parts_of, blocks, by_worth, alike)
     return kept
 
 
@@ -90,13 +93,17 @@ def _name(o: Option[Of]) -> tuple[str, int]:
 
 
 def _front(
-    best: Sequence[Option[Of]], parts_of: Mapping[str, set[str]], blocks: int, by_worth: bool
+    best: Sequence[Option[Of]], parts_of: Mapping[str, set[str]], blocks: int, by_worth: bool, alike: bool
 ) -> list[Option[Of]]:
     front: list[Option[Of]] = []
     for o in best:
-        better = {p.activity.id for p in front if _no_worse(p, o, by_worth)}
-        at_hand = len(better) >= blocks or any(parts_of[b] == {o.part} and o.part != "main" for b in better)
-        if o.activity.id not in better and not at_hand:
+        better = {p.activity.id: p.activity.group for p in front if _no_worse(p, o, by_worth)}
+        if o.activity.id in better:
+            continue
+        # any of these could take its place: those of its own group, or of a group of which nothing is in the session
+        own = [a for a, group in better.items() if not alike or group == o.activity.group]
+        free = o.part != "main" and any(parts_of[a] == {o.part} for a in own)
+        if len(own) < blocks and len(set(better.values())) < blocks and not free:
             front.append(o)
     return front
 

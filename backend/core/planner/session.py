@@ -20,6 +20,7 @@ from core.planner.tidying import tidied
 from core.skills import TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
+BODY_FIRST_MINUTES = 15  # minutes from which the whole body warms up first, where it has to; project definition
 LONG_ENOUGH_TO_MOVE = 20  # minutes from which somebody who needs to move has a block on the feet; project definition
 LONG_ENOUGH_TO_MOVE_TWICE = 35
 STATION_MINUTES = (3, 11)  # the windows of a station, the last one excluded; common practice
@@ -55,7 +56,8 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
         return _nothing_to_train(request)
     limits = limits_of([*candidates, *(o.of for o in locked)], request)
     options = undominated(options_of(candidates, limits), limits.blocks)
-    choice, dropped = _roomiest(options, locked, limits, effort)
+    dear = frozenset({"part:daily"}) if request.tasks else frozenset()  # a session ends on the wanted task
+    choice, dropped = _roomiest(options, locked, limits, effort, dear)
     if choice.status == "infeasible":
         return _no_room(options, locked, limits, request)
     plan = _plan(choice, request, candidates, tidy="tidy" in limits.must and "tidying as exercise" not in dropped)
@@ -109,7 +111,10 @@ def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
     work.
     """
     there, session_format = {c.part for c in candidates} | {"tidy"}, request.format
-    wanted = [p for p, from_minutes in session_format.must.items() if request.minutes >= from_minutes and p in there]
+    must = dict(session_format.must)
+    if request.child.body_first and "warm-up" in must:
+        must["warm-up"] = BODY_FIRST_MINUTES
+    wanted = [p for p, from_minutes in must.items() if request.minutes >= from_minutes and p in there]
     if session_format.id == "parts" and not request.tasks:
         wanted = [p for p in wanted if p != "daily"]
     least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and session_format.id != "stations" else session_format.main[0]
@@ -166,13 +171,17 @@ def _nothing_to_train(request: SessionRequest) -> SessionPlan:
 
 
 def _roomiest(
-    options: Sequence[Option[Candidate]], locked: Sequence[Option[Candidate]], limits: Limits, effort: Effort
+    options: Sequence[Option[Candidate]],
+    locked: Sequence[Option[Candidate]],
+    limits: Limits,
+    effort: Effort,
+    dear: frozenset[str],
 ) -> tuple[Choice[Candidate], tuple[str, ...]]:
     """The best session with every part wanted; where the minutes are too few, the fewest parts given up, and which."""
     choice = solve(options, locked, limits, effort)
     if choice.status != "infeasible":
         return choice, ()
-    less = smallest(options, locked, limits, PARTS_ORDER)
+    less = smallest(options, locked, limits, PARTS_ORDER, dear=dear)
     if less is None:
         return choice, ()
     kept = replace(

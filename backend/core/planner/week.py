@@ -2,8 +2,8 @@
 School may have a part in it; the clinic's own session counts as done.
 
 One objective, in well-spent minutes. Hard limits: the days and minutes of each place, one or two activities a day,
-no activity on two days running, few different activities in a week, consumables that last, hands that rest, the
-supervision of each place.
+no activity on two days running, few different activities in a week, a day for the wanted task itself, consumables that
+last, hands that rest, the supervision of each place.
 """
 
 from collections import defaultdict
@@ -181,7 +181,7 @@ def _as_home(session: SessionRequest) -> SessionRequest:
 def week_options(candidates: Iterable[Candidate]) -> list[Option[Candidate]]:
     """The options of a week: those no MOST_ACTIVITIES other activities beat in everything. No optimum is lost."""
     every = [o for c in candidates for o in c.options() if o.steps <= MOST_DAY * STEP]
-    return undominated(every, MOST_ACTIVITIES)
+    return undominated(every, MOST_ACTIVITIES, alike=False)
 
 
 Rows = list[list[Option[Candidate]]]  # what is done on each of seven days
@@ -208,6 +208,9 @@ def solve_week(sites: Sequence[Site], elsewhere: Sequence[Elsewhere]) -> tuple[P
         model.add(sum(o.steps * t[d] for o, t in taken if o.tiring) <= max(0, room))
     _variety(model, taken)
     model.add(sum(t[d] for _, t in taken[: ends[0]] for d in days) >= 1)
+    task = [t[d] for o, t in taken[: ends[0]] if o.of.task for d in days if o.time <= sites[0].minutes[d] * STEP]
+    if task:
+        model.add(sum(task) >= 1)  # the wanted task itself has its day
     model.maximize(_worth(model, taken, elsewhere))
     solver, status = run(model, WEEK_EFFORT)
     if status == "infeasible":

@@ -50,6 +50,9 @@ def allowed(chosen, limits) -> bool:
         return False
     if any(not parts[p] for p in limits.must if p != "tidy") or parts["main"] < limits.least_main:
         return False
+    groups = Counter(o.activity.group for o in chosen if o.part != "daily")
+    if any(n > 2 for n in groups.values()):
+        return False
     used: Counter[str] = Counter()
     have = {}
     for o in chosen:

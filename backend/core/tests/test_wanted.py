@@ -38,7 +38,8 @@ class WantedTest(TestCase):
         )
 
     def test_where_nothing_is_missing_the_task_itself_is_what_there_is_to_practise(self) -> None:
-        (aim,) = suggested_aims(("buttons",), AT)
+        aim, more = suggested_aims(("buttons",), AT)
+        self.assertNotEqual(more.target, "daily")
         self.assertEqual(aim.target, "daily")
         self.assertEqual(aim.words, "“Do own buttons”: what it leans on is there; practise it itself.")
         self.assertEqual(aim.task, "buttons")

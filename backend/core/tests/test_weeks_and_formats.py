@@ -47,7 +47,9 @@ def best_week_by_brute_force(options, free: tuple[int, ...]) -> float:
             if o.steps + set_up <= minutes * 2:
                 day.append(o)
         days.append(day)
-    return max((week_worth(week) for week in product(*days) if week_allowed(week)), default=0.0)
+    task = any(o and o.of.task for day in days for o in day)
+    weeks = (w for w in product(*days) if week_allowed(w) and (not task or any(o and o.of.task for o in w)))
+    return max((week_worth(week) for week in weeks), default=0.0)
 
 
 def week_allowed(week) -> bool:
