@@ -101,6 +101,7 @@ def library_size(say: Say) -> None:
 def _sessions_with(activities: dict[str, Activity]) -> float:
     modules = (
         "core.offers.usable_cupboard",
+        "core.offers.offer",
         "core.offers.grading",
         "core.planner.candidates",
         "core.planner.session",

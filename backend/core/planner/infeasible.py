@@ -52,7 +52,8 @@ def smallest(
             literals[name] = model.new_bool_var(f"keep {name}")
         return literals[name]
 
-    listed = options if also else undominated(options, limits.blocks, by_worth=False)
+    held = frozenset(thing for o in locked for thing in o.kit)
+    listed = options if also else undominated(options, limits.blocks, by_worth=False, out=held)
     built = build([*locked, *listed], len(locked), limits, hold, model)
     if also:
         also(built)

@@ -72,7 +72,8 @@ def _ready(kit: Kit, request: SessionRequest) -> Played:
     there = {o.activity.id for o in options} | {b.variant.activity_id for b in request.locked}
     missing = [kit.stages[at].activity_id for at in needed if kit.stages[at].activity_id not in there]
     lacks = _lack(missing[0], request) if missing else None
-    return Played(kit, tuple(undominated(options, limits.blocks)), limits, lacks)
+    held = frozenset(thing for o in _locked(kit, request) for thing in o.kit)
+    return Played(kit, tuple(undominated(options, limits.blocks, out=held)), limits, lacks)
 
 
 def _locked(kit: Kit, request: SessionRequest) -> list[Option[Candidate]]:

@@ -65,26 +65,36 @@ def own_steps(activity: Activity) -> int:
 
 
 def undominated(
-    options: Iterable[Option[Of]], blocks: int, by_worth: bool = True, alike: bool = True
+    options: Iterable[Option[Of]],
+    blocks: int,
+    by_worth: bool = True,
+    alike: bool = True,
+    out: frozenset[str] | None = None,
 ) -> list[Option[Of]]:
     """Return the options a best session may need. Loses no optimum.
 
     blocks   -- the most blocks a session has
     by_worth -- whether worth counts; else only time does, where it is asked whether there is room at all
     alike    -- whether there is a limit to how many activities of one group a session has
+    out      -- where things are brought once a session: those that are out whatever is chosen; else None
     An option goes when another grade or number of sets of its activity is no worse in everything, or so many other
     activities are that not all of them can be busy elsewhere in the session, nor all their groups be full.
     """
     groups: defaultdict[tuple[Hashable, ...], list[Option[Of]]] = defaultdict(list)
     parts_of: defaultdict[str, set[str]] = defaultdict(set)
+    users: defaultdict[str, set[str]] = defaultdict(set)
     for o in options:
         keys = frozenset(o.worth) if by_worth else None
         groups[o.part, keys, o.window].append(o)
         parts_of[o.activity.id].add(o.part)
+        for thing in o.kit:
+            users[thing].add(o.activity.id)
+    brought_by_one = frozenset(thing for thing, activities in users.items() if len(activities) == 1)
+    own = frozenset[str]() if out is None else brought_by_one - out
     kept: list[Option[Of]] = []
     for group in groups.values():
         best = sorted(group, key=lambda o: (-o.value if by_worth else 0, o.time, len(o.kit), *_name(o)))
-        kept += _front(best, parts_of, blocks, by_worth, alike)
+        kept += _front(best, parts_of, blocks, own, by_worth, alike)
     return kept
 
 
@@ -93,24 +103,33 @@ def _name(o: Option[Of]) -> tuple[str, int]:
 
 
 def _front(
-    best: Sequence[Option[Of]], parts_of: Mapping[str, set[str]], blocks: int, by_worth: bool, alike: bool
+    best: Sequence[Option[Of]],
+    parts_of: Mapping[str, set[str]],
+    blocks: int,
+    own: frozenset[str],
+    by_worth: bool,
+    alike: bool,
 ) -> list[Option[Of]]:
     front: list[Option[Of]] = []
     for o in best:
-        better = {p.activity.id: p.activity.group for p in front if _no_worse(p, o, by_worth)}
+        better = {p.activity.id: p.activity.group for p in front if _no_worse(p, o, own, by_worth)}
         if o.activity.id in better:
             continue
         # any of these could take its place: those of its own group, or of a group of which nothing is in the session
-        own = [a for a, group in better.items() if not alike or group == o.activity.group]
-        free = o.part != "main" and any(parts_of[a] == {o.part} for a in own)
-        if len(own) < blocks and len(set(better.values())) < blocks and not free:
+        akin = [a for a, group in better.items() if not alike or group == o.activity.group]
+        free = o.part != "main" and any(parts_of[a] == {o.part} for a in akin)
+        if len(akin) < blocks and len(set(better.values())) < blocks and not free:
             front.append(o)
     return front
 
 
-def _no_worse(p: Option[Of], o: Option[Of], by_worth: bool) -> bool:
-    """Whether p could stand in o's place in any session o is in, and the session be no worse."""
-    if p.time + len(p.kit - o.kit) > o.time or not o.musts <= p.musts:
+def _no_worse(p: Option[Of], o: Option[Of], own: frozenset[str], by_worth: bool) -> bool:
+    """Whether p could stand in o's place in any session o is in, and the session be no worse.
+
+    own -- things that no other activity brings: they are spared where o goes
+    """
+    brings, spares = len(p.kit - o.kit), len((o.kit - p.kit) & own)
+    if p.time + brings > o.time + spares or not o.musts <= p.musts:
         return False
     if p.tiring and (not o.tiring or p.steps > o.steps):
         return False

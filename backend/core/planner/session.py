@@ -55,7 +55,8 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
     if not any(c.part in ("main", "stretch") for c in [*candidates, *(o.of for o in locked)]):
         return _nothing_to_train(request)
     limits = limits_of([*candidates, *(o.of for o in locked)], request)
-    options = undominated(options_of(candidates, limits), limits.blocks)
+    held = frozenset(thing for o in locked for thing in o.kit)
+    options = undominated(options_of(candidates, limits), limits.blocks, out=held)
     dear = frozenset({"part:daily"}) if request.tasks else frozenset()  # a session ends on the wanted task
     choice, dropped = _roomiest(options, locked, limits, effort, dear)
     if choice.status == "infeasible":

@@ -50,7 +50,8 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     limits = limits_of(candidates, request)
     every = options_of(candidates, limits)
     mine = [o for o in every if o.activity.id == activity_id]
-    others = undominated([o for o in every if o.activity.id != activity_id], limits.blocks)
+    brought = frozenset(thing for o in mine for thing in o.kit)
+    others = undominated([o for o in every if o.activity.id != activity_id], limits.blocks, out=brought)
     best, best_status = _worth(build([*mine, *others], 0, limits))
     forced = build([*mine, *others], 0, limits)
     there(forced)

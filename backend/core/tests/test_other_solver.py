@@ -46,7 +46,7 @@ class OtherSolverTest(TestCase):
             request = made_up_request(seed)
             candidates = all_candidates(request)
             limits = limits_of(candidates, request)
-            built = build(undominated(options_of(candidates, limits), limits.blocks), 0, limits)
+            built = build(undominated(options_of(candidates, limits), limits.blocks, out=frozenset()), 0, limits)
             built.model.maximize(built.worth)
             solver, status = run(built.model, Effort(10.0))
             self.assertEqual(status, "optimal", seed)
