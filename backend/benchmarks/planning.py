@@ -15,6 +15,7 @@ from core.planner.model import solve
 from core.planner.options import undominated
 from core.planner.session import limits_of, options_of
 from core.planner.solver import Effort
+from testing.cases import cases
 from testing.core_builders import made_up_request
 
 CHILDREN = tuple(range(200, 214))
@@ -49,11 +50,10 @@ def against_straightforward(say: Callable[[str], None]) -> None:
 
 
 def whole(say: Callable[[str], None]) -> None:
-    """The whole of plan_session for 300 made-up children, those whose parts don't all fit included."""
+    """The whole of plan_session for the cases and 300 made-up children, those whose parts don't all fit included."""
     took, given_up, status = [], 0, Counter[str]()
     plan_session(made_up_request(999))  # the solver and the library come in once
-    for seed in range(1000, 1300):
-        request = made_up_request(seed)
+    for request in (*(c.request for c in cases()), *map(made_up_request, range(1000, 1300))):
         start = perf_counter()
         plan = plan_session(request)
         took.append(perf_counter() - start)
@@ -61,7 +61,7 @@ def whole(say: Callable[[str], None]) -> None:
         given_up += any(note.startswith("No room") for note in plan.notes)
     cuts = quantiles(took, n=100)
     say(
-        f"plan_session, 300 made-up children: median {cuts[49] * 1e3:.0f} ms, p95 {cuts[94] * 1e3:.0f}, "
+        f"plan_session, {len(took)} children: median {cuts[49] * 1e3:.0f} ms, p95 {cuts[94] * 1e3:.0f}, "
         f"p99 {cuts[98] * 1e3:.0f}, worst {max(took) * 1e3:.0f}; {status['optimal']} proven, {status['feasible']} not, "
         f"{status['infeasible']} impossible, {given_up} give parts up"
     )

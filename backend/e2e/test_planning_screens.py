@@ -6,6 +6,7 @@ import re
 
 from playwright.sync_api import expect
 
+from caseload.models import Child, MeetingRecord, TaskRecord
 from e2e.browser import BrowserTest
 from planning.batch_actions import plan_line
 from planning.models import BatchLine, GroupSession, HomeWeek, Plan
@@ -93,6 +94,37 @@ class PlanningScreensTest(BrowserTest):
         self.check_axe("bench")
         page.get_by_role("button", name="Start another from this").click()
         self.eventually(lambda: Plan.objects.count() == 2, "a second plan")
+
+    def test_a_session_for_one_task_and_how_the_task_was_seen(self) -> None:
+        Child.objects.filter(pk=self.child.pk).update(wanted=["buttons", "name"], refuses=["wet"])
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}")
+        task = page.get_by_role("region", name="Do own buttons")
+        task.get_by_role("button", name="Seen…").click()
+        task.get_by_role("button", name="2", exact=True).click()
+        self.check_axe("task seen")
+        task.get_by_role("button", name="Keep it").click()
+        expect(task).to_contain_text("step 2 of 5 alone at home, with the family")
+        self.assertEqual(TaskRecord.objects.get().steps_alone, 2)
+        meeting = page.get_by_role("region", name="Meeting wet")
+        meeting.get_by_role("button", name="Met…").click()
+        self.check_axe("meeting")
+        meeting.get_by_role("button", name="Keep it").click()
+        self.eventually(lambda: MeetingRecord.objects.count() == 1, "the meeting kept")
+        page.goto(f"/children/{self.child.pk}/plan")
+        page.get_by_role("button", name="Do own buttons").click()
+        page.get_by_role("button", name="Plan it").click()
+        self.eventually(lambda: Plan.objects.filter(task="buttons").exists(), "a plan for the task")
+
+    def test_a_kit_is_planned_and_run_stage_by_stage(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/plan")
+        page.get_by_role("button", name="One kit, played through").click()
+        page.get_by_role("button", name="Any", exact=True).wait_for()
+        page.get_by_role("button", name="Plan it").click()
+        page.get_by_text(re.compile("Stage 1 of|No plan, because")).first.wait_for()
 
     def test_a_home_week_is_planned_and_its_sheet_opened(self) -> None:
         page = self.page

@@ -85,10 +85,17 @@ READ_WITH = MappingProxyType({"pain": ("pain",), "joint_laxity": ("pain",), "one
 """What is read off in every block of a child with a precaution; common practice, no source."""
 
 
-def read_off(measures: Iterable[str], precautions: Collection[str]) -> tuple[Measured, ...]:
-    """Return what is read off by hand in a block: what its activity asks for, then what the child's precautions do."""
+READ_IN = MappingProxyType({"endurance": ("pain", "effort")})
+"""What is read off in every block that aims at a strand: where a child tires of writing, that is the question."""
+
+
+def read_off(measures: Iterable[str], precautions: Collection[str], strand: str = "") -> tuple[Measured, ...]:
+    """Return what is read off by hand in a block: what its activity asks for, then what the child's precautions and the
+    strand it aims at do.
+    """
     own = (m for precaution, read in READ_WITH.items() if precaution in precautions for m in read)
-    return tuple(MEASURED[m] for m in dict.fromkeys((*measures, *own)) if m in MEASURED)
+    asked = dict.fromkeys((*measures, *own, *READ_IN.get(strand, ())))
+    return tuple(MEASURED[m] for m in asked if m in MEASURED)
 
 
 def folded(measure: str, values: Iterable[float]) -> float:
