@@ -104,6 +104,8 @@ def _sessions_with(activities: dict[str, Activity]) -> float:
         "core.offers.offer",
         "core.offers.grading",
         "core.planner.candidates",
+        "core.planner.suitability",
+        "core.planner.left_out",
         "core.planner.session",
         "core.library",
     )

@@ -1,7 +1,6 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
 from core.planner.blocks import stand, totals
-from core.planner.candidates import left_out
 from core.planner.dose import Pace
 from core.planner.formats import FORMATS, ORDERS, format_of
 from core.planner.group import (
@@ -16,6 +15,7 @@ from core.planner.group import (
     table_for_all,
 )
 from core.planner.group_left_out import left_out_together
+from core.planner.left_out import left_out
 from core.planner.request import (
     WORKED_OUT,
     Block,

@@ -1,6 +1,6 @@
 """Which graded activities can play which part of a session, and what a minute of each is worth."""
 
-from collections.abc import Collection, Iterable, Iterator, Mapping
+from collections.abc import Collection, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from math import prod
@@ -8,27 +8,30 @@ from math import prod
 import numpy as np
 from numpy.typing import NDArray
 
-from core.ability import Floats, chance_together, shortfalls
+from core.ability import Floats, chance_together
 from core.child import Part, Zone
 from core.library import ACTIVITIES
 from core.library.activity import Activity
-from core.offers import Offer, difficulty, variants_of
+from core.offers import Offer
 from core.planner.dose import Dose, dose_of, seconds_a_try
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.options import QUALITY, STEP, Option
-from core.planner.request import LeftOut, LeftOutKind, Reason, SessionRequest
-from core.skills import STRANDS, WANTED_TASKS
+from core.planner.request import Reason, SessionRequest
+from core.planner.suitability import (
+    aims,
+    minutes_of,
+    outgrown,
+    own_task,
+    parts_of,
+    plain_first,
+    too_demanding,
+    too_young,
+)
+from core.skills import STRANDS
 
 FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there
-TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
-ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
-READY_AT = 1.0  # rungs short of what a wanted task leans on at which its block may be longer; project definition
-DAILY_LONGER = 2.0  # times the minutes of a daily block once everything it leans on is within reach
-OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
-SEEN_BY_OTHERS = frozenset({"daily", "scissors"})  # targets whose rungs other children see for what they are
 SHORTEST_MAIN = 2  # minutes under which there is no main work; project definition
 MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
-PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to copy
 
 
 @dataclass(frozen=True)
@@ -95,91 +98,6 @@ class Candidate:
         if self.part == "main" and self.dose.steps(self.dose.most) < SHORTEST_MAIN * STEP:
             return iter(())
         return (self.option(sets) for sets in range(self.dose.least, self.dose.most + 1))
-
-
-def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
-    """The wanted task an activity is itself, aimed at a strand; empty where it is none."""
-    tasks = (WANTED_TASKS[t] for t in request.tasks)
-    return next((t.id for t in tasks if activity.id in t.practised_by or (strand and strand == t.strand)), "")
-
-
-def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
-    """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
-
-    The daily part aims at the wanted task's own strand, where the activity trains it.
-    """
-    trained = [s for s in activity.trains if s in request.estimates]
-    if part == "daily":
-        own = [s for s in trained if own_task(activity, s, request)]
-        return own or trained[:1]
-    wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
-    return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
-
-
-def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
-    """Whether a ladder of daily life is one the family wants; one of another target always is."""
-    own = {WANTED_TASKS[t].strand for t in request.tasks} - {""}
-    return STRANDS[strand].target != "daily" or not any(STRANDS[s].target == "daily" for s in own) or strand in own
-
-
-def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, float]:
-    """The fewest and most minutes of a block in a part; none asks for more than half the child's attention.
-
-    The wanted task itself gets more of them as what it leans on comes within reach.
-    """
-    fewest, most = request.format.minutes[part]
-    if part == "daily" and task and ready_for(task, request):
-        most = round(most * DAILY_LONGER)
-    return fewest, max(fewest, min(most, round(request.child.attention_minutes / 2)))
-
-
-def ready_for(task: str, request: SessionRequest) -> bool:
-    """Whether everything a wanted task leans on, beside its own ladder, is within a rung."""
-    own = WANTED_TASKS[task].strand
-    return all(s.rungs <= READY_AT for s in shortfalls((task,), request.estimates) if s.strand != own)
-
-
-def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | None:
-    """The strand an offer demands that is furthest above the child, and by how many rungs; None if none is."""
-    over = [
-        (request_gap, strand)
-        for strand in ACTIVITIES[offer.variant.activity_id].demands
-        if strand in request.estimates
-        and (request_gap := offer.rungs[strand] - request.estimates[strand].mean) > TOO_DEMANDING
-    ]
-    if not over:
-        return None
-    gap, strand = max(over)
-    return strand, gap
-
-
-def too_young(activity: Activity, request: SessionRequest) -> bool:
-    """Whether an activity's guise is a younger child's: banging lids at eight. It may still be chosen by hand."""
-    child = request.child
-    return activity.until_months is not None and child.age_months >= activity.until_months and not child.young_guises
-
-
-def outgrown(offer: Offer, request: SessionRequest) -> bool:
-    """Whether a grade is one this child has plainly left behind: free marks for who writes words. It may still be
-    chosen by hand.
-    """
-    if request.child.young_guises:
-        return False
-    trains = ACTIVITIES[offer.variant.activity_id].trains
-    return any(
-        request.estimates[s].mean - offer.rungs[s] > OUTGROWN
-        for s in trains
-        if s in request.estimates and STRANDS[s].target in SEEN_BY_OTHERS
-    )
-
-
-def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
-    """The axes that stay at their first step while an activity is new to this child: no pattern to copy yet."""
-    patterned = frozenset(at for at, a in enumerate(activity.axes) if a.id in PATTERN_AXES)
-    known = patterned and any(
-        activity.id in request.estimates[s].activities for s in activity.trains if s in request.estimates
-    )
-    return frozenset() if known else patterned
 
 
 def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
@@ -337,85 +255,3 @@ class _Rated:
             dose,
             task,
         )
-
-
-def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
-    """The parts an activity may play: those of the format; the daily one only where it is of everyday life, and always
-    where it is a wanted task itself.
-    """
-    played = request.format.plays(activity)
-    own = any(own_task(activity, s, request) for s in activity.trains)
-    if "daily" in played:
-        return played if own or _is_daily(activity, request) else tuple(p for p in played if p != "daily")
-    return (*played, "daily") if own and "main" in played and request.format.has_task else played
-
-
-def _is_daily(activity: Activity, request: SessionRequest) -> bool:
-    """Whether an activity is of everyday life."""
-    return (
-        activity.target == "daily"
-        or any(STRANDS[s].target == "daily" for s in activity.trains)
-        or "daily" in request.targets
-    )
-
-
-GRAVEST: tuple[LeftOutKind, ...] = (
-    "barred",
-    "hand",
-    "short",
-    "missing",
-    "too_hard",
-    "too_easy",
-    "not_chosen",
-    "excluded",
-)
-
-
-def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
-    """What a therapist may miss: activities that train a target strand and are not in the plan, with why."""
-    result = []
-    for activity in ACTIVITIES.values():
-        strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]
-        if strands and activity.id not in chosen:
-            result.append(_why_left_out(activity, strands[0], request))
-    return gravest_first(result)
-
-
-def gravest_first(result: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
-    """What was left out in the order it is shown: barred first, what merely was not chosen last."""
-    return tuple(sorted(result, key=lambda item: (GRAVEST.index(item.kind), item.name)))
-
-
-def _why_left_out(activity: Activity, strand: str, request: SessionRequest) -> LeftOut:
-    kind, reason, remedy = _why(activity, strand, request)
-    return LeftOut(activity.id, activity.name, kind, reason, remedy, strand)
-
-
-def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[LeftOutKind, str, str]:
-    """Kind, reason and remedy, looking at the grade nearest to the child first."""
-    mean = request.estimates[strand].mean
-    ranked = sorted(variants_of(activity), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
-    if activity.id in request.excluded:
-        return "excluded", "Taken out by you.", "Put it back in the plan."
-    offered = next((o for v in ranked if (o := request.cupboard.offer(v))), None)
-    lack = request.cupboard.lack(ranked[0])
-    if offered is None:
-        assert lack is not None
-        return lack.kind, lack.reason, lack.remedy
-    if too_young(activity, request):
-        return "too_easy", "Its guise is a younger child's.", "Choose it by hand if this child enjoys it."
-    demand = too_demanding(offered, request)
-    if demand:
-        name = STRANDS[demand[0]].name.lower()
-        return "too_hard", f"Too hard by {demand[1]:.1f} rungs in {name}.", f"Work on {name} first."
-    remedy = lack.remedy if lack else "Choose another activity for this strand."
-    gap = offered.rungs[strand] - mean
-    if gap > 1.0:
-        return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy
-    if gap < -1.5:
-        return "too_easy", f"Its hardest grade here is {-gap:.1f} rungs too easy.", remedy
-    return (
-        "not_chosen",
-        "Fits, but others made better use of the minutes.",
-        "Swap it in, or give the session more minutes.",
-    )

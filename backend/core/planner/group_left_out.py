@@ -3,8 +3,8 @@
 from dataclasses import replace
 from math import ceil
 
-from core.planner.candidates import gravest_first, left_out
 from core.planner.group import GroupRequest, best_each, shared_candidates, table_for_all
+from core.planner.left_out import gravest_first, left_out
 from core.planner.request import LeftOut
 
 FITS = frozenset({"not_chosen"})

@@ -7,10 +7,11 @@ from core.child import PARTS
 from core.library import ACTIVITIES, KITS
 from core.offers import checked_variant
 from core.planner.blocks import as_block, candidate_of, totals
-from core.planner.candidates import Candidate, all_candidates, left_out
+from core.planner.candidates import Candidate, all_candidates
 from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.kits import PLAYED, plan_kit
+from core.planner.left_out import left_out
 from core.planner.model import Choice, Limits, solve
 from core.planner.options import QUALITY, STEP, Option, undominated
 from core.planner.order import in_order

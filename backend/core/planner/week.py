@@ -17,7 +17,8 @@ from core.child import Zone
 from core.library import ACTIVITIES
 from core.offers import Quantity
 from core.planner.blocks import as_block
-from core.planner.candidates import Candidate, all_candidates, left_out
+from core.planner.candidates import Candidate, all_candidates
+from core.planner.left_out import left_out
 from core.planner.model import TENTHS, lasting
 from core.planner.options import STEP, WORTH_A_MINUTE, Option, undominated
 from core.planner.request import Block, LeftOut, PlannedBlock, PlanStatus, SessionRequest

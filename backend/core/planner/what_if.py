@@ -6,8 +6,9 @@ from typing import Literal
 
 from core.library import ACTIVITIES
 from core.offers import difficulty
-from core.planner.candidates import Candidate, all_candidates, left_out
+from core.planner.candidates import Candidate, all_candidates
 from core.planner.infeasible import LIMITS_ORDER, smallest
+from core.planner.left_out import left_out
 from core.planner.model import TENTHS, Built, build
 from core.planner.options import WORTH_A_MINUTE, undominated
 from core.planner.request import PlannedBlock, SessionRequest

@@ -13,8 +13,9 @@ from core.library import ACTIVITIES
 from core.library.work import WORK
 from core.offers import UsableCupboard, Variant, variants_of
 from core.planner import Pace, PlannedBlock, plan_session, stand
-from core.planner.candidates import all_candidates, own_task
+from core.planner.candidates import all_candidates
 from core.planner.dose import dose_of
+from core.planner.suitability import own_task
 from core.skills import STRANDS, WANTED_TASKS
 from testing.cases import cases
 from testing.core_builders import everything, full_house, made_up_request, request_for

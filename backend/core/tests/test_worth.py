@@ -15,8 +15,9 @@ from core.library.activity import Activity
 from core.materials import Role
 from core.offers import UsableCupboard, Variant, asked_of, set_count, tags_of, variants_of
 from core.planner import PlannedBlock, SessionRequest, plan_session, stand, totals
-from core.planner.candidates import aims, all_candidates, minutes_of, tidying, too_demanding
+from core.planner.candidates import all_candidates, tidying
 from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
+from core.planner.suitability import aims, minutes_of, too_demanding
 from core.safety import assess_together
 from core.skills import STRANDS
 from testing.core_builders import everything, full_house, made_up_request, request_for

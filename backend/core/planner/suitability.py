@@ -1,0 +1,122 @@
+"""What suits a child in a session: which parts an activity may play, what it aims at there, and what does not suit."""
+
+from core.ability import shortfalls
+from core.child import Part
+from core.library import ACTIVITIES
+from core.library.activity import Activity
+from core.offers import Offer
+from core.planner.request import SessionRequest
+from core.skills import STRANDS, WANTED_TASKS
+
+TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
+ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
+READY_AT = 1.0  # rungs short of what a wanted task leans on at which its block may be longer; project definition
+DAILY_LONGER = 2.0  # times the minutes of a daily block once everything it leans on is within reach
+OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
+SEEN_BY_OTHERS = frozenset({"daily", "scissors"})  # targets whose rungs other children see for what they are
+PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to copy
+
+
+def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
+    """The wanted task an activity is itself, aimed at a strand; empty where it is none."""
+    tasks = (WANTED_TASKS[t] for t in request.tasks)
+    return next((t.id for t in tasks if activity.id in t.practised_by or (strand and strand == t.strand)), "")
+
+
+def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
+    """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
+
+    The daily part aims at the wanted task's own strand, where the activity trains it.
+    """
+    trained = [s for s in activity.trains if s in request.estimates]
+    if part == "daily":
+        own = [s for s in trained if own_task(activity, s, request)]
+        return own or trained[:1]
+    wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
+    return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
+
+
+def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
+    """Whether a ladder of daily life is one the family wants; one of another target always is."""
+    own = {WANTED_TASKS[t].strand for t in request.tasks} - {""}
+    return STRANDS[strand].target != "daily" or not any(STRANDS[s].target == "daily" for s in own) or strand in own
+
+
+def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, float]:
+    """The fewest and most minutes of a block in a part; none asks for more than half the child's attention.
+
+    The wanted task itself gets more of them as what it leans on comes within reach.
+    """
+    fewest, most = request.format.minutes[part]
+    if part == "daily" and task and ready_for(task, request):
+        most = round(most * DAILY_LONGER)
+    return fewest, max(fewest, min(most, round(request.child.attention_minutes / 2)))
+
+
+def ready_for(task: str, request: SessionRequest) -> bool:
+    """Whether everything a wanted task leans on, beside its own ladder, is within a rung."""
+    own = WANTED_TASKS[task].strand
+    return all(s.rungs <= READY_AT for s in shortfalls((task,), request.estimates) if s.strand != own)
+
+
+def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | None:
+    """The strand an offer demands that is furthest above the child, and by how many rungs; None if none is."""
+    over = [
+        (request_gap, strand)
+        for strand in ACTIVITIES[offer.variant.activity_id].demands
+        if strand in request.estimates
+        and (request_gap := offer.rungs[strand] - request.estimates[strand].mean) > TOO_DEMANDING
+    ]
+    if not over:
+        return None
+    gap, strand = max(over)
+    return strand, gap
+
+
+def too_young(activity: Activity, request: SessionRequest) -> bool:
+    """Whether an activity's guise is a younger child's: banging lids at eight. It may still be chosen by hand."""
+    child = request.child
+    return activity.until_months is not None and child.age_months >= activity.until_months and not child.young_guises
+
+
+def outgrown(offer: Offer, request: SessionRequest) -> bool:
+    """Whether a grade is one this child has plainly left behind: free marks for who writes words. It may still be
+    chosen by hand.
+    """
+    if request.child.young_guises:
+        return False
+    trains = ACTIVITIES[offer.variant.activity_id].trains
+    return any(
+        request.estimates[s].mean - offer.rungs[s] > OUTGROWN
+        for s in trains
+        if s in request.estimates and STRANDS[s].target in SEEN_BY_OTHERS
+    )
+
+
+def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
+    """The axes that stay at their first step while an activity is new to this child: no pattern to copy yet."""
+    patterned = frozenset(at for at, a in enumerate(activity.axes) if a.id in PATTERN_AXES)
+    known = patterned and any(
+        activity.id in request.estimates[s].activities for s in activity.trains if s in request.estimates
+    )
+    return frozenset() if known else patterned
+
+
+def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
+    """The parts an activity may play: those of the format; the daily one only where it is of everyday life, and always
+    where it is a wanted task itself.
+    """
+    played = request.format.plays(activity)
+    own = any(own_task(activity, s, request) for s in activity.trains)
+    if "daily" in played:
+        return played if own or _is_daily(activity, request) else tuple(p for p in played if p != "daily")
+    return (*played, "daily") if own and "main" in played and request.format.has_task else played
+
+
+def _is_daily(activity: Activity, request: SessionRequest) -> bool:
+    """Whether an activity is of everyday life."""
+    return (
+        activity.target == "daily"
+        or any(STRANDS[s].target == "daily" for s in activity.trains)
+        or "daily" in request.targets
+    )
