@@ -105,7 +105,7 @@ def _sessions_with(activities: dict[str, Activity]) -> float:
         "core.offers.grading",
         "core.planner.candidates",
         "core.planner.suitability",
-        "core.planner.left_out",
+        "core.planner.why_left_out",
         "core.planner.session",
         "core.library",
     )

@@ -1,6 +1,5 @@
 """Children: read, add, change, set a starting rung; and the homes they live in."""
 
-from collections.abc import Mapping
 from datetime import date
 
 from django.http import HttpRequest
@@ -9,14 +8,14 @@ from ninja import Router
 from pydantic import Field
 
 from caseload import actions, queries
+from caseload.everyday import ApproachOut, MeetingIn, TaskIn, TaskOut, approach_out, task_out
 from caseload.facts import age_months, approaches_of, estimates_of, facts_of, standings
 from caseload.models import Child
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.ability import Estimate, TaskSeen, TaskStanding, Who, WithWhom, chain, held_back, wanted_rungs
+from core.ability import TaskSeen, wanted_rungs
 from core.child import (
-    TEXTURES,
     Chaining,
     CorrectPolicy,
     GripPolicy,
@@ -31,8 +30,8 @@ from core.child import (
     Supervision,
 )
 from core.materials import Texture
-from core.recording import APPROACH_RULES, APPROACH_STEPS, ApproachKind, ApproachStanding, Met
-from core.skills import STRANDS, WANTED_TASKS
+from core.recording import Met
+from core.skills import STRANDS
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -81,58 +80,6 @@ class StrandOut(Schema):
     tries: int
     as_of: date | None
     seen_rung: int | None
-
-
-class ChainOut(Schema):
-    """One step of a task, and who does it now: adult, taught or alone."""
-
-    words: str
-    who: Who
-
-
-class TaskOut(Schema):
-    """A wanted task: the strands that hold it back (rungs_short, by strand, most first), its steps, where it stands."""
-
-    task: str
-    name: str
-    rungs_short: dict[str, float]
-    steps_alone: int | None
-    chain: list[ChainOut]
-    managed: bool
-    words: str
-    at_home: str
-
-
-class TaskIn(Schema):
-    """A wanted task as it was seen: how many steps alone, where, with whom, unasked or not."""
-
-    task: str
-    steps_alone: int
-    place: Place
-    with_whom: WithWhom = "therapist"
-    unasked: bool = False
-
-
-class ApproachOut(Schema):
-    """A food or a texture a child is wary of: its steps, the highest borne, the next, and the rules."""
-
-    what: str
-    name: str
-    kind: ApproachKind
-    steps: list[str]
-    highest: int
-    words: str
-    next_words: str
-    rules: str
-
-
-class MeetingIn(Schema):
-    """How far a child went with a food or a texture: a step from 1, 0 for none, and the seconds it was borne."""
-
-    what: str
-    kind: ApproachKind
-    step: int
-    seconds: float = 0
 
 
 class ChildOut(Profile):
@@ -306,35 +253,6 @@ def child_out(child: Child) -> ChildOut:
         overrides=child.overrides,
         strands=strands,
         approaches=[approach_out(a) for a in approaches_of(child)],
-        tasks=[_task_out(standing, child, now) for standing in standings(child)],
+        tasks=[task_out(standing, child, now) for standing in standings(child)],
         wanted_rungs=wanted_rungs(child.wanted),
-    )
-
-
-def _task_out(standing: TaskStanding, child: Child, now: Mapping[str, Estimate]) -> TaskOut:
-    task = WANTED_TASKS[standing.task]
-    steps = chain(task.id, standing.steps_alone or 0, child.chaining_policy)
-    return TaskOut(
-        task=task.id,
-        name=task.name,
-        rungs_short={s.strand: s.rungs for s in held_back(task.id, now)},
-        steps_alone=standing.steps_alone,
-        chain=[ChainOut(words=words, who=who) for words, who in steps],
-        managed=standing.managed,
-        words=standing.words,
-        at_home=task.at_home,
-    )
-
-
-def approach_out(standing: ApproachStanding) -> ApproachOut:
-    """An approach as the API shows it."""
-    return ApproachOut(
-        what=standing.what,
-        name=TEXTURES.get(standing.what, standing.what) if standing.kind == "texture" else standing.what,
-        kind=standing.kind,
-        steps=list(APPROACH_STEPS[standing.kind]),
-        highest=standing.highest,
-        words=standing.words,
-        next_words=standing.next_words,
-        rules=APPROACH_RULES[standing.kind],
     )

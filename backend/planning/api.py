@@ -7,7 +7,7 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
-from caseload.api import approach_out
+from caseload.everyday import approach_out
 from caseload.facts import approaches_of
 from caseload.models import Child, Home
 from caseload.queries import child_for, home_for

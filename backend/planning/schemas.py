@@ -5,7 +5,7 @@ from uuid import UUID
 
 from pydantic import Field
 
-from caseload.api import ApproachOut
+from caseload.everyday import ApproachOut
 from clinic.schema import Schema
 from core.ability import Who
 from core.child import Part, Place, Supervision

@@ -7,7 +7,7 @@ from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from ninja import Router
 
-from caseload.api import approach_out
+from caseload.everyday import approach_out
 from caseload.facts import approaches_of, skill_hand
 from clinic.auth import member
 from clinic.models import Member

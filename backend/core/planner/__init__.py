@@ -15,7 +15,6 @@ from core.planner.group import (
     table_for_all,
 )
 from core.planner.group_left_out import left_out_together
-from core.planner.left_out import left_out
 from core.planner.request import (
     WORKED_OUT,
     Block,
@@ -33,6 +32,7 @@ from core.planner.session import RequestError, plan_session
 from core.planner.visit_bag import Bag, Visit, pack_bag
 from core.planner.week import DAYS, Elsewhere, WeekPlan, WeekRequest, done_elsewhere, plan_week
 from core.planner.what_if import DifferenceKind, bring_in, differences
+from core.planner.why_left_out import left_out
 
 __all__ = [
     "DAYS",

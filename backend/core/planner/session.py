@@ -11,13 +11,13 @@ from core.planner.candidates import Candidate, all_candidates
 from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
 from core.planner.kits import PLAYED, plan_kit
-from core.planner.left_out import left_out
 from core.planner.model import Choice, Limits, solve
 from core.planner.options import QUALITY, STEP, Option, undominated
 from core.planner.order import in_order
 from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Refusal, SessionPlan, SessionRequest
 from core.planner.solver import SESSION_EFFORT, Effort
 from core.planner.tidying import tidied
+from core.planner.why_left_out import left_out
 from core.skills import TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition

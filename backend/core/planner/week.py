@@ -18,12 +18,12 @@ from core.library import ACTIVITIES
 from core.offers import Quantity
 from core.planner.blocks import as_block
 from core.planner.candidates import Candidate, all_candidates
-from core.planner.left_out import left_out
 from core.planner.model import TENTHS, lasting
 from core.planner.options import STEP, WORTH_A_MINUTE, Option, undominated
 from core.planner.request import Block, LeftOut, PlannedBlock, PlanStatus, SessionRequest
 from core.planner.session import RequestError, check_request
 from core.planner.solver import WEEK_EFFORT, run
+from core.planner.why_left_out import left_out
 
 DAYS = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 LEAST_DAY, MOST_DAY = 5, 20  # minutes of one activity at home; common practice

@@ -8,12 +8,12 @@ from core.library import ACTIVITIES
 from core.offers import difficulty
 from core.planner.candidates import Candidate, all_candidates
 from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.left_out import left_out
 from core.planner.model import TENTHS, Built, build
 from core.planner.options import WORTH_A_MINUTE, undominated
 from core.planner.request import PlannedBlock, SessionRequest
 from core.planner.session import limit_words, limits_of, options_of
 from core.planner.solver import run
+from core.planner.why_left_out import left_out
 
 SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
 
