@@ -364,6 +364,76 @@ _TASKS = (
         practised_by=("parcel_ribbon",),
         at_home="the next birthday",
     ),
+    WantedTask(
+        "tshirt",
+        "Put on own T-shirt",
+        (
+            _step("find the label and lay it at the back", finger_isolation=2),
+            _step("gather it with both hands and pull it over the head", together=3, key_pinch=1),
+            _step("push one arm through, then the other", take_turns=2, midline=2),
+            _step("pull it down with both hands", together=2, key_pinch=2),
+        ),
+        at_home="after the bath, a loose one first",
+    ),
+    WantedTask(
+        "teeth",
+        "Brush own teeth",
+        (
+            _step("press the paste onto the brush", squeeze=2, hold_and_act=3),
+            _step("brush on both sides", tool_grasp=3, midline=3),
+            _step("rinse and wipe", take_turns=2),
+        ),
+        at_home="in the evening, a parent goes over them after",
+    ),
+    WantedTask(
+        "hair",
+        "Brush and tie own hair",
+        (
+            _step("brush from the crown to the tips", tool_grasp=3, midline=3),
+            _step("gather it in one hand", squeeze=3, hold_and_act=4),
+            _step("stretch the band and wind it round", finger_isolation=4, take_turns=4),
+        ),
+        at_home="before school, a doll first",
+    ),
+    WantedTask(
+        "wiping",
+        "Wipe after the toilet",
+        (
+            _step("tear off the paper and fold it", together=3, pinch=2),
+            _step("reach behind and wipe", midline=3, hold=1),
+            _step("drop it in and flush", finger_isolation=3),
+        ),
+        at_home="at home, unhurried, in the evening",
+    ),
+    WantedTask(
+        "keyboard",
+        "Type on a keyboard",
+        (
+            _step("find the key with the eyes", finger_isolation=3),
+            _step("press it with one finger, the others still", finger_isolation=5),
+            _step("use both hands, each on its own side", take_turns=4),
+        ),
+        at_home="a message to a grandparent",
+    ),
+    WantedTask(
+        "jigsaw",
+        "Do a jigsaw",
+        (
+            _step("hold the picture's part still", hold_and_act=3),
+            _step("turn the piece in the fingers until it fits", simple_rotation=3, object_grasp=5),
+            _step("press it in", finger_isolation=3),
+        ),
+        at_home="a rainy afternoon",
+    ),
+    WantedTask(
+        "toy",
+        "Hold and use a hand-held toy or controller",
+        (
+            _step("hold it with both hands", together=2, squeeze=2),
+            _step("press with one thumb, the other still", finger_isolation=4, hold=2),
+        ),
+        at_home="twenty minutes of play",
+    ),
 )
 
 WANTED_TASKS = MappingProxyType({t.id: t for t in _TASKS})

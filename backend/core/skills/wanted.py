@@ -20,7 +20,7 @@ class WantedTask:
 
     strand       -- the strand whose ladder is the task itself; empty where it has none of its own
     level        -- the rung of that ladder at which the task is done
-    practised_by -- activities that are the task itself, where no ladder is
+    practised_by -- activities that are the task itself, where no ladder is; of some tasks none is yet
     at_home      -- when it comes up in a day: the moment to try it for real
     """
 

@@ -143,7 +143,7 @@ class WantedTaskTest(TestCase):
         self.assertGreaterEqual(len(WANTED_TASKS), 30)
         for task in WANTED_TASKS.values():
             self.assertGreaterEqual(len(task.steps), 2, task.id)
-            self.assertTrue(task.strand or task.practised_by, task.id)
+            self.assertTrue(task.demands and task.at_home, task.id)
             for strand, rung in task.demands.items():
                 self.assertTrue(1 <= rung <= STRANDS[strand].top, (task.id, strand))
             for activity_id in task.practised_by:
