@@ -112,7 +112,10 @@ def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
     """Which parts and which kinds of block have to be there: in a short session only a win to open with and the main
     work.
     """
-    there, session_format = {c.part for c in candidates} | {"tidy"}, request.format
+    session_format = request.format
+    there = {c.part for c in candidates} - {"tidy"}
+    if "tidy" in request.parts and not any(b.part == "tidy" for b in request.locked):
+        there.add("tidy")  # kept for it; a locked one takes its own time
     must = dict(session_format.must)
     if request.child.body_first and "warm-up" in must:
         must["warm-up"] = BODY_FIRST_MINUTES

@@ -235,6 +235,11 @@ class WaysTest(TestCase):
 
 
 class TidyTest(TestCase):
+    def test_a_locked_tidying_is_the_only_one(self) -> None:
+        lock = PlannedBlock("tidy", variants_of(ACTIVITIES["sock_twins"])[0], 1)
+        plan = plan_session(request_for(FIVE, everything(), minutes=30, locked=(lock,)))
+        self.assertEqual([b.activity_id for b in plan.blocks if b.part == "tidy"], ["sock_twins"])
+
     def test_it_tidies_what_is_out(self) -> None:
         stock = {
             k: n
