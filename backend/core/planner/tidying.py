@@ -18,7 +18,8 @@ def tidied(chosen: Sequence[Option[Candidate]], request: SessionRequest) -> Opti
     stock = tuple(s for s in request.stock if s.id in out)
     table = replace(request, stock=stock, usable=None, excluded=request.excluded | busy)
     room = round(TIDY * STEP)
-    fitting = [c for c in tidying(table) if c.dose.steps(1) + own_steps(c.activity) <= room]
+    calm = [c for c in tidying(table) if not c.activity.tiring]  # it may follow on a tiring block
+    fitting = [c for c in calm if c.dose.steps(1) + own_steps(c.activity) <= room]
     best = max(fitting, key=lambda c: (c.quality, c.activity.id), default=None)
     if best is None:
         return None
