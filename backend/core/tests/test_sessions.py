@@ -173,6 +173,12 @@ class WantedTaskTest(TestCase):
             self.assertEqual(standing("zip", seen).managed, managed, seen)
         self.assertIn("still wanted: a second place and two weeks", standing("zip", [home]).words)
 
+    def test_a_knife_is_not_yet_the_spoon(self) -> None:
+        for task, itself in (("spoon", False), ("cutlery", True)):
+            request = request_for(replace(FIVE, wanted=(task,)), everything())
+            self.assertEqual(own_task(ACTIVITIES["butter_the_bread"], "cutlery", request) == task, itself)
+            self.assertEqual(own_task(ACTIVITIES["soup_kitchen"], "cutlery", request), task)
+
     def test_a_component_says_what_it_is_for(self) -> None:
         request = request_for(replace(FIVE, wanted=("zip",)), everything(), targets=("strength",))
         weak = replace(request, estimates={**request.estimates, "key_pinch": Estimate(0.6, 0.4)})
