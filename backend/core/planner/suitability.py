@@ -12,7 +12,6 @@ TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 READY_AT = 1.0  # rungs short of what a wanted task leans on at which its block may be longer; project definition
 DAILY_LONGER = 2.0  # times the minutes of a daily block once everything it leans on is within reach
-BEYOND = 0.25  # rungs over the level of a wanted task at which an activity is another task; project definition
 OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
 SEEN_BY_OTHERS = frozenset({"daily", "scissors"})  # targets whose rungs other children see for what they are
 PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to copy
@@ -23,7 +22,7 @@ def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
     beyond the task: a knife is not yet “eat with a spoon”.
     """
     for task in (WANTED_TASKS[t] for t in request.tasks):
-        on_ladder = strand and strand == task.strand and activity.trains.get(strand, 0.0) <= task.level + BEYOND
+        on_ladder = strand and strand == task.strand and activity.trains.get(strand, 0.0) < task.beyond
         if activity.id in task.practised_by or on_ladder:
             return task.id
     return ""

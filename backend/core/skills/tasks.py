@@ -139,6 +139,7 @@ _TASKS = (
         ),
         strand="cutlery",
         level=3,
+        beyond=3.2,
         at_home="the first five minutes of tea",
     ),
     WantedTask(
@@ -330,6 +331,7 @@ _TASKS = (
         ),
         strand="writing",
         level=4,
+        beyond=5.0,
         at_home="a picture while tea is made",
     ),
     WantedTask(

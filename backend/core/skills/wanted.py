@@ -3,6 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import cached_property
+from math import inf
 from types import MappingProxyType
 
 
@@ -20,6 +21,7 @@ class WantedTask:
 
     strand       -- the strand whose ladder is the task itself; empty where it has none of its own
     level        -- the rung of that ladder at which the task is done
+    beyond       -- the rung from which an activity's easiest grade is another task; by default none
     practised_by -- activities that are the task itself, where no ladder is; of some tasks none is yet
     at_home      -- when it comes up in a day: the moment to try it for real
     """
@@ -29,6 +31,7 @@ class WantedTask:
     steps: tuple[TaskStep, ...]
     strand: str = ""
     level: int = 0
+    beyond: float = inf
     practised_by: tuple[str, ...] = ()
     at_home: str = ""
 
