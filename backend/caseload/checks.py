@@ -59,7 +59,7 @@ def checked_meeting(met: Met, wary_of: Collection[str], refuses: Collection[str]
     if met.what not in known:
         raise FieldError("what", met.what, f"{met.what!r} is not in the profile.", "Add it to the profile first.")
     if met.kind == "food" and "swallowing" in precautions:
-        reason = "This child has trouble swallowing: food is met with who treats that."
+        reason = "This child has trouble swallowing: leave food to the person who treats the swallowing."
         raise FieldError("what", met.what, reason, "Leave it to them, and work on textures of the hand.")
     steps = len(APPROACH_STEPS[met.kind])
     if not 0 <= met.step <= steps:
@@ -78,7 +78,7 @@ def _check_foods(kept: dict[str, Any]) -> None:
         if len(food) > LONGEST_ALLERGY:
             raise FieldError("wary_of", food, f"“{food[:20]}…” is too long for one food.", "Write it in a word or two.")
         if any(a.rstrip("s") in food for a in allergic):
-            reason = f"This child is allergic to {food}: it is never met."
+            reason = f"This child is allergic to {food}: keep it away from this child."
             raise FieldError("wary_of", food, reason, "Take it out here.")
 
 

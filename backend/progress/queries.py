@@ -13,15 +13,12 @@ from caseload.models import Child, EstimatePoint
 from clinic.models import Member
 from clinic.permissions import require
 from core import ability
-from core.child import Place
 from core.progress import Point, Seen, highest_seen
 from core.running import SetResult
 from core.skills import STRANDS
 from progress.models import DecisionRecord, Note
 from running.models import Run, SetRecord
 from running.queries import SET_FIELDS, set_from
-
-PLACES: dict[Place, str] = {"home": "at home", "clinic": "in the clinic", "school": "at school"}
 
 
 @dataclass(frozen=True)
@@ -90,7 +87,7 @@ def seen_by_strand(child: Child) -> dict[str, tuple[Seen, str, str]]:
             if found is not None and found is not best.get(strand):
                 best[strand], runs[strand] = found, run
     sessions = {
-        run.pk: (PLACES[run.plan.place], run.by.name)
+        run.pk: (ability.PLACES[run.plan.place], run.by.name)
         for run in Run.objects.filter(pk__in=set(runs.values())).select_related("plan", "by__user")
     }
     result = {}

@@ -75,19 +75,19 @@ def suggested_aims(
 def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, float]]:
     """Return the targets a wanted task asks to work on, each with why and the rungs short, what it lacks most first.
 
-    Where it lacks nothing it leans on, the task itself is what there is to practise.
+    Where none of the skills it needs is short, the task itself is what to practise.
     """
     wanted = WANTED_TASKS[task]
-    leans = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand]
-    short = [s for s in leans if s.rungs > WORTH_NAMING]
+    needs = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand]
+    short = [s for s in needs if s.rungs > WORTH_NAMING]
     if short:
         by_target: dict[str, list[Short]] = {}
         for s in short:
             by_target.setdefault(STRANDS[s.strand].target, []).append(s)
         return [(Aim(target, _lacks(wanted, those), task), those[0].rungs) for target, those in by_target.items()]
-    strands = ([wanted.strand] if wanted.strand else []) + [s.strand for s in leans]
+    strands = ([wanted.strand] if wanted.strand else []) + [s.strand for s in needs]
     targets = list(dict.fromkeys(STRANDS[s].target for s in strands))[:MOST_TARGETS]
-    words = f"“{wanted.name}”: what it leans on is there; practise it itself."
+    words = f"“{wanted.name}”: the skills it needs are there; practise the task itself."
     return [(Aim(target, words, task), 0.0) for target in targets]
 
 

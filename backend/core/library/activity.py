@@ -143,7 +143,7 @@ class Activity:
 
     @property
     def minutes(self) -> tuple[float, float]:
-        """What one set and what the longest block take a child of five, in minutes, before an own pace is known."""
+        """The minutes of one set and of the longest block for a child of five, before the child's own pace is known."""
         count, usual = self.counts[1], self.dose
         one = (count * self.seconds + usual.rest) / 60
         return one, one * max(1, min(usual.sets, usual.tries // count))

@@ -1,14 +1,15 @@
 """A kit or a project played through: every stage at the child's own grade, in its order, within the minutes."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from core.library import ACTIVITIES, KITS, Kit
 from core.offers import variants_of
-from core.planner.blocks import as_block, candidate_of, totals
+from core.planner.blocks import as_block, totals
 from core.planner.candidates import Candidate, all_candidates
 from core.planner.model import Choice, Limits, solve
 from core.planner.options import Option, undominated
-from core.planner.request import Refusal, SessionPlan, SessionRequest
+from core.planner.request import SessionPlan, SessionRequest
 from core.planner.solver import Effort
 
 PLAYED = ("kit", "project")  # formats that play one kit
@@ -20,22 +21,24 @@ class Played:
 
     kit: Kit
     options: tuple[Option[Candidate], ...]
+    locked: tuple[Option[Candidate], ...]
     limits: Limits
     lacks: tuple[str, str] | None = None
 
 
-def plan_kit(request: SessionRequest, effort: Effort) -> SessionPlan:
+def plan_kit(request: SessionRequest, locked: Sequence[Option[Candidate]], effort: Effort) -> SessionPlan:
     """Return the best kit or project of a request's format that this home can play, or the one that was chosen.
 
-    Every stage that may not be left out is in it. Infeasible where no kit has all its stages here, or none fits the
-    minutes: with the reason and the fix of the kit that is nearest.
+    locked: the blocks that stay, as they were chosen. Every stage that may not be left out is in the plan. Infeasible
+    where no kit has all its stages here, or none fits the minutes: with the reason and the fix of the first kit that
+    lacks something.
     """
     kits = [k for k in KITS.values() if k.kind == request.format_id and request.kit in ("", k.id)]
-    ready = [_ready(k, request) for k in kits]
+    ready = [_ready(k, request, locked) for k in kits]
     best: tuple[Choice[Candidate], Kit] | None = None
     for played in ready:
         if played.lacks is None:
-            choice = solve(played.options, _locked(played.kit, request), played.limits, effort)
+            choice = solve(played.options, played.locked, played.limits, effort)
             if choice.status != "infeasible" and (best is None or choice.well_spent > best[0].well_spent):
                 best = choice, played.kit
     if best is None:
@@ -44,22 +47,20 @@ def plan_kit(request: SessionRequest, effort: Effort) -> SessionPlan:
     chosen = replace(request, kit=kit.id)
     row = sorted(choice.chosen, key=lambda o: kit.place(o.activity.id) or 0)
     blocks = tuple(as_block(o.of, o.sets, chosen, place) for place, o in enumerate(row))
-    locked = {b.variant.activity_id for b in request.locked}
-    blocks = tuple(replace(b, locked=b.activity_id in locked) for b in blocks)
+    stay = {b.variant.activity_id for b in request.locked}
+    blocks = tuple(replace(b, locked=b.activity_id in stay) for b in blocks)
     notes = (kit.about, *kit.beforehand, *([kit.ending] if kit.ending else []))
     return replace(totals(blocks), status=choice.status, bound=choice.bound, notes=notes, kit=kit.id)
 
 
-def _ready(kit: Kit, request: SessionRequest) -> Played:
+def _ready(kit: Kit, request: SessionRequest, locked: Sequence[Option[Candidate]]) -> Played:
     """The options of each stage, or what is lacking for one that may not be left out."""
     stages = {s.activity_id for s in kit.stages}
+    foreign = next((o.activity for o in locked if o.activity.id not in stages), None)
     others = frozenset(ACTIVITIES) - stages
     only = replace(request, excluded=request.excluded | others, parts=("main",))
-    options = [
-        replace(o, musts=frozenset({f"stage:{kit.place(o.activity.id)}"}))
-        for c in all_candidates(only)
-        for o in c.options()
-    ]
+    options = [_as_stage(o, kit) for c in all_candidates(only) for o in c.options()]
+    stay = tuple(_as_stage(o, kit) for o in locked)
     needed = [at for at, s in enumerate(kit.stages) if not s.may_skip]
     limits = Limits(
         request.minutes,
@@ -69,22 +70,18 @@ def _ready(kit: Kit, request: SessionRequest) -> Played:
         tuple((f"stage:{at}", 1) for at in needed),
         len(kit.stages),
     )
-    there = {o.activity.id for o in options} | {b.variant.activity_id for b in request.locked}
+    there = {o.activity.id for o in (*options, *stay)}
     missing = [kit.stages[at].activity_id for at in needed if kit.stages[at].activity_id not in there]
     lacks = _lack(missing[0], request) if missing else None
-    held = frozenset(thing for o in _locked(kit, request) for thing in o.kit)
-    return Played(kit, tuple(undominated(options, limits.blocks, out=held)), limits, lacks)
+    if foreign is not None:
+        lacks = f"“{foreign.name}” is locked and is not one of its stages", "Unlock it, or choose another kit."
+    held = frozenset(thing for o in stay for thing in o.kit)
+    return Played(kit, tuple(undominated(options, limits.blocks, out=held)), stay, limits, lacks)
 
 
-def _locked(kit: Kit, request: SessionRequest) -> list[Option[Candidate]]:
-    """The stages that are locked, as they were chosen."""
-    result = []
-    for block in request.locked:
-        c = candidate_of(block, request)
-        if not isinstance(c, Refusal):
-            stage = f"stage:{kit.place(block.variant.activity_id)}"
-            result.append(replace(c.option(block.sets), musts=frozenset({stage})))
-    return result
+def _as_stage(option: Option[Candidate], kit: Kit) -> Option[Candidate]:
+    """The option as the stage of a kit it plays."""
+    return replace(option, musts=frozenset({f"stage:{kit.place(option.activity.id)}"}))
 
 
 def _lack(activity_id: str, request: SessionRequest) -> tuple[str, str]:
@@ -101,7 +98,7 @@ def _impossible(ready: list[Played]) -> SessionPlan:
         return SessionPlan(
             "infeasible", reason="the minutes are too few for all its stages", fix="Give it ten minutes more."
         )
-    nearest = lacking[0]
-    assert nearest.lacks is not None
-    reason, fix = nearest.lacks
-    return SessionPlan("infeasible", reason=f"“{nearest.kit.name}” can't be played here: {reason}", fix=fix)
+    first = lacking[0]
+    assert first.lacks is not None
+    reason, fix = first.lacks
+    return SessionPlan("infeasible", reason=f"“{first.kit.name}” can't be played here: {reason}", fix=fix)

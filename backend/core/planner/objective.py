@@ -40,7 +40,7 @@ def rungs_short(strand: str, request: SessionRequest) -> tuple[float, str]:
 
 
 def nothing_missing(request: SessionRequest) -> bool:
-    """Whether no wanted task is short of anything in the chosen targets: then what the tasks lean on counts in full."""
+    """Whether no wanted task is short of anything in the chosen targets: then what the tasks need counts in full."""
     short = shortfalls(request.tasks, request.estimates)
     return not any(s.rungs > 0 and STRANDS[s.strand].target in request.targets for s in short)
 
@@ -57,11 +57,11 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
     base = 1.0 if ladder.target in request.targets else OFF_TARGET
     gap, task = rungs_short(strand, request)
     managed = nothing_missing(request)
-    leaned_on = not request.tasks or any(strand in WANTED_TASKS[t].demands for t in request.tasks)
-    held = float(leaned_on) if managed else min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
+    needed = not request.tasks or any(strand in WANTED_TASKS[t].demands for t in request.tasks)
+    held = float(needed) if managed else min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
     words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
     if managed and gap <= 0:
-        words += ", which a wanted task leans on" if request.tasks and leaned_on else ""
+        words += ", which a wanted task needs" if request.tasks and needed else ""
         words += "; nothing in today's targets is missing for a wanted task"
     if base < 1:
         words += " (not one of today's targets)"

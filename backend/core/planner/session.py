@@ -44,14 +44,14 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
     Raises RequestError for minutes out of range or an unknown target.
     """
     check_request(request)
-    if request.format_id in PLAYED:
-        return plan_kit(request, effort)
     locked = []
     for block in request.locked:
         result = candidate_of(block, request)
         if isinstance(result, Refusal):
             return _lock_refused(result)
         locked.append(result.option(block.sets))
+    if request.format_id in PLAYED:
+        return plan_kit(request, locked, effort)
     candidates = all_candidates(request)
     if not any(c.part in ("main", "stretch") for c in [*candidates, *(o.of for o in locked)]):
         return _nothing_to_train(request)

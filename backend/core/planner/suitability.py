@@ -10,8 +10,8 @@ from core.skills import STRANDS, WANTED_TASKS
 
 TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
-READY_AT = 1.0  # rungs short of what a wanted task leans on at which its block may be longer; project definition
-DAILY_LONGER = 2.0  # times the minutes of a daily block once everything it leans on is within reach
+READY_AT = 1.0  # rungs short of what a wanted task needs, at which its block may be longer; project definition
+DAILY_LONGER = 2.0  # times the minutes of a daily block once every skill the task needs is within reach
 OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
 SEEN_BY_OTHERS = frozenset({"daily", "scissors"})  # targets whose rungs other children see for what they are
 PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to copy
@@ -50,7 +50,7 @@ def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
 def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, float]:
     """The fewest and most minutes of a block in a part; none asks for more than half the child's attention.
 
-    The wanted task itself gets more of them as what it leans on comes within reach.
+    The wanted task itself gets more of them as the skills it needs come within reach.
     """
     fewest, most = request.format.minutes[part]
     if part == "daily" and task and ready_for(task, request):
@@ -59,7 +59,7 @@ def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, f
 
 
 def ready_for(task: str, request: SessionRequest) -> bool:
-    """Whether everything a wanted task leans on, beside its own ladder, is within a rung."""
+    """Whether every skill a wanted task needs, apart from its own ladder, is within a rung."""
     own = WANTED_TASKS[task].strand
     return all(s.rungs <= READY_AT for s in shortfalls((task,), request.estimates) if s.strand != own)
 

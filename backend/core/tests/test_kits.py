@@ -61,6 +61,23 @@ class KitsTest(TestCase):
             (again.blocks[0].variant, again.blocks[0].sets, again.blocks[0].locked), (lock.variant, 1, True)
         )
 
+    def test_a_locked_stage_this_home_cannot_play_is_refused_by_name(self) -> None:
+        first = plan_session(kit_request("post_office")).blocks[0]
+        lock = PlannedBlock("main", first.variant, 1, True)
+        plan = plan_session(replace(kit_request("post_office", stock={}), locked=(lock,)))
+        self.assertEqual(plan.status, "infeasible")
+        self.assertIn(f"“{ACTIVITIES[first.activity_id].name}” is locked, but", plan.reason)
+        self.assertTrue(plan.fix)
+
+    def test_a_locked_block_of_no_stage_is_refused_by_name(self) -> None:
+        stages = {s.activity_id for s in KITS["post_office"].stages}
+        other = next(b for b in plan_session(request_for(FIVE, everything())).blocks if b.activity_id not in stages)
+        lock = PlannedBlock("main", other.variant, 1, True)
+        plan = plan_session(replace(kit_request("post_office"), locked=(lock,)))
+        self.assertEqual(plan.status, "infeasible")
+        self.assertIn("is locked and is not one of its stages", plan.reason)
+        self.assertIn("Unlock it", plan.fix)
+
     def test_an_unknown_kit_is_refused_at_its_field(self) -> None:
         with self.assertRaises(RequestError) as refused:
             plan_session(kit_request("no_such_kit"))

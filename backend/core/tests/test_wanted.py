@@ -41,7 +41,7 @@ class WantedTest(TestCase):
         aim, more = suggested_aims(("buttons",), AT)
         self.assertNotEqual(more.target, "daily")
         self.assertEqual(aim.target, "daily")
-        self.assertEqual(aim.words, "“Do own buttons”: what it leans on is there; practise it itself.")
+        self.assertEqual(aim.words, "“Do own buttons”: the skills it needs are there; practise the task itself.")
         self.assertEqual(aim.task, "buttons")
 
 
