@@ -48,8 +48,8 @@ class PlanningScreensTest(BrowserTest):
         page = self.page
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/library")
-        page.get_by_label("Search by thing").fill("Squirrel store")
-        page.get_by_role("button", name="Squirrel store").click()
+        page.get_by_label("Search by thing").fill("Hide things in the palm")
+        page.get_by_role("button", name="Hide things in the palm").click()
         expected = page.locator(".open .big")
         expected.wait_for()
         before = expected.inner_text()

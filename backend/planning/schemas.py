@@ -129,6 +129,18 @@ class ChainStepOut(Schema):
     who: Who
 
 
+class ToldOut(Schema):
+    """What a family reads of an activity at one grade; grip where a success may come in another grip."""
+
+    does: str = ""
+    grade: list[str] = []
+    steps: list[str] = []
+    counts_when: str = ""
+    grip: str = ""
+    why: str = ""
+    stop: str = ""
+
+
 class BlockOut(Schema):
     """One block of a plan, with everything needed to set it up and run it."""
 
@@ -170,6 +182,7 @@ class BlockOut(Schema):
     chain: list[ChainStepOut]
     overlay: str
     stage: str
+    told: ToldOut
     locked: bool
     problem: str = ""
 
@@ -256,6 +269,7 @@ class NeighbourOut(Schema):
 
     grade: list[int]
     words: str
+    tell: str
     rungs: float
 
 

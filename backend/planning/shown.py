@@ -6,7 +6,7 @@ from core.planner import Block, PlannedBlock, Refusal
 from core.skills import STRANDS
 from cupboard.api import VerdictOut
 from planning.models import PlanBlock
-from planning.schemas import AlternativeOut, BlockIn, BlockOut, DialOut, ForecastOut, NeighbourOut
+from planning.schemas import AlternativeOut, BlockIn, BlockOut, DialOut, ForecastOut, NeighbourOut, ToldOut
 from planning.workbench import Workbench
 
 NEAR_RUNGS = 0.6  # rungs within which another activity is shown as equally hard; project definition
@@ -32,7 +32,7 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
         seconds_a_try=0,
         rest_seconds=0,
         work_minutes=0,
-        unit=activity.unit,
+        unit=activity.unit.many,
         quantities=[],
         expected=0,
         expected_words="",
@@ -54,6 +54,7 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
         chain=[],
         overlay="",
         stage="",
+        told=ToldOut(),
         locked=row.locked,
         problem=f"{refusal.reason} {refusal.remedy}",
     )

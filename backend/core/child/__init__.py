@@ -26,7 +26,7 @@ from core.child.profile import (
     SpeedPolicy,
     Supervision,
 )
-from core.child.wording import for_child
+from core.child.wording import for_child, for_family
 from core.child.zones import PARTS, Part, Zone, Zones
 
 __all__ = [
@@ -60,5 +60,6 @@ __all__ = [
     "Zones",
     "cue_for",
     "for_child",
+    "for_family",
     "overlay_for",
 ]

@@ -17,6 +17,24 @@ _LACES = MappingProxyType(
 _SIDES = MappingProxyType({"right": ("right", "left"), "left": ("left", "right"), "not_settled": ("skill", "helper")})
 
 
+_UNSETTLED = (
+    ("the {skill} side", "one side"),
+    ("{skill} hand", "favourite hand"),
+    ("{skill} ", ""),
+    ("{helper}", "other"),
+)
+
+
+def for_family(words: str, child: Child | None = None) -> str:
+    """Return words a family reads, said for one child: right and left; for an unsettled hand, or for nobody in
+    particular, “the favourite hand” and “the other hand”, never the trade's words.
+    """
+    if child is None or child.skill_hand == "not_settled":
+        for said, plain in _UNSETTLED:
+            words = words.replace(said, plain)
+    return for_child(words, child)
+
+
 def for_child(words: str, child: Child | None = None) -> str:
     """Return words with {skill}, {helper}, {loop} and {lace_method} said for this child.
 

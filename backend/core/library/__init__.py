@@ -3,7 +3,7 @@ loads.
 """
 
 from core.errors import NotThere
-from core.library.activity import Activity, Cue, Fit
+from core.library.activity import Activity, Cue, Fit, Unit
 from core.library.checks import check
 from core.library.files import load_activities, load_kits, load_recipes, load_things
 from core.library.kit import Kit, KitKind, Stage
@@ -36,6 +36,7 @@ __all__ = [
     "LibraryError",
     "Recipe",
     "Stage",
+    "Unit",
     "check",
     "find_activity",
 ]

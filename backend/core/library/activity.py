@@ -13,10 +13,23 @@ from core.skills import STRANDS
 
 
 @dataclass(frozen=True)
+class Unit:
+    """What one try is called: one peg, many pegs."""
+
+    one: str
+    many: str
+
+    def of(self, count: int) -> str:
+        """The word that goes with so many."""
+        return self.one if count == 1 else self.many
+
+
+@dataclass(frozen=True)
 class Step:
     """One choice on an axis.
 
     words  -- the grade in the therapist's words
+    tell   -- the same as a whole sentence to a parent; it says what to change as well as what to do
     rungs  -- how much harder than the axis's first step, in rungs, by strand; others stay where they are
     needs  -- what it asks of the thing in a role, beside the role's own needs
     uses   -- roles that only steps naming them bring to the table: filled, counted and judged at those grades alone
@@ -27,6 +40,7 @@ class Step:
     """
 
     words: str
+    tell: str
     rungs: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
     needs: Mapping[str, tuple[Need, ...]] = field(default_factory=lambda: MappingProxyType({}))
     uses: tuple[str, ...] = ()
@@ -90,7 +104,9 @@ class Activity:
     until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
 
     Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
-    does, steps, counts_when, why, say and stop are what families read; empty until somebody has written them.
+    What families read: does, what the child does; steps, two to five, the adult's own beginning with “You:”;
+    counts_when, what makes a try a success, and grip, the grip that goes with it, where the strand is one of grip; why,
+    what it is good for; stop, the one safety line.
     """
 
     id: str
@@ -102,13 +118,19 @@ class Activity:
     axes: tuple[Axis, ...]
     parts: tuple[Part, ...]
     counts: tuple[int, int, int]
-    unit: str
+    unit: Unit
     work: WorkKind
     seconds: float
     setup: str
     cues: tuple[Cue, ...]
     watch: tuple[str, ...]
     tidy: str
+    does: str
+    steps: tuple[str, ...]
+    counts_when: str
+    why: str
+    stop: str
+    grip: str = ""
     measures: tuple[str, ...] = ()
     fits: tuple[Fit, ...] = ()
     setup_minutes: float = 1.0
@@ -119,12 +141,6 @@ class Activity:
     themes: tuple[str, ...] = ()
     posture: str = "at the table, feet flat, forearms resting"
     both_hands: bool = False
-    does: str = ""
-    steps: tuple[str, ...] = ()
-    counts_when: str = ""
-    why: str = ""
-    say: str = ""
-    stop: str = ""
 
     @property
     def strand(self) -> str:

@@ -8,13 +8,14 @@ from typing import Annotated, get_args
 from pydantic import Field, model_validator
 
 from core.child import Part
-from core.library.activity import Activity, Axis, Cue, Fit, FitKind, Step
+from core.library.activity import Activity, Axis, Cue, Fit, FitKind, Step, Unit
 from core.library.source import (
     HALVINGS,
     FormId,
     Id,
     MarkId,
     MeasureId,
+    Plain,
     Source,
     StepTag,
     StrandId,
@@ -97,6 +98,7 @@ class StepSource(Source):
     """One choice on an axis. adds: rungs over the axis's first step, by strand; a number where only one is trained."""
 
     words: Words
+    tell: Plain
     adds: Rungs | Mapping[StrandId, Rungs] = 0.0
     tries: int | None = Field(None, ge=1)
     seconds: float | None = Field(None, gt=0, le=300)
@@ -116,7 +118,15 @@ class StepSource(Source):
         needs = MappingProxyType({role: tuple(n.build() for n in asked) for role, asked in self.needs.items()})
         rungs = MappingProxyType(self.rungs(trains))
         return Step(
-            self.words, rungs, needs, self.uses, self.tags, self.tries, self.seconds, MappingProxyType(dict(self.cues))
+            self.words,
+            self.tell,
+            rungs,
+            needs,
+            self.uses,
+            self.tags,
+            self.tries,
+            self.seconds,
+            MappingProxyType(dict(self.cues)),
         )
 
 
@@ -182,8 +192,15 @@ class TriesSource(Source):
         return self
 
 
+class UnitSource(Source):
+    """What one try is called, and several."""
+
+    one: Words
+    many: Words
+
+
 class ActivitySource(Source):
-    """One activity, as written. Fields beside those of `Activity` are what families read."""
+    """One activity, as written. say is the spoken cue, without the quotes."""
 
     id: Id
     name: Words
@@ -195,7 +212,7 @@ class ActivitySource(Source):
     work: WorkKind
     seconds: float = Field(gt=0, le=300)
     until_months: float | None = Field(None, gt=0)
-    unit: Words
+    unit: UnitSource
     themes: tuple[Words, ...] = ()
     tiring: bool = False
     both_hands: bool = False
@@ -211,17 +228,20 @@ class ActivitySource(Source):
     measures: tuple[MeasureId, ...] = ()
     tidy: Words
     tidy_minutes: float = Field(0.5, ge=0)
-    does: str = ""
-    steps: tuple[Words, ...] = Field((), max_length=5)
-    counts_when: str = ""
-    why: str = ""
-    say: str = ""
-    stop: str = ""
+    does: Plain
+    steps: tuple[Plain, ...] = Field(min_length=2, max_length=5)
+    counts_when: Plain
+    grip: Plain = ""
+    why: Plain
+    say: Plain
+    stop: Plain
 
     @model_validator(mode="after")
     def _holds_together(self) -> "ActivitySource":
-        if not {"spoken", "shown"} <= self.cues.keys():
-            raise fail("Cues want at least words to say and something to show.", "Add cues.spoken and cues.shown.")
+        if "shown" not in self.cues:
+            raise fail("Nothing is shown.", "Add cues.shown: what the adult does once, for the child to see.")
+        if "spoken" in self.cues:
+            raise fail("What is said stands twice.", "Keep it in say, and take cues.spoken out.")
         low, high = WORK[self.work].seconds
         if not low <= self.seconds <= high:
             raise fail(
@@ -280,12 +300,12 @@ class ActivitySource(Source):
             axes=tuple(Axis(a.id, a.words, tuple(s.build(self.trains) for s in a.steps)) for a in self.axes),
             parts=self.parts,
             counts=(self.tries.young, self.tries.middle, self.tries.older),
-            unit=self.unit,
+            unit=Unit(self.unit.one, self.unit.many),
             work=self.work,
             seconds=self.seconds,
             until_months=self.until_months,
             setup=self.setup,
-            cues=tuple(Cue(level, self.cues[level]) for level in get_args(SupportLevel) if level in self.cues),
+            cues=self._cues(),
             watch=self.watch,
             tidy=self.tidy,
             measures=self.measures,
@@ -300,7 +320,11 @@ class ActivitySource(Source):
             does=self.does,
             steps=self.steps,
             counts_when=self.counts_when,
+            grip=self.grip,
             why=self.why,
-            say=self.say,
             stop=self.stop,
         )
+
+    def _cues(self) -> tuple[Cue, ...]:
+        words: dict[SupportLevel, str] = {**self.cues, "spoken": f"“{self.say}”"}
+        return tuple(Cue(level, words[level]) for level in get_args(SupportLevel) if level in words)

@@ -1,5 +1,6 @@
 """What the sources of the library share: its words checked, and its errors with a reason and a remedy."""
 
+import re
 from collections.abc import Callable
 from typing import Annotated, Any, TypeVar
 
@@ -14,6 +15,11 @@ from core.skills import STRANDS
 
 THING_PROPERTIES = frozenset({*Thing.__dataclass_fields__, "size_mm", "longest_mm", "thin_mm", "cord_like", "rolls"})
 HALVINGS = (1, 2, 4, 8, 16)
+_NOT_PLAIN = re.compile(
+    r"\bnewtons?\b|\d\s?N\b|g/m²|\brungs?\b|\b(?:skill|helper)(?:[- ]hand| side)\b|\d\s?mm\b"
+    r"|\b(?:translation|isolation|bilateral|supination|pronation|dominant)\b",
+    re.IGNORECASE,
+)
 
 
 class LibraryError(ValueError):
@@ -37,8 +43,17 @@ def one_of_known(known: Callable[[], Any], what: str) -> AfterValidator:
     return AfterValidator(check)
 
 
+def _plain(words: str) -> str:
+    """What families read: no unit a kitchen does not use, no word of the trade's own."""
+    found = _NOT_PLAIN.search(words)
+    if found:
+        raise fail(f"Families read “{found.group()}”.", "Say it in everyday words, with measures a kitchen uses.")
+    return words
+
+
 Id = Annotated[str, Field(pattern=r"^[a-z][a-z0-9_]*$", max_length=40)]
 Words = Annotated[str, Field(min_length=1, max_length=400)]
+Plain = Annotated[str, Field(max_length=400), AfterValidator(_plain)]
 StrandId = Annotated[str, one_of_known(lambda: STRANDS, "This strand")]
 FormId = Annotated[str, one_of_known(lambda: FORMS, "This form")]
 AllergenId = Annotated[str, one_of_known(lambda: ALLERGENS, "This allergen")]

@@ -6,6 +6,7 @@ from core.offers.grading import Neighbour, asks_other_hand, dials, equals, grade
 from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.offer import Lack, LackKind, Offer, Quantity
 from core.offers.substitutes import Swap, swaps
+from core.offers.telling import Told, told
 from core.offers.usable_cupboard import UsableCupboard, stock_of
 from core.offers.variants import (
     Variant,
@@ -28,6 +29,7 @@ __all__ = [
     "Reach",
     "Recipe",
     "Swap",
+    "Told",
     "UsableCupboard",
     "Variant",
     "asked_of",
@@ -48,6 +50,7 @@ __all__ = [
     "stock_of",
     "swaps",
     "tags_of",
+    "told",
     "try_seconds",
     "variants_of",
     "verdict",

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from functools import lru_cache
 
-from core.child import Child, for_child
+from core.child import Child, for_child, for_family
 from core.library import ACTIVITIES
 from core.offers.offer import Offer
 from core.offers.usable_cupboard import UsableCupboard
@@ -14,11 +14,12 @@ SAME_RUNG = 0.35  # rungs: grades this close are offered as equals; project defi
 
 @dataclass(frozen=True)
 class Neighbour:
-    """A grade one step away, and the words that say what to change."""
+    """A grade one step away; words and tell say what to change, to a therapist and to a family."""
 
     variant: Variant
     axis: str
     words: str
+    tell: str
     rungs: float
 
     @property
@@ -86,6 +87,7 @@ def neighbours(variant: Variant, stock: UsableCupboard, strand: str = "") -> tup
                         near,
                         axis.id,
                         for_child(f"{axis.words}: {then.words}, instead of {now.words}", stock.child),
+                        for_family(then.tell, stock.child),
                         rungs,
                     )
                 )

@@ -9,7 +9,7 @@ from types import MappingProxyType
 from core.ability import WORTH_NAMING, chain, shortfalls
 from core.child import cue_for, for_child, overlay_for
 from core.library import KITS, Activity, Cue
-from core.offers import Quantity, Variant, checked_variant, grade_words
+from core.offers import Quantity, Variant, checked_variant, grade_words, told
 from core.planner.candidates import Candidate, candidate
 from core.planner.formats import BOXES
 from core.planner.model import SET_OUT
@@ -68,7 +68,7 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
         minutes=dose.steps(sets) / STEP,
         sets=sets,
         count=offer.count,
-        unit=activity.unit,
+        unit=activity.unit.of(offer.count),
         seconds_a_try=dose.seconds,
         rest_seconds=dose.rest,
         work_minutes=dose.work_tenths(sets) / 10,
@@ -90,6 +90,7 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
         chain=_chain(c, request),
         stage=_stage(c, request),
         overlay=overlay_for(request.child.overlays, place),
+        told=told(offer.variant, request.child),
     )
 
 

@@ -9,7 +9,7 @@ from core.ability import Estimate, Who, chance_in_words
 from core.child import PARTS, Child, Part, Setting, Zone, Zones
 from core.library import Cue
 from core.materials import Stock
-from core.offers import LackKind, Quantity, UsableCupboard, Variant
+from core.offers import LackKind, Quantity, Told, UsableCupboard, Variant
 from core.planner.dose import Pace
 from core.planner.formats import Format, format_of
 from core.recording import MARKS
@@ -142,6 +142,7 @@ class Block:
     stage   -- what it is in the kit, box or project that is played
     chain   -- the steps of the wanted task it is itself, and who does each now
     overlay -- what is learned on the side, in words; never scored
+    told    -- what a family reads of it
     """
 
     part: Part
@@ -175,6 +176,7 @@ class Block:
     chain: tuple[ChainStep, ...] = ()
     stage: str = ""
     overlay: str = ""
+    told: Told = field(default_factory=Told)
     locked: bool = False
 
     @property

@@ -23,4 +23,4 @@ class DocsTest(TestCase):
     def test_the_example_of_an_activity_is_one(self) -> None:
         example = (CORE_MD.parent / "library.md").read_text().split("## An activity, field by field\n\n")[1]
         activity = check(yaml.safe_load(dedent(example.split("\n\n")[0])))
-        self.assertEqual((activity.id, activity.name), ("peg_fence", "Peg fence"))
+        self.assertEqual((activity.id, activity.name), ("peg_fence", "Pegs on an edge"))

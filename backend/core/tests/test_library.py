@@ -127,12 +127,17 @@ class CheckTest(TestCase):
     def test_an_activity_that_breaks_a_rule_is_refused_at_its_field(self) -> None:
         good = self.values("activities", "peg_fence")
         self.assertEqual(check(good).id, "peg_fence")
-        flat = {"id": "force", "words": "Spring", "steps": [{"words": "weak"}, {"words": "weaker", "adds": 0}]}
+        flat = {
+            "id": "force",
+            "words": "Spring",
+            "steps": [{"words": "weak", "tell": "Use a weak one."}, {"words": "weaker", "tell": "Weaker.", "adds": 0}],
+        }
+        a, b = ({"words": w, "tell": "Do it."} for w in "ab")
         for changed, field, phrase in (
             ({"axes": [flat]}, "the whole", "more in some strand than the one before"),
-            ({"axes": [{**flat, "steps": [{"words": "a"}, {"words": "b", "adds": 9}]}]}, "the whole", "ladder ends at"),
+            ({"axes": [{**flat, "steps": [a, {**b, "adds": 9}]}]}, "the whole", "ladder ends at"),
             (
-                {"axes": [{**flat, "steps": [{"words": "a"}, {"words": "b", "adds": {"hold": 1}}]}]},
+                {"axes": [{**flat, "steps": [a, {**b, "adds": {"hold": 1}}]}]},
                 "the whole",
                 "trains",
             ),
@@ -144,7 +149,11 @@ class CheckTest(TestCase):
             ({"tags": ["lava"]}, "tags.0", "hazard tag is unknown"),
             ({"demands": {"pinch": 1}}, "the whole", "both trained and demanded"),
             ({"tries": {"young": 9, "middle": 8, "older": 7}}, "tries", "fall with age"),
-            ({"cues": {"spoken": "Pinch"}}, "the whole", "something to show"),
+            ({"cues": {"mark": "A dot"}}, "the whole", "Nothing is shown"),
+            ({"cues": {"shown": "One", "spoken": "Pinch"}}, "the whole", "stands twice"),
+            ({"steps": ["Pinch it."]}, "steps", "at least 2"),
+            ({"does": "Your child squeezes with 8 N."}, "does", "Families read"),
+            ({"why": "It trains finger isolation."}, "why", "Families read"),
             ({"roles": []}, "the whole", "is not declared"),
             ({"colour": "red"}, "colour", "not permitted"),
         ):

@@ -88,13 +88,15 @@ class NoteTest(TestCase):
             set_of(MONDAY, 4, 3, "spoken", help_first=True, drops=2, marks=MappingProxyType({"helper_idle": 2})),
         ]
         step = Step("hold_and_act", "One step harder", "15 of 16 alone")
-        return replace(RunRecord("Wyn", MONDAY, sets, ["Wash day"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes)
+        return replace(
+            RunRecord("Wyn", MONDAY, sets, ["Hang up the washing"], {"hold_and_act": (2.1, 2.4)}, [step]), **changes
+        )
 
     def test_it_says_what_was_done_how_it_went_what_was_seen_and_what_next(self) -> None:
         text = draft(self.run_record())
         for words in (
-            "Wyn, 2 March 2026. Load the barge: 7 of 8 alone, 3 of 4 with spoken cue, 2 dropped.",
-            "Left out: Wash day.",
+            "Wyn, 2 March 2026. Thread beads: 7 of 8 alone, 3 of 4 with spoken cue, 2 dropped.",
+            "Left out: Hang up the washing.",
             "Seen: helper hand idle (2 ×).",
             "Bilateral, stabilise and act 2.1 to 2.4",
             "one step harder, 15 of 16 alone (proposed)",
@@ -120,7 +122,7 @@ class NoteTest(TestCase):
 
     def test_what_was_not_recorded_is_not_said(self) -> None:
         text = draft(self.run_record(sets=[set_of(MONDAY, 8, 7)], skipped=[], rungs={}, steps=[]))
-        self.assertEqual(text, "Wyn, 2 March 2026. Load the barge: 7 of 8 alone.")
+        self.assertEqual(text, "Wyn, 2 March 2026. Thread beads: 7 of 8 alone.")
 
     def test_a_session_without_a_tap_says_so(self) -> None:
         self.assertIn("Nothing was counted", draft(self.run_record(sets=[], skipped=[], rungs={}, steps=[])))

@@ -63,7 +63,7 @@ describe('reasons', () => {
 describe('library search', () => {
   const row = (more: Partial<Reach>): Reach =>
     ({
-      name: 'Dab the tide',
+      name: 'Dab with a short stub',
       group: 'dabbing',
       strand_name: 'Grasp of tools',
       also: [],
