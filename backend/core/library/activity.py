@@ -6,6 +6,7 @@ from types import MappingProxyType
 from typing import Literal
 
 from core.child import Part
+from core.library.picture import Frame
 from core.library.work import WORK, Work, WorkKind
 from core.materials import Need, Role
 from core.recording import SUPPORTS, SupportLevel
@@ -131,6 +132,7 @@ class Activity:
     why: str
     stop: str
     grip: str = ""
+    picture: tuple[Frame, ...] = ()
     measures: tuple[str, ...] = ()
     fits: tuple[Fit, ...] = ()
     setup_minutes: float = 1.0

@@ -5,10 +5,11 @@ from itertools import pairwise
 from types import MappingProxyType
 from typing import Annotated, get_args
 
-from pydantic import Field, model_validator
+from pydantic import BaseModel, ConfigDict, Field, StrictBool, StrictFloat, StrictInt, StrictStr, model_validator
 
 from core.child import Part
 from core.library.activity import Activity, Axis, Cue, Fit, FitKind, Step, Unit
+from core.library.picture import ByStep, Frame
 from core.library.source import (
     HALVINGS,
     FormId,
@@ -29,6 +30,7 @@ from core.materials import Need, Role
 from core.recording import SupportLevel
 from core.skills import OVER_TOP, STRANDS
 
+Drawn = StrictBool | StrictInt | StrictFloat | StrictStr
 Rungs = Annotated[float, Field(ge=0, le=12)]
 
 
@@ -199,6 +201,30 @@ class UnitSource(Source):
     many: Words
 
 
+class ByStepSource(Source):
+    """A value of a frame that changes along an axis."""
+
+    axis: Id
+    of: tuple[Drawn, ...] = Field(min_length=2)
+
+
+class FrameSource(BaseModel):
+    """One frame of the picture: the act, and what it takes by name; see docs/library.md."""
+
+    model_config = ConfigDict(extra="allow", frozen=True)
+    __pydantic_extra__: dict[str, ByStepSource | Drawn]
+
+    act: Id
+
+    def build(self) -> Frame:
+        """The frame as the core sees it."""
+        values = {
+            key: ByStep(value.axis, value.of) if isinstance(value, ByStepSource) else value
+            for key, value in self.__pydantic_extra__.items()
+        }
+        return Frame(self.act, MappingProxyType(values))
+
+
 class ActivitySource(Source):
     """One activity, as written. say is the spoken cue, without the quotes."""
 
@@ -220,6 +246,7 @@ class ActivitySource(Source):
     roles: tuple[RoleSource, ...]
     fits: tuple[FitSource, ...] = ()
     axes: tuple[AxisSource, ...] = Field(min_length=1)
+    picture: tuple[FrameSource, ...] = Field(min_length=1, max_length=4)
     setup: Words
     posture: Words = Activity.posture
     setup_minutes: float = Field(1.0, ge=0)
@@ -253,7 +280,18 @@ class ActivitySource(Source):
         for axis in self.axes:
             axis.check(self.trains)
         self._check_tops()
+        self._check_picture()
         return self
+
+    def _check_picture(self) -> None:
+        steps = {a.id: len(a.steps) for a in self.axes}
+        for frame in self.picture:
+            for key, value in frame.__pydantic_extra__.items():
+                if isinstance(value, ByStepSource) and steps.get(value.axis) != len(value.of):
+                    raise fail(
+                        f"{key} of the picture has {len(value.of)} values along {value.axis}.",
+                        f"Give one for each step of one of {', '.join(f'{a} ({n})' for a, n in steps.items())}.",
+                    )
 
     def _check_tops(self) -> None:
         known = {*self.trains, *self.demands}
@@ -321,6 +359,7 @@ class ActivitySource(Source):
             steps=self.steps,
             counts_when=self.counts_when,
             grip=self.grip,
+            picture=tuple(f.build() for f in self.picture),
             why=self.why,
             stop=self.stop,
         )

@@ -4,10 +4,10 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from core.child import Hand
+from core.drawing import Stands, lay_out
 from core.letters import LetterError, pieces_for
 from core.library import ACTIVITIES, THINGS
 from core.offers import UsableCupboard, neighbours, tags_of
-from core.paper.table_layout import Stands, lay_out
 from core.planner import Block
 from core.safety import Hit
 

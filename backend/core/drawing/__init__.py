@@ -1,0 +1,8 @@
+"""Pictures of what is done, made from the declaration, the grade, the home's things and the child's hands."""
+
+from core.drawing.acts import ACTS
+from core.drawing.hands import hand_mm
+from core.drawing.picture import canvases, draw
+from core.drawing.table_layout import Stands, lay_out, sides_said
+
+__all__ = ["ACTS", "Stands", "canvases", "draw", "hand_mm", "lay_out", "sides_said"]

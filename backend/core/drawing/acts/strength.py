@@ -1,0 +1,415 @@
+"""Squeezing, pinching springs, pulling apart, dough."""
+
+from core.drawing.acts.reach import held_thing, named
+from core.drawing.acts.register import act
+from core.drawing.canvas import Canvas
+from core.drawing.scene import Scene, badge, desk, ground, hold, over
+from core.drawing.things import bottle, mouth_ball, peg, pot_size, roll, side, size_mm
+from core.materials import Box
+
+
+@act
+def clip(canvas: Canvas, scene: Scene) -> str:
+    """A peg is pinched open and put on an edge. Takes peg, edge, hold: adult, hand or none; cloth, swings, leaf."""
+    thing, edge = scene.thing("peg"), scene.thing("edge")
+    long, high = (
+        (thing.shape.extents_mm[0], thing.shape.extents_mm[1]) if thing and isinstance(thing.shape, Box) else (70, 14)
+    )
+    with ground(canvas, scene, table=not scene.yes("swings")):
+        h = scene.hand
+        x, top = -0.26 * h, -0.44 * h
+        line = bool(edge and edge.cord_mm) or scene.yes("swings")
+        if line:
+            with canvas.beyond():
+                canvas.line([(-1.3 * h, top - 0.05 * h), (x, top + 2), (1.3 * h, top - 0.05 * h)], 3, smooth=True)
+        else:
+            slab = max(edge.edge_mm or 3 if edge else 3, 2.5)
+            wide = 0.5 * h if edge and "container" in edge.forms else slab
+            canvas.shape([(x - slab / 2, top), (x + slab / 2, top), (x + slab / 2, 0), (x - slab / 2, 0)], "goal")
+            if wide > slab:
+                with canvas.beyond():
+                    canvas.shape([(x - slab, 0), (x - slab, -4), (x - 1.2 * h, -4), (x - 1.2 * h, 0)], "goal")
+        if scene.word("cloth"):
+            cloth = scene.thing("cloth")
+            if scene.form("cloth") == "leaf":
+                with canvas.at(x, top + 0.34 * h, 1, 90):
+                    side(canvas, cloth, "leaf", "dough") if cloth else canvas.round(0, 0, 60, "dough")
+            else:
+                wide, drop = 0.5 * h, 0.4 * h
+                canvas.shape(
+                    [
+                        (x - wide, top - 3),
+                        (x + 0.12 * h, top - 3),
+                        (x + 0.1 * h, top + drop),
+                        (x - wide * 0.5, top + drop * 0.92),
+                        (x - wide, top + drop),
+                    ],
+                    "dough",
+                )
+        held_by = scene.word("hold", "none")
+        if held_by != "none":
+            y = top + (0.14 if not scene.word("cloth") else 0.02) * h
+            hold(
+                canvas,
+                scene,
+                "pinch",
+                x - (0.3 if scene.word("cloth") else 0.02) * h,
+                y,
+                "helper",
+                10,
+                6,
+                grown=held_by == "adult",
+            )
+
+        def held() -> None:
+            with canvas.at(x, top - long * 0.36, 1, -90):
+                peg(canvas, thing, opened=5) if thing else None
+
+        grip = top - long * 0.74
+        hold(canvas, scene, "three_point", x, grip, turn=42, gap=high * 1.2, held=held)
+        canvas.arrow([(x - 0.3 * h, grip + 0.02 * h), (x - 0.14 * h, grip + 0.02 * h)])
+    return f"thumb and fingers pinch {named(thing, 'a peg')} open over {named(edge, 'the edge')}"
+
+
+@act
+def chain(canvas: Canvas, scene: Scene) -> str:
+    """A clip is hooked on a chain of clips. Takes away."""
+    with ground(canvas, scene):
+        h = scene.hand
+        for i in range(5):
+            with canvas.at(-0.34 * h + (i % 2) * 3, -0.94 * h + i * 26, 1, 90):
+                _paper_clip(canvas)
+        x, y = -0.34 * h, -0.94 * h + 5 * 26
+        hold(canvas, scene, "pinch", -0.36 * h, -0.94 * h, "helper", 20, 6)
+        hold(canvas, scene, "pinch", x + 6, y + 8, turn=10, gap=6, held=lambda: _clip_at(canvas, x, y))
+        up = scene.yes("away")
+        canvas.arrow([(x - 26, y + 24), (x - 26, y - 8)] if not up else [(x - 26, y - 8), (x - 26, y + 24)])
+    return f"a paper clip is {'taken off' if scene.yes('off') else 'hooked on'} the chain"
+
+
+def _clip_at(canvas: Canvas, x: float, y: float) -> None:
+    with canvas.at(x, y, 1, 90):
+        _paper_clip(canvas)
+
+
+def _paper_clip(canvas: Canvas) -> None:
+    canvas.box(0, 0, 33, 10, "none", 5)
+    canvas.box(2, 0, 24, 5, "none", 2.5)
+
+
+@act
+def squeeze(canvas: Canvas, scene: Scene) -> str:
+    """A whole hand squeezes something. Takes thing, into, drops, feed, seconds, layers."""
+    thing, into, feed = scene.thing("thing"), scene.thing("into"), scene.thing("feed")
+    form = scene.form("thing")
+    with desk(canvas, scene, 1.9 * scene.hand):
+        h = scene.hand
+        if form in ("squirter", "trigger"):
+            if into:
+                wide = min(pot_size(into)[0], 0.8 * h)
+                with canvas.at(-0.72 * h, 0.42 * h):
+                    canvas.shape(
+                        [(-wide / 2, -0.3 * h), (wide / 2, -0.3 * h), (wide * 0.4, 0.06 * h), (-wide * 0.4, 0.06 * h)],
+                        "goal",
+                    )
+            x = -0.3 * h
+            with canvas.at(x, -0.24 * h):
+                bottle(canvas, thing) if thing else None
+            long = thing.shape.extents_mm[0] if thing else 150
+            for i in range(3):
+                canvas.round(x - (0.1 + 0.09 * i) * h, (-0.22 + 0.07 * i * i) * h, 7, "wet", 10)
+            over(
+                canvas,
+                scene,
+                "point" if form == "trigger" and scene.yes("index") else "fist",
+                x + min(long * 0.5, 0.62 * h),
+                -0.24 * h,
+                turn=-14,
+                at="knuckles",
+            )
+            return f"one hand squeezes {named(thing, 'a squirter')} so that water comes out"
+        if form == "mouth":
+            d = size_mm(thing)[0] if thing else 66
+            with canvas.at(-0.06 * h, -0.24 * h):
+                mouth_ball(canvas, thing, 20) if thing else None
+            over(canvas, scene, "grip", 0.16 * h, -0.1 * h, turn=10, at="knuckles")
+            with canvas.at(-0.06 * h - d * 0.66, -0.24 * h):
+                canvas.round(0, 0, 15, "dough") if feed is None else held_thing(canvas, feed, scene.form("feed"), 0, 0)
+            over(canvas, scene, "pinch", -0.1 * h - d * 0.7, -0.2 * h, "helper", turn=26, at="tips")
+            canvas.arrow([(-0.1 * h - d * 0.95, -0.5 * h), (-0.06 * h - d * 0.3, -0.36 * h)])
+            return f"one hand squeezes {named(thing, 'the ball')} open, the other feeds it"
+        long = min(size_mm(thing)[0] if thing else 100, 1.1 * h)
+        with canvas.at(0, -0.3 * h):
+            if form == "dough":
+                canvas.shape(
+                    [
+                        (-0.34 * h, 0),
+                        (-0.26 * h, -0.12 * h),
+                        (0, -0.09 * h),
+                        (0.26 * h, -0.12 * h),
+                        (0.34 * h, 0),
+                        (0.26 * h, 0.12 * h),
+                        (0, 0.09 * h),
+                        (-0.26 * h, 0.12 * h),
+                    ],
+                    "dough",
+                    smooth=True,
+                )
+                long = 0.68 * h
+            elif form in ("wipe", "cloth"):
+                canvas.box(0, 0, 0.8 * h, 0.34 * h, "thing", 10)
+                long = 0.8 * h
+            elif thing:
+                roll(canvas, thing)
+                for i in range(int(scene.number("layers"))):
+                    canvas.line([(-long * 0.5 + 6 + 5 * i, -14), (-long * 0.5 + 6 + 5 * i, 14)], 1)
+        over(canvas, scene, "fist", 0, -0.28 * h, at="knuckles")
+        for s in (-1, 1):
+            canvas.arrow([(s * (0.26 * h), -0.66 * h), (s * 0.12 * h, -0.5 * h)])
+        if scene.yes("drops"):
+            for i in range(4):
+                canvas.round((i - 1.5) * 0.16 * h, (0.36 + 0.06 * (i % 2)) * h, 7, "wet", 11)
+        if scene.number("seconds"):
+            badge(canvas, f"{scene.number('seconds'):g} seconds")
+    return f"one hand squeezes {named(thing, 'it')}"
+
+
+@act
+def pull(canvas: Canvas, scene: Scene) -> str:
+    """Two hands pull something apart, press it together or tear it. Takes thing, kind: bricks, stud, packet, band, paper,
+    lids, wring; press; post."""
+    kind, thing = scene.word("kind", "bricks"), scene.thing("thing")
+    pressing = scene.yes("press")
+    with ground(canvas, scene, scene.hand * 1.9, table=kind in ("band",)):
+        h = scene.hand
+        y = -0.58 * h
+        gap, far = 12.0, 0.2 * h
+        if kind == "bricks":
+            long, wide = size_mm(thing) if thing else (64, 32)
+            far = long * 0.5
+            for s in (-1, 1):
+                canvas.box(
+                    s * (long * 0.52 + (0 if pressing else 5)), y, long, wide * 0.75, "thing" if s > 0 else "goal", 2
+                )
+                for k in (-0.25, 0.25):
+                    canvas.box(
+                        s * (long * 0.52 + 5) + k * long, y - wide * 0.44, long * 0.2, 5, "thing" if s > 0 else "goal"
+                    )
+            far, gap = long * 0.9, wide * 0.7
+        elif kind == "stud":
+            for s in (-1, 1):
+                canvas.box(s * 0.3 * h, y, 0.5 * h, 0.3 * h, "goal", 3)
+            canvas.round(0.09 * h, y, 0.13 * h, "thing")
+            canvas.round(-0.09 * h, y, 0.13 * h, "paper")
+            far, gap = 0.34 * h, 8
+        elif kind == "lids":
+            for s in (-1, 1):
+                canvas.box(s * 0.12 * h, y, 9, 0.6 * h, "goal", 3)
+            far, gap = 0.18 * h, 30
+        elif kind == "wring":
+            canvas.box(0, y, 0.9 * h, 0.16 * h, "thing", 10)
+            for i in range(6):
+                canvas.line([((i - 2.5) * 0.13 * h, y - 0.08 * h), ((i - 2) * 0.13 * h, y + 0.08 * h)], 1)
+            for i in range(3):
+                canvas.round((i - 1) * 0.14 * h, y + (0.22 + 0.06 * (i % 2)) * h, 7, "wet", 11)
+            far, gap = 0.34 * h, 0.16 * h
+        elif kind == "band":
+            d = max(thing.shape.extents_mm[0] if thing else 60, 40)
+            canvas.box(0, -0.34 * h, 0.36 * h, 0.68 * h, "goal", 4)
+            y = -0.62 * h
+            canvas.round(0, y, min(d * 1.3, 0.8 * h), "none", 26)
+            canvas.round(0, y, min(d * 1.3, 0.8 * h) - 8, "none", 18)
+            far, gap = min(d * 0.62, 0.38 * h), 8
+        elif kind == "packet":
+            canvas.shape(
+                [
+                    (-0.34 * h, y - 0.2 * h),
+                    (-0.02 * h, y - 0.2 * h),
+                    (0, y - 0.06 * h),
+                    (0.03 * h, y - 0.22 * h),
+                    (0.34 * h, y - 0.24 * h),
+                    (0.34 * h, y + 0.36 * h),
+                    (-0.34 * h, y + 0.36 * h),
+                ],
+                "thing",
+            )
+            y -= 0.18 * h
+            far, gap = 0.12 * h, 6
+        else:
+            canvas.shape(
+                [
+                    (-0.62 * h, y - 0.3 * h),
+                    (-0.05 * h, y - 0.3 * h),
+                    (-0.02 * h, y - 0.04 * h),
+                    (0.01 * h, y + 0.14 * h),
+                    (0.05 * h, y - 0.06 * h),
+                    (0.08 * h, y - 0.34 * h),
+                    (0.64 * h, y - 0.34 * h),
+                    (0.62 * h, y + 0.46 * h),
+                    (-0.62 * h, y + 0.46 * h),
+                ],
+                "paper",
+            )
+            y -= 0.26 * h
+            far, gap = 0.16 * h, 5
+        pose = "wrap" if kind in ("wring", "lids") else "key" if kind in ("packet", "paper", "band") else "pinch"
+        hold(canvas, scene, pose, -far, y, "helper", 12, gap)
+        hold(canvas, scene, pose, far, y, "skill", 12, gap)
+        up = y - 0.42 * h
+        if kind in ("packet", "paper"):
+            canvas.arrow([(-0.14 * h, up), (-0.34 * h, up - 0.1 * h)])
+            canvas.arrow([(0.14 * h, up - 0.06 * h), (0.34 * h, up + 0.06 * h)])
+        elif kind == "wring":
+            canvas.arrow([(-0.4 * h, up), (-0.26 * h, up - 0.12 * h), (-0.1 * h, up)])
+            canvas.arrow([(0.4 * h, up - 0.1 * h), (0.26 * h, up + 0.04 * h), (0.1 * h, up - 0.1 * h)])
+        else:
+            for s in (-1, 1):
+                ends = [(s * 0.14 * h, up), (s * 0.46 * h, up)]
+                canvas.arrow(ends[::-1] if pressing or kind == "lids" else ends)
+    done = {"paper": "tear", "packet": "tear", "wring": "twist", "lids": "bang"}.get(
+        kind, "press together" if pressing else "pull apart"
+    )
+    return f"two hands {done} {named(thing, 'it')}"
+
+
+@act
+def scrunch(canvas: Canvas, scene: Scene) -> str:
+    """Paper is crushed to a ball. Takes one: by one hand alone."""
+    with desk(canvas, scene):
+        h = scene.hand
+        ball = [
+            (-0.2 * h, 0),
+            (-0.13 * h, -0.17 * h),
+            (0.05 * h, -0.2 * h),
+            (0.19 * h, -0.08 * h),
+            (0.17 * h, 0.12 * h),
+            (0, 0.2 * h),
+            (-0.16 * h, 0.14 * h),
+        ]
+        with canvas.at(-0.06 * h, -0.46 * h, 1.3):
+            canvas.shape(ball, "paper")
+            canvas.line([(-0.1 * h, -0.06 * h), (0.02 * h, 0.02 * h), (0.1 * h, -0.08 * h)])
+        over(canvas, scene, "grip", 0.12 * h, -0.22 * h, turn=14, at="knuckles")
+        if not scene.yes("one"):
+            over(canvas, scene, "grip", -0.14 * h, -0.22 * h, "helper", turn=14, at="knuckles")
+    return f"{'one hand crushes' if scene.yes('one') else 'both hands crush'} the paper to a ball"
+
+
+@act
+def dough(canvas: Canvas, scene: Scene) -> str:
+    """Dough under flat hands: shape pat, rope, even, balls or tips; or a ball rolled between. Takes shape."""
+    shape = scene.word("shape", "rope")
+    with desk(canvas, scene):
+        h = scene.hand
+        if shape in ("palms", "pads", "one", "kept"):
+            size = (
+                {"palms": 0.24, "pads": 0.15, "one": 0.1, "kept": 0.1}[shape] * h
+                if not scene.number("size")
+                else scene.number("size")
+            )
+            if shape == "palms":
+                over(canvas, scene, "flat", -0.1 * h, -0.1 * h, "helper", turn=60, palm=True)
+                canvas.round(-0.02 * h, -0.14 * h, size, "dough")
+                over(canvas, scene, "flat", 0.34 * h, -0.06 * h, turn=52)
+                canvas.turn(0, -0.14 * h, 0.44 * h, 210, 330)
+                return "a ball of dough is rolled between two palms"
+            canvas.round(0, -0.2 * h, size, "dough")
+            over(canvas, scene, "pinch", 0.03 * h, -0.14 * h, turn=24, at="tips")
+            if shape == "pads":
+                over(canvas, scene, "pinch", -0.05 * h, -0.14 * h, "helper", turn=24, at="tips")
+            if shape == "kept":
+                canvas.round(0.32 * h, 0.2 * h, size, "dough")
+            canvas.turn(0, -0.2 * h, size * 0.5 + 0.16 * h, 200, 340)
+            return "a ball of dough is rolled between the fingertips"
+        if shape == "pat":
+            canvas.round(0, -0.2 * h, 1.0 * h, "dough", 0.62 * h)
+        elif shape == "balls":
+            for i in range(3):
+                canvas.round((i - 1) * 0.36 * h, -0.36 * h, 0.16 * h, "dough")
+        else:
+            bump = 0.02 * h if shape == "rope" else 0
+            top = [(-0.85 * h + i * 0.17 * h, -0.36 * h - 0.05 * h + bump * (-1) ** i) for i in range(11)]
+            canvas.shape([*top, *[(x, y + 0.1 * h) for x, y in reversed(top)]], "dough", smooth=True)
+        over(canvas, scene, "flat", -0.3 * h, -0.16 * h, "helper", turn=4)
+        over(canvas, scene, "flat", 0.3 * h, -0.16 * h, turn=4)
+        canvas.arrow(
+            [(0, -0.02 * h), (0, -0.66 * h)] if shape != "pat" else [(0, -0.76 * h), (0, -0.5 * h)], both=shape != "pat"
+        )
+    return {"pat": "two flat hands pat dough flat", "balls": "small balls are rolled"}.get(
+        shape, "two flat hands roll a dough rope"
+    )
+
+
+@act
+def dig(canvas: Canvas, scene: Scene) -> str:
+    """A thing is pinched out of dough. Takes thing, hide: half, thin or deep."""
+    thing = scene.thing("thing")
+    sunk = {"half": 0.0, "thin": 0.45, "deep": 1.0}[scene.word("hide", "half")]
+    with ground(canvas, scene):
+        h = scene.hand
+        x = -0.32 * h
+        size = thing.shape.extents_mm[1] if thing else 20
+        with canvas.at(x, -0.34 * h + sunk * size):
+            held_thing(canvas, thing, scene.form("thing"), 0, 0, True)
+        canvas.shape(
+            [
+                (x - 0.5 * h, 0),
+                (x - 0.5 * h, -0.2 * h),
+                (x - 0.2 * h, -0.36 * h),
+                (x + 0.2 * h, -0.34 * h),
+                (x + 0.5 * h, -0.2 * h),
+                (x + 0.5 * h, 0),
+            ],
+            "dough",
+        )
+        if sunk:
+            canvas.round(x, -0.3 * h + sunk * size * 0.4, size, "none", size * 0.8)
+        hold(canvas, scene, "pinch", x, -0.4 * h + sunk * 6, turn=48, gap=min(size, 0.3 * h))
+        canvas.arrow([(x - 0.32 * h, -0.4 * h), (x - 0.32 * h, -0.72 * h)])
+    return f"the fingertips pull {named(thing, 'a thing')} out of dough"
+
+
+@act
+def stack(canvas: Canvas, scene: Scene) -> str:
+    """A piece goes on a tower that the other hand steadies. Takes thing, many, press, flat (bricks)."""
+    thing = scene.thing("thing")
+    many = int(scene.number("many", 3))
+    long, wide, high = thing.shape.extents_mm if thing else (30, 30, 30)
+    if thing and not isinstance(thing.shape, Box):
+        wide = long = max(thing.shape.extents_mm[1], 14)
+        high = thing.shape.extents_mm[0]
+        if high < long:
+            high = thing.shape.extents_mm[2]
+    with ground(canvas, scene, 0, high * many + scene.hand * 0.95):
+        h = scene.hand
+        x = -0.3 * h
+        for i in range(many - 1):
+            canvas.box(x, -high * (i + 0.5), long, high, "goal" if i % 2 else "paper", 2)
+        y = -high * (many - 0.5) - 8
+        hold(canvas, scene, "wrap", x - long * 0.4, -high * max(0.7, (many - 1) * 0.5), "helper", 6, long * 0.5)
+        hold(
+            canvas,
+            scene,
+            "pinch",
+            x,
+            y,
+            turn=38,
+            gap=min(long, 0.4 * h),
+            held=lambda: canvas.box(x, y, long, high, "thing", 2),
+        )
+        canvas.arrow([(x - long * 0.5 - 14, y - 10), (x - long * 0.5 - 14, y + high * 0.5 + 10)])
+    return f"{named(thing, 'a piece')} goes on a tower of {many}, the other hand steadies it"
+
+
+@act
+def sock_roll(canvas: Canvas, scene: Scene) -> str:
+    """A sock is pulled over a roll with both hands. Takes thing."""
+    with ground(canvas, scene, scene.hand * 1.8, table=False):
+        h = scene.hand
+        y = -0.56 * h
+        canvas.box(-0.1 * h, y, 0.9 * h, 0.34 * h, "thing", 18)
+        canvas.box(0.26 * h, y, 0.5 * h, 0.42 * h, "goal", 14)
+        hold(canvas, scene, "wrap", -0.4 * h, y + 4, "helper", 6, 0.26 * h)
+        hold(canvas, scene, "pinch", 0.14 * h, y - 0.18 * h, turn=10, gap=8)
+        canvas.arrow([(0.5 * h, y - 0.44 * h), (0.1 * h, y - 0.44 * h)])
+    return "a sock is pulled over the roll"
