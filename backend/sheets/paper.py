@@ -9,7 +9,7 @@ from django.template.loader import render_to_string
 from django.utils import timezone
 from django.utils.safestring import SafeString, mark_safe
 
-from core.paper import Stands
+from core.drawing import Stands
 
 PAPERS = {"A4": "sheets/paper-a4.css", "Letter": "sheets/paper-letter.css"}
 STYLES = Path(__file__).parent / "static"

@@ -8,6 +8,7 @@ paper, pk-go arrows, pk-say words.
 from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from html import escape
+from itertools import pairwise
 from math import atan2, cos, hypot, radians, sin
 from typing import Literal
 
@@ -32,6 +33,9 @@ LINE = 1.6  # the weight of a line in a frame, in its own units
 LETTER = 0.56  # the width of a letter over its height, on the average: for boxes of words
 
 
+_LETTERS = f'text-anchor="middle" fill="{INK}" stroke="none" font-family="Atkinson Hyperlegible, sans-serif"'
+
+
 class Canvas:
     """One frame. flip -- drawn for a left hand: everything is mirrored but words and what is written."""
 
@@ -43,9 +47,10 @@ class Canvas:
         ]
         self._loose = 0
         self.boxes: list[Box] = []
+        self.limbs: list[Box] = []
         self.labels: list[tuple[str, Box]] = []
 
-    # -- places ------------------------------------------------------------------------------------------------------
+    # places
 
     @contextmanager
     def at(self, x: float, y: float, scale: float = 1, turn: float = 0, mirror: bool = False) -> Iterator[None]:
@@ -91,7 +96,7 @@ class Canvas:
         xs, ys = [p[0] for p in points], [p[1] for p in points]
         self.boxes.append((min(xs) - spread, min(ys) - spread, max(xs) + spread, max(ys) + spread))
 
-    # -- lines and shapes ----------------------------------------------------------------------------------------------
+    # lines and shapes
 
     def shape(
         self,
@@ -105,15 +110,15 @@ class Canvas:
         """A polygon or a line of points; smooth rounds it through them."""
         placed = [self.where(*p) for p in points]
         self._seen(placed, line / 2)
-        d = _smooth(placed, closed) if smooth else "M" + "L".join(f"{_n(x)} {_n(y)}" for x, y in placed)
+        d = _smooth(placed, closed) if smooth else _straight(placed)
         self._add(f'<path d="{d}{"Z" if closed else ""}"', tint, line, dashed)
 
     def band(self, points: Sequence[Point], units: float, tint: Tint) -> None:
         """A rounded line of a tint, its weight in units of the frame."""
         placed = [self.where(*p) for p in points]
         self._parts.append(
-            f'<path class="pk-line-{tint}" d="{_smooth(placed, False)}" fill="none" stroke="{TINTS[tint]}" '
-            f'stroke-width="{_n(units)}" stroke-linecap="round"/>'
+            f'<path class="pk-line-{tint}" d="{_smooth(placed, False)}" stroke="{TINTS[tint]}" '
+            f'stroke-width="{_n(units)}"/>'
         )
 
     def road(self, points: Sequence[Point], wide: float, smooth: bool = False) -> None:
@@ -121,12 +126,9 @@ class Canvas:
         placed = [self.where(*p) for p in points]
         width = wide * self.scale
         self._seen(placed, width / 2)
-        d = _smooth(placed, False) if smooth else "M" + "L".join(f"{_n(x)} {_n(y)}" for x, y in placed)
+        d = _smooth(placed, False) if smooth else _straight(placed)
         for cls, colour, weight in (("ink", INK, width + 2.4), ("goal", TINTS["goal"], width)):
-            self._parts.append(
-                f'<path class="pk-line-{cls}" d="{d}" fill="none" stroke="{colour}" stroke-width="{_n(weight)}" '
-                'stroke-linejoin="round"/>'
-            )
+            self._parts.append(f'<path class="pk-line-{cls}" d="{d}" stroke="{colour}" stroke-width="{_n(weight)}"/>')
 
     def line(self, points: Sequence[Point], line: float = LINE, dashed: bool = False, smooth: bool = False) -> None:
         """An open line."""
@@ -136,7 +138,7 @@ class Canvas:
         """A circle, or where high is given an ellipse, by its width and height in mm."""
         high = across if high is None else high
         px, py = self.where(x, y)
-        a, b, c, d, *_ = self._stack[-1]
+        a, b, *_ = self._stack[-1]
         rx, ry = across / 2 * self.scale, high / 2 * self.scale
         turned = 0.0 if abs(rx - ry) < 0.05 else atan2(b, a) * 180 / 3.14159265
         half = max(rx, ry) if turned % 90 else 0
@@ -164,28 +166,25 @@ class Canvas:
     def limb(self, chains: Sequence[tuple[Sequence[Point], float]], tint: Tint, arms: int = 0) -> None:
         """Chains of rounded segments, each with its thickness in mm, as one body: all outlines first, then all fills.
 
-        arms -- so many of the first chains may run out of the frame
+        arms -- so many of the first chains, which run out of the frame, do not count among where it is
         """
-        for edge in (2 * LINE, 0.0):
-            for at, (points, thick) in enumerate(chains):
-                placed = [self.where(*p) for p in points]
-                width = thick * self.scale
-                if edge and at >= arms:
-                    self._seen(placed, width / 2)
-                d = "M" + "L".join(f"{_n(x)} {_n(y)}" for x, y in placed)
-                cls, colour = ("ink", INK) if edge else (tint, TINTS[tint])
-                self._parts.append(
-                    f'<path class="pk-line-{cls}" d="{d}" fill="none" stroke="{colour}" stroke-width="{_n(width + edge)}" '
-                    'stroke-linecap="round" stroke-linejoin="round"/>'
-                )
+        placed = [([self.where(*p) for p in points], thick * self.scale) for points, thick in chains]
+        reach = [p for points, _ in placed[arms:] for p in points]
+        self.limbs.append(
+            (min(p[0] for p in reach), min(p[1] for p in reach), max(p[0] for p in reach), max(p[1] for p in reach))
+        )
+        for edge, cls, colour in ((2 * LINE, "ink", INK), (0.0, tint, TINTS[tint])):
+            body = "".join(
+                f'<path d="{_straight(points)}" stroke-width="{_n(width + edge)}"/>' for points, width in placed
+            )
+            self._parts.append(f'<g class="pk-line-{cls}" stroke="{colour}">{body}</g>')
 
     def arrow(self, points: Sequence[Point], both: bool = False) -> None:
         """An arrow through the points, in mm here; its head is of one size everywhere."""
         placed = [self.where(*p) for p in points]
         self._seen(placed, 4)
         self._parts.append(
-            f'<path class="pk-line-go" d="{_smooth(placed, False)}" fill="none" stroke="{TINTS["go"]}" stroke-width="2.6" '
-            'stroke-linecap="round"/>'
+            f'<path class="pk-line-go" d="{_smooth(placed, False)}" stroke="{TINTS["go"]}" stroke-width="2.6"/>'
         )
         self._head(placed[-2], placed[-1])
         if both:
@@ -200,18 +199,19 @@ class Canvas:
         angle = atan2(tip[1] - before[1], tip[0] - before[0])
         sides = [(tip[0] - 8 * cos(angle + s), tip[1] - 8 * sin(angle + s)) for s in (0.5, -0.5)]
         ahead = (tip[0] + 2 * cos(angle), tip[1] + 2 * sin(angle))
-        d = "M" + "L".join(f"{_n(x)} {_n(y)}" for x, y in (ahead, *sides))
-        self._parts.append(f'<path class="pk-go" d="{d}Z" fill="{TINTS["go"]}"/>')
+        d = _straight((ahead, *sides))
+        self._parts.append(f'<path class="pk-go" d="{d}Z" fill="{TINTS["go"]}" stroke="none"/>')
 
     def dots(self, x: float, y: float, wide: float, high: float, many: int) -> None:
         """A loose filler: dots over an area, the same each time."""
-        for i in range(many):
-            px = x + wide * ((i * 0.618034 + 0.31) % 1 - 0.5)
-            py = y + high * ((i * 0.754878 + 0.17) % 1 - 0.5)
-            a, b = self.where(px, py)
-            self._parts.append(f'<circle class="pk-ink" cx="{_n(a)}" cy="{_n(b)}" r="1" fill="{INK}"/>')
+        spots = (
+            self.where(x + wide * ((i * 0.618034 + 0.31) % 1 - 0.5), y + high * ((i * 0.754878 + 0.17) % 1 - 0.5))
+            for i in range(many)
+        )
+        d = "".join(f"M{_n(a)} {_n(b)}h0" for a, b in spots)
+        self._parts.append(f'<path class="pk-line-ink" d="{d}" stroke-width="2"/>')
 
-    # -- words -----------------------------------------------------------------------------------------------------------
+    # words
 
     def words(self, x: float, y: float, said: str, size: float = 11, strong: bool = False) -> None:
         """Words about (x, y) in the frame, never mirrored; kept clear of the edges."""
@@ -223,8 +223,8 @@ class Canvas:
         self.labels.append((said, box))
         weight = ' font-weight="700"' if strong else ""
         self._parts.append(
-            f'<text class="pk-say" x="{_n(px)}" y="{_n(py)}" font-size="{_n(size)}" text-anchor="middle" fill="{INK}" '
-            f'font-family="Atkinson Hyperlegible, sans-serif"{weight}>{escape(said)}</text>'
+            f'<text class="pk-say" x="{_n(px)}" y="{_n(py)}" font-size="{_n(size)}" {_LETTERS}{weight}>'
+            f"{escape(said)}</text>"
         )
 
     def written(self, x: float, y: float, said: str, high: float) -> None:
@@ -235,19 +235,16 @@ class Canvas:
             (px - len(said) * size * 0.28, py - size * 0.8, px + len(said) * size * 0.28, py + size * 0.25)
         )
         self._parts.append(
-            f'<text class="pk-ink" x="{_n(px)}" y="{_n(py)}" font-size="{_n(size)}" text-anchor="middle" fill="{INK}" '
-            f'font-family="Atkinson Hyperlegible, sans-serif">{escape(said)}</text>'
+            f'<text class="pk-ink" x="{_n(px)}" y="{_n(py)}" font-size="{_n(size)}" {_LETTERS}>{escape(said)}</text>'
         )
 
-    # -- the whole ---------------------------------------------------------------------------------------------------------
+    # the whole
 
     def _add(self, opened: str, tint: Tint, line: float, dashed: bool) -> None:
-        stroke = (
-            f' stroke="{INK}" stroke-width="{_n(line)}" stroke-linejoin="round" stroke-linecap="round"' if line else ""
-        )
+        weight = f' stroke-width="{_n(line)}"' if line != LINE else ""
         dash = ' stroke-dasharray="5 4"' if dashed else ""
-        cls = f"pk-{tint}" if tint != "none" else "pk-bare"
-        self._parts.append(f'{opened} class="{cls}" fill="{TINTS[tint]}"{stroke}{dash}/>')
+        look = f' class="pk-{tint}" fill="{TINTS[tint]}"' if tint != "none" else ' class="pk-bare"'
+        self._parts.append(f"{opened}{look}{weight}{dash}/>")
 
     def markup(self) -> str:
         """All that was drawn, in order."""
@@ -255,14 +252,18 @@ class Canvas:
 
 
 def _n(value: float) -> str:
-    return f"{value:.1f}".removesuffix(".0").replace("-0.0", "0")
+    return f"{value:.1f}".removesuffix(".0")
+
+
+def _straight(points: Sequence[Point]) -> str:
+    return "M" + "L".join(f"{_n(x)} {_n(y)}" for x, y in points)
 
 
 def _smooth(points: Sequence[Point], closed: bool) -> str:
     """A path through the points by quadratic curves that meet half way."""
     if len(points) < 3:
-        return "M" + "L".join(f"{_n(x)} {_n(y)}" for x, y in points)
-    mids = [((a[0] + b[0]) / 2, (a[1] + b[1]) / 2) for a, b in zip(points, points[1:], strict=False)]
+        return _straight(points)
+    mids = [((a[0] + b[0]) / 2, (a[1] + b[1]) / 2) for a, b in pairwise(points)]
     if closed:
         last = ((points[-1][0] + points[0][0]) / 2, (points[-1][1] + points[0][1]) / 2)
         start, curves = last, zip(points, [*mids, last], strict=True)

@@ -2,7 +2,8 @@
 
 Lengths are shares of the hand's own length, wrist to tip of the middle finger. Three views: from the thumb's side, for
 grips; the back of the hand and the palm, for what lies under or in it. All are right hands; a canvas mirrors them.
-Proportions are from memory, rounded: palm a little over half, fingers a good four tenths, a child's fingers a tenth thick.
+Proportions are from memory, rounded: palm a little over half, fingers a good four tenths, a child's fingers a tenth
+thick.
 """
 
 from collections.abc import Sequence
@@ -17,7 +18,7 @@ THICK = 0.105
 
 
 def hand_mm(age_months: float) -> float:
-    """The length of a child's hand in mm, from memory: 11 cm at two, 12.5 at five, 15 at nine, an adult's at sixteen."""
+    """The length of a child's hand in mm: 11 cm at two, 12.5 at five, 15 at nine, an adult's at sixteen; memory."""
     return min(ADULT_MM, 95 + 0.5 * age_months)
 
 
@@ -37,16 +38,16 @@ class SidePose:
 
 SIDE = MappingProxyType(
     {
-        "pinch": SidePose((38, 48, 18), (62, 70, 40)),
-        "three_point": SidePose((42, 40, 14), (44, 42, 16)),
-        "tucked": SidePose((38, 46, 18), (85, 95, 60)),
+        "pinch": SidePose((46, 56, 20), (62, 70, 40)),
+        "three_point": SidePose((48, 52, 16), (50, 54, 18)),
+        "tucked": SidePose((46, 56, 20), (85, 95, 60)),
         "open": SidePose((8, 8, 6), (12, 10, 8), (50, 18)),
         "flat": SidePose((0, 2, 2), (1, 3, 3), (22, 5)),
         "point": SidePose((4, 4, 2), (80, 95, 60), (58, -42)),
         "fist": SidePose((75, 92, 50), (78, 95, 55), (62, -58)),
         "hook": SidePose((55, 75, 30), (60, 80, 35), (60, -45)),
         "key": SidePose((58, 72, 35), (64, 80, 45), (18, -14)),
-        "tool": SidePose((48, 34, 10), (62, 70, 34)),
+        "tool": SidePose((52, 48, 14), (62, 70, 34)),
         "wrap": SidePose((46, 56, 34), (48, 60, 38), (72, -38)),
     }
 )
@@ -108,7 +109,10 @@ def side_hand(
     """
     pose = SIDE[pose_id]
     index, rest, thumb = side_points(pose, gap_mm / length)
-    put = lambda points: [(x * length, y * length) for x, y in points]  # noqa: E731
+
+    def put(points: Sequence[Point]) -> list[Point]:
+        return [(x * length, y * length) for x, y in points]
+
     if not front:
         canvas.limb([(put([(0.3, 0.04), *((x + 0.02, y + 0.04) for x, y in rest)]), THICK * length)], tint)
         canvas.limb([(put([(0.3, 0.02), *rest]), THICK * length)], tint)
@@ -125,21 +129,21 @@ def side_hand(
         tint,
         arms=1,
     )
-    tip, before = index[-1], index[-2]
-    _nail(canvas, put([before, tip]), length, -1)
+    with canvas.beyond():
+        _nail(canvas, put(index[-2:]), length)
 
 
-def _nail(canvas: Canvas, last: list[Point], length: float, side: int) -> None:
+def _nail(canvas: Canvas, last: list[Point], length: float) -> None:
     (x1, y1), (x2, y2) = last
     angle = degrees(atan2(y2 - y1, x2 - x1))
     with canvas.at(x2, y2, 1, angle):
         r = THICK / 2 * length
-        canvas.line([(-r * 0.5, side * r * 0.75), (r * 0.35, side * r * 0.78), (r * 0.9, side * r * 0.4)], 1.1)
+        canvas.line([(-r * 0.5, -r * 0.75), (r * 0.35, -r * 0.78), (r * 0.9, -r * 0.4)], 1.1)
 
 
 @dataclass(frozen=True)
 class FlatPose:
-    """A hand seen from its back or its palm: by finger from thumb to little, spread in degrees and length still seen."""
+    """A hand seen from its back or its palm: by finger from the thumb, spread in degrees and length still seen."""
 
     spread: tuple[float, float, float, float, float]
     seen: tuple[float, float, float, float, float]
@@ -192,24 +196,25 @@ def flat_hand(
     chains.append(([(-0.07 * length, -0.2 * length), (-0.065 * length, -0.42 * length)], 0.26 * length))
     chains.append(([(0.05 * length, -0.2 * length), (0.055 * length, -0.4 * length)], 0.26 * length))
     canvas.limb(chains, tint, arms=int(arm))
-    if palm:
-        canvas.line(
-            [(-0.14 * length, -0.4 * length), (-0.02 * length, -0.36 * length), (0.03 * length, -0.12 * length)],
-            1.1,
-            smooth=True,
-        )
-        canvas.line(
-            [(0.16 * length, -0.36 * length), (0.03 * length, -0.33 * length), (-0.08 * length, -0.42 * length)],
-            1.1,
-            smooth=True,
-        )
-    else:
-        for (x, y), tip in zip(_ROOTS[1:], tips[1:], strict=True):
-            if hypot(tip[0] - x, tip[1] - y) < 0.25:
-                canvas.line(
-                    [
-                        ((tip[0] - 0.035) * length, (tip[1] + 0.02) * length),
-                        ((tip[0] + 0.035) * length, (tip[1] + 0.02) * length),
-                    ],
-                    1.1,
-                )
+    with canvas.beyond():
+        if palm:
+            canvas.line(
+                [(-0.14 * length, -0.4 * length), (-0.02 * length, -0.36 * length), (0.03 * length, -0.12 * length)],
+                1.1,
+                smooth=True,
+            )
+            canvas.line(
+                [(0.16 * length, -0.36 * length), (0.03 * length, -0.33 * length), (-0.08 * length, -0.42 * length)],
+                1.1,
+                smooth=True,
+            )
+        else:
+            for (x, y), tip in zip(_ROOTS[1:], tips[1:], strict=True):
+                if hypot(tip[0] - x, tip[1] - y) < 0.25:
+                    canvas.line(
+                        [
+                            ((tip[0] - 0.035) * length, (tip[1] + 0.02) * length),
+                            ((tip[0] + 0.035) * length, (tip[1] + 0.02) * length),
+                        ],
+                        1.1,
+                    )

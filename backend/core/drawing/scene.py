@@ -1,6 +1,7 @@
 """What an act is drawn from, and the hands and grounds that every act shares.
 
-Lengths are in mm, about the middle of the table's edge: x to the right, y down, so what stands on the table is above 0. A
+Lengths are in mm, about the middle of the table's edge: x to the right, y down, so what stands on the table is above
+0. A
 frame is two hand lengths wide and one and a half high, whoever's hand it is; a scene with something bigger in it stands
 farther off, its hands with it, so that everything keeps its proportion.
 """
@@ -119,7 +120,8 @@ def hold(
     """A hand from the thumb's side that holds something at (x, y): the skill hand comes from the right, the helper hand
     from the left.
 
-    turn -- how far it points down, in degrees; gap -- between the fingertips, in mm; held -- draws what is held, between
+    turn -- how far it points down, in degrees; gap -- between the fingertips, in mm; held -- draws what is held,
+    between
     the far fingers and the near ones; grown -- an adult's
     """
     length = ADULT_MM if grown else scene.hand

@@ -3,6 +3,8 @@
 A path to cut starts at the lower edge and leads away from the child. Letters are laid as a plain sans serif has them.
 """
 
+# ruff: noqa: E501 -- tables of points read better in rows
+
 from math import cos, pi, sin
 from types import MappingProxyType
 

@@ -1,6 +1,8 @@
-"""Household things from their measured form, at true proportion: from above as they lie, and from the side as they stand.
+"""Household things from their measured form, at true proportion: from above as they lie, and from the side as they
+stand.
 
-Everything is drawn about the origin, in mm. A thing is drawn as the form it serves as (a tub is a pot, or an edge to clip
+Everything is drawn about the origin, in mm. A thing is drawn as the form it serves as (a tub is a pot, or an edge to
+clip
 on); what no form has a drawing for is its plain shape.
 """
 
@@ -25,6 +27,8 @@ def side(canvas: Canvas, thing: Thing, form: str, tint: Tint = "thing") -> None:
 
 def size_mm(thing: Thing) -> tuple[float, float]:
     """The width and height a thing takes from above, in mm."""
+    if "post" in thing.forms:
+        return 90.0, 90.0
     match thing.shape:
         case Ball(d):
             return d, d
@@ -70,7 +74,7 @@ STANDS = frozenset(
 )
 
 
-# -- plain shapes ----------------------------------------------------------------------------------------------------------
+# plain shapes
 
 
 def _plain_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
@@ -110,7 +114,7 @@ def _plain_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
             canvas.box(0, 0, long, max(min(wide, high), 2.2), tint, 2)
 
 
-# -- pots ------------------------------------------------------------------------------------------------------------------
+# pots
 
 
 def pot_size(thing: Thing) -> tuple[float, float]:
@@ -229,7 +233,7 @@ def _tray_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
     canvas.box(0, 0, wide * 0.92, high * 0.9, "paper", 8)
 
 
-# -- lines, sheets, cloths ---------------------------------------------------------------------------------------------------
+# lines, sheets, cloths
 
 
 def _cord_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
@@ -252,9 +256,21 @@ def _cloth_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
     wide, high = size_mm(thing)
     w, h = min(wide, 300) / 2, min(high, 240) / 2
     canvas.shape(
-        [(-w, -h), (-w * 0.4, -h * 1.06), (w * 0.3, -h * 0.94), (w, -h), (w * 1.04, 0), (w, h), (w * 0.2, h * 0.94), (-w * 0.5, h * 1.05), (-w, h), (-w * 0.95, 0)],
-        "goal" if tint == "goal" else "thing", smooth=True,
-    )  # fmt: skip
+        [
+            (-w, -h),
+            (-w * 0.4, -h * 1.06),
+            (w * 0.3, -h * 0.94),
+            (w, -h),
+            (w * 1.04, 0),
+            (w, h),
+            (w * 0.2, h * 0.94),
+            (-w * 0.5, h * 1.05),
+            (-w, h),
+            (-w * 0.95, 0),
+        ],
+        "goal" if tint == "goal" else "thing",
+        smooth=True,
+    )
 
 
 def _mat_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
@@ -262,7 +278,7 @@ def _mat_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
     canvas.box(0, 0, min(wide, 320), min(high, 260), "goal", 16)
 
 
-# -- tools -------------------------------------------------------------------------------------------------------------------
+# tools
 
 
 def peg(canvas: Canvas, thing: Thing, tint: Tint = "thing", opened: float = 0.0) -> None:
@@ -272,9 +288,16 @@ def peg(canvas: Canvas, thing: Thing, tint: Tint = "thing", opened: float = 0.0)
     for up in (-1, 1):
         with canvas.at(0, 0, 1, up * opened):
             canvas.shape(
-                [(-long * 0.5, up * 0.6), (-long * 0.5, up * half * 0.7), (-long * 0.1, up * half), (long * 0.5, up * half * 1.25), (long * 0.5, up * half * 0.55), (0, up * half * 0.3)],
+                [
+                    (-long * 0.5, up * 0.6),
+                    (-long * 0.5, up * half * 0.7),
+                    (-long * 0.1, up * half),
+                    (long * 0.5, up * half * 1.25),
+                    (long * 0.5, up * half * 0.55),
+                    (0, up * half * 0.3),
+                ],
                 tint,
-            )  # fmt: skip
+            )
     canvas.round(-long * 0.02, 0, half * 0.9, "goal")
 
 
@@ -302,9 +325,16 @@ def tongs(canvas: Canvas, thing: Thing, gap: float, tint: Tint = "goal") -> None
     half = gap / 2
     for up in (-1, 1):
         canvas.shape(
-            [(-long / 2, up * half), (-long * 0.3, up * (half + long * 0.05)), (long * 0.4, up * long * 0.06), (long / 2, 0), (long * 0.42, up * long * 0.02), (-long * 0.28, up * (half + long * 0.01))],
+            [
+                (-long / 2, up * half),
+                (-long * 0.3, up * (half + long * 0.05)),
+                (long * 0.4, up * long * 0.06),
+                (long / 2, 0),
+                (long * 0.42, up * long * 0.02),
+                (-long * 0.28, up * (half + long * 0.01)),
+            ],
             tint,
-        )  # fmt: skip
+        )
 
 
 def _tongs(canvas: Canvas, thing: Thing, tint: Tint) -> None:
@@ -468,7 +498,9 @@ def _lid_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def shoe(canvas: Canvas, thing: Thing, laced: bool = True) -> None:
-    """A shoe from above, as it is worn by the child at the bottom of the frame: toe to -y; a lace board where it is one."""
+    """A shoe from above, as it is worn by the child at the bottom of the frame: toe to -y; a lace board where it is
+    one.
+    """
     long, wide = thing.shape.extents_mm[0], thing.shape.extents_mm[1]
     h, w = long / 2, wide / 2
     if "shoe" in thing.forms or "strap" in thing.forms:

@@ -3,9 +3,9 @@
 from unittest import TestCase
 
 from core.child import Child
+from core.drawing.table_layout import lay_out, sides_said
 from core.library import ACTIVITIES
 from core.offers import variants_of
-from core.drawing.table_layout import lay_out, sides_said
 from testing.core_builders import full_house
 
 # Read by hand from the set-ups: on which side each role is said to be.

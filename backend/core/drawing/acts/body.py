@@ -21,7 +21,9 @@ def figure(
     elbows_down: bool = True,
     head: Point | None = None,
 ) -> None:
-    """A figure from the side by its hip, shoulder, two hands and two feet, in units of the frame; joints are worked out."""
+    """A figure from the side by its hip, shoulder, two hands and two feet, in units of the frame; joints are worked
+    out.
+    """
     skin: Tint = "grown" if grown else "skin"
     t = tall
     dx, dy = shoulder[0] - hip[0], shoulder[1] - hip[1]
@@ -64,7 +66,9 @@ def _wall(canvas: Canvas, x: float) -> None:
 
 @act
 def at_wall(canvas: Canvas, scene: Scene) -> str:
-    """Standing at a wall: push, walk, reach, wipe or draw. Takes do; height: chest, shoulder, eyes or over; tool; other."""
+    """Standing at a wall: push, walk, reach, wipe or draw. Takes do; height: chest, shoulder, eyes or over; tool;
+    other.
+    """
     _floor(canvas)
     _wall(canvas, 178)
     do = scene.word("do", "push")
@@ -211,12 +215,21 @@ def on_floor(canvas: Canvas, scene: Scene) -> str:
 
 
 _ON_FLOOR = {
-    "knees": "is on hands and knees", "tunnel": "crawls under a table", "carry": "crawls and carries a thing", "back": "crawls backwards",
-    "over": "crawls over a cushion", "feet": "walks on hands and feet", "tap": "stands on hands and feet and lifts one hand",
-    "hold_draw": "leans on one hand", "barrow": "walks on the hands while an adult holds the legs", "snake": "wriggles on the tummy",
-    "prone": "lies on the tummy, propped on the lower arms", "hands": "lies on the tummy, propped on both hands",
-    "one_hand": "leans on one hand and plays with the other", "draw": "lies on the tummy and draws",
-}  # fmt: skip
+    "knees": "is on hands and knees",
+    "tunnel": "crawls under a table",
+    "carry": "crawls and carries a thing",
+    "back": "crawls backwards",
+    "over": "crawls over a cushion",
+    "feet": "walks on hands and feet",
+    "tap": "stands on hands and feet and lifts one hand",
+    "hold_draw": "leans on one hand",
+    "barrow": "walks on the hands while an adult holds the legs",
+    "snake": "wriggles on the tummy",
+    "prone": "lies on the tummy, propped on the lower arms",
+    "hands": "lies on the tummy, propped on both hands",
+    "one_hand": "leans on one hand and plays with the other",
+    "draw": "lies on the tummy and draws",
+}
 
 
 @act
@@ -240,7 +253,8 @@ def push_box(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def toss(canvas: Canvas, scene: Scene) -> str:
-    """Tossing and catching. Takes kind: partner, up, wall, target, cross, swap, tap or bubbles; thing, hands: two or one;
+    """Tossing and catching. Takes kind: partner, up, wall, target, cross, swap, tap or bubbles; thing, hands: two or
+    one;
     near (m), many."""
     _floor(canvas)
     kind, thing = scene.word("kind", "up"), scene.thing("thing")
@@ -324,10 +338,15 @@ def toss(canvas: Canvas, scene: Scene) -> str:
 
 
 _TOSS = {
-    "partner": "and an adult toss something to each other", "swap": "and a partner toss two bags at the same time", "wall": "throws at a wall and catches",
-    "target": "tosses a bag into a tub", "up": "tosses something up and catches it", "cross": "tosses from hand to hand", "tap": "keeps something light in the air",
+    "partner": "and an adult toss something to each other",
+    "swap": "and a partner toss two bags at the same time",
+    "wall": "throws at a wall and catches",
+    "target": "tosses a bag into a tub",
+    "up": "tosses something up and catches it",
+    "cross": "tosses from hand to hand",
+    "tap": "keeps something light in the air",
     "bubbles": "pops bubbles",
-}  # fmt: skip
+}
 
 
 @act

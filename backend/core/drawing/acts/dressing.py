@@ -1,11 +1,16 @@
 """Threading and fastening: beads, rings, buttons, zips, buckles, straps, studs, hooks, laces; socks and trousers."""
 
+from collections.abc import Callable
+from types import MappingProxyType
+
 from core.drawing.acts.reach import named
 from core.drawing.acts.register import act
-from core.drawing.canvas import Canvas
+from core.drawing.canvas import Canvas, Point
 from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.things import grip_mm, shoe
 from core.materials import Ring
+
+Cord = Callable[[list[Point], bool], None]
 
 
 @act
@@ -46,7 +51,8 @@ def thread(canvas: Canvas, scene: Scene) -> str:
             for i in range(6):
                 first = {"turn": i % 2 == 0, "two": i % 3 < 2}.get(scene.word("pattern"), i in (0, 1, 4))
                 canvas.round((-0.6 + 0.17 * i) * h, -0.66 * h, 14, "thing" if first else "goal")
-    return f"one hand {'pulls the line through' if pulling else 'pushes the tip into'} {named(bead, 'a bead')}, the other holds"
+    does = "pulls the line through" if pulling else "pushes the tip into"
+    return f"one hand {does} {named(bead, 'a bead')}, the other holds"
 
 
 @act
@@ -143,60 +149,77 @@ def zip_(canvas: Canvas, scene: Scene) -> str:
     return "one hand holds the bottom of the zip down, the other pulls the tag"
 
 
+def _strap(canvas: Canvas, h: float, y: float, way: str) -> tuple[Point, Point, list[Point]]:
+    canvas.box(-0.1 * h, y, 1.4 * h, 0.3 * h, "goal", 6)
+    canvas.dots(0.1 * h, y, 0.5 * h, 0.2 * h, 40)
+    end = 0.42 * h if way == "open" else 0.56 * h
+    rise = 0.16 * h if way == "open" else 0.05 * h
+    canvas.shape(
+        [
+            (-0.3 * h, y - 0.15 * h),
+            (0.1 * h, y - 0.15 * h),
+            (end, y - 0.12 * h - rise),
+            (end + 0.06 * h, y + 0.12 * h - rise),
+            (0.1 * h, y + 0.15 * h),
+            (-0.3 * h, y + 0.15 * h),
+        ],
+        "thing",
+    )
+    right = (end, y + 0.06 * h - rise)
+    go = [(0.2 * h, y - 0.34 * h), (0, y - 0.5 * h), (-0.3 * h, y - 0.4 * h)]
+    left = (-0.66 * h, y + 0.14 * h)
+    return left, right, go
+
+
+def _buckle(canvas: Canvas, h: float, y: float, way: str) -> tuple[Point, Point, list[Point]]:
+    canvas.box(-0.56 * h, y, 0.8 * h, 0.24 * h, "goal", 3)
+    reach = -0.12 * h if way != "open" else 0.16 * h
+    canvas.box(-0.1 * h, y, 0.28 * h, 0.42 * h, "thing", 4)
+    canvas.box(-0.1 * h, y, 0.17 * h, 0.29 * h, "paper", 3)
+    canvas.box((reach + 0.98 * h) / 2, y, 0.98 * h - reach, 0.2 * h, "goal", 6)
+    for i in range(4):
+        canvas.round(0.3 * h + i * 0.14 * h, y, 5, "ink")
+    canvas.line([(-0.2 * h, y), (0.02 * h if way != "shut" else 0.12 * h, y)], 3.4)
+    left, right = (-0.26 * h, y + 0.18 * h), (0.3 * h, y + 0.1 * h)
+    go = [(0.5 * h, y - 0.3 * h), (0.1 * h, y - 0.3 * h)]
+    return left, right, go
+
+
+def _clip(canvas: Canvas, h: float, y: float, way: str) -> tuple[Point, Point, list[Point]]:
+    gap = 0.18 * h if way == "open" else 0.02 * h
+    canvas.box(-0.56 * h, y, 0.5 * h, 0.22 * h, "goal", 2)
+    canvas.box(0.7 * h, y, 0.4 * h, 0.22 * h, "goal", 2)
+    canvas.box(-0.2 * h, y, 0.3 * h, 0.36 * h, "thing", 5)
+    canvas.box(0.44 * h, y, 0.14 * h, 0.32 * h, "thing", 4)
+    for s in (-1, 1):
+        canvas.box(0.22 * h + gap * 0.4, y + s * 0.1 * h, 0.36 * h, 0.07 * h, "thing", 3)
+    left, right = (-0.32 * h, y + 0.16 * h), (0.4 * h, y + 0.14 * h)
+    go = [(0.5 * h, y - 0.3 * h), (0.1 * h, y - 0.3 * h)]
+    return left, right, go
+
+
+def _hook(canvas: Canvas, h: float, y: float, way: str) -> tuple[Point, Point, list[Point]]:
+    canvas.box(-0.5 * h, y, 0.8 * h, 0.28 * h, "goal", 2)
+    canvas.box(0.62 * h, y, 0.8 * h, 0.28 * h, "goal", 2)
+    canvas.round(-0.02 * h, y, 0.14 * h)
+    x = 0.14 * h if way == "open" else 0.06 * h
+    canvas.line([(0.26 * h, y), (x, y - 2), (x - 0.09 * h, y - 12), (x - 0.1 * h, y + 4)], 4, smooth=True)
+    left, right = (-0.18 * h, y + 0.12 * h), (0.3 * h, y + 0.1 * h)
+    go = [(0.5 * h, y - 0.3 * h), (0.1 * h, y - 0.3 * h)]
+    return left, right, go
+
+
+_FASTENED = MappingProxyType({"strap": _strap, "buckle": _buckle, "clip": _clip, "hook": _hook})
+"""What is fastened, drawn at a height; where each hand is, and the arrow that shuts it."""
+
+
 @act
 def fasten(canvas: Canvas, scene: Scene) -> str:
     """A strap, buckle, clip or hook, from above. Takes kind: strap, buckle, clip or hook; way: open, shut or thread."""
     kind, way = scene.word("kind", "strap"), scene.word("way", "open")
     with desk(canvas, scene):
         h = scene.hand
-        y = -0.34 * h
-        go = [(0.5 * h, y - 0.3 * h), (0.1 * h, y - 0.3 * h)]
-        left, right = (-0.4 * h, y + 0.1 * h), (0.36 * h, y + 0.06 * h)
-        if kind == "strap":
-            canvas.box(-0.1 * h, y, 1.4 * h, 0.3 * h, "goal", 6)
-            canvas.dots(0.1 * h, y, 0.5 * h, 0.2 * h, 40)
-            end = 0.42 * h if way == "open" else 0.56 * h
-            rise = 0.16 * h if way == "open" else 0.05 * h
-            canvas.shape(
-                [
-                    (-0.3 * h, y - 0.15 * h),
-                    (0.1 * h, y - 0.15 * h),
-                    (end, y - 0.12 * h - rise),
-                    (end + 0.06 * h, y + 0.12 * h - rise),
-                    (0.1 * h, y + 0.15 * h),
-                    (-0.3 * h, y + 0.15 * h),
-                ],
-                "thing",
-            )
-            right = (end, y + 0.06 * h - rise)
-            go = [(0.2 * h, y - 0.34 * h), (0, y - 0.5 * h), (-0.3 * h, y - 0.4 * h)]
-            left = (-0.66 * h, y + 0.14 * h)
-        elif kind == "buckle":
-            canvas.box(-0.56 * h, y, 0.8 * h, 0.24 * h, "goal", 3)
-            reach = -0.12 * h if way != "open" else 0.16 * h
-            canvas.box(-0.1 * h, y, 0.28 * h, 0.42 * h, "thing", 4)
-            canvas.box(-0.1 * h, y, 0.17 * h, 0.29 * h, "paper", 3)
-            canvas.box((reach + 0.98 * h) / 2, y, 0.98 * h - reach, 0.2 * h, "goal", 6)
-            for i in range(4):
-                canvas.round(0.3 * h + i * 0.14 * h, y, 5, "ink")
-            canvas.line([(-0.2 * h, y), (0.02 * h if way != "shut" else 0.12 * h, y)], 3.4)
-            left, right = (-0.26 * h, y + 0.18 * h), (0.3 * h, y + 0.1 * h)
-        elif kind == "clip":
-            gap = 0.18 * h if way == "open" else 0.02 * h
-            canvas.box(-0.56 * h, y, 0.5 * h, 0.22 * h, "goal", 2)
-            canvas.box(0.7 * h, y, 0.4 * h, 0.22 * h, "goal", 2)
-            canvas.box(-0.2 * h, y, 0.3 * h, 0.36 * h, "thing", 5)
-            canvas.box(0.44 * h, y, 0.14 * h, 0.32 * h, "thing", 4)
-            for s in (-1, 1):
-                canvas.box(0.22 * h + gap * 0.4, y + s * 0.1 * h, 0.36 * h, 0.07 * h, "thing", 3)
-            left, right = (-0.32 * h, y + 0.16 * h), (0.4 * h, y + 0.14 * h)
-        else:
-            canvas.box(-0.5 * h, y, 0.8 * h, 0.28 * h, "goal", 2)
-            canvas.box(0.62 * h, y, 0.8 * h, 0.28 * h, "goal", 2)
-            canvas.round(-0.02 * h, y, 0.14 * h)
-            x = 0.14 * h if way == "open" else 0.06 * h
-            canvas.line([(0.26 * h, y), (x, y - 2), (x - 0.09 * h, y - 12), (x - 0.1 * h, y + 4)], 4, smooth=True)
-            left, right = (-0.18 * h, y + 0.12 * h), (0.3 * h, y + 0.1 * h)
+        left, right, go = _FASTENED[kind](canvas, h, -0.34 * h, way)
         over(canvas, scene, "pinch", *left, "helper", turn=30, at="tips")
         over(canvas, scene, "pinch", *right, turn=30, at="tips")
         canvas.arrow(
@@ -205,9 +228,79 @@ def fasten(canvas: Canvas, scene: Scene) -> str:
     return f"one hand holds the {kind} still, the other {'opens' if way == 'open' else 'closes'} it"
 
 
+def _tie(canvas: Canvas, cord: Cord, h: float, stage: str, left: Point, right: Point) -> None:
+    """Draw both halves of a lace at a stage."""
+    y = -0.24 * h
+    if stage == "untie":
+        _bow(cord, h, y, tail=0.62)
+    elif stage == "loose":
+        cord([(0, y), (0.2 * h, y + 0.06 * h), (0.56 * h, y - 0.16 * h)], True)
+        cord([(0, y), (-0.2 * h, y + 0.1 * h), left], False)
+        canvas.round(0, y, 13, "thing")
+    elif stage in ("cross", "tuck"):
+        cord([(-0.12 * h, y - 0.14 * h), (0.06 * h, y - 0.02 * h), right], True)
+        cord([(0.12 * h, y - 0.14 * h), (-0.06 * h, y - 0.02 * h), left], False)
+        if stage == "tuck":
+            cord(
+                [
+                    (0.06 * h, y - 0.02 * h),
+                    (0.02 * h, y + 0.1 * h),
+                    (-0.06 * h, y + 0.02 * h),
+                    (-0.02 * h, y - 0.1 * h),
+                ],
+                True,
+            )
+    elif stage == "knot":
+        cord([(-0.05 * h, y), (0.14 * h, y + 0.02 * h), right], True)
+        cord([(0.05 * h, y), (-0.14 * h, y + 0.02 * h), left], False)
+        canvas.round(0, y, 14, "thing")
+    elif stage in ("loop", "second"):
+        cord(
+            [
+                (0, y),
+                (0.2 * h, y - 0.14 * h),
+                (0.44 * h, y - 0.06 * h),
+                (0.4 * h, y + 0.1 * h),
+                (0.06 * h, y + 0.02 * h),
+            ],
+            True,
+        )
+        if stage == "loop":
+            cord([(0, y), (-0.16 * h, y + 0.06 * h), left], False)
+        else:
+            cord(
+                [
+                    (0, y),
+                    (-0.2 * h, y - 0.14 * h),
+                    (-0.44 * h, y - 0.06 * h),
+                    (-0.4 * h, y + 0.1 * h),
+                    (-0.06 * h, y + 0.02 * h),
+                ],
+                False,
+            )
+        canvas.round(0, y, 12, "thing")
+    else:
+        _bow(cord, h, y)
+
+
+def _held_ends(h: float, stage: str, left: Point, right: Point) -> tuple[Point, Point]:
+    """Where each hand holds the lace at a stage."""
+    y = -0.24 * h
+    if stage == "second":
+        return (-0.36 * h, y + 0.02 * h), (0.36 * h, y + 0.02 * h)
+    if stage == "loop":
+        return left, (0.16 * h, y + 0.06 * h)
+    if stage in ("untie", "loose"):
+        return left, (0.56 * h, y - 0.02 * h)
+    if stage in ("bow", "double"):
+        return (-0.4 * h, y), (0.4 * h, y)
+    return left, right
+
+
 @act
 def lace(canvas: Canvas, scene: Scene) -> str:
-    """A lace at one stage of a bow, from above, the toe pointing away. Takes stage: untie, loose, cross, tuck, knot, loop,
+    """A lace at one stage of a bow, from above, the toe pointing away. Takes stage: untie, loose, cross, tuck, knot,
+    loop,
     second, bow or double; on: board, shoe or parcel; knot_only."""
     stage = scene.word("stage", "cross")
     thing = scene.thing("thing")
@@ -227,66 +320,8 @@ def lace(canvas: Canvas, scene: Scene) -> str:
             canvas.line(points, w + 2.4, smooth=True)
             canvas.band(points, w, "thing" if first else "paper")
 
-        if stage == "untie":
-            _bow(cord, h, y, tail=0.62)
-        elif stage == "loose":
-            cord([(0, y), (0.2 * h, y + 0.06 * h), (0.56 * h, y - 0.16 * h)], True)
-            cord([(0, y), (-0.2 * h, y + 0.1 * h), left], False)
-            canvas.round(0, y, 13, "thing")
-        elif stage in ("cross", "tuck"):
-            cord([(-0.12 * h, y - 0.14 * h), (0.06 * h, y - 0.02 * h), right], True)
-            cord([(0.12 * h, y - 0.14 * h), (-0.06 * h, y - 0.02 * h), left], False)
-            if stage == "tuck":
-                cord(
-                    [
-                        (0.06 * h, y - 0.02 * h),
-                        (0.02 * h, y + 0.1 * h),
-                        (-0.06 * h, y + 0.02 * h),
-                        (-0.02 * h, y - 0.1 * h),
-                    ],
-                    True,
-                )
-        elif stage == "knot":
-            cord([(-0.05 * h, y), (0.14 * h, y + 0.02 * h), right], True)
-            cord([(0.05 * h, y), (-0.14 * h, y + 0.02 * h), left], False)
-            canvas.round(0, y, 14, "thing")
-        elif stage in ("loop", "second"):
-            cord(
-                [
-                    (0, y),
-                    (0.2 * h, y - 0.14 * h),
-                    (0.44 * h, y - 0.06 * h),
-                    (0.4 * h, y + 0.1 * h),
-                    (0.06 * h, y + 0.02 * h),
-                ],
-                True,
-            )
-            if stage == "loop":
-                cord([(0, y), (-0.16 * h, y + 0.06 * h), left], False)
-            else:
-                cord(
-                    [
-                        (0, y),
-                        (-0.2 * h, y - 0.14 * h),
-                        (-0.44 * h, y - 0.06 * h),
-                        (-0.4 * h, y + 0.1 * h),
-                        (-0.06 * h, y + 0.02 * h),
-                    ],
-                    False,
-                )
-            canvas.round(0, y, 12, "thing")
-        else:
-            _bow(cord, h, y)
-        if stage == "second":
-            ends = ((-0.36 * h, y + 0.02 * h), (0.36 * h, y + 0.02 * h))
-        elif stage == "loop":
-            ends = (left, (0.16 * h, y + 0.06 * h))
-        elif stage in ("untie", "loose"):
-            ends = (left, (0.56 * h, y - 0.02 * h))
-        elif stage in ("bow", "double"):
-            ends = ((-0.4 * h, y), (0.4 * h, y))
-        else:
-            ends = (left, right)
+        _tie(canvas, cord, h, stage, left, right)
+        ends = _held_ends(h, stage, left, right)
         over(canvas, scene, "pinch", ends[0][0], ends[0][1] + 4, "helper", turn=10, at="tips")
         over(canvas, scene, "pinch", ends[1][0], ends[1][1] + 4, turn=10, at="tips")
         if stage in ("untie", "loose"):
@@ -310,7 +345,7 @@ _STAGES = {
 }
 
 
-def _bow(cord, h: float, y: float, tail: float = 0.3) -> None:  # type: ignore[no-untyped-def]
+def _bow(cord: Cord, h: float, y: float, tail: float = 0.3) -> None:
     cord([(0, y), (0.2 * h, y - 0.16 * h), (0.4 * h, y - 0.08 * h), (0.3 * h, y + 0.06 * h), (0, y)], True)
     cord([(0, y), (-0.2 * h, y - 0.16 * h), (-0.4 * h, y - 0.08 * h), (-0.3 * h, y + 0.06 * h), (0, y)], False)
     cord([(0, y), (0.1 * h, y + 0.12 * h), (tail * h, y + 0.24 * h if tail < 0.5 else y)], True)

@@ -1,8 +1,11 @@
 """What the fingers of one hand do: turn, roll, walk, slide, flick, press, point."""
 
-from core.drawing.acts.reach import held_thing, named, tucked
+from types import MappingProxyType
+
+from core.drawing.acts.reach import held_thing, named, tucked, with_tongs
 from core.drawing.acts.register import act
 from core.drawing.canvas import Canvas
+from core.drawing.hands import flat_tips
 from core.drawing.scene import HIGH, WIDE, Scene, badge, desk, ground, hold, over
 from core.drawing.things import above, grip_mm, peg, screw_pot, side, size_mm
 from core.materials import Box, Thing
@@ -157,7 +160,8 @@ def flick(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def press(canvas: Canvas, scene: Scene) -> str:
-    """A finger presses or points. Takes target: what is pressed; finger: point, pinch, hand or all; tuck; through (what is
+    """A finger presses or points. Takes target: what is pressed; finger: point, pinch, hand or all; tuck; through
+    (what is
     poked through); hold."""
     on, through = scene.thing("target"), scene.thing("through")
     finger = scene.word("finger", "point")
@@ -214,8 +218,6 @@ def puppets(canvas: Canvas, scene: Scene) -> str:
     with canvas.at(WIDE / 2, HIGH - 6, 132 / scene.hand):
         h = scene.hand
         over(canvas, scene, "open", 0, -0.36 * h)
-        from core.drawing.hands import flat_tips
-
         tips = flat_tips("open")
         for i in (1, 2):
             x, y = tips[i][0] + 0.02, tips[i][1] + 0.36 - 0.36
@@ -230,81 +232,107 @@ def puppets(canvas: Canvas, scene: Scene) -> str:
     return "finger puppets move one at a time"
 
 
+def _nut(canvas: Canvas, scene: Scene) -> None:
+    h, y, thing = scene.hand, -0.5 * scene.hand, scene.thing("thing")
+    adult = scene.word("hold") == "adult"
+    d, long = (thing.shape.extents_mm[1], thing.shape.extents_mm[0]) if thing else (20, 80)
+    canvas.box(-0.42 * h, y, 10, d * 1.9, "goal", 2)
+    canvas.box(-0.42 * h + long / 2, y, long, d, "goal", 1)
+    for i in range(int(long / 6)):
+        canvas.line([(-0.42 * h + 8 + i * 6, y - d / 2), (-0.42 * h + 11 + i * 6, y + d / 2)], 0.7)
+    x = -0.42 * h + long * 0.72
+    hold(canvas, scene, "pinch", -0.5 * h, y, "helper", 10, d * 1.4, grown=adult)
+    hold(
+        canvas,
+        scene,
+        "pinch",
+        x,
+        y,
+        turn=58,
+        gap=d * 1.7,
+        held=lambda: canvas.box(x, y, d * 0.8, d * 1.7, "thing", 2),
+    )
+    canvas.turn(x, y, d * 0.85 + 16, 90, -40)
+
+
+def _cap(canvas: Canvas, scene: Scene) -> None:
+    h, y, thing = scene.hand, -0.5 * scene.hand, scene.thing("thing")
+    d, long = (thing.shape.extents_mm[2], thing.shape.extents_mm[0]) if thing else (15, 135)
+    canvas.box(-0.1 * h, y, long * 0.8, d, "goal", 3)
+    canvas.box(-0.1 * h + long * 0.5, y, long * 0.3, d * 1.1, "thing", 3)
+    hold(canvas, scene, "wrap", -0.44 * h, y, "helper", 6, d)
+    hold(canvas, scene, "pinch", -0.1 * h + long * 0.5, y, turn=52, gap=d * 1.1)
+    canvas.arrow([(0.2 * h, y + 0.3 * h), (0.54 * h, y + 0.3 * h)])
+
+
+def _screw(canvas: Canvas, scene: Scene) -> None:
+    h = scene.hand
+    adult = scene.word("hold") == "adult"
+    kind = scene.word("kind")
+    canvas.box(-0.4 * h, -15, 90, 30, "goal", 8)
+    hold(canvas, scene, "wrap", -0.4 * h - 34, -16, "helper", 6, 24, grown=adult)
+    canvas.box(-0.36 * h, -34, 16, 8, "thing", 2)
+    canvas.box(-0.36 * h, -22, 6, 24, "thing")
+    if kind == "driver":
+        canvas.box(-0.36 * h, -66, 5, 56, "goal")
+        canvas.box(-0.36 * h, -116, 24, 56, "thing", 8)
+    top = -112 if kind == "driver" else -38
+    hold(canvas, scene, "three_point", -0.36 * h, top, turn=40, gap=18)
+    canvas.turn(-0.36 * h, top - 6, 34, 200, 330)
+
+
+def _key(canvas: Canvas, scene: Scene) -> None:
+    h, y = scene.hand, -0.5 * scene.hand
+    adult = scene.word("hold") == "adult"
+    canvas.box(-0.5 * h, y, 62, 74, "goal", 8)
+    canvas.box(-0.5 * h + 26, y, 8, 12, "ink")
+    canvas.box(-0.5 * h + 52, y, 36, 6, "thing")
+    canvas.round(-0.5 * h + 78, y, 26, "thing")
+    hold(canvas, scene, "wrap", -0.5 * h - 26, y + 12, "helper", 4, 30, grown=adult)
+    hold(canvas, scene, "key", -0.5 * h + 82, y, turn=10)
+    canvas.turn(-0.5 * h + 60, y, 44, 200, 330)
+
+
+def _sharpen(canvas: Canvas, scene: Scene) -> None:
+    h, y, thing = scene.hand, -0.5 * scene.hand, scene.thing("thing")
+    canvas.box(-0.42 * h, y, 44, 40, "goal", 8)
+    canvas.box(-0.42 * h + 76, y, 110, max(thing.shape.extents_mm[2] if thing else 8, 6), "thing", 2)
+    hold(canvas, scene, "wrap", -0.42 * h - 16, y, "helper", 4, 24)
+    hold(canvas, scene, "three_point", -0.42 * h + 84, y, turn=14, gap=10)
+    canvas.turn(-0.42 * h + 70, y, 36, 200, 330)
+
+
+def _crank(canvas: Canvas, scene: Scene) -> None:
+    h = scene.hand
+    adult = scene.word("hold") == "adult"
+    canvas.box(-0.5 * h, -0.36 * h, 0.5 * h, 0.7 * h, "goal", 8)
+    canvas.line([(-0.5 * h, -0.4 * h), (-0.2 * h, -0.6 * h)], 5)
+    hold(canvas, scene, "wrap", -0.74 * h, -0.34 * h, "helper", 8, 20, grown=adult)
+    hold(
+        canvas,
+        scene,
+        scene.word("pose", "wrap"),
+        -0.18 * h,
+        -0.62 * h,
+        turn=18,
+        gap=12,
+        held=lambda: canvas.box(-0.18 * h, -0.62 * h, 12, 32, "thing", 4),
+    )
+    canvas.turn(-0.5 * h, -0.4 * h, 0.42 * h, 300, 400)
+
+
+_TURNED = MappingProxyType(
+    {"nut": _nut, "cap": _cap, "screw": _screw, "driver": _screw, "key": _key, "sharpen": _sharpen, "crank": _crank}
+)
+
+
 @act
 def twist(canvas: Canvas, scene: Scene) -> str:
     """The fingers turn a small thing: kind nut, key, screw, driver, sharpen, crank. Takes thing, hold, kept."""
     kind = scene.word("kind", "nut")
     thing = scene.thing("thing")
     with ground(canvas, scene, scene.hand * 1.6):
-        h = scene.hand
-        y = -0.5 * h
-        adult = scene.word("hold") == "adult"
-        if kind == "nut":
-            d, long = (thing.shape.extents_mm[1], thing.shape.extents_mm[0]) if thing else (20, 80)
-            canvas.box(-0.42 * h, y, 10, d * 1.9, "goal", 2)
-            canvas.box(-0.42 * h + long / 2, y, long, d, "goal", 1)
-            for i in range(int(long / 6)):
-                canvas.line([(-0.42 * h + 8 + i * 6, y - d / 2), (-0.42 * h + 11 + i * 6, y + d / 2)], 0.7)
-            x = -0.42 * h + long * 0.72
-            hold(canvas, scene, "pinch", -0.5 * h, y, "helper", 10, d * 1.4, grown=adult)
-            hold(
-                canvas,
-                scene,
-                "pinch",
-                x,
-                y,
-                turn=58,
-                gap=d * 1.7,
-                held=lambda: canvas.box(x, y, d * 0.8, d * 1.7, "thing", 2),
-            )
-            canvas.turn(x, y, d * 0.85 + 16, 90, -40)
-        elif kind == "cap":
-            d, long = (thing.shape.extents_mm[2], thing.shape.extents_mm[0]) if thing else (15, 135)
-            canvas.box(-0.1 * h, y, long * 0.8, d, "goal", 3)
-            canvas.box(-0.1 * h + long * 0.5, y, long * 0.3, d * 1.1, "thing", 3)
-            hold(canvas, scene, "wrap", -0.44 * h, y, "helper", 6, d)
-            hold(canvas, scene, "pinch", -0.1 * h + long * 0.5, y, turn=52, gap=d * 1.1)
-            canvas.arrow([(0.2 * h, y + 0.3 * h), (0.54 * h, y + 0.3 * h)])
-        elif kind in ("screw", "driver"):
-            canvas.box(-0.4 * h, -15, 90, 30, "goal", 8)
-            hold(canvas, scene, "wrap", -0.4 * h - 34, -16, "helper", 6, 24, grown=adult)
-            canvas.box(-0.36 * h, -34, 16, 8, "thing", 2)
-            canvas.box(-0.36 * h, -22, 6, 24, "thing")
-            if kind == "driver":
-                canvas.box(-0.36 * h, -66, 5, 56, "goal")
-                canvas.box(-0.36 * h, -116, 24, 56, "thing", 8)
-            top = -112 if kind == "driver" else -38
-            hold(canvas, scene, "three_point", -0.36 * h, top, turn=40, gap=18)
-            canvas.turn(-0.36 * h, top - 6, 34, 200, 330)
-        elif kind == "key":
-            canvas.box(-0.5 * h, y, 62, 74, "goal", 8)
-            canvas.box(-0.5 * h + 26, y, 8, 12, "ink")
-            canvas.box(-0.5 * h + 52, y, 36, 6, "thing")
-            canvas.round(-0.5 * h + 78, y, 26, "thing")
-            hold(canvas, scene, "wrap", -0.5 * h - 26, y + 12, "helper", 4, 30, grown=adult)
-            hold(canvas, scene, "key", -0.5 * h + 82, y, turn=10)
-            canvas.turn(-0.5 * h + 60, y, 44, 200, 330)
-        elif kind == "sharpen":
-            canvas.box(-0.42 * h, y, 44, 40, "goal", 8)
-            canvas.box(-0.42 * h + 76, y, 110, max(thing.shape.extents_mm[2] if thing else 8, 6), "thing", 2)
-            hold(canvas, scene, "wrap", -0.42 * h - 16, y, "helper", 4, 24)
-            hold(canvas, scene, "three_point", -0.42 * h + 84, y, turn=14, gap=10)
-            canvas.turn(-0.42 * h + 70, y, 36, 200, 330)
-        else:
-            canvas.box(-0.5 * h, -0.36 * h, 0.5 * h, 0.7 * h, "goal", 8)
-            canvas.line([(-0.5 * h, -0.4 * h), (-0.2 * h, -0.6 * h)], 5)
-            hold(canvas, scene, "wrap", -0.74 * h, -0.34 * h, "helper", 8, 20, grown=adult)
-            hold(
-                canvas,
-                scene,
-                scene.word("pose", "wrap"),
-                -0.18 * h,
-                -0.62 * h,
-                turn=18,
-                gap=12,
-                held=lambda: canvas.box(-0.18 * h, -0.62 * h, 12, 32, "thing", 4),
-            )
-            canvas.turn(-0.5 * h, -0.4 * h, 0.42 * h, 300, 400)
+        _TURNED[kind](canvas, scene)
     return f"the fingers turn {named(thing, 'it')}"
 
 
@@ -364,7 +392,8 @@ _PEG = Thing("peg", "Peg", "peg", "pegs", frozenset({"clip"}), Box(70, 12, 18))
 
 @act
 def key_post(canvas: Canvas, scene: Scene) -> str:
-    """A card is held with the thumb flat on the side of the index and pushed into a slot, or pulled out. Takes thing, into,
+    """A card is held with the thumb flat on the side of the index and pushed into a slot, or pulled out. Takes thing,
+    into,
     hold, out, upright."""
     into = scene.thing("into")
     with ground(canvas, scene, scene.hand * 1.6):
@@ -401,7 +430,8 @@ def key_post(canvas: Canvas, scene: Scene) -> str:
             else [(cx - 0.2 * h, cy - 0.3 * h), (cx - 0.2 * h, cy)]
         )
         canvas.arrow(ends[::-1] if scene.yes("out") else ends)
-    return f"a card, held with a flat thumb, is {'pulled out of' if scene.yes('out') else 'pushed into'} {named(into, 'the slot')}"
+    way = "pulled out of" if scene.yes("out") else "pushed into"
+    return f"a card, held with a flat thumb, is {way} {named(into, 'the slot')}"
 
 
 @act
@@ -436,10 +466,8 @@ def held_still(canvas: Canvas, scene: Scene) -> str:
         h = scene.hand
         x, y = -0.5 * h, (-0.62 if scene.yes("free") else -0.4) * h
         gap = grip_mm(thing) if thing else 20
-        from core.drawing.acts.reach import _with_tongs
-
         if tool:
-            _with_tongs(canvas, scene, tool, thing, x, y, gap)
+            with_tongs(canvas, scene, tool, thing, x, y, gap)
         else:
             hold(
                 canvas,

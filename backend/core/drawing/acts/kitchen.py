@@ -97,7 +97,8 @@ def follow(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def cutlery(canvas: Canvas, scene: Scene) -> str:
-    """Fork and knife at a plate: the fork holds, the knife saws just in front of it. Takes fork, knife, food, dough, many,
+    """Fork and knife at a plate: the fork holds, the knife saws just in front of it. Takes fork, knife, food, dough,
+    many,
     lift, spread."""
     food, forked, knifed = scene.thing("food"), scene.thing("fork"), scene.thing("knife")
     with desk(canvas, scene, scene.hand * 1.9):

@@ -35,7 +35,7 @@ def cut(canvas: Canvas, scene: Scene) -> str:
     """
     path, width = scene.word("path", "long"), scene.number("width", 4)
     wide, long = scene.number("wide", 110), scene.number("long", 120)
-    with desk(canvas, scene, max(long * 1.5, scene.hand * 1.7)):
+    with desk(canvas, scene, max(long * 1.8, scene.hand * 1.7)):
         h = scene.hand
         left, top = (-0.1 if wide > 60 else 0.1) * h - wide / 2, 0.12 * h - long
         kind = scene.word("what", "paper")
@@ -90,7 +90,7 @@ def cut(canvas: Canvas, scene: Scene) -> str:
         if path in ("circle", "curve", "bend", "bends", "tight", "mixed", "fish", "duck", "boat") or path.startswith(
             "spiral"
         ):
-            canvas.turn(left - 0.06 * h, top + 0.1 * h, 0.2 * h, 30, -110)
+            canvas.turn(left - 0.1 * h, max(top + 0.1 * h, -0.5 * h), 0.18 * h, 30, -110)
     return f"scissors cut {_PATHS.get(path, 'along the line')}, the other hand holds the paper with the thumb on top"
 
 
@@ -119,11 +119,12 @@ def _road(canvas: Canvas, points: list[Point], width: float, smooth: bool) -> No
 def draw(canvas: Canvas, scene: Scene) -> str:
     """A hand with something that marks draws on paper; the other holds it.
 
-    Takes pen, mark (see MARKS), width (of a road or border, mm), size (of the shape, mm), fill, wall, tray, tilt, lined, text,
+    Takes pen, mark (see MARKS), width (of a road or border, mm), size (of the shape, mm), fill, wall, tray, tilt,
+    lined, text,
     line_mm, model, cloud, hold, grip.
     """
     tool = scene.thing("pen")
-    mark, size = scene.word("mark", "free"), scene.number("size", 120)
+    size = scene.number("size", 120)
     with desk(canvas, scene, scene.hand * 2.0):
         h = scene.hand
         model = scene.word("model")
@@ -281,19 +282,20 @@ def glue(canvas: Canvas, scene: Scene) -> str:
         canvas.box(-0.06 * h, -0.36 * h, 1.1 * h, 0.8 * h, "paper")
         if scene.word("place") == "shape":
             canvas.shape([(x - 0.04 * h, y - 0.4 * h) for x, y in _outline(0.62 * h)], "none", smooth=True)
+        first = -0.34 * h if size < 40 else -0.5 * h
         gap = size * (1.02 if scene.word("place") in ("edges", "order") else 1.4)
         for i in range(3):
-            canvas.box(-0.34 * h + i * gap, -0.5 * h, size, size * 0.9, "thing" if i % 2 else "goal", 1)
+            canvas.box(first + i * gap, -0.5 * h, size, size * 0.9, "thing" if i % 2 else "goal", 1)
         for i in range(3):
             canvas.box(-0.86 * h + (i % 2) * size * 0.4, -0.1 * h + i * size * 0.7, size, size * 0.9, "goal", 1)
         over(canvas, scene, "flat", -0.5 * h, 0.2 * h, "helper", turn=24)
-        over(canvas, scene, "point", -0.34 * h + 2 * gap + 3, -0.46 * h, turn=22, at="index")
+        over(canvas, scene, "point", first + 2 * gap + 3, -0.46 * h, turn=22, at="index")
     return "a finger presses a piece on the glue"
 
 
 @act
 def fold(canvas: Canvas, scene: Scene) -> str:
-    """Paper is folded and the fold pressed flat. Takes fold: half, quarter, corner or hat; guide: line, dots or none."""
+    """Paper is folded and pressed flat. Takes fold: half, quarter, corner or hat; guide: line, dots or none."""
     kind = scene.word("fold", "half")
     with desk(canvas, scene):
         h = scene.hand
@@ -373,7 +375,7 @@ def lay(canvas: Canvas, scene: Scene) -> str:
     with desk(canvas, scene):
         h = scene.hand
         side = 0.74 * h
-        x, y = -0.02 * h, -0.36 * h
+        x, y = 0.06 * h, -0.44 * h
         if scene.yes("card"):
             canvas.box(x, y, 0.9 * h, 0.9 * h, "paper", 4)
         if scene.word("order"):

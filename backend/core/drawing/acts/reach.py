@@ -32,7 +32,9 @@ def held_thing(canvas: Canvas, thing: Thing | None, form: str, x: float, y: floa
 
 @act
 def put(canvas: Canvas, scene: Scene) -> str:
-    """A thing is let go over what it goes into; by the fingers or with a tool. Takes thing, into, tool, hold, tuck, out."""
+    """A thing is let go over what it goes into; by the fingers or with a tool. Takes thing, into, tool, hold, tuck,
+    out.
+    """
     thing, into, tool = scene.thing("thing"), scene.thing("into"), scene.thing("tool")
     wide, high = pot_size(into) if into else (90.0, 60.0)
     if scene.form("into") in ("sorter", "big_sorter"):
@@ -63,7 +65,7 @@ def put(canvas: Canvas, scene: Scene) -> str:
         if out:
             y = -high - gap * 0.2
         if tool and scene.form("tool") in ("tongs", "gripper"):
-            _with_tongs(canvas, scene, tool, thing, x, y, gap)
+            with_tongs(canvas, scene, tool, thing, x, y, gap)
         elif tool and scene.form("tool") == "fork":
             with canvas.at(x - gap * 0.4, y, 1, -24):
                 fork(canvas, tool)
@@ -95,9 +97,10 @@ def put(canvas: Canvas, scene: Scene) -> str:
     return f"{named(thing, 'a thing')} {'comes out of' if out else 'goes into'} {named(into, 'a pot')}"
 
 
-def _with_tongs(canvas: Canvas, scene: Scene, tool: Thing, thing: Thing | None, x: float, y: float, gap: float) -> None:
+def with_tongs(canvas: Canvas, scene: Scene, tool: Thing, thing: Thing | None, x: float, y: float, gap: float) -> None:
+    """Draw a thing at (x, y) in the tips of tongs that a hand squeezes."""
     h, long = scene.hand, size_mm(tool)[0]
-    with canvas.at(x, y, 1, -30), canvas.at(long / 2, 0):
+    with canvas.beyond(), canvas.at(x, y, 1, -30), canvas.at(long / 2, 0):
         tongs(canvas, tool, gap)
     held_thing(canvas, thing, scene.form("thing"), x, y)
     reach = min(long * 0.55, h * 0.75)
@@ -121,9 +124,11 @@ def pick(canvas: Canvas, scene: Scene) -> str:
                 side_hand(canvas, ADULT_MM, "flat", 0, "grown")
             base = -0.3 * h
         if scene.word("from_") == "edge":
-            canvas.shape([(-1.2 * h, 0), (-0.36 * h, 0), (-0.36 * h, 16), (-1.2 * h, 16)], "goal")
-        for i in range(int(scene.number("row", 3))):
-            with canvas.at((-0.62 - 0.24 * i) * h, base - tall / 2):
+            with canvas.beyond():
+                canvas.shape([(-1.2 * h, 0), (-0.36 * h, 0), (-0.36 * h, 16), (-1.2 * h, 16)], "goal")
+        step = max(0.24 * h, (size_mm(thing)[0] if thing else 16) + 4)
+        for i in range(int(min(scene.number("row", 3), (0.42 * h - step / 2) // step + 1))):
+            with canvas.at(-0.62 * h - step * i, base - tall / 2):
                 side(canvas, thing, scene.form("thing")) if thing else canvas.round(0, 0, 16, "thing")
         x, y = -0.3 * h, base - tall / 2 - 0.02 * h
         tucked(canvas, scene, x, y)
@@ -144,7 +149,9 @@ def pick(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def palm(canvas: Canvas, scene: Scene) -> str:
-    """The open hand from above with things in it: one goes in from the fingertips, or comes out. Takes thing, kept, way."""
+    """The open hand from above with things in it: one goes in from the fingertips, or comes out. Takes thing, kept,
+    way.
+    """
     thing = scene.thing("thing")
     kept = int(scene.number("kept", 1))
     coming = scene.word("way", "in") == "out"

@@ -1,5 +1,7 @@
 """Squeezing, pinching springs, pulling apart, dough."""
 
+from types import MappingProxyType
+
 from core.drawing.acts.reach import held_thing, named
 from core.drawing.acts.register import act
 from core.drawing.canvas import Canvas
@@ -32,7 +34,7 @@ def clip(canvas: Canvas, scene: Scene) -> str:
         if scene.word("cloth"):
             cloth = scene.thing("cloth")
             if scene.form("cloth") == "leaf":
-                with canvas.at(x, top + 0.34 * h, 1, 90):
+                with canvas.at(x, top + 0.26 * h, 0.8, 90):
                     side(canvas, cloth, "leaf", "dough") if cloth else canvas.round(0, 0, 60, "dough")
             else:
                 wide, drop = 0.5 * h, 0.4 * h
@@ -77,10 +79,10 @@ def chain(canvas: Canvas, scene: Scene) -> str:
     with ground(canvas, scene):
         h = scene.hand
         for i in range(5):
-            with canvas.at(-0.34 * h + (i % 2) * 3, -0.94 * h + i * 26, 1, 90):
+            with canvas.at(-0.34 * h + (i % 2) * 3, -1.1 * h + i * 26, 1, 90):
                 _paper_clip(canvas)
-        x, y = -0.34 * h, -0.94 * h + 5 * 26
-        hold(canvas, scene, "pinch", -0.36 * h, -0.94 * h, "helper", 20, 6)
+        x, y = -0.34 * h, -1.1 * h + 5 * 26
+        hold(canvas, scene, "pinch", -0.36 * h, -1.1 * h, "helper", 20, 6)
         hold(canvas, scene, "pinch", x + 6, y + 8, turn=10, gap=6, held=lambda: _clip_at(canvas, x, y))
         up = scene.yes("away")
         canvas.arrow([(x - 26, y + 24), (x - 26, y - 8)] if not up else [(x - 26, y - 8), (x - 26, y + 24)])
@@ -102,7 +104,7 @@ def squeeze(canvas: Canvas, scene: Scene) -> str:
     """A whole hand squeezes something. Takes thing, into, drops, feed, seconds, layers."""
     thing, into, feed = scene.thing("thing"), scene.thing("into"), scene.thing("feed")
     form = scene.form("thing")
-    with desk(canvas, scene, 1.9 * scene.hand):
+    with desk(canvas, scene, max(1.9 * scene.hand, (size_mm(thing)[0] if thing else 0) + 1.1 * scene.hand)):
         h = scene.hand
         if form in ("squirter", "trigger"):
             if into:
@@ -174,84 +176,116 @@ def squeeze(canvas: Canvas, scene: Scene) -> str:
     return f"one hand squeezes {named(thing, 'it')}"
 
 
+def _bricks(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    thing = scene.thing("thing")
+    long, wide = size_mm(thing) if thing else (64, 32)
+    for s in (-1, 1):
+        canvas.box(
+            s * (long * 0.52 + (0 if scene.yes("press") else 5)), y, long, wide * 0.75, "thing" if s > 0 else "goal", 2
+        )
+        for k in (-0.25, 0.25):
+            canvas.box(s * (long * 0.52 + 5) + k * long, y - wide * 0.44, long * 0.2, 5, "thing" if s > 0 else "goal")
+    return y, long * 0.9, wide * 0.7
+
+
+def _stud(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    h = scene.hand
+    for s in (-1, 1):
+        canvas.box(s * 0.3 * h, y, 0.5 * h, 0.3 * h, "goal", 3)
+    canvas.round(0.09 * h, y, 0.13 * h, "thing")
+    canvas.round(-0.09 * h, y, 0.13 * h, "paper")
+    return y, 0.34 * h, 8
+
+
+def _lids(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    h = scene.hand
+    for s in (-1, 1):
+        canvas.box(s * 0.12 * h, y, 9, 0.6 * h, "goal", 3)
+    return y, 0.18 * h, 30
+
+
+def _wring(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    h = scene.hand
+    canvas.box(0, y, 0.9 * h, 0.16 * h, "thing", 10)
+    for i in range(6):
+        canvas.line([((i - 2.5) * 0.13 * h, y - 0.08 * h), ((i - 2) * 0.13 * h, y + 0.08 * h)], 1)
+    for i in range(3):
+        canvas.round((i - 1) * 0.14 * h, y + (0.22 + 0.06 * (i % 2)) * h, 7, "wet", 11)
+    return y, 0.34 * h, 0.16 * h
+
+
+def _band(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    h, thing = scene.hand, scene.thing("thing")
+    d = max(thing.shape.extents_mm[0] if thing else 60, 40)
+    canvas.box(0, -0.34 * h, 0.36 * h, 0.68 * h, "goal", 4)
+    y = -0.62 * h
+    canvas.round(0, y, min(d * 1.3, 0.8 * h), "none", 26)
+    canvas.round(0, y, min(d * 1.3, 0.8 * h) - 8, "none", 18)
+    return y, min(d * 0.62, 0.38 * h), 8
+
+
+def _packet(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    h = scene.hand
+    canvas.shape(
+        [
+            (-0.34 * h, y - 0.2 * h),
+            (-0.02 * h, y - 0.2 * h),
+            (0, y - 0.06 * h),
+            (0.03 * h, y - 0.22 * h),
+            (0.34 * h, y - 0.24 * h),
+            (0.34 * h, y + 0.36 * h),
+            (-0.34 * h, y + 0.36 * h),
+        ],
+        "thing",
+    )
+    y -= 0.18 * h
+    return y, 0.12 * h, 6
+
+
+def _paper(canvas: Canvas, scene: Scene, y: float) -> tuple[float, float, float]:
+    h = scene.hand
+    canvas.shape(
+        [
+            (-0.62 * h, y - 0.3 * h),
+            (-0.05 * h, y - 0.3 * h),
+            (-0.02 * h, y - 0.04 * h),
+            (0.01 * h, y + 0.14 * h),
+            (0.05 * h, y - 0.06 * h),
+            (0.08 * h, y - 0.34 * h),
+            (0.64 * h, y - 0.34 * h),
+            (0.62 * h, y + 0.46 * h),
+            (-0.62 * h, y + 0.46 * h),
+        ],
+        "paper",
+    )
+    y -= 0.26 * h
+    return y, 0.16 * h, 5
+
+
+_PULLED = MappingProxyType(
+    {
+        "bricks": _bricks,
+        "stud": _stud,
+        "lids": _lids,
+        "wring": _wring,
+        "band": _band,
+        "packet": _packet,
+        "paper": _paper,
+    }
+)
+"""What is pulled, drawn at a height; how high and how far out the hands are, and their gap."""
+
+
 @act
 def pull(canvas: Canvas, scene: Scene) -> str:
-    """Two hands pull something apart, press it together or tear it. Takes thing, kind: bricks, stud, packet, band, paper,
+    """Two hands pull something apart, press it together or tear it. Takes thing, kind: bricks, stud, packet, band,
+    paper,
     lids, wring; press; post."""
     kind, thing = scene.word("kind", "bricks"), scene.thing("thing")
     pressing = scene.yes("press")
     with ground(canvas, scene, scene.hand * 1.9, table=kind in ("band",)):
         h = scene.hand
-        y = -0.58 * h
-        gap, far = 12.0, 0.2 * h
-        if kind == "bricks":
-            long, wide = size_mm(thing) if thing else (64, 32)
-            far = long * 0.5
-            for s in (-1, 1):
-                canvas.box(
-                    s * (long * 0.52 + (0 if pressing else 5)), y, long, wide * 0.75, "thing" if s > 0 else "goal", 2
-                )
-                for k in (-0.25, 0.25):
-                    canvas.box(
-                        s * (long * 0.52 + 5) + k * long, y - wide * 0.44, long * 0.2, 5, "thing" if s > 0 else "goal"
-                    )
-            far, gap = long * 0.9, wide * 0.7
-        elif kind == "stud":
-            for s in (-1, 1):
-                canvas.box(s * 0.3 * h, y, 0.5 * h, 0.3 * h, "goal", 3)
-            canvas.round(0.09 * h, y, 0.13 * h, "thing")
-            canvas.round(-0.09 * h, y, 0.13 * h, "paper")
-            far, gap = 0.34 * h, 8
-        elif kind == "lids":
-            for s in (-1, 1):
-                canvas.box(s * 0.12 * h, y, 9, 0.6 * h, "goal", 3)
-            far, gap = 0.18 * h, 30
-        elif kind == "wring":
-            canvas.box(0, y, 0.9 * h, 0.16 * h, "thing", 10)
-            for i in range(6):
-                canvas.line([((i - 2.5) * 0.13 * h, y - 0.08 * h), ((i - 2) * 0.13 * h, y + 0.08 * h)], 1)
-            for i in range(3):
-                canvas.round((i - 1) * 0.14 * h, y + (0.22 + 0.06 * (i % 2)) * h, 7, "wet", 11)
-            far, gap = 0.34 * h, 0.16 * h
-        elif kind == "band":
-            d = max(thing.shape.extents_mm[0] if thing else 60, 40)
-            canvas.box(0, -0.34 * h, 0.36 * h, 0.68 * h, "goal", 4)
-            y = -0.62 * h
-            canvas.round(0, y, min(d * 1.3, 0.8 * h), "none", 26)
-            canvas.round(0, y, min(d * 1.3, 0.8 * h) - 8, "none", 18)
-            far, gap = min(d * 0.62, 0.38 * h), 8
-        elif kind == "packet":
-            canvas.shape(
-                [
-                    (-0.34 * h, y - 0.2 * h),
-                    (-0.02 * h, y - 0.2 * h),
-                    (0, y - 0.06 * h),
-                    (0.03 * h, y - 0.22 * h),
-                    (0.34 * h, y - 0.24 * h),
-                    (0.34 * h, y + 0.36 * h),
-                    (-0.34 * h, y + 0.36 * h),
-                ],
-                "thing",
-            )
-            y -= 0.18 * h
-            far, gap = 0.12 * h, 6
-        else:
-            canvas.shape(
-                [
-                    (-0.62 * h, y - 0.3 * h),
-                    (-0.05 * h, y - 0.3 * h),
-                    (-0.02 * h, y - 0.04 * h),
-                    (0.01 * h, y + 0.14 * h),
-                    (0.05 * h, y - 0.06 * h),
-                    (0.08 * h, y - 0.34 * h),
-                    (0.64 * h, y - 0.34 * h),
-                    (0.62 * h, y + 0.46 * h),
-                    (-0.62 * h, y + 0.46 * h),
-                ],
-                "paper",
-            )
-            y -= 0.26 * h
-            far, gap = 0.16 * h, 5
+        y, far, gap = _PULLED[kind](canvas, scene, -0.58 * h)
         pose = "wrap" if kind in ("wring", "lids") else "key" if kind in ("packet", "paper", "band") else "pinch"
         hold(canvas, scene, pose, -far, y, "helper", 12, gap)
         hold(canvas, scene, pose, far, y, "skill", 12, gap)
@@ -374,9 +408,9 @@ def stack(canvas: Canvas, scene: Scene) -> str:
     """A piece goes on a tower that the other hand steadies. Takes thing, many, press, flat (bricks)."""
     thing = scene.thing("thing")
     many = int(scene.number("many", 3))
-    long, wide, high = thing.shape.extents_mm if thing else (30, 30, 30)
+    long, _, high = thing.shape.extents_mm if thing else (30, 30, 30)
     if thing and not isinstance(thing.shape, Box):
-        wide = long = max(thing.shape.extents_mm[1], 14)
+        long = max(thing.shape.extents_mm[1], 14)
         high = thing.shape.extents_mm[0]
         if high < long:
             high = thing.shape.extents_mm[2]
