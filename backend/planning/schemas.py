@@ -297,9 +297,18 @@ class SwapOut(Schema):
     barred: str
 
 
+class AskedRungOut(Schema):
+    """A rung that a grade asks in one strand; trained, or only required."""
+
+    strand_name: str
+    target: str
+    rung: float
+    trained: bool
+
+
 class ForecastOut(Schema):
-    """What a grade would be: the block, its dials, its neighbours and its equals. No block where this home offers
-    none.
+    """What a grade would be: the block, its picture as SVG, its dials, what it asks, neighbours and equals. No block
+    where this home offers none. mark_pictures: by mark to watch for, what it looks like.
     """
 
     block: BlockOut | None
@@ -308,6 +317,9 @@ class ForecastOut(Schema):
     dials: list[DialOut]
     easier: NeighbourOut | None
     harder: NeighbourOut | None
+    picture: str
+    asks: list[AskedRungOut]
+    mark_pictures: dict[str, str]
     equals: list[AlternativeOut]
 
 

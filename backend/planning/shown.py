@@ -1,12 +1,22 @@
 """What the API shows of a block, and of a grade that is only asked about."""
 
+from core.drawing import draw_mark
 from core.library import ACTIVITIES
-from core.offers import dials, equals, neighbours
+from core.offers import Variant, dials, difficulty, equals, neighbours
 from core.planner import Block, PlannedBlock, Refusal
 from core.skills import STRANDS
 from cupboard.api import VerdictOut
 from planning.models import PlanBlock
-from planning.schemas import AlternativeOut, BlockIn, BlockOut, DialOut, ForecastOut, NeighbourOut, ToldOut
+from planning.schemas import (
+    AlternativeOut,
+    AskedRungOut,
+    BlockIn,
+    BlockOut,
+    DialOut,
+    ForecastOut,
+    NeighbourOut,
+    ToldOut,
+)
 from planning.workbench import Workbench
 
 NEAR_RUNGS = 0.6  # rungs within which another activity is shown as equally hard; project definition
@@ -74,8 +84,21 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
         dials=[DialOut.model_validate(d) for d in dials(planned.variant, bench.cupboard)],
         easier=NeighbourOut.model_validate(easier) if easier else None,
         harder=NeighbourOut.model_validate(harder) if harder else None,
+        picture=bench.picture(result if isinstance(result, Block) else planned.variant),
+        asks=_asked(planned.variant),
+        mark_pictures={m: drawn for m in ACTIVITIES[planned.variant.activity_id].watch if (drawn := draw_mark(m))},
         equals=_alternatives(bench, planned),
     )
+
+
+def _asked(variant: Variant) -> list[AskedRungOut]:
+    """The rungs a grade asks: what it trains first, then what it requires."""
+    trains = ACTIVITIES[variant.activity_id].trains
+    asked = [
+        AskedRungOut(strand_name=STRANDS[s].name, target=STRANDS[s].target, rung=rung, trained=s in trains)
+        for s, rung in difficulty(variant).items()
+    ]
+    return sorted(asked, key=lambda a: not a.trained)
 
 
 def _alternatives(bench: Workbench, planned: PlannedBlock) -> list[AlternativeOut]:

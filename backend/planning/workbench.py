@@ -9,7 +9,9 @@ from types import MappingProxyType
 from caseload.facts import estimates_of, facts_of, paces_of, standings, with_cutting
 from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
-from core.offers import UsableCupboard
+from core.drawing import draw
+from core.materials import Thing
+from core.offers import UsableCupboard, Variant
 from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionRequest, stand
 from cupboard.queries import items, stock_of
 from planning.models import Plan
@@ -48,6 +50,17 @@ class Workbench:
     def stand(self, planned: PlannedBlock) -> Block | Refusal:
         """A stored choice as it stands today, or why it can't."""
         return stand(self.request, planned)
+
+    def picture(self, block: Block | Variant) -> str:
+        """A block, or a grade alone, as a picture for this child out of this cupboard."""
+        if isinstance(block, Variant):
+            return draw(block, self.cupboard.offer(block), self.request.child, self.things)
+        return draw(block.variant, block, self.request.child, self.things)
+
+    @property
+    def things(self) -> dict[str, Thing]:
+        """By stock id, the things of this home as they were measured there."""
+        return {s.id: s.thing for s in self.cupboard.stock}
 
     def stand_all(self, planned: Iterable[PlannedBlock]) -> tuple[list[Block | Refusal], tuple[Block, ...]]:
         """Stored choices as they stand today, and of these the ones that can."""

@@ -85,7 +85,7 @@ class AskedOut(Schema):
 class RunBlockOut(BlockOut):
     """A block at the table: its id, what to say, the grades around it, and what is barred once something was mouthed.
 
-    hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed.
+    hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed; picture: as SVG.
     """
 
     id: str
@@ -96,6 +96,7 @@ class RunBlockOut(BlockOut):
     measures: list[AskedOut]
     hand: str
     record: float | None
+    picture: str
 
 
 class EventIn(Schema):
@@ -220,14 +221,14 @@ def run_out(run: Run) -> RunOut:
         hand=run.child.hand,
         on=run.on,
         ended_at=run.ended_at,
-        blocks=[_block_out(b) for b in queries.blocks_of(run)],
+        blocks=[_block_out(b, picture) for b, picture in queries.pictured_blocks(run)],
         events=queries.events_of(run),
         help_first=run.child.prompt_policy == "most_first",
         rules=TabletRulesOut.model_validate(TABLET_RULES),
     )
 
 
-def _block_out(frozen: FrozenBlock) -> RunBlockOut:
+def _block_out(frozen: FrozenBlock, picture: str) -> RunBlockOut:
     shown = dict(BlockOut.model_validate(frozen.block))
     return RunBlockOut.model_construct(
         **shown,
@@ -239,4 +240,5 @@ def _block_out(frozen: FrozenBlock) -> RunBlockOut:
         measures=[AskedOut.model_validate(m) for m in frozen.measures],
         hand=frozen.hand,
         record=frozen.record,
+        picture=picture,
     )

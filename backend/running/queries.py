@@ -8,12 +8,15 @@ from uuid import UUID
 
 from django.http import Http404
 
+from caseload.facts import facts_of
 from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core.ability import TaskSeen
+from core.drawing import draw
 from core.running import Event, EventError, SetResult, fold, read_event
+from cupboard.queries import stock_of
 from running.frozen import FrozenBlock
 from running.models import Run, SetRecord
 
@@ -42,6 +45,13 @@ def run_to_tap(member: Member, run_id: UUID) -> Run:
 def blocks_of(run: Run) -> tuple[FrozenBlock, ...]:
     """The plan's blocks as they stood when the run began."""
     return tuple(FrozenBlock.model_validate(plain) for plain in run.blocks)
+
+
+def pictured_blocks(run: Run) -> list[tuple[FrozenBlock, str]]:
+    """The same, each with its picture: this child's hands, and the things of the home the plan is for."""
+    child = facts_of(run.child, run.on)
+    things = {s.id: s.thing for s in stock_of(run.plan.home)}
+    return [(b, draw(b.block.variant, b.block, child, things)) for b in blocks_of(run)]
 
 
 def names_of(run: Run) -> dict[str, str]:

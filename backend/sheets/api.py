@@ -5,20 +5,24 @@ from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
+from django.utils.safestring import mark_safe
 from ninja import Router
 
+from caseload.checks import FieldError
 from caseload.everyday import approach_out
-from caseload.facts import approaches_of, skill_hand
+from caseload.facts import approaches_of
+from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from core.library import ACTIVITIES, KITS
+from core.offers import Variant
 from core.paper import PrepBlock, prep_sheet
-from core.planner import Block, format_of
+from core.planner import Block, PlannedBlock, format_of
 from planning.queries import plan_for, week_for
 from planning.stored import from_json
 from planning.weeks_api import week_out
-from planning.workbench import Workbench, choices_of, home_workbench, workbench_of
+from planning.workbench import Wish, Workbench, choices_of, home_workbench, workbench, workbench_of
 from sheets import paper as on_paper
 
 router = Router(tags=["sheets"])
@@ -40,6 +44,39 @@ def prep_pdf(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpRe
     """The prep sheet of a plan as a PDF."""
     context = _prep(member(request), plan_id)
     return on_paper.pdf("sheets/prep.html", context, paper, f"prep-{context['child'].lower()}")
+
+
+@router.get("/plans/{plan_id}/strip", include_in_schema=False)
+def strip_page(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+    """The child's own strip of a session: its pictures in order, with an end."""
+    context = _prep(member(request), plan_id)
+    return on_paper.page(request, "sheets/strip.html", context, paper, f"/api/plans/{plan_id}/strip.pdf")
+
+
+@router.get("/plans/{plan_id}/strip.pdf", include_in_schema=False)
+def strip_pdf(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+    """The child's own strip of a session as a PDF."""
+    context = _prep(member(request), plan_id)
+    return on_paper.pdf("sheets/strip.html", context, paper, f"strip-{context['child'].lower()}")
+
+
+@router.get("/children/{child_id}/activities/{activity_id}/card", include_in_schema=False)
+def card_page(
+    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper = "A4"
+) -> HttpResponse:
+    """One activity on a card for a family, for this child in this home. grade: step places with commas, as 0,2,1."""
+    context = _card(member(request), child_id, home_id, activity_id, grade)
+    pdf = f"/api/children/{child_id}/activities/{activity_id}/card.pdf?home_id={home_id}&grade={grade}"
+    return on_paper.page(request, "sheets/card.html", context, paper, pdf)
+
+
+@router.get("/children/{child_id}/activities/{activity_id}/card.pdf", include_in_schema=False)
+def card_pdf(
+    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper = "A4"
+) -> HttpResponse:
+    """One activity on a card as a PDF."""
+    context = _card(member(request), child_id, home_id, activity_id, grade)
+    return on_paper.pdf("sheets/card.html", context, paper, f"card-{activity_id}")
 
 
 @router.get("/weeks/{week_id}/sheet", include_in_schema=False)
@@ -74,17 +111,18 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
         "kit": KITS.get(plan.kit),
         "approaches": [approach_out(a) for a in approaches_of(plan.child)],
         "sheet": sheet,
-        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], skill_hand(plan.child)) for p in sheet.blocks],
+        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], bench) for p in sheet.blocks],
     }
 
 
-def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
+def _row(p: PrepBlock, part: str, bench: Workbench) -> dict[str, Any]:
     b = p.block
     return {
         "name": b.name,
         "part": part,
         "minutes": f"{b.minutes:g}",
         "sets": b.sets,
+        "boxes": range(b.sets),
         "count": b.count,
         "unit": b.unit,
         "rest": round(b.rest_seconds),
@@ -94,19 +132,38 @@ def _row(p: PrepBlock, part: str, hand: str) -> dict[str, Any]:
         "stage": b.stage,
         "grade": " · ".join(b.grade_words),
         "expected": b.expected_words,
-        "svg": on_paper.table_drawing(p.table, hand),
+        "picture": mark_safe(bench.picture(b)),
+        "told": b.told,
         "setup": b.setup,
         "posture": f"{b.posture[:1].upper()}{b.posture[1:]}",
         "cues": b.cues,
         "watch": b.watch,
         "easier": p.easier,
         "harder": p.harder,
+        "too_hard": p.too_hard,
+        "too_easy": p.too_easy,
         "tidy": b.tidy,
         "cautions": p.cautions,
         "say": b.say,
         "do_first": b.do_first,
         "things": [f"{q.wanted} {q.named}" + (f" ({q.cut})" if q.cut else "") for q in b.quantities],
     }
+
+
+def _card(who: Member, child_id: int, home_id: int, activity_id: str, grade: str) -> dict[str, Any]:
+    child, home = child_for(who, child_id), home_for(who, home_id)
+    bench = workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
+    try:
+        variant = Variant(activity_id, tuple(int(step) for step in grade.split(",")))
+    except ValueError as error:
+        raise FieldError("grade", grade, "The grade is step places with commas.", "Send it as 0,2,1.") from error
+    block = bench.stand(
+        PlannedBlock(ACTIVITIES[activity_id].parts[0] if activity_id in ACTIVITIES else "main", variant, 1)
+    )
+    if not isinstance(block, Block):
+        raise FieldError("grade", grade, block.reason, block.remedy)
+    sheet = prep_sheet([block], bench.cupboard, child.overrides, child.first_name)
+    return {"child": child.first_name, "rows": [_row(p, "", bench) for p in sheet.blocks]}
 
 
 def _week(who: Member, week_id: UUID) -> dict[str, Any]:
@@ -120,7 +177,7 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
         "days": shown.days,
         "used_up": ", ".join(shown.used_up),
         "standing": sheet.standing,
-        "rows": [_row(p, "", skill_hand(week.child)) for p in sheet.blocks],
+        "rows": [_row(p, "", bench) for p in sheet.blocks],
     }
 
 

@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Mapping
 from html import escape
 from types import MappingProxyType
+from typing import Protocol
 
 from core.child import Child, Hand, for_family
 from core.drawing.acts import ACTS
@@ -14,16 +15,24 @@ from core.drawing.table_layout import Stands, lay_out
 from core.library import THINGS, Activity
 from core.library.picture import ByStep, Frame, Value
 from core.materials import Thing
-from core.offers import Offer, Variant, checked_variant, tags_of
+from core.offers import Quantity, Variant, checked_variant, tags_of
 
 GAP = 8
 MOST_BYTES = 15_000  # of one picture
 USUAL_AGE = 60.0
 
 
+class Filled(Protocol):
+    """Anything that says what fills the roles of a grade: an offer, a block."""
+
+    @property
+    def quantities(self) -> tuple[Quantity, ...]:
+        """What fills each role, and how many."""
+
+
 def draw(
     variant: Variant,
-    offer: Offer | None = None,
+    offer: Filled | None = None,
     child: Child | None = None,
     things: Mapping[str, Thing] = MappingProxyType({}),
 ) -> str:
@@ -40,7 +49,7 @@ def draw(
 
 def canvases(
     variant: Variant,
-    offer: Offer | None = None,
+    offer: Filled | None = None,
     child: Child | None = None,
     things: Mapping[str, Thing] = MappingProxyType({}),
 ) -> tuple[list[Canvas], str]:

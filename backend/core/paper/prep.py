@@ -3,8 +3,6 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from core.child import Hand
-from core.drawing import Stands, lay_out
 from core.letters import LetterError, pieces_for
 from core.library import ACTIVITIES, THINGS
 from core.offers import UsableCupboard, neighbours, tags_of
@@ -36,12 +34,13 @@ class KitLine:
 
 @dataclass(frozen=True)
 class PrepBlock:
-    """One block as it is set up and led."""
+    """One block as it is set up and led. easier and harder in the trade's words, the others in a family's."""
 
     block: Block
-    table: tuple[Stands, ...]
     easier: str
     harder: str
+    too_hard: str
+    too_easy: str
     cautions: tuple[str, ...]
 
 
@@ -83,13 +82,12 @@ def prep_sheet(
     overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
     name      -- the child's, for the letters to cut where letters are built
     """
-    hand = cupboard.child.skill_hand
     ruled = {h.rule for b in blocks for h in b.verdict.hits}
     return PrepSheet(
         kit_of(blocks),
         (*(f"{b.name}: {q.words}: {q.cut}" for b in blocks for q in b.quantities if q.cut), *_letters(blocks, name)),
         tuple(f"{b.name}: {_tied(b)}" for b in blocks if _tied(b)),
-        tuple(_prepared(b, cupboard, hand) for b in blocks),
+        tuple(_prepared(b, cupboard) for b in blocks),
         tuple(
             f"{rule.replace('_', ' ')}: allowed by a therapist, because: {why}"
             for rule, why in sorted(overrides.items())
@@ -120,13 +118,14 @@ def _tied(block: Block) -> str:
     return f"a stop at one end of the {cords[0]}: a bead or a few turns of tape" if cords else ""
 
 
-def _prepared(block: Block, cupboard: UsableCupboard, hand: Hand) -> PrepBlock:
+def _prepared(block: Block, cupboard: UsableCupboard) -> PrepBlock:
     easier, harder = neighbours(block.variant, cupboard, block.strand)
     return PrepBlock(
         block,
-        lay_out(block.variant.activity_id, block.quantities, hand),
         easier.words if easier else "",
         harder.words if harder else "",
+        easier.tell if easier else "",
+        harder.tell if harder else "",
         tuple(_caution(h) for h in block.verdict.hits),
     )
 

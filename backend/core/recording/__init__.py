@@ -4,7 +4,7 @@ from core.recording.graded_approach import RULES as APPROACH_RULES
 from core.recording.graded_approach import STEPS as APPROACH_STEPS
 from core.recording.graded_approach import ApproachKind, ApproachStanding, Met, approach_standing
 from core.recording.measures import AUTOMATIC, KNOWN, MEASURED, Measured, folded, read_off
-from core.recording.observations import MARKS
+from core.recording.observations import MARKS, OTHER_GRIP
 from core.recording.support import LEVELS, SUPPORTS, SupportLevel, less_help, lift
 
 __all__ = [
@@ -15,6 +15,7 @@ __all__ = [
     "LEVELS",
     "MARKS",
     "MEASURED",
+    "OTHER_GRIP",
     "SUPPORTS",
     "ApproachKind",
     "ApproachStanding",

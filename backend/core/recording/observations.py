@@ -6,6 +6,8 @@ Common practice, no source.
 from dataclasses import dataclass
 from types import MappingProxyType
 
+OTHER_GRIP = "other_grip"  # the mark of a try that was done, but with another grip than the one that counts
+
 
 @dataclass(frozen=True)
 class Mark:
@@ -125,6 +127,12 @@ _MARKS = (
     ),
     Mark("asks_pain", "pain seen or told", "too much, too long", "Stop; ask 0 to 10; lighter work"),
     Mark("assists_unasked", "assisting hand came unasked", "a good sign", "Say what you saw; go on"),
+    Mark(
+        OTHER_GRIP,
+        "done with another grip",
+        "the hand goes back to a grip it is sure of",
+        "Show the grip once; a thing that invites it",
+    ),
     Mark("mouths", "mouths an item", "a safety question, at once", "Take it away; check every item left on the table"),
 )
 

@@ -73,13 +73,18 @@ class _Value(BaseModel):
 
 
 class TryValue(_Value):
-    """How one try went. help_first: whether help was on from the start; None in events from before that was kept."""
+    """How one try went.
+
+    help_first -- whether help was on from the start; None in events from before that was kept
+    other_grip -- a miss for the strand that was done all the same, with another grip than the one that counts
+    """
 
     outcome: Literal["success", "miss"]
     support: SupportLevel
     grade: tuple[Annotated[int, Field(strict=True, ge=0)], ...]
     hand: Hand | Literal[""] | None = ""
     help_first: StrictBool | None = None
+    other_grip: StrictBool = False
 
 
 class HoldValue(_Value):

@@ -17,7 +17,7 @@ from core.ability import SetEvidence
 from core.child import PromptPolicy
 from core.library import ACTIVITIES
 from core.offers import Variant, difficulty
-from core.recording import SUPPORTS, SupportLevel, folded
+from core.recording import OTHER_GRIP, SUPPORTS, SupportLevel, folded
 from core.running.events import HANDS, Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
 
 WorkingHand = Literal["right", "left", ""]  # empty where nobody noted it
@@ -212,7 +212,7 @@ def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, 
         best_hold_seconds=max(holds, default=0.0),
         hold_seconds=sum(holds),
         measures=_measures(others),
-        marks=MappingProxyType(dict(Counter(e.value.mark for e in others if isinstance(e, MarkEvent)))),
+        marks=_marks(tries, others),
         first_two_missed=len(won) >= 2 and not any(won[:2]),
         longest_row=_longest_row(won),
         help_first=key.help_first,
@@ -230,6 +230,13 @@ def _measures(others: list[Event]) -> Mapping[str, float]:
         if isinstance(e, MeasureEvent):
             readings.setdefault(e.value.measure, []).append(e.value.value)
     return MappingProxyType({m: folded(m, values) for m, values in readings.items()})
+
+
+def _marks(tries: list[TryEvent], others: list[Event]) -> Mapping[str, int]:
+    """How often each mark was seen; a try that was done with another grip is one of them."""
+    marks = Counter(e.value.mark for e in others if isinstance(e, MarkEvent))
+    marks += Counter(OTHER_GRIP for e in tries if e.value.outcome == "miss" and e.value.other_grip)
+    return MappingProxyType(dict(marks))
 
 
 def _longest_row(won: list[bool]) -> int:

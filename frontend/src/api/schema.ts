@@ -2468,6 +2468,7 @@ export interface components {
             overlay: string;
             /** Stage */
             stage: string;
+            told: components["schemas"]["ToldOut"];
             /** Locked */
             locked: boolean;
             /**
@@ -2739,6 +2740,47 @@ export interface components {
             words: string;
         };
         /**
+         * ToldOut
+         * @description What a family reads of an activity at one grade; grip where a success may come in another grip.
+         */
+        ToldOut: {
+            /**
+             * Does
+             * @default
+             */
+            does: string;
+            /**
+             * Grade
+             * @default []
+             */
+            grade: string[];
+            /**
+             * Steps
+             * @default []
+             */
+            steps: string[];
+            /**
+             * Counts When
+             * @default
+             */
+            counts_when: string;
+            /**
+             * Grip
+             * @default
+             */
+            grip: string;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
+            /**
+             * Stop
+             * @default
+             */
+            stop: string;
+        };
+        /**
          * WishIn
          * @description What is asked of a session. task: the one wanted task it is for; kit: the one that is played, for the formats
          *     that play one; empty: all, or any.
@@ -2959,6 +3001,20 @@ export interface components {
             expected: number;
         };
         /**
+         * AskedRungOut
+         * @description A rung that a grade asks in one strand; trained, or only required.
+         */
+        AskedRungOut: {
+            /** Strand Name */
+            strand_name: string;
+            /** Target */
+            target: string;
+            /** Rung */
+            rung: number;
+            /** Trained */
+            trained: boolean;
+        };
+        /**
          * DialOut
          * @description One axis, easier to the left, harder to the right.
          */
@@ -2990,8 +3046,8 @@ export interface components {
         };
         /**
          * ForecastOut
-         * @description What a grade would be: the block, its dials, its neighbours and its equals. No block where this home offers
-         *     none.
+         * @description What a grade would be: the block, its picture as SVG, its dials, what it asks, neighbours and equals. No block
+         *     where this home offers none. mark_pictures: by mark to watch for, what it looks like.
          */
         ForecastOut: {
             block: components["schemas"]["BlockOut"] | null;
@@ -3009,6 +3065,14 @@ export interface components {
             dials: components["schemas"]["DialOut"][];
             easier: components["schemas"]["NeighbourOut"] | null;
             harder: components["schemas"]["NeighbourOut"] | null;
+            /** Picture */
+            picture: string;
+            /** Asks */
+            asks: components["schemas"]["AskedRungOut"][];
+            /** Mark Pictures */
+            mark_pictures: {
+                [key: string]: string;
+            };
             /** Equals */
             equals: components["schemas"]["AlternativeOut"][];
         };
@@ -3021,6 +3085,8 @@ export interface components {
             grade: number[];
             /** Words */
             words: string;
+            /** Tell */
+            tell: string;
             /** Rungs */
             rungs: number;
         };
@@ -3804,7 +3870,7 @@ export interface components {
          * RunBlockOut
          * @description A block at the table: its id, what to say, the grades around it, and what is barred once something was mouthed.
          *
-         *     hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed.
+         *     hand: whose turn it is; record: own best pace in items a minute, where this child plays with speed; picture: as SVG.
          */
         RunBlockOut: {
             /**
@@ -3885,6 +3951,7 @@ export interface components {
             overlay: string;
             /** Stage */
             stage: string;
+            told: components["schemas"]["ToldOut"];
             /** Locked */
             locked: boolean;
             /**
@@ -3907,6 +3974,8 @@ export interface components {
             hand: string;
             /** Record */
             record: number | null;
+            /** Picture */
+            picture: string;
         };
         /**
          * RunOut
@@ -4034,7 +4103,10 @@ export interface components {
         };
         /**
          * TryValue
-         * @description How one try went. help_first: whether help was on from the start; None in events from before that was kept.
+         * @description How one try went.
+         *
+         *     help_first -- whether help was on from the start; None in events from before that was kept
+         *     other_grip -- a miss for the strand that was done all the same, with another grip than the one that counts
          */
         TryValue: {
             /**
@@ -4056,6 +4128,11 @@ export interface components {
             hand: ("right" | "left") | "" | null;
             /** Help First */
             help_first?: boolean | null;
+            /**
+             * Other Grip
+             * @default false
+             */
+            other_grip: boolean;
         };
         /**
          * UndoEvent
