@@ -312,6 +312,8 @@ class ForecastOut(Schema):
     """
 
     block: BlockOut | None
+    name: str
+    told: ToldOut
     why_not: str = ""
     remedy: str = ""
     dials: list[DialOut]

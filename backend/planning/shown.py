@@ -2,7 +2,7 @@
 
 from core.drawing import draw_mark
 from core.library import ACTIVITIES
-from core.offers import Variant, dials, difficulty, equals, neighbours
+from core.offers import Variant, dials, difficulty, equals, neighbours, told
 from core.planner import Block, PlannedBlock, Refusal
 from core.skills import STRANDS
 from cupboard.api import VerdictOut
@@ -79,6 +79,8 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
     refusal = result if isinstance(result, Refusal) else None
     return ForecastOut(
         block=BlockOut.model_validate(result) if isinstance(result, Block) else None,
+        name=ACTIVITIES[planned.variant.activity_id].name,
+        told=ToldOut.model_validate(told(planned.variant, bench.request.child)),
         why_not=refusal.reason if refusal else "",
         remedy=refusal.remedy if refusal else "",
         dials=[DialOut.model_validate(d) for d in dials(planned.variant, bench.cupboard)],

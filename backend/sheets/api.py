@@ -66,8 +66,8 @@ def card_page(
 ) -> HttpResponse:
     """One activity on a card for a family, for this child in this home. grade: step places with commas, as 0,2,1."""
     context = _card(member(request), child_id, home_id, activity_id, grade)
-    pdf = f"/api/children/{child_id}/activities/{activity_id}/card.pdf?home_id={home_id}&grade={grade}"
-    return on_paper.page(request, "sheets/card.html", context, paper, pdf)
+    pdf_url = f"/api/children/{child_id}/activities/{activity_id}/card.pdf"
+    return on_paper.page(request, "sheets/card.html", context, paper, pdf_url)
 
 
 @router.get("/children/{child_id}/activities/{activity_id}/card.pdf", include_in_schema=False)

@@ -9,14 +9,17 @@ from django.template.loader import render_to_string
 from django.utils import timezone
 
 PAPERS = {"A4": "sheets/paper-a4.css", "Letter": "sheets/paper-letter.css"}
+OTHER = {"A4": "Letter", "Letter": "A4"}
 STYLES = Path(__file__).parent / "static"
 
 
 def page(request: HttpRequest, template: str, context: dict[str, Any], paper: str, pdf_url: str) -> HttpResponse:
-    """Return a sheet as a web page."""
-    return HttpResponse(
-        _html(template, context, paper, pdf_url=f"{pdf_url}{'&' if '?' in pdf_url else '?'}paper={paper}")
-    )
+    """Return a sheet as a web page, with links to its PDF and to the other paper."""
+    asked = request.GET.copy()
+    asked["paper"] = paper
+    pdf_url = f"{pdf_url.partition('?')[0]}?{asked.urlencode()}"
+    asked["paper"] = OTHER[paper]
+    return HttpResponse(_html(template, context, paper, pdf_url=pdf_url, other_url=f"?{asked.urlencode()}"))
 
 
 def pdf(template: str, context: dict[str, Any], paper: str, name: str) -> HttpResponse:
@@ -39,13 +42,12 @@ def _style(name: str) -> Path:
 
 
 def _html(template: str, context: dict[str, Any], paper: str, **more: Any) -> str:
-    other = "Letter" if paper == "A4" else "A4"
     return render_to_string(
         template,
         {
             **context,
             "paper": paper,
-            "other_paper": other,
+            "other_paper": OTHER[paper],
             "paper_css": PAPERS[paper],
             "on": timezone.localdate(),
             **more,

@@ -14,6 +14,12 @@ export const router = createRouter({
         { path: '', name: 'child', component: () => import('./pages/ChildPage.vue') },
         { path: 'cupboard', name: 'cupboard', component: () => import('./pages/CupboardPage.vue') },
         { path: 'library', name: 'library', component: () => import('./pages/LibraryPage.vue') },
+        {
+          path: 'library/:activityId',
+          name: 'activity',
+          component: () => import('./pages/ActivityPage.vue'),
+          props: true,
+        },
         { path: 'progress', name: 'progress', component: () => import('./pages/ProgressPage.vue') },
         { path: 'week', name: 'week', component: () => import('./pages/WeekPage.vue') },
         { path: 'plan', name: 'ask', component: () => import('./pages/AskPage.vue') },

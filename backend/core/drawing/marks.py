@@ -24,10 +24,10 @@ def draw_mark(mark_id: str) -> str:
     canvas = Canvas(WIDE, HIGH)
     with canvas.at(WIDE / 2, HIGH - 6, UNIT):
         painter(canvas)
+    look = f'fill="none" stroke="{INK}" stroke-width="{LINE}" stroke-linecap="round" stroke-linejoin="round"'
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" class="picture" role="img" aria-label="{escape(MARKS[mark_id].words)}" '
-        f'viewBox="0 0 {WIDE:g} {HIGH:g}" width="{WIDE:g}" height="{HIGH:g}" fill="none" stroke="{INK}" '
-        f'stroke-width="{LINE}" stroke-linecap="round" stroke-linejoin="round">'
+        f'viewBox="0 0 {WIDE:g} {HIGH:g}" width="{WIDE:g}" height="{HIGH:g}" {look}>'
         f'<rect class="pk-frame" width="{WIDE:g}" height="{HIGH:g}" rx="6" fill="#fffdf8" stroke="none"/>'
         f"{canvas.markup()}</svg>"
     )

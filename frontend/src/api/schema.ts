@@ -3051,6 +3051,9 @@ export interface components {
          */
         ForecastOut: {
             block: components["schemas"]["BlockOut"] | null;
+            /** Name */
+            name: string;
+            told: components["schemas"]["ToldOut"];
             /**
              * Why Not
              * @default

@@ -6,9 +6,11 @@ const block = {
   say: '“Pinch and pull”',
   do_first: '',
   setup: 'Bowl on the left side.',
+  cues: [{ support: 'shown', support_words: 'shown', words: 'Pull one free' }],
+  told: { counts_when: 'The thing is out.' },
   count: 4,
   sets: 2,
-  unit: 'found',
+  unit: 'finds',
   tidy: 'Roll the dough back.',
 } as RunBlock
 const after = (tries: number): Tally => ({ tries }) as Tally
@@ -17,8 +19,9 @@ describe('leading somebody through a block', () => {
   it('starts with setting out, the cue and the count', () => {
     expect(lead(block, after(0))).toEqual([
       'Set out: Bowl on the left side.',
+      'Show: Pull one free',
       'Say: “Pinch and pull”',
-      'Count 4 found. After each try press how it went.',
+      'Count 4 finds. It counts when: The thing is out. After each try press how it went.',
     ])
   })
 

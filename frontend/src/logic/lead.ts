@@ -7,12 +7,14 @@ import type { RunBlock, Tally } from './tally'
  */
 export function lead(block: RunBlock, tally: Tally, say?: Schemas['SuggestionOut']): string[] {
   const doFirst = block.do_first ? [`Do: ${block.do_first}`] : []
+  const show = block.cues.find((c) => c.support === 'shown')
   if (!tally.tries)
     return [
       `Set out: ${block.setup}`,
+      ...(show && !block.do_first ? [`Show: ${show.words}`] : []),
       ...doFirst,
       `Say: ${block.say}`,
-      `Count ${block.count} ${block.unit}. After each try press how it went.`,
+      `Count ${block.count} ${block.unit}.${counts(block)} After each try press how it went.`,
     ]
   const done = Math.floor(tally.tries / block.count)
   if (tally.tries % block.count === 0) {
@@ -25,3 +27,5 @@ export function lead(block: RunBlock, tally: Tally, say?: Schemas['SuggestionOut
   }
   return [say?.words ?? (block.do_first ? `Do: ${block.do_first}` : `Wait, then say: ${block.say}`)]
 }
+
+const counts = (block: RunBlock): string => (block.told.counts_when ? ` It counts when: ${block.told.counts_when}` : '')

@@ -3,7 +3,9 @@ import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import ToldWords from '@/components/shared/ToldWords.vue'
 import RunCount from '@/components/run/RunCount.vue'
 import RunGrade from '@/components/run/RunGrade.vue'
 import RunHand from '@/components/run/RunHand.vue'
@@ -52,6 +54,9 @@ watch(
   { immediate: true },
 )
 
+/** How it is done: in view for somebody who runs another's plan, one tap away for a therapist. */
+const shown = ref<boolean>()
+const shows = computed(() => shown.value ?? led.value)
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
@@ -90,7 +95,7 @@ watch(
   () => void ask(),
 )
 
-function attempt(outcome: 'success' | 'miss', support: Support): void {
+function attempt(outcome: 'success' | 'miss', support: Support, otherGrip = false): void {
   if (!block.value || paused.value) return
   tap(block.value.id, 'try', {
     outcome,
@@ -98,12 +103,14 @@ function attempt(outcome: 'success' | 'miss', support: Support): void {
     grade: gradeNow(events.value, block.value),
     hand: hand.value,
     help_first: helpFirst.value,
+    other_grip: otherGrip,
   })
 }
 const took = {
   alone: () => attempt('success', 'alone'),
   helped: () => attempt('success', help.value),
   missed: () => attempt('miss', supportOfMiss(helpFirst.value, help.value)),
+  otherGrip: () => block.value?.told.grip && attempt('miss', supportOfMiss(helpFirst.value, help.value), true),
   undo: () => block.value && undo(block.value.id),
   drop: () => block.value && tap(block.value.id, 'drop'),
   next: () => go(at.value + 1),
@@ -119,8 +126,23 @@ function skip(blockId: string): void {
   go(at.value + 1)
 }
 
+/** Finishing early asks once: what is left, and which press ends it all the same. */
+const left = computed(() =>
+  run.value
+    ? run.value.blocks.filter((b) => {
+        const t = tallyOf(events.value, b.id)
+        return !t.skipped && t.tries < b.sets * b.count
+      }).length
+    : 0,
+)
+const asks = ref(false)
 async function finish(): Promise<void> {
   ended.value = null
+  if (left.value && !asks.value) {
+    asks.value = true
+    return
+  }
+  asks.value = false
   if (!(await flush())) {
     ended.value = new Error(
       'The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.',
@@ -149,6 +171,11 @@ async function finish(): Promise<void> {
       </button>
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
+    <p v-if="asks" class="notice row early" role="alert">
+      <span>{{ left }} of {{ run.blocks.length }} activities are not done. End here?</span>
+      <button type="button" class="plain-button tall" @click="asks = false">Go on</button>
+      <button type="button" class="plain-button main tall" @click="finish">End the session</button>
+    </p>
     <ProblemNote :error="ended" />
     <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
     <p v-if="signedOut" class="notice" role="alert">
@@ -164,6 +191,13 @@ async function finish(): Promise<void> {
             <strong>{{ block.stage }}</strong>
           </p>
           <p>{{ block.setup }}</p>
+          <button type="button" class="plain-button" :aria-expanded="shows" @click="shown = !shows">
+            {{ shows ? 'Hide how it is done' : 'How it is done' }}
+          </button>
+          <div v-if="shows" class="how">
+            <ActivityPicture :picture="block.picture" />
+            <ToldWords :told="block.told" />
+          </div>
           <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
         </div>
         <RunCount :rules="run.rules" :block="block" :events="events" :tally="tally" :in-set="inSet" />
@@ -223,9 +257,11 @@ async function finish(): Promise<void> {
         :help-first="helpFirst"
         :paused="paused"
         :more="at < run.blocks.length - 1"
+        :grip="block.told.grip"
         @alone="took.alone"
         @helped="took.helped"
         @missed="took.missed"
+        @other-grip="took.otherGrip"
         @undo="took.undo"
         @next="took.next"
       />
@@ -279,6 +315,16 @@ header {
 .what {
   display: grid;
   gap: 2px;
+}
+.how {
+  display: grid;
+  gap: 8px;
+  background: var(--sheet);
+  border-radius: var(--round);
+  padding: 8px 12px;
+}
+.early {
+  margin: 8px 12px 0;
 }
 .say {
   font-size: var(--step-3);

@@ -1,15 +1,24 @@
 <script setup lang="ts">
 import type { Block } from '@/composables/useBench'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
-defineProps<{ block: Block; childId: number; homeId: number; dim?: boolean }>()
+defineProps<{ block: Block; picture: string; childId: number; homeId: number; dim?: boolean }>()
 const emit = defineEmits<{ pick: [grade: number[]] }>()
 </script>
 
 <template>
   <div class="details" :class="{ dim }">
+    <div class="shown">
+      <ActivityPicture v-if="picture" :picture="picture" />
+      <p v-if="block.told.does">{{ block.told.does }}</p>
+      <p v-if="block.told.counts_when">
+        <strong>Counts when:</strong> {{ block.told.counts_when
+        }}<template v-if="block.told.grip"> <strong>Grip:</strong> {{ block.told.grip }}.</template>
+      </p>
+    </div>
     <div>
       <h3>Set out</h3>
       <p>{{ block.setup }}</p>
@@ -64,6 +73,9 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
   gap: var(--gap-3);
   border-top: 1px solid var(--line);
   padding-top: var(--gap-3);
+}
+.shown {
+  grid-column: 1 / -1;
 }
 .dim {
   opacity: 0.6;

@@ -166,6 +166,7 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
     <BlockDetails
       v-if="shown"
       :block="shown"
+      :picture="forecast?.picture ?? ''"
       :child-id="childId"
       :home-id="homeId"
       :dim="Boolean(barred)"

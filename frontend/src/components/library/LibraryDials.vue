@@ -5,6 +5,8 @@ import { api, unwrap } from '@/api/client'
 import type { Reach } from '@/logic/library'
 import { rungWords } from '@/logic/words'
 import GradeDial from '@/components/bench/GradeDial.vue'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
+import ToldWords from '@/components/shared/ToldWords.vue'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
@@ -71,8 +73,20 @@ const jump = (to?: number[]): void => {
         @turn="grade = grade.with(i, $event)"
       />
     </div>
+    <ActivityPicture v-if="data" :picture="data.picture" />
+    <p v-if="block">
+      <RouterLink
+        :to="{
+          name: 'activity',
+          params: { activityId: reach.activity_id },
+          query: { home: homeId, grade: grade.join(',') },
+        }"
+        >Open the page of this activity</RouterLink
+      >
+    </p>
     <div v-if="block" class="two">
       <div>
+        <ToldWords :told="block.told" />
         <h4>Set out</h4>
         <p>{{ block.setup }}</p>
         <KitSwaps

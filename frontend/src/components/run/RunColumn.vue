@@ -51,6 +51,7 @@ function attempt(outcome: 'success' | 'miss', support: Support): void {
     grade: gradeNow(events.value, block.value),
     hand: handNow(events.value, block.value, run.value?.hand),
     help_first: helpFirst.value,
+    other_grip: false,
   })
 }
 function turn(by: number): void {

@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import { useWords } from '@/composables/useWords'
 import { helpChoices, type Support } from '@/logic/tally'
 
-const { helpFirst } = defineProps<{ paused: boolean; more: boolean; helpFirst: boolean }>()
+const { helpFirst } = defineProps<{ paused: boolean; more: boolean; helpFirst: boolean; grip: string }>()
 const help = defineModel<Support>('help', { required: true })
-defineEmits<{ alone: []; helped: []; missed: []; undo: []; next: [] }>()
+defineEmits<{ alone: []; helped: []; missed: []; otherGrip: []; undo: []; next: [] }>()
 const words = useWords()
 const choices = computed(() => helpChoices(words.value?.supports, helpFirst))
 /** Under most help first, a try that fails is one that failed with the help it had. */
@@ -34,6 +34,16 @@ const missedWith = computed(() =>
     </div>
     <button type="button" class="missed" :disabled="paused" @click="$emit('missed')">
       Not yet <span v-if="missedWith" class="small">with {{ missedWith }}</span> <kbd>3</kbd>
+    </button>
+    <button
+      v-if="grip"
+      type="button"
+      class="grip"
+      :disabled="paused"
+      :title="`Counts with: ${grip}`"
+      @click="$emit('otherGrip')"
+    >
+      Reached, other grip <kbd>4</kbd>
     </button>
     <div class="low">
       <button type="button" class="plain-button" @click="$emit('undo')">Undo</button>
@@ -73,6 +83,15 @@ const missedWith = computed(() =>
   background: var(--sheet);
   color: var(--ink);
   border-color: var(--ink-soft);
+}
+.grip {
+  min-height: 56px;
+  border: 2px dashed var(--ink-soft);
+  border-radius: var(--round);
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  cursor: pointer;
 }
 kbd {
   font: inherit;

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, unwrap } from '@/api/client'
+import GradeDial from '@/components/bench/GradeDial.vue'
+import KitSwaps from '@/components/bench/KitSwaps.vue'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import TargetSign from '@/components/shared/TargetSign.vue'
+import ToldWords from '@/components/shared/ToldWords.vue'
+import VerdictSign from '@/components/shared/VerdictSign.vue'
+import type { Child } from '@/composables/useChild'
+import { rungWords } from '@/logic/words'
+
+/** One activity for one child in one home: its picture and its words at the grade the dials stand at. */
+const { child, activityId } = defineProps<{ child: Child; activityId: string }>()
+const route = useRoute()
+const router = useRouter()
+const home = computed(() => Number(route.query.home ?? child.home_id))
+const grade = ref(
+  String(route.query.grade ?? '')
+    .split(',')
+    .filter(Boolean)
+    .map(Number),
+)
+watch(grade, (now) => void router.replace({ query: { home: home.value, grade: now.join(',') } }))
+const body = computed(() => ({
+  part: 'main' as const,
+  activity_id: activityId,
+  grade: grade.value,
+  sets: 1,
+  locked: false,
+}))
+const { data, error } = useQuery({
+  queryKey: ['here', () => child.id, home, body],
+  queryFn: () =>
+    unwrap(
+      api.POST('/api/children/{child_id}/forecast', {
+        params: { path: { child_id: child.id }, query: { home_id: home.value } },
+        body: body.value,
+      }),
+    ),
+  placeholderData: keepPreviousData,
+})
+const block = computed(() => data.value?.block)
+const trains = computed(() => (data.value?.asks ?? []).filter((a) => a.trained))
+const requires = computed(() => (data.value?.asks ?? []).filter((a) => !a.trained))
+const card = computed(
+  () => `/api/children/${child.id}/activities/${activityId}/card?home_id=${home.value}&grade=${grade.value.join(',')}`,
+)
+const jump = (to?: number[]): void => {
+  if (to) grade.value = [...to]
+}
+</script>
+
+<template>
+  <ProblemNote :error="error" />
+  <article v-if="data" class="stack">
+    <header class="row">
+      <TargetSign v-if="trains[0]" :target="trains[0].target" :size="34" />
+      <h2>{{ data.name }}</h2>
+      <p v-if="block" aria-live="polite">
+        <strong class="big">{{ block.expected_words }}</strong> expected alone · rung {{ rungWords(block.rung) }}
+      </p>
+      <p v-else class="not" aria-live="polite">{{ data.why_not }} {{ data.remedy }}</p>
+      <a v-if="block" class="plain-button push" :href="card" target="_blank" rel="noopener">Print the family's card</a>
+    </header>
+    <ActivityPicture :picture="data.picture" />
+    <div class="dials">
+      <GradeDial
+        v-for="(dial, i) in data.dials"
+        :key="dial.axis"
+        :dial="dial"
+        :value="grade[i] ?? 0"
+        @turn="grade = grade.with(i, $event)"
+      />
+    </div>
+    <div class="row">
+      <button type="button" class="plain-button" :disabled="!data.easier" @click="jump(data.easier?.grade)">
+        ◂ Easier
+      </button>
+      <span class="small soft">{{ data.easier?.tell }}</span>
+      <button type="button" class="plain-button push" :disabled="!data.harder" @click="jump(data.harder?.grade)">
+        Harder ▸
+      </button>
+      <span class="small soft">{{ data.harder?.tell }}</span>
+    </div>
+    <div class="two">
+      <section>
+        <ToldWords :told="data.told" why />
+        <template v-if="block">
+          <h3>Say or do</h3>
+          <p v-for="c in block.cues" :key="c.support">
+            <span class="soft small">{{ c.support_words }}:</span> {{ c.words }}
+          </p>
+        </template>
+      </section>
+      <section>
+        <template v-if="block">
+          <h3>Set out</h3>
+          <p>
+            {{ block.setup }} <span class="soft">{{ block.posture }}</span>
+          </p>
+          <KitSwaps
+            :child-id="child.id"
+            :home-id="home"
+            :activity-id="activityId"
+            :grade="grade"
+            :quantities="block.quantities"
+            @pick="jump"
+          />
+        </template>
+        <h3>Trains</h3>
+        <p v-for="a in trains" :key="a.strand_name">{{ a.strand_name }}, rung {{ rungWords(a.rung) }}</p>
+        <template v-if="requires.length">
+          <h3>Requires</h3>
+          <p v-for="a in requires" :key="a.strand_name">{{ a.strand_name }}, rung {{ rungWords(a.rung) }}</p>
+        </template>
+      </section>
+    </div>
+    <section v-if="block">
+      <h3>Watch</h3>
+      <ul class="marks">
+        <li v-for="m in block.watch" :key="m.id">
+          <ActivityPicture v-if="data.mark_pictures[m.id]" :picture="data.mark_pictures[m.id]!" />
+          <span
+            ><strong>{{ m.words }}</strong> <span class="soft small">{{ m.cue }}</span></span
+          >
+        </li>
+      </ul>
+    </section>
+    <p v-for="h in block?.verdict.hits" :key="h.rule + h.reason" class="row care">
+      <VerdictSign :status="h.status" /><span
+        ><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span
+      >
+    </p>
+  </article>
+</template>
+
+<style scoped>
+.big {
+  font-size: var(--step-2);
+}
+.push {
+  margin-left: auto;
+}
+.not {
+  color: var(--barred);
+}
+.dials {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  gap: var(--gap-3);
+}
+.two {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: var(--gap-4);
+}
+h3 {
+  margin: var(--gap-2) 0 0;
+}
+.marks {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: var(--gap-2);
+}
+.marks li {
+  display: flex;
+  gap: var(--gap-2);
+  align-items: center;
+}
+.marks li > :first-child {
+  flex: none;
+}
+.care {
+  flex-wrap: nowrap;
+}
+@media (max-width: 800px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
