@@ -24,10 +24,11 @@ def draw_mark(mark_id: str) -> str:
     canvas = Canvas(WIDE, HIGH)
     with canvas.at(WIDE / 2, HIGH - 6, UNIT):
         painter(canvas)
+    box = f'viewBox="0 0 {WIDE:g} {HIGH:g}" width="{WIDE:g}" height="{HIGH:g}"'
     look = f'fill="none" stroke="{INK}" stroke-width="{LINE}" stroke-linecap="round" stroke-linejoin="round"'
+    said = f'role="img" aria-label="{escape(MARKS[mark_id].words)}"'
     return (
-        f'<svg xmlns="http://www.w3.org/2000/svg" class="picture" role="img" aria-label="{escape(MARKS[mark_id].words)}" '
-        f'viewBox="0 0 {WIDE:g} {HIGH:g}" width="{WIDE:g}" height="{HIGH:g}" {look}>'
+        f'<svg xmlns="http://www.w3.org/2000/svg" class="picture" {said} {box} {look}>'
         f'<rect class="pk-frame" width="{WIDE:g}" height="{HIGH:g}" rx="6" fill="#fffdf8" stroke="none"/>'
         f"{canvas.markup()}</svg>"
     )
