@@ -78,6 +78,8 @@ def canvases(
             hand_mm(child.age_months if child else USUAL_AGE),
         )
         words = ACTS[frame.act](canvas, scene)
+        if result and result[-1].markup() == canvas.markup():
+            continue  # this grade has one stage fewer
         result.append(canvas)
         said.append(f"{words[:1].upper()}{words[1:]}.")
     return result, " ".join((for_family(activity.does, child), *said))
@@ -94,7 +96,9 @@ def _svg(frames: list[Canvas], said: str) -> str:
     parts = []
     for i, canvas in enumerate(frames):
         if len(frames) > 1:
-            canvas.words(WIDE - 12 if canvas.flip else 12, 15, str(i + 1), 12, True)
+            corner = WIDE - 12 if canvas.flip else 12
+            canvas.round(corner, 12, 18, "paper")
+            canvas.words(corner, 16, str(i + 1), 11, True)
         parts.append(
             f'<svg x="{i * (WIDE + GAP):g}" y="0" width="{WIDE:g}" height="{HIGH:g}" viewBox="0 0 {WIDE:g} {HIGH:g}">'
             f'<rect class="pk-frame" width="{WIDE:g}" height="{HIGH:g}" rx="8" fill="#fffdf8" stroke="none"/>'

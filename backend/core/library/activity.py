@@ -38,6 +38,7 @@ class Step:
     count  -- how many tries a set has at this step, where the step decides it
     seconds -- what one try takes at this step, where it decides: the longest of those chosen
     cues   -- what to say or do at this step, by level of help, in place of the activity's own cue
+    steps  -- what is done at this step, where it is another act than the activity's own steps say
     """
 
     words: str
@@ -49,6 +50,7 @@ class Step:
     count: int | None = None
     seconds: float | None = None
     cues: Mapping[SupportLevel, str] = field(default_factory=lambda: MappingProxyType({}))
+    steps: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)

@@ -108,6 +108,7 @@ class StepSource(Source):
     uses: tuple[str, ...] = ()
     tags: tuple[StepTag, ...] = ()
     cues: Mapping[SupportLevel, Words] = Field(default_factory=dict)
+    steps: tuple[Plain, ...] = Field((), max_length=5)
 
     def rungs(self, trains: Iterable[str]) -> dict[str, float]:
         """What it adds, by strand."""
@@ -129,6 +130,7 @@ class StepSource(Source):
             self.tries,
             self.seconds,
             MappingProxyType(dict(self.cues)),
+            self.steps,
         )
 
 

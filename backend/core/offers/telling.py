@@ -33,11 +33,12 @@ class Told:
 def told(variant: Variant, child: Child | None = None) -> Told:
     """Return what a family is told. Raises NotThere when activity or grade does not exist."""
     activity = checked_variant(variant)
-    chosen = (axis.steps[at].tell for axis, at in zip(activity.axes, variant.grade, strict=True))
+    chosen = [axis.steps[at] for axis, at in zip(activity.axes, variant.grade, strict=True)]
+    steps = next((step.steps for step in chosen if step.steps), activity.steps)
     return Told(
         for_family(activity.does, child),
-        tuple(for_family(words, child) for words in chosen),
-        tuple(for_family(words, child) for words in activity.steps),
+        tuple(for_family(step.tell, child) for step in chosen),
+        tuple(for_family(words, child) for words in steps),
         for_family(activity.counts_when, child),
         for_family(activity.grip, child),
         for_family(activity.why, child),

@@ -28,6 +28,8 @@ def texts(activity: Activity) -> Iterator[tuple[str, str]]:
     for axis in activity.axes:
         for step in axis.steps:
             yield f"{axis.id}: {step.words}", step.tell
+            if step.steps:
+                yield f"steps of {axis.id}: {step.words}", " ".join(step.steps)
 
 
 class PlainWordsTest(TestCase):
@@ -75,6 +77,11 @@ class PlainWordsTest(TestCase):
             grades = {told(v, RIGHT).grade for v in variants_of(activity)}
             self.assertEqual(len(grades), len(variants_of(activity)), activity.id)
 
+    def test_a_step_that_is_another_act_says_its_own_steps(self) -> None:
+        undo, do_up = (told(Variant("porthole_buttons", (way, 0, 0, 0)), RIGHT).steps for way in (0, 1))
+        self.assertIn("Push it back through the hole.", undo)
+        self.assertIn("Push the button in with the right hand.", do_up)
+
     def test_names_and_units_are_short_and_of_their_own(self) -> None:
         self.assertEqual(len({a.name for a in ACTIVITIES.values()}), len(ACTIVITIES))
         for activity in ACTIVITIES.values():
@@ -92,6 +99,7 @@ class PlainWordsTest(TestCase):
     def test_somebody_sets_it_out_and_the_child_acts(self) -> None:
         for activity in ACTIVITIES.values():
             with self.subTest(activity=activity.id):
-                yours = [s.startswith("You: ") for s in activity.steps]
-                self.assertTrue(any(yours))
-                self.assertFalse(all(yours))
+                for steps in (activity.steps, *(s.steps for a in activity.axes for s in a.steps if s.steps)):
+                    yours = [s.startswith("You: ") for s in steps]
+                    self.assertTrue(any(yours))
+                    self.assertFalse(all(yours))
