@@ -64,6 +64,7 @@ NO_TABLE = frozenset({"wall", "floor"})
 _SIDE = re.compile(
     r"(?P<what>[^,.;:]*?)\b(?:on the \{(?P<side>helper|skill)\} side|in front of the \{(?P<hand>helper|skill)\} hand)"
 )
+_IN = re.compile(r"\bin (?:a|an|its|their|the)\b")
 _LITTLE = frozenset({"thing", "things", "to", "the", "a", "an", "of", "for", "that", "and", "or", "on", "in", "into"})
 
 
@@ -108,16 +109,20 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
 @cache
 def sides_said(activity_id: str) -> dict[str, Zone]:
     """The roles of which the set-up says a side: helper side is the start, skill side the goal."""
-    activity = ACTIVITIES[activity_id]
+    return sides_in(ACTIVITIES[activity_id].setup, ACTIVITIES[activity_id].roles)
+
+
+def sides_in(text: str, roles: tuple[Role, ...]) -> dict[str, Zone]:
+    """The roles of which a text says a side; what lies in a pot stands where the pot stands."""
     result: dict[str, Zone] = {}
-    for found in _SIDE.finditer(activity.setup):
+    for found in _SIDE.finditer(text):
         zone: Zone = "start" if (found["side"] or found["hand"]) == "helper" else "goal"
-        words = _stems(found["what"])
-        meant = _meant(activity.roles, words)
-        if not meant and re.search(r"\b(things|pieces)\b", found["what"], re.IGNORECASE):
-            meant = [r.id for r in activity.roles if r.form in _HELPER][:1]
-        for role in meant:
-            result[role] = zone if result.get(role, zone) == zone else "middle"  # one of a pair on either side
+        for what in _IN.split(found["what"]):
+            meant = _meant(roles, _stems(what))
+            if not meant and re.search(r"\b(things|pieces)\b", what, re.IGNORECASE):
+                meant = [r.id for r in roles if r.form in _HELPER][:1]
+            for role in meant:
+                result[role] = zone if result.get(role, zone) == zone else "middle"  # one of a pair on either side
     return result
 
 

@@ -3,7 +3,7 @@
 from unittest import TestCase
 
 from core.child import Child
-from core.drawing.table_layout import lay_out, sides_said
+from core.drawing.table_layout import lay_out, sides_in, sides_said
 from core.library import ACTIVITIES
 from core.offers import variants_of
 from testing.core_builders import full_house
@@ -82,3 +82,12 @@ class TableTest(TestCase):
             tool = next(s for q, s in zip(offer.quantities, stands, strict=True) if q.role in ("pen", "scissors"))
             self.assertLess(paper.away, 0.5)
             self.assertGreater(tool.across, paper.across)
+
+    def test_the_familys_steps_and_the_set_up_name_the_same_sides(self) -> None:
+        compared = 0
+        for activity in ACTIVITIES.values():
+            said, told = sides_said(activity.id), sides_in(" ".join(activity.steps), activity.roles)
+            for role in said.keys() & told.keys():
+                compared += 1
+                self.assertEqual(told[role], said[role], (activity.id, role))
+        self.assertGreaterEqual(compared, 45)

@@ -66,7 +66,10 @@ const jump = (to?: number[]): void => {
       <p v-else class="not" aria-live="polite">{{ data.why_not }} {{ data.remedy }}</p>
       <a v-if="block" class="plain-button push" :href="card" target="_blank" rel="noopener">Print the family's card</a>
     </header>
-    <ActivityPicture :picture="data.picture" />
+    <div class="top">
+      <ActivityPicture :picture="data.picture" />
+      <ToldWords :told="data.told" why />
+    </div>
     <div class="dials">
       <GradeDial
         v-for="(dial, i) in data.dials"
@@ -88,7 +91,6 @@ const jump = (to?: number[]): void => {
     </div>
     <div class="two">
       <section>
-        <ToldWords :told="data.told" why />
         <template v-if="block">
           <h3>Say or do</h3>
           <p v-for="c in block.cues" :key="c.support">
@@ -152,6 +154,14 @@ const jump = (to?: number[]): void => {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
   gap: var(--gap-3);
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap-4);
+}
+.top > :last-child {
+  flex: 1 1 320px;
 }
 .two {
   display: grid;

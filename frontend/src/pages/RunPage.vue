@@ -196,7 +196,7 @@ async function finish(): Promise<void> {
           </button>
           <div v-if="shows" class="how">
             <ActivityPicture :picture="block.picture" />
-            <ToldWords :told="block.told" />
+            <ToldWords :told="block.told" :brief="tally.tries > 0" />
           </div>
           <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
         </div>
@@ -317,11 +317,21 @@ header {
   gap: 2px;
 }
 .how {
-  display: grid;
-  gap: 8px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
   background: var(--sheet);
   border-radius: var(--round);
   padding: 8px 12px;
+}
+.how > :first-child {
+  flex: 0 1 auto;
+}
+.how > :last-child {
+  flex: 1 1 260px;
+}
+.how :deep(svg.picture) {
+  max-height: 150px;
 }
 .early {
   margin: 8px 12px 0;

@@ -13,11 +13,23 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
   <div class="details" :class="{ dim }">
     <div class="shown">
       <ActivityPicture v-if="picture" :picture="picture" />
-      <p v-if="block.told.does">{{ block.told.does }}</p>
-      <p v-if="block.told.counts_when">
-        <strong>Counts when:</strong> {{ block.told.counts_when
-        }}<template v-if="block.told.grip"> <strong>Grip:</strong> {{ block.told.grip }}.</template>
-      </p>
+      <div class="words">
+        <p v-if="block.told.does">{{ block.told.does }}</p>
+        <p v-if="block.told.counts_when">
+          <strong>Counts when:</strong> {{ block.told.counts_when
+          }}<template v-if="block.told.grip">{{ ' ' }}<strong>Grip:</strong> {{ block.told.grip }}.</template>
+        </p>
+        <p>
+          <RouterLink
+            :to="{
+              name: 'activity',
+              params: { childId, activityId: block.activity_id },
+              query: { home: homeId, grade: block.grade.join(',') },
+            }"
+            >Steps, and a card for the family</RouterLink
+          >
+        </p>
+      </div>
     </div>
     <div>
       <h3>Set out</h3>
@@ -76,6 +88,15 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
 }
 .shown {
   grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap-4);
+}
+.words {
+  flex: 1 1 220px;
+  display: grid;
+  gap: var(--gap-2);
+  align-content: start;
 }
 .dim {
   opacity: 0.6;

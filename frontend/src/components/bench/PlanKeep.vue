@@ -39,6 +39,7 @@ async function copy(): Promise<void> {
     <div class="row">
       <a class="plain-button" :href="`/api/plans/${plan.id}/sheet`" target="_blank" rel="noopener">Prep sheet</a>
       <a class="plain-button" :href="`/api/plans/${plan.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</a>
+      <a class="plain-button" :href="`/api/plans/${plan.id}/strip`" target="_blank" rel="noopener">The child's strip</a>
       <button type="button" class="plain-button" @click="copy">Start another from this</button>
     </div>
     <form class="row" @submit.prevent="keep(name)">

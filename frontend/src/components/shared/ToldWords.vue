@@ -2,22 +2,22 @@
 import type { Schemas } from '@/api/client'
 
 /** What somebody who never saw the activity needs to lead it: what is done, how, and what counts. */
-defineProps<{ told: Schemas['ToldOut']; why?: boolean }>()
+defineProps<{ told: Schemas['ToldOut']; why?: boolean; brief?: boolean }>()
 </script>
 
 <template>
   <div v-if="told.does" class="told">
     <p class="does">{{ told.does }}</p>
-    <p class="soft">{{ told.grade.join(' ') }}</p>
-    <ol>
+    <p v-if="!brief" class="soft">{{ told.grade.join(' ') }}</p>
+    <ol v-if="!brief">
       <li v-for="step in told.steps" :key="step">{{ step }}</li>
     </ol>
     <p>
       <strong>Counts when:</strong> {{ told.counts_when
-      }}<template v-if="told.grip"> <strong>Grip:</strong> {{ told.grip }}.</template>
+      }}<template v-if="told.grip">{{ ' ' }}<strong>Grip:</strong> {{ told.grip }}.</template>
     </p>
     <p v-if="why"><strong>Good for:</strong> {{ told.why }}</p>
-    <p class="stop">{{ told.stop }}</p>
+    <p v-if="!brief" class="stop">{{ told.stop }}</p>
   </div>
 </template>
 
