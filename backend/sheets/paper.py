@@ -25,12 +25,16 @@ def page(request: HttpRequest, template: str, context: dict[str, Any], paper: st
 def pdf(template: str, context: dict[str, Any], paper: str, name: str) -> HttpResponse:
     """Return a sheet as a tagged PDF. Nothing is fetched but the sheet's own style and fonts."""
     from weasyprint import CSS, HTML
+    from weasyprint.text.fonts import FontConfiguration
     from weasyprint.urls import URLFetcher
 
-    fetcher = URLFetcher(allowed_protocols={"file"})
-    styles = [CSS(filename=str(_style(s)), url_fetcher=fetcher) for s in ("sheets/print.css", PAPERS[paper])]
+    fetcher, fonts = URLFetcher(allowed_protocols={"file"}), FontConfiguration()
+    styles = [
+        CSS(filename=str(_style(s)), url_fetcher=fetcher, font_config=fonts)
+        for s in ("sheets/print.css", PAPERS[paper])
+    ]
     document = HTML(string=_html(template, context, paper, pdf=True), url_fetcher=fetcher)
-    body = document.write_pdf(stylesheets=styles, pdf_variant="pdf/ua-1")
+    body = document.write_pdf(stylesheets=styles, font_config=fonts, pdf_variant="pdf/ua-1")
     answer = HttpResponse(body, content_type="application/pdf")
     answer["Content-Disposition"] = f'inline; filename="{name}.pdf"'
     return answer

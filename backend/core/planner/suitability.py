@@ -19,10 +19,11 @@ PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to co
 
 def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
     """The wanted task an activity is itself, aimed at a strand; empty where it is none, or where its easiest grade is
-    beyond the task: a knife is not yet “eat with a spoon”.
+    beyond the task, or that lacks its tool: a knife is not yet “eat with a spoon”, dough letters are no writing.
     """
     for task in (WANTED_TASKS[t] for t in request.tasks):
         on_ladder = strand and strand == task.strand and activity.trains.get(strand, 0.0) < task.beyond
+        on_ladder = on_ladder and (not task.tool or any(r.form == task.tool for r in activity.roles))
         if activity.id in task.practised_by or on_ladder:
             return task.id
     return ""

@@ -22,6 +22,7 @@ class WantedTask:
     strand       -- the strand whose ladder is the task itself; empty where it has none of its own
     level        -- the rung of that ladder at which the task is done
     beyond       -- the rung from which an activity's easiest grade is another task; by default none
+    tool         -- the form of the thing without which an activity is not the task: no pen, no writing
     practised_by -- activities that are the task itself, where no ladder is; of some tasks none is yet
     at_home      -- when it comes up in a day: the moment to try it for real
     """
@@ -32,6 +33,7 @@ class WantedTask:
     strand: str = ""
     level: int = 0
     beyond: float = inf
+    tool: str = ""
     practised_by: tuple[str, ...] = ()
     at_home: str = ""
 

@@ -1,11 +1,15 @@
 """What holds a wanted task back, and the targets that follow. Project definitions."""
 
+from dataclasses import replace
 from datetime import date, timedelta
 from unittest import TestCase
 
 from core.ability import Estimate, held_back, shortfalls, suggested_aims
+from core.library import ACTIVITIES
+from core.planner.suitability import own_task
 from core.progress import WORDS, Latest, standings
 from core.skills import WANTED_TASKS
+from testing.core_builders import made_up_request
 
 AT = {s: Estimate(float(r), 0.4) for s, r in WANTED_TASKS["buttons"].demands.items()}
 
@@ -36,6 +40,13 @@ class WantedTest(TestCase):
         self.assertEqual(
             [a.target for a in suggested_aims(("buttons",), AT, ("scissors", "in_hand"))], ["scissors", "in_hand"]
         )
+
+    def test_writing_is_practised_with_a_pen_and_never_with_dough(self) -> None:
+        request = made_up_request(1000)
+        request = replace(request, child=replace(request.child, wanted=("name",)), task="")
+        tasks = {a.id: own_task(a, "writing", request) for a in ACTIVITIES.values() if "writing" in a.trains}
+        self.assertEqual((tasks["rope_letters"], tasks["name_planks"]), ("", ""))
+        self.assertEqual(tasks["stroke_by_stroke"], "name")
 
     def test_where_nothing_is_missing_the_task_itself_is_what_there_is_to_practise(self) -> None:
         aim, more = suggested_aims(("buttons",), AT)
