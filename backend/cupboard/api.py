@@ -12,6 +12,7 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.drawing import draw_thing
 from core.library import THINGS
 from core.materials import FORMS, Thing, measured_thing
 from core.safety import Status, assess
@@ -59,7 +60,7 @@ class ThingOut(Schema):
 
 
 class ItemOut(Schema):
-    """One line of a cupboard, measured values in place, with its verdict for the child asked about."""
+    """One line of a cupboard, measured values and picture in place, with its verdict for the child asked about."""
 
     id: int
     thing: ThingOut
@@ -67,6 +68,7 @@ class ItemOut(Schema):
     measured: dict[str, float]
     version: int
     verdict: VerdictOut | None
+    picture: str
 
 
 class CupboardOut(Schema):
@@ -156,6 +158,7 @@ def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
         measured=item.measured,
         version=item.version,
         verdict=verdict,
+        picture=draw_thing(thing),
     )
 
 

@@ -13,6 +13,7 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.drawing import draw_recipe
 from core.library import THINGS
 from core.materials import COIN_GRAMS, NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.offers import Recipe, makeable, verdict
@@ -43,6 +44,7 @@ class RecipeOut(Schema):
     minutes: int
     makes: int
     verdict: VerdictOut
+    picture: str
 
 
 class MeasuringIn(Schema):
@@ -94,6 +96,7 @@ def _recipe_out(m: Recipe, have: Mapping[str, int], judged: VerdictOut) -> Recip
         minutes=m.minutes,
         makes=m.makes,
         verdict=judged,
+        picture=draw_recipe(m),
     )
 
 

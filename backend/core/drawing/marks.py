@@ -1,11 +1,11 @@
 """Marks to watch for as small pictures: what is seen, with a cross where it should not be so."""
 
 from collections.abc import Callable
-from html import escape
 from types import MappingProxyType
 
-from core.drawing.canvas import INK, LINE, Canvas
+from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, hold, over
+from core.drawing.svg import svg
 from core.drawing.things import scissors
 from core.recording import MARKS
 
@@ -24,14 +24,7 @@ def draw_mark(mark_id: str) -> str:
     canvas = Canvas(WIDE, HIGH)
     with canvas.at(WIDE / 2, HIGH - 6, UNIT):
         painter(canvas)
-    box = f'viewBox="0 0 {WIDE:g} {HIGH:g}" width="{WIDE:g}" height="{HIGH:g}"'
-    look = f'fill="none" stroke="{INK}" stroke-width="{LINE}" stroke-linecap="round" stroke-linejoin="round"'
-    said = f'role="img" aria-label="{escape(MARKS[mark_id].words)}"'
-    return (
-        f'<svg xmlns="http://www.w3.org/2000/svg" class="picture" {said} {box} {look}>'
-        f'<rect class="pk-frame" width="{WIDE:g}" height="{HIGH:g}" rx="6" fill="#fffdf8" stroke="none"/>'
-        f"{canvas.markup()}</svg>"
-    )
+    return svg([canvas], MARKS[mark_id].words, WIDE, HIGH)
 
 
 def _whole_hand(c: Canvas) -> None:

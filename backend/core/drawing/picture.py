@@ -1,15 +1,15 @@
 """One activity at one grade as a picture: the table as it is set out, then what is done, frame by frame."""
 
 from collections.abc import Iterable, Mapping
-from html import escape
 from types import MappingProxyType
 from typing import Protocol
 
 from core.child import Child, Hand, for_family
 from core.drawing.acts import ACTS
-from core.drawing.canvas import INK, LINE, Canvas
+from core.drawing.canvas import Canvas
 from core.drawing.hands import hand_mm
 from core.drawing.scene import HIGH, WIDE, Scene
+from core.drawing.svg import svg
 from core.drawing.table import set_out
 from core.drawing.table_layout import Stands, lay_out
 from core.library import THINGS, Activity
@@ -17,7 +17,6 @@ from core.library.picture import ByStep, Frame, Value
 from core.materials import Thing
 from core.offers import Quantity, Variant, checked_variant, tags_of
 
-GAP = 8
 MOST_BYTES = 15_000  # of one picture
 USUAL_AGE = 60.0
 
@@ -44,7 +43,7 @@ def draw(
     Raises NotThere when activity or grade does not exist.
     """
     frames, said = canvases(variant, offer, child, things)
-    return _svg(frames, said)
+    return svg(_numbered(frames), said, WIDE, HIGH)
 
 
 def canvases(
@@ -91,24 +90,13 @@ def values_at(activity: Activity, frame: Frame, grade: tuple[int, ...]) -> Mappi
     return {key: v.of[chosen[v.axis]] if isinstance(v, ByStep) else v for key, v in frame.values.items()}
 
 
-def _svg(frames: list[Canvas], said: str) -> str:
-    wide = len(frames) * (WIDE + GAP) - GAP
-    parts = []
-    for i, canvas in enumerate(frames):
-        if len(frames) > 1:
-            corner = WIDE - 12 if canvas.flip else 12
-            canvas.round(corner, 12, 18, "paper")
-            canvas.words(corner, 16, str(i + 1), 11, True)
-        parts.append(
-            f'<svg x="{i * (WIDE + GAP):g}" y="0" width="{WIDE:g}" height="{HIGH:g}" viewBox="0 0 {WIDE:g} {HIGH:g}">'
-            f'<rect class="pk-frame" width="{WIDE:g}" height="{HIGH:g}" rx="8" fill="#fffdf8" stroke="none"/>'
-            f"{canvas.markup()}</svg>"
-        )
-    return (
-        f'<svg xmlns="http://www.w3.org/2000/svg" class="picture" role="img" aria-label="{escape(said)}" '
-        f'viewBox="0 0 {wide:g} {HIGH:g}" width="{wide:g}" height="{HIGH:g}" fill="none" stroke="{INK}" '
-        f'stroke-width="{LINE}" stroke-linecap="round" stroke-linejoin="round">{"".join(parts)}</svg>'
-    )
+def _numbered(frames: list[Canvas]) -> list[Canvas]:
+    """The same, with their order in the corner where there are several."""
+    for i, canvas in enumerate(frames if len(frames) > 1 else ()):
+        corner = WIDE - 12 if canvas.flip else 12
+        canvas.round(corner, 12, 18, "paper")
+        canvas.words(corner, 16, str(i + 1), 11, True)
+    return frames
 
 
 def _where(stands: Iterable[Stands]) -> str:

@@ -27,7 +27,7 @@ Draw = Callable[[], None]
 class Scene:
     """One frame's act at one grade: the things in its roles, how many of each, and the act's own values.
 
-    hand -- the length of the child's hand in mm
+    hand -- the length of the hands in mm; grown -- they are an adult's
     """
 
     roles: frozenset[str]
@@ -36,6 +36,7 @@ class Scene:
     counts: Mapping[str, int]
     values: Mapping[str, Value]
     hand: float
+    grown: bool = False
 
     def thing(self, key: str) -> Thing | None:
         """The thing in the role that a value names; None where nothing fills it here.
@@ -124,6 +125,7 @@ def hold(
     between
     the far fingers and the near ones; grown -- an adult's
     """
+    grown = grown or scene.grown
     length = ADULT_MM if grown else scene.hand
     tint: Tint = "grown" if grown else "skin"
     ax, ay = _anchor(pose, gap / length)
@@ -152,6 +154,7 @@ def over(
     grown: bool = False,
 ) -> None:
     """A hand from above at (x, y): its back, or its palm turned up. turn -- how far it leans towards the middle."""
+    grown = grown or scene.grown
     length = ADULT_MM if grown else scene.hand
     tips = flat_tips(pose)
     px, py = {

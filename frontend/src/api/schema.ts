@@ -2142,7 +2142,7 @@ export interface components {
         };
         /**
          * ItemOut
-         * @description One line of a cupboard, measured values in place, with its verdict for the child asked about.
+         * @description One line of a cupboard, measured values and picture in place, with its verdict for the child asked about.
          */
         ItemOut: {
             /** Id */
@@ -2157,6 +2157,8 @@ export interface components {
             /** Version */
             version: number;
             verdict: components["schemas"]["VerdictOut"] | null;
+            /** Picture */
+            picture: string;
         };
         /**
          * VerdictOut
@@ -2317,6 +2319,8 @@ export interface components {
             /** Makes */
             makes: number;
             verdict: components["schemas"]["VerdictOut"];
+            /** Picture */
+            picture: string;
         };
         /**
          * MeasuringOut

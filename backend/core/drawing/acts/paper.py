@@ -22,7 +22,7 @@ def scissor_hand(canvas: Canvas, scene: Scene, x: float, y: float) -> None:
                 ([(0.66 * h, 0.12 * h), (loop[0] + 34, 33), (loop[0] + 8, 34)], 0.11 * h),
                 ([(0.68 * h, -0.12 * h), (loop[0] + 26, -26), (loop[0] - 2, -20)], 0.13 * h),
             ],
-            "skin",
+            "grown" if scene.grown else "skin",
             arms=1,
         )
 

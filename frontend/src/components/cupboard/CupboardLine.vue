@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { measureWords } from '@/logic/sizes'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import MeasureForm from '@/components/cupboard/MeasureForm.vue'
 
 const { item, childId } = defineProps<{ item: Schemas['ItemOut']; childId: number }>()
@@ -44,6 +45,7 @@ async function remove(): Promise<void> {
 
 <template>
   <li>
+    <ActivityPicture class="pic" :picture="item.picture" />
     <div class="what">
       <strong>{{ item.thing.name }}</strong>
       <span class="small soft"
@@ -87,8 +89,13 @@ li {
   padding: 8px 0;
   border-top: 1px solid var(--line);
 }
+.pic {
+  flex: none;
+  width: 76px;
+}
 .what {
   display: grid;
+  flex: 1;
   min-width: 0;
 }
 .why {

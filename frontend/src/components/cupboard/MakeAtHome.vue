@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import { useForget } from '@/composables/useForget'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
@@ -58,6 +59,7 @@ async function made(m: Schemas['RecipeOut']): Promise<void> {
           }}<span class="soft small">{{ m.minutes }} min{{ m.adult_steps.length ? '' : ', no adult step' }}</span>
         </button>
         <div v-if="open === m.thing_id" class="stack how">
+          <ActivityPicture :picture="m.picture" />
           <p>
             <span class="soft small">From</span>
             {{ m.parts.map((p) => (p.here.length ? `${p.words} (${p.here[0]?.toLowerCase()})` : p.words)).join(', ') }}
