@@ -14,7 +14,7 @@ from clinic.problems import Problem
 from core.ability import Estimate
 from core.child import Child as Facts
 from core.library import ACTIVITIES
-from core.offers import Variant, grade_words
+from core.offers import Variant, told
 from core.progress import (
     Point,
     Seen,
@@ -179,7 +179,8 @@ def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[Ma
         MarkedOut(
             on=c.on,
             kind="harder" if c.by > 0 else "easier",
-            words=f"{ACTIVITIES[c.activity_id].name}: {c.by:+.1f} rungs, now rung {c.to:.1f}",
+            words=f"{ACTIVITIES[c.activity_id].name}: {' '.join(told(Variant(c.activity_id, c.grade)).grade)} "
+            f"{c.by:+.1f} rungs, now rung {c.to:.1f}",
         )
         for c in grade_changes(strand, results)
     ]
@@ -214,7 +215,7 @@ def set_out(s: SetResult, strand: str, facts: Facts) -> SetOut:
         block=s.block,
         activity_id=s.activity_id,
         name=ACTIVITIES[s.activity_id].name,
-        grade_words=list(grade_words(Variant(s.activity_id, s.grade), facts)),
+        grade_words=list(told(Variant(s.activity_id, s.grade), facts).grade),
         strand=strand,
         strand_name=STRANDS[strand].name,
         difficulty=s.difficulty[strand],

@@ -169,7 +169,7 @@ def _one_way(bench: Workbench, here: Variant, strand: str, way: int) -> list[tup
     result: list[tuple[Variant, str]] = []
     at = here
     while (step := neighbours(at, bench.cupboard, strand)[way]) and len(result) < LADDER_STEPS:
-        result.append((step.variant, step.words))
+        result.append((step.variant, step.tell))
         at = step.variant
     return result
 

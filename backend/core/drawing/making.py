@@ -17,11 +17,10 @@ from core.offers import Recipe
 SMALL_WIDE, SMALL_HIGH = 76.0, 58.0
 MOST_STEPS = 3  # of a recipe drawn; all of them are written beside
 # The form a thing is drawn as where it serves as several: the one that looks most like it.
-_LOOKS = (
-    "clip", "blade", "shoe", "slot_lid", "sorter", "water", "filler", "spoon", "fork", "knife", "hammer", "tongs", "squirter",
-    "roll", "mouth", "pen", "cord", "dough", "lid_pot", "sock", "button_strip", "book", "punch", "bread", "leaf", "ruler",
-    "post", "bag", "cloth", "tray", "mat", "container", "cup", "sheet",
-)  # fmt: skip
+_LOOKS = tuple(
+    """clip blade shoe slot_lid sorter water filler spoon fork knife hammer tongs squirter roll mouth pen cord dough
+    lid_pot sock button_strip book punch bread leaf ruler post bag cloth tray mat container cup sheet""".split()
+)
 
 # What is done in a step, by its first word: the act and what it takes. Common practice.
 _DOING: MappingProxyType[str, tuple[str, dict[str, Value]]] = MappingProxyType(
@@ -52,7 +51,7 @@ def draw_thing(thing: Thing) -> str:
 
 
 def draw_recipe(recipe: Recipe) -> str:
-    """Return how a thing is made: its parts and what becomes of them, then its first steps, an adult's by adult hands."""
+    """Return how a thing is made: its parts and what becomes of them, its first steps, an adult's by adult hands."""
     frames = [_parts(recipe)]
     seen: set[str] = set()
     for steps, grown in ((recipe.adult_steps, True), (recipe.child_steps, False)):

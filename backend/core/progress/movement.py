@@ -38,12 +38,13 @@ class Level:
 
 @dataclass(frozen=True)
 class GradeChange:
-    """A day on which an activity was asked at a harder or easier grade than the last time. by, to: rungs."""
+    """A day on which an activity was asked at a harder or easier grade than the last time. by, to: rungs; grade: the one it has now."""
 
     on: date
     activity_id: str
     by: float
     to: float
+    grade: tuple[int, ...]
 
 
 MovementKind = Literal["too_few", "up", "down", "steady"]
@@ -102,15 +103,16 @@ def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, 
 
     The hardest grade of a day stands for the day.
     """
-    difficulty: dict[tuple[date, str], float] = {}
+    hardest: dict[tuple[date, str], tuple[float, tuple[int, ...]]] = {}
     for s in sets:
-        difficulty[s.on, s.activity_id] = max(difficulty.get((s.on, s.activity_id), -1.0), s.difficulty[strand])
+        day = (s.on, s.activity_id)
+        hardest[day] = max(hardest.get(day, (-1.0, ())), (s.difficulty[strand], s.grade))
     last: dict[str, float] = {}
     result = []
-    for (on, activity), rung in sorted(difficulty.items()):
+    for (on, activity), (rung, grade) in sorted(hardest.items()):
         by = rung - last.get(activity, rung)
         if abs(by) >= WORTH_MARKING:
-            result.append(GradeChange(on, activity, by, rung))
+            result.append(GradeChange(on, activity, by, rung, grade))
         last[activity] = rung
     return tuple(result)
 
