@@ -60,6 +60,21 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_text("same difficulty").first.wait_for()
         self.check_axe("library with dials")
 
+    def test_the_page_of_an_activity_answers_its_dials_with_picture_and_words(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/library/letter_box?grade=0,0,0")
+        page.get_by_text("Leave the little fingers free.").wait_for()
+        before = page.locator("svg.picture").first.inner_html()
+        page.get_by_role("radiogroup", name=re.compile("Last two fingers")).get_by_role("radio").nth(1).click()
+        page.get_by_text("Keep a pom-pom tucked under the last two fingers.").first.wait_for()
+        self.assertNotEqual(page.locator("svg.picture").first.inner_html(), before)
+        for words in ("Counts when:", "Good for:", "Trains", "Watch"):
+            page.get_by_text(words).first.wait_for()
+        self.check_axe("activity")
+        page.get_by_role("button", name="Dark").click()
+        self.check_axe("activity in the dark")
+
     def test_a_plan_is_stretched_questioned_named_and_printed(self) -> None:
         plan = plan_for_child(self.lead, self.child)
         page = self.page

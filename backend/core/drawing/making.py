@@ -17,10 +17,12 @@ from core.offers import Recipe
 SMALL_WIDE, SMALL_HIGH = 76.0, 58.0
 MOST_STEPS = 3  # of a recipe drawn; all of them are written beside
 # The form a thing is drawn as where it serves as several: the one that looks most like it.
-_LOOKS = tuple(
-    """clip blade shoe slot_lid sorter water filler spoon fork knife hammer tongs squirter roll mouth pen cord dough
-    lid_pot sock button_strip book punch bread leaf ruler post bag cloth tray mat container cup sheet""".split()
-)
+_LOOKS = (
+    "clip", "blade", "shoe", "slot_lid", "sorter", "water", "filler", "spoon", "fork",
+    "knife", "hammer", "tongs", "squirter", "roll", "mouth", "pen", "cord", "dough",
+    "lid_pot", "sock", "button_strip", "book", "punch", "bread", "leaf", "ruler", "post",
+    "bag", "cloth", "tray", "mat", "container", "cup", "sheet",
+)  # fmt: skip
 
 # What is done in a step, by its first word: the act and what it takes. Common practice.
 _DOING: MappingProxyType[str, tuple[str, dict[str, Value]]] = MappingProxyType(

@@ -38,7 +38,7 @@ class Level:
 
 @dataclass(frozen=True)
 class GradeChange:
-    """A day on which an activity was asked at a harder or easier grade than the last time. by, to: rungs; grade: the one it has now."""
+    """A day on which an activity was harder or easier than the last time. by, to: rungs; grade: the one it has now."""
 
     on: date
     activity_id: str

@@ -60,6 +60,14 @@ class FoldTest(TestCase):
         self.assertEqual(sets[1].best_hold_seconds, 4.5)
         self.assertEqual(dict(sets[1].marks), {"tires": 1})
 
+    def test_a_try_with_another_grip_is_no_success_and_is_told_apart_from_a_miss(self) -> None:
+        sets = fold([tap(0), tap(1, outcome="miss", other_grip=True), tap(2, outcome="miss")], BLOCKS, DAY)
+        self.assertEqual([(s.tries, s.successes, dict(s.marks)) for s in sets], [(3, 1, {"other_grip": 1})])
+        undone = fold([tap(0), tap(1, outcome="miss", other_grip=True), tap(2, "undo", event="e1")], BLOCKS, DAY)
+        self.assertEqual([(s.tries, dict(s.marks)) for s in undone], [(1, {})])
+        with self.assertRaises(EventError):
+            tap(1, outcome="miss", other_grip="yes")
+
     @settings(max_examples=50, deadline=None)
     @given(st.permutations(LOG), st.lists(st.sampled_from(LOG)))
     def test_order_and_repeats_change_nothing(self, shuffled: list[Event], again: list[Event]) -> None:

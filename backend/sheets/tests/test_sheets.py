@@ -1,9 +1,12 @@
 """Sheets as pages and as PDF: real pages, real sizes, the words a helper needs."""
 
+import re
 from datetime import timedelta
+from html import unescape
 from io import BytesIO
 from typing import Any
 from unittest.mock import patch
+from urllib.parse import quote
 
 from django.test import TestCase, tag
 from pypdf import PdfReader
@@ -36,12 +39,50 @@ class PrepSheetTest(TestCase):
                 self.assertIn(hit["remedy"].replace("'", "&#x27;"), text)
         self.assertIn("does not replace a licensed therapist", text)
 
+    def test_every_block_has_its_picture_with_words_what_counts_and_when_to_stop(self) -> None:
+        text = unescape(self.text())
+        blocks = self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]
+        self.assertEqual(text.count('<svg xmlns="http://www.w3.org/2000/svg" class="picture"'), len(blocks))
+        for block in blocks:
+            for words in (block["told"]["does"], block["told"]["counts_when"], block["told"]["stop"]):
+                self.assertIn(words, text)
+
     def test_the_table_is_mirrored_for_a_left_hander(self) -> None:
-        left = self.text()
-        self.assertIn('>skill side</text>\n  <text x="186"', left)
+        set_up = re.compile(r"On the table: ([^.]*)\.")
+        left = set_up.findall(unescape(self.text()))
         self.child.hand = "right"
         self.child.save()
-        self.assertIn('>helper side</text>\n  <text x="186"', self.text())
+        right = set_up.findall(unescape(self.text()))
+        self.assertTrue(left)
+        swap = {"on the left": "on the right", "on the right": "on the left"}
+        self.assertEqual([re.sub("|".join(swap), lambda m: swap[m[0]], words) for words in left], right)
+
+    def test_the_child_has_a_strip_of_pictures_with_an_end(self) -> None:
+        text = self.get(f"/plans/{self.plan.pk}/strip").content.decode()
+        blocks = self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]
+        self.assertEqual(text.count('class="picture"'), len(blocks))
+        self.assertEqual(text.count("☐"), sum(b["sets"] for b in blocks))
+        self.assertIn("Done!", text)
+        self.assertEqual(self.get(f"/plans/{self.plan.pk}/strip.pdf")["Content-Type"], "application/pdf")
+
+    def test_one_activity_goes_on_a_card_at_the_grade_asked_for(self) -> None:
+        block = self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"][0]
+        grade = ",".join(map(str, block["grade"]))
+        path = f"/children/{self.child.pk}/activities/{block['activity_id']}/card?home_id={self.plan.home_id}&grade="
+        text = unescape(self.get(path + grade).content.decode())
+        for words in (*block["told"]["steps"], *block["told"]["grade"]):
+            self.assertIn(words, text)
+        self.assertIn(f"grade={quote(grade)}&amp;paper=Letter", self.get(path + grade).content.decode())
+        self.assertEqual(self.get(path + "easy").status_code, 422)
+        self.assertEqual(self.get(path + "99").status_code, 404)
+        stranger = Api(make_member())
+        self.assertEqual(stranger.client.get(f"/api{path}{grade}").status_code, 404)
+
+    @tag("slow")
+    def test_the_pdf_is_set_in_the_letters_that_ship(self) -> None:
+        page = PdfReader(BytesIO(self.get(f"/plans/{self.plan.pk}/sheet.pdf").content)).pages[0]
+        fonts = {str(f.get_object()["/BaseFont"]) for f in page["/Resources"]["/Font"].values()}
+        self.assertTrue(all("Atkinson" in f for f in fonts), fonts)
 
     def test_cues_stand_in_the_order_the_heading_says_and_say_is_always_said(self) -> None:
         spoken = {
@@ -132,7 +173,9 @@ class WeekSheetTest(TestCase):
         }
         _, week = api("post", f"/children/{child.pk}/weeks", ask)
         text = api.client.get(f"/api/weeks/{week['id']}/sheet").content.decode()
-        for words in ("Three steps", "Set out", "just right", "How did it go?", "Monday", "no practice"):
+        for words in ("You need", "It counts when", "just right", "How did it go?", "Monday", "no practice"):
             self.assertIn(words, text)
+        cards = unescape(re.sub(r"<svg.*?</svg>|<[^>]+>", " ", text.split('class="card"', 1)[1], flags=re.DOTALL))
+        self.assertNotRegex(cards, r"\d N\b|g/m²|\brungs?\b|helper side|skill hand")
         answer = api.client.get(f"/api/weeks/{week['id']}/sheet.pdf?paper=Letter")
         self.assertGreaterEqual(len(PdfReader(BytesIO(answer.content)).pages), 1)

@@ -73,6 +73,14 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
   return tally
 }
 
+/** How many blocks are neither done to their last try nor skipped. */
+export function undone(blocks: RunBlock[], events: RunEvent[]): number {
+  return blocks.filter((b) => {
+    const tally = tallyOf(events, b.id)
+    return !tally.skipped && tally.tries < b.sets * b.count
+  }).length
+}
+
 /** The grade the block stands at now: the last one chosen, else the planned one. */
 export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
   const last = standing(events)

@@ -6,6 +6,7 @@ import { api, unwrap, type Schemas } from '@/api/client'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import ToldWords from '@/components/shared/ToldWords.vue'
+import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunCount from '@/components/run/RunCount.vue'
 import RunGrade from '@/components/run/RunGrade.vue'
 import RunHand from '@/components/run/RunHand.vue'
@@ -30,6 +31,7 @@ import {
   type Support,
   supportOfMiss,
   tallyOf,
+  undone,
   whereLeft,
 } from '@/logic/tally'
 
@@ -126,15 +128,7 @@ function skip(blockId: string): void {
   go(at.value + 1)
 }
 
-/** Finishing early asks once: what is left, and which press ends it all the same. */
-const left = computed(() =>
-  run.value
-    ? run.value.blocks.filter((b) => {
-        const t = tallyOf(events.value, b.id)
-        return !t.skipped && t.tries < b.sets * b.count
-      }).length
-    : 0,
-)
+const left = computed(() => (run.value ? undone(run.value.blocks, events.value) : 0))
 const asks = ref(false)
 async function finish(): Promise<void> {
   ended.value = null
@@ -171,11 +165,7 @@ async function finish(): Promise<void> {
       </button>
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
-    <p v-if="asks" class="notice row early" role="alert">
-      <span>{{ left }} of {{ run.blocks.length }} activities are not done. End here?</span>
-      <button type="button" class="plain-button tall" @click="asks = false">Go on</button>
-      <button type="button" class="plain-button main tall" @click="finish">End the session</button>
-    </p>
+    <EarlyEnd v-if="asks" :left="left" :of="run.blocks.length" @on="asks = false" @end="finish" />
     <ProblemNote :error="ended" />
     <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
     <p v-if="signedOut" class="notice" role="alert">
@@ -332,9 +322,6 @@ header {
 }
 .how :deep(svg.picture) {
   max-height: 150px;
-}
-.early {
-  margin: 8px 12px 0;
 }
 .say {
   font-size: var(--step-3);

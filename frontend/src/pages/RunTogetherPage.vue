@@ -4,6 +4,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunColumn from '@/components/run/RunColumn.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
@@ -38,7 +39,17 @@ watch(blocks, (now, before) => {
   if (now.length && !before?.length) at.value = Math.max(...tables.map((t) => whereLeft(t.events.value, now)))
 })
 
+const left = computed(() =>
+  tables.reduce((n, t) => n + (t.run.value ? undone(t.run.value.blocks, t.events.value) : 0), 0),
+)
+const all = computed(() => tables.reduce((n, t) => n + (t.run.value?.blocks.length ?? 0), 0))
+const asks = ref(false)
 async function finish(): Promise<void> {
+  if (left.value && !asks.value) {
+    asks.value = true
+    return
+  }
+  asks.value = false
   const done = await doing(async () => {
     const sent = await Promise.all(tables.map((t) => t.flush()))
     if (!sent.every(Boolean))
@@ -72,6 +83,7 @@ async function finish(): Promise<void> {
       </button>
       <button type="button" class="plain-button main tall" :disabled="busy" @click="finish">Finish</button>
     </header>
+    <EarlyEnd v-if="asks" :left="left" :of="all" @on="asks = false" @end="finish" />
     <ProblemNote :error="error ?? failed" />
     <p v-if="signedOut" class="notice" role="alert">
       You were signed out. Every tap is kept on this tablet;

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+/** Ending before all is done asks once: what is left, and which press ends it all the same. */
+defineProps<{ left: number; of: number }>()
+defineEmits<{ on: []; end: [] }>()
+</script>
+
+<template>
+  <p class="notice row early" role="alert">
+    <span>{{ left }} of {{ of }} {{ of === 1 ? 'activity is' : 'activities are' }} not done. End here?</span>
+    <button type="button" class="plain-button tall" @click="$emit('on')">Go on</button>
+    <button type="button" class="plain-button main tall" @click="$emit('end')">End the session</button>
+  </p>
+</template>
+
+<style scoped>
+.early {
+  margin: 8px 12px 0;
+}
+.tall {
+  min-height: 56px;
+}
+</style>
