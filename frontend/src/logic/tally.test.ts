@@ -16,6 +16,7 @@ import {
   supportOfMiss,
   helpChoices,
   tallyOf,
+  undone,
   whereLeft,
 } from './tally'
 
@@ -42,6 +43,17 @@ const block = {
 } as unknown as RunBlock
 
 describe('tally', () => {
+  it('knows what is left: neither every try of it done nor skipped', () => {
+    const blocks = [
+      { ...block, sets: 1 },
+      { ...block, id: 'b1', sets: 1 },
+    ] as RunBlock[]
+    const three = [attempt('success'), attempt('miss'), attempt('success')]
+    expect(undone(blocks, three)).toBe(2)
+    expect(undone(blocks, [...three, attempt('success')])).toBe(1)
+    expect(undone(blocks, [...three, event('skip')])).toBe(1)
+  })
+
   it('counts tries by how they went', () => {
     const events = [
       attempt('success'),

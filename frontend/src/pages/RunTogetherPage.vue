@@ -10,7 +10,7 @@ import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useRun } from '@/composables/useRun'
-import { standing, whereLeft } from '@/logic/tally'
+import { standing, undone, whereLeft } from '@/logic/tally'
 
 /** Several children at one table, each with a run of their own: one activity at a time, a column a child. */
 const { runIds } = defineProps<{ runIds: string[] }>()
