@@ -8,6 +8,7 @@ import yaml
 
 from core.child import Child
 from core.library import ACTIVITIES, THINGS, LibraryError, check
+from core.library.files import read_yaml
 from core.library.source import read
 from core.library.thing_source import RecipeSource
 from core.materials import Stock
@@ -161,6 +162,11 @@ class CheckTest(TestCase):
                 check({**good, **changed}, "peg_fence.yaml")
             self.assertEqual((refused.exception.where, refused.exception.field), ("peg_fence.yaml", field))
             self.assertTrue(refused.exception.remedy)
+
+    def test_a_field_that_stands_twice_is_refused(self) -> None:
+        with self.assertRaisesRegex(LibraryError, "why stands here twice"):
+            read_yaml("id: a\nwhy: one\nname: b\nwhy: two\n", "a.yaml")
+        self.assertEqual(read_yaml("id: a\n", "a.yaml"), {"id": "a"})
 
     def test_a_thing_that_breaks_a_rule_is_refused_at_its_field(self) -> None:
         good = next(t for t in self.values("things", "threading") if t["id"] == "wooden_bead_25")
