@@ -64,6 +64,7 @@ NO_TABLE = frozenset({"wall", "floor"})
 _SIDE = re.compile(
     r"(?P<what>[^,.;:]*?)\b(?:on the \{(?P<side>helper|skill)\} side|in front of the \{(?P<hand>helper|skill)\} hand)"
 )
+_FRONT = re.compile(r"(?P<what>[^,.;:]*?)\bin (?:front|the middle)\b(?! of)")
 _IN = re.compile(r"\bin (?:a|an|its|their|the)\b")
 _LITTLE = frozenset({"thing", "things", "to", "the", "a", "an", "of", "for", "that", "and", "or", "on", "in", "into"})
 
@@ -108,7 +109,7 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
 
 @cache
 def sides_said(activity_id: str) -> dict[str, Zone]:
-    """The roles of which the set-up says a side: helper side is the start, skill side the goal."""
+    """The roles of which the set-up says where: helper side is the start, skill side the goal, in front the middle."""
     return sides_in(ACTIVITIES[activity_id].setup, ACTIVITIES[activity_id].roles)
 
 
@@ -123,6 +124,9 @@ def sides_in(text: str, roles: tuple[Role, ...]) -> dict[str, Zone]:
                 meant = [r.id for r in roles if r.form in _HELPER][:1]
             for role in meant:
                 result[role] = zone if result.get(role, zone) == zone else "middle"  # one of a pair on either side
+    for found in _FRONT.finditer(text):
+        for role in _meant(roles, _stems(found["what"])):
+            result.setdefault(role, "middle")
     return result
 
 

@@ -28,7 +28,7 @@ THING_GROUPS = (
 _FAST: type = getattr(yaml, "CSafeLoader", yaml.SafeLoader)  # the C one is ten times as fast, where it is there
 
 
-class _Loader(_FAST):
+class _Loader(_FAST):  # type: ignore[misc]  # one of two classes, by what is installed
     """YAML in which nothing is said twice: a field that comes again would silently take the place of the first."""
 
     def construct_mapping(self, node: yaml.MappingNode, deep: bool = False) -> dict[Any, Any]:

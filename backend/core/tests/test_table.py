@@ -47,7 +47,9 @@ class TableTest(TestCase):
 
     def test_every_side_that_is_said_is_read(self) -> None:
         for activity, roles in SAID.items():
-            said = {r: {"start": "helper", "goal": "skill"}[z] for r, z in sides_said(activity).items()}
+            said = {
+                r: {"start": "helper", "goal": "skill"}[z] for r, z in sides_said(activity).items() if z != "middle"
+            }
             self.assertEqual(said, {**said, **roles}, activity)
 
     def test_what_lies_under_the_others_stands_beside_nothing(self) -> None:
