@@ -69,7 +69,7 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_role("radiogroup", name=re.compile("Last two fingers")).get_by_role("radio").nth(1).click()
         page.get_by_text("Keep a pom-pom tucked under the last two fingers.").first.wait_for()
         self.assertNotEqual(page.locator("svg.picture").first.inner_html(), before)
-        for words in ("Counts when:", "Good for:", "Trains", "Watch"):
+        for words in ("Counts when:", "Good for:", "Trains"):
             page.get_by_text(words).first.wait_for()
         self.check_axe("activity")
         page.get_by_role("button", name="Dark").click()
@@ -154,7 +154,7 @@ class PlanningScreensTest(BrowserTest):
         self.assertEqual((week.minutes_by_day[0], week.days[0]), (0, []))
         with page.expect_popup() as opened:
             page.get_by_role("link", name="Family sheet").click()
-        opened.value.get_by_text("Three steps").first.wait_for()
+        opened.value.get_by_text("It counts when:").first.wait_for()
         for day in ("Tue", "Wed", "Thu", "Fri", "Sat", "Sun"):
             page.get_by_label(f"Minutes on {day}").fill("0")
         page.get_by_role("button", name="Plan the week").click()

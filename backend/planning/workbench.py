@@ -51,11 +51,11 @@ class Workbench:
         """A stored choice as it stands today, or why it can't."""
         return stand(self.request, planned)
 
-    def picture(self, block: Block | Variant) -> str:
-        """A block, or a grade alone, as a picture for this child out of this cupboard."""
+    def picture(self, block: Block | Variant, table: bool = True) -> str:
+        """A block, or a grade alone, as a picture for this child out of this cupboard; with or without the table."""
         if isinstance(block, Variant):
-            return draw(block, self.cupboard.offer(block), self.request.child, self.things)
-        return draw(block.variant, block, self.request.child, self.things)
+            return draw(block, self.cupboard.offer(block), self.request.child, self.things, table)
+        return draw(block.variant, block, self.request.child, self.things, table)
 
     @property
     def things(self) -> dict[str, Thing]:

@@ -34,15 +34,17 @@ def draw(
     offer: Filled | None = None,
     child: Child | None = None,
     things: Mapping[str, Thing] = MappingProxyType({}),
+    table: bool = True,
 ) -> str:
     """Return an activity at one grade as SVG, with words that stand for it.
 
     offer  -- what fills its roles in this home; None draws the act alone
     child  -- whose hands they are: their side, and their size by age
     things -- by stock id, things as this home measured them
+    table  -- whether the table as it is set out comes first
     Raises NotThere when activity or grade does not exist.
     """
-    frames, said = canvases(variant, offer, child, things)
+    frames, said = canvases(variant, offer, child, things, table)
     return svg(_numbered(frames), said, WIDE, HIGH)
 
 
@@ -51,6 +53,7 @@ def canvases(
     offer: Filled | None = None,
     child: Child | None = None,
     things: Mapping[str, Thing] = MappingProxyType({}),
+    table: bool = True,
 ) -> tuple[list[Canvas], str]:
     """The frames of a picture and the words that stand for it."""
     activity = checked_variant(variant)
@@ -59,11 +62,11 @@ def canvases(
     at_hand = {q.role: things.get(q.stock_id, THINGS[q.thing_id]) for q in quantities}
     result: list[Canvas] = []
     said: list[str] = []
-    stands = lay_out(activity.id, quantities, hand) if quantities else ()
+    stands = lay_out(activity.id, quantities, hand) if quantities and table else ()
     if stands:
-        table = Canvas(WIDE, HIGH)
-        set_out(table, {r.id: r.form for r in activity.roles}, quantities, stands, at_hand)
-        result.append(table)
+        first = Canvas(WIDE, HIGH)
+        set_out(first, {r.id: r.form for r in activity.roles}, quantities, stands, at_hand)
+        result.append(first)
         said.append(f"On the table: {_where(stands)}.")
     other = "other_hand" in tags_of(activity, variant.grade)
     for frame in activity.picture:

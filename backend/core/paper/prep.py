@@ -43,6 +43,11 @@ class PrepBlock:
     too_easy: str
     cautions: tuple[str, ...]
 
+    @property
+    def plain_cautions(self) -> tuple[str, ...]:
+        """The same for a family: what the cylinder of the standard stands for, in place of its name."""
+        return tuple(c.replace("fits the small-parts cylinder", "is small enough to choke on") for c in self.cautions)
+
 
 @dataclass(frozen=True)
 class PrepSheet:

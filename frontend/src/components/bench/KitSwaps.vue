@@ -21,7 +21,7 @@ const open = ref('')
       <strong>{{ q.wanted }}</strong> {{ q.name.toLowerCase() }}
       <span v-if="q.rounds > 1" class="soft">({{ q.have }} here: {{ q.rounds }} rounds)</span>
       <span v-else-if="q.single_use" class="soft">(used up)</span>
-      <span v-if="q.cut" class="soft">{{ q.cut }}</span>
+      <span v-if="q.cut" class="soft">&nbsp;{{ q.cut }}</span>
       <button
         type="button"
         class="link"
