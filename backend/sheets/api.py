@@ -128,6 +128,7 @@ def _row(p: PrepBlock, part: str, bench: Workbench) -> dict[str, Any]:
         "rest": round(b.rest_seconds),
         "serves": b.serves,
         "chain": b.chain,
+        "alone": any(step.who == "alone" for step in b.chain),
         "overlay": b.overlay,
         "stage": b.stage,
         "grade": " · ".join(b.grade_words),

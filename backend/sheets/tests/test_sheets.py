@@ -75,7 +75,7 @@ class PrepSheetTest(TestCase):
         self.assertIn(f"grade={quote(grade)}&amp;paper=Letter", self.get(path + grade).content.decode())
         self.assertEqual(self.get(path + "easy").status_code, 422)
         self.assertEqual(self.get(path + "99").status_code, 422)
-        self.assertEqual(self.get(path.replace(block["activity_id"], "juggling") + grade).status_code, 404)
+        self.assertEqual(self.get(path.replace(block["activity_id"], "juggling") + grade).status_code, 422)
         stranger = Api(make_member())
         self.assertEqual(stranger.client.get(f"/api{path}{grade}").status_code, 404)
 
