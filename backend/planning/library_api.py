@@ -15,6 +15,7 @@ from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Part
+from core.drawing import draw_thing
 from core.library import ACTIVITIES
 from core.offers import Reach, Variant, grade_words, most_useful_first, reach, starter_list, swaps
 from core.skills import STRANDS
@@ -57,6 +58,12 @@ class ReachOut(Schema):
     why_not: str
     things: list[str]
     themes: list[str]
+
+
+class PictureOut(Schema):
+    """A picture as SVG, with words of its own."""
+
+    picture: str
 
 
 class StarterOut(Schema):
@@ -107,7 +114,35 @@ def read_swaps(
         result = swaps(variant, role, bench.cupboard)
     except ValueError as error:
         raise FieldError("role", role, str(error), "") from error
-    return [SwapOut.model_validate(s) for s in result]
+    things = bench.things
+    return [
+        SwapOut(
+            stock_id=s.stock_id,
+            name=s.name,
+            grade=list(s.grade),
+            rungs=s.rungs,
+            wanted=s.wanted,
+            have=s.have,
+            rounds=s.rounds,
+            words=s.words,
+            barred=s.barred,
+            thing_picture=draw_thing(things[s.stock_id]),
+        )
+        for s in result
+    ]
+
+
+@router.get("/children/{child_id}/picture", response={200: PictureOut, **REFUSED})
+def read_picture(
+    request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str, stock_id: str
+) -> PictureOut:
+    """A grade as a picture with another thing of this home in one role. grade: step places with commas, as 0,2,1."""
+    bench = _bench(member(request), child_id, home_id)
+    try:
+        variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
+        return PictureOut(picture=bench.picture_with(variant, role, stock_id))
+    except ValueError as error:
+        raise FieldError("stock_id", stock_id, str(error), "") from error
 
 
 def _bench(who: Member, child_id: int, home_id: int) -> Workbench:

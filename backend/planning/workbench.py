@@ -2,14 +2,15 @@
 
 import hashlib
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 from types import MappingProxyType
 
 from caseload.facts import estimates_of, facts_of, paces_of, standings, with_cutting
 from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
-from core.drawing import draw
+from core.drawing import Laid, draw
+from core.errors import NotThere
 from core.materials import Thing
 from core.offers import UsableCupboard, Variant
 from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionRequest, stand
@@ -56,6 +57,17 @@ class Workbench:
         if isinstance(block, Variant):
             return draw(block, self.cupboard.offer(block), self.request.child, self.things, table)
         return draw(block.variant, block, self.request.child, self.things, table)
+
+    def picture_with(self, variant: Variant, role: str, stock_id: str) -> str:
+        """A grade as a picture with another thing of this home in one role. Raises NotThere where it can't be."""
+        offer, thing = self.cupboard.offer(variant), self.things.get(stock_id)
+        if offer is None or thing is None or role not in {q.role for q in offer.quantities}:
+            raise NotThere(f"{stock_id} can't be shown as {role} here. Choose one of the things that are offered.")
+        quantities = tuple(
+            replace(q, stock_id=stock_id, thing_id=thing.id, name=thing.name) if q.role == role else q
+            for q in offer.quantities
+        )
+        return draw(variant, Laid(quantities), self.request.child, self.things)
 
     @property
     def things(self) -> dict[str, Thing]:

@@ -4,11 +4,12 @@ from core.drawing.acts import ACTS
 from core.drawing.hands import hand_mm
 from core.drawing.making import draw_recipe, draw_thing
 from core.drawing.marks import draw_mark
-from core.drawing.picture import canvases, draw
+from core.drawing.picture import Laid, canvases, draw
 from core.drawing.table_layout import Stands, lay_out, sides_said
 
 __all__ = [
     "ACTS",
+    "Laid",
     "Stands",
     "canvases",
     "draw",

@@ -1,6 +1,7 @@
 """One activity at one grade as a picture: the table as it is set out, then what is done, frame by frame."""
 
 from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Protocol
 
@@ -27,6 +28,13 @@ class Filled(Protocol):
     @property
     def quantities(self) -> tuple[Quantity, ...]:
         """What fills each role, and how many."""
+
+
+@dataclass(frozen=True)
+class Laid:
+    """Things laid out that no cupboard offers so: one swapped for another."""
+
+    quantities: tuple[Quantity, ...]
 
 
 def draw(

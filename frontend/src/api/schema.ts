@@ -649,6 +649,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Picture
+         * @description A grade as a picture with another thing of this home in one role. grade: step places with commas, as 0,2,1.
+         */
+        get: operations["planning_library_api_read_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/weeks": {
         parameters: {
             query?: never;
@@ -3196,6 +3216,16 @@ export interface components {
             words: string;
             /** Barred */
             barred: string;
+            /** Thing Picture */
+            thing_picture: string;
+        };
+        /**
+         * PictureOut
+         * @description A picture as SVG, with words of its own.
+         */
+        PictureOut: {
+            /** Picture */
+            picture: string;
         };
         /**
          * DayOut
@@ -6706,6 +6736,61 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SwapOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_read_picture: {
+        parameters: {
+            query: {
+                home_id: number;
+                activity_id: string;
+                grade: string;
+                role: string;
+                stock_id: string;
+            };
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureOut"];
                 };
             };
             /** @description Forbidden */

@@ -428,8 +428,8 @@ def sew(canvas: Canvas, scene: Scene) -> str:
         x, y = -0.2 * h, -0.56 * h
         canvas.box(x, y, 0.9 * h, 0.6 * h, "paper", 4)
         for i in range(8):
-            for j in range(5):
-                canvas.round(x + (i - 3.5) * 0.105 * h, y + (j - 2) * 0.11 * h, 4)
+            for j in range(4):
+                canvas.round(x + (i - 3.5) * 0.105 * h, y + (j - 1.5) * 0.13 * h, 4)
         stitch = scene.word("stitch", "edge")
         for i in range(4):
             px, py = x + (i - 3.5) * 0.105 * h, y - 0.11 * h

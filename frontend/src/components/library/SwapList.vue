@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 
 /** What else could play a role: the effect on difficulty, quantity and care, said before it is chosen. */
 const { childId, homeId, activityId, grade, role } = defineProps<{
@@ -18,6 +19,17 @@ const { data, isPending } = useQuery({
   queryFn: () =>
     unwrap(api.GET('/api/children/{child_id}/swaps', { params: { path: { child_id: childId }, query: query.value } })),
 })
+const seen = ref('')
+const { data: shown } = useQuery({
+  queryKey: ['swap-picture', () => childId, query, seen],
+  enabled: () => Boolean(seen.value),
+  queryFn: () =>
+    unwrap(
+      api.GET('/api/children/{child_id}/picture', {
+        params: { path: { child_id: childId }, query: { ...query.value, stock_id: seen.value } },
+      }),
+    ),
+})
 const changes = (to: number[]): boolean => to.some((g, i) => g !== grade[i])
 </script>
 
@@ -26,12 +38,24 @@ const changes = (to: number[]): boolean => to.some((g, i) => g !== grade[i])
     <li v-if="isPending" class="soft">Looking through the cupboard…</li>
     <li v-else-if="!data?.length" class="soft">Nothing else here can stand in.</li>
     <li v-for="s in data" :key="s.stock_id" :class="{ barred: s.barred }">
+      <ActivityPicture class="thing" :picture="s.thing_picture" />
       <span
         ><strong>{{ s.name }}</strong> <span class="small">{{ s.barred ? 'barred: ' : '' }}{{ s.words }}</span></span
       >
+      <button
+        v-if="!s.barred"
+        type="button"
+        class="plain-button push"
+        :aria-expanded="seen === s.stock_id"
+        :aria-label="`See it with ${s.name}`"
+        @click="seen = seen === s.stock_id ? '' : s.stock_id"
+      >
+        See it
+      </button>
       <button v-if="!s.barred && changes(s.grade)" type="button" class="plain-button" @click="emit('pick', s.grade)">
         Use that grade
       </button>
+      <ActivityPicture v-if="seen === s.stock_id && shown" class="with" :picture="shown.picture" />
     </li>
   </ul>
 </template>
@@ -45,10 +69,19 @@ const changes = (to: number[]): boolean => to.some((g, i) => g !== grade[i])
   max-height: 260px;
   overflow: auto;
 }
+.thing {
+  flex: none;
+}
+.push {
+  margin-left: auto;
+}
+.with {
+  flex-basis: 100%;
+}
 li {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--gap-3);
-  justify-content: space-between;
   align-items: center;
   padding: 4px 0;
 }
