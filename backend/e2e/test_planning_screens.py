@@ -58,6 +58,10 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_role("button", name="Harder").click()
         page.get_by_role("button", name=re.compile("What else instead of")).first.click()
         page.get_by_text("same difficulty").first.wait_for()
+        pictures = page.locator("svg.picture[aria-label*='the palm']")
+        before_swap = pictures.count()
+        page.get_by_role("button", name=re.compile("^See it with ")).first.click()
+        expect(pictures).to_have_count(before_swap + 1)
         self.check_axe("library with dials")
 
     def test_the_page_of_an_activity_answers_its_dials_with_picture_and_words(self) -> None:

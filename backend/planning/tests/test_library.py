@@ -55,6 +55,32 @@ class DialsAndSwapsTest(TestCase):
         self.assertTrue(out)
         self.assertTrue(all("difficulty" in s["words"] or "rungs" in s["words"] or s["barred"] for s in out))
 
+    def test_a_grade_comes_with_picture_words_and_what_it_asks(self) -> None:
+        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "sets": 1}
+        _, easy = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", body)
+        _, hard = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", {**body, "grade": [0, 2, 2]})
+        self.assertNotEqual(easy["picture"], hard["picture"])
+        self.assertNotEqual(easy["told"]["grade"], hard["told"]["grade"])
+        self.assertEqual(easy["told"]["does"], ACTIVITIES["squirrel_store"].does)
+        self.assertTrue(easy["asks"][0]["trained"])
+        self.assertLessEqual(easy["mark_pictures"].keys(), set(ACTIVITIES["squirrel_store"].watch))
+        self.assertTrue(easy["harder"]["tell"].endswith("."))
+
+    def test_a_swap_shows_its_thing_and_the_picture_with_it(self) -> None:
+        query = f"home_id={self.child.home_id}&activity_id=squirrel_store&grade=0,0,0&role=item"
+        _, out = self.api("get", f"{self.here}/swaps?{query}")
+        usable = next(s for s in out if not s["barred"])
+        self.assertIn(usable["name"], usable["thing_picture"])
+        body = {"part": "main", "activity_id": "squirrel_store", "grade": [0, 0, 0], "sets": 1}
+        _, now = self.api("post", f"{self.here}/forecast?home_id={self.child.home_id}", body)
+        _, then = self.api("get", f"{self.here}/picture?{query}&stock_id={usable['stock_id']}")
+        self.assertNotEqual(then["picture"], now["picture"])
+        status, problem = self.api("get", f"{self.here}/picture?{query}&stock_id=0")
+        self.assertEqual(status, 422)
+        self.assertIn("Choose one of the things", problem["detail"])
+        status, _ = Api(make_member())("get", f"{self.here}/picture?{query}&stock_id={usable['stock_id']}")
+        self.assertEqual(status, 404)
+
     def test_a_role_that_is_not_there_is_refused(self) -> None:
         query = f"home_id={self.child.home_id}&activity_id=squirrel_store&grade=0,0,0&role=anchor"
         status, problem = self.api("get", f"{self.here}/swaps?{query}")
