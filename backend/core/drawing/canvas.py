@@ -227,6 +227,12 @@ class Canvas:
             f"{escape(said)}</text>"
         )
 
+    def corner(self, said: str, size: float = 12) -> None:
+        """Words in the upper corner away from where hands come from, wherever things are drawn just now."""
+        self._stack.append(self._stack[0])
+        self.words(self.width * 0.24, 17, said, size, True)
+        self._stack.pop()
+
     def written(self, x: float, y: float, said: str, high: float) -> None:
         """What is written on paper: as tall as it is, in mm, never mirrored."""
         px, py = self.where(x, y)

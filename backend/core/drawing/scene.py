@@ -170,11 +170,6 @@ def over(
         flat_hand(canvas, length, pose, "grown" if grown else "skin", palm)
 
 
-def badge(canvas: Canvas, said: str) -> None:
-    """A few words in the upper corner, away from where hands come from: how long, how often."""
-    canvas.words(canvas.width * 0.24, 17, said, 12, True)
-
-
 def around(radius: float, angle: float) -> Point:
     """A point on a circle about the origin, its angle in degrees clockwise from the right."""
     return radius * cos(radians(angle)), radius * sin(radians(angle))

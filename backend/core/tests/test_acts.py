@@ -174,6 +174,6 @@ class PathsTest(TestCase):
         self.assertNotIn("scale(", flipped.markup())
 
     def test_laces_have_a_picture_for_every_stage(self) -> None:
-        stages = ("untie", "loose", "cross", "tuck", "knot", "loop", "second", "bow", "double")
+        stages = ("untie", "loose", "cross", "tuck", "knot", "loop", "second", "bow", "double", "twice")
         said = [drawn("lace", {"stage": s, "thing": "lace"}, lace="lace_card")[1] for s in stages]
         self.assertEqual(len(set(said)), len(stages))

@@ -250,10 +250,12 @@ def _tie(canvas: Canvas, cord: Cord, h: float, stage: str, left: Point, right: P
                 ],
                 True,
             )
-    elif stage == "knot":
+    elif stage in ("knot", "twice"):
         cord([(-0.05 * h, y), (0.14 * h, y + 0.02 * h), right], True)
         cord([(0.05 * h, y), (-0.14 * h, y + 0.02 * h), left], False)
         canvas.round(0, y, 14, "thing")
+        if stage == "twice":
+            canvas.round(0, y + 12, 14, "paper")
     elif stage in ("loop", "second"):
         cord(
             [
@@ -301,7 +303,7 @@ def _held_ends(h: float, stage: str, left: Point, right: Point) -> tuple[Point, 
 def lace(canvas: Canvas, scene: Scene) -> str:
     """A lace at one stage of a bow, from above, the toe pointing away. Takes stage: untie, loose, cross, tuck, knot,
     loop,
-    second, bow or double; on: board, shoe or parcel; knot_only."""
+    second, bow, double or twice; on: board, shoe or parcel; knot_only."""
     stage = scene.word("stage", "cross")
     thing = scene.thing("thing")
     with desk(canvas, scene, scene.hand * 1.8):
@@ -326,7 +328,7 @@ def lace(canvas: Canvas, scene: Scene) -> str:
         over(canvas, scene, "pinch", ends[1][0], ends[1][1] + 4, turn=10, at="tips")
         if stage in ("untie", "loose"):
             canvas.arrow([(0.42 * h, y - 0.34 * h), (0.74 * h, y - 0.3 * h)])
-        elif stage in ("knot", "bow", "double", "second"):
+        elif stage in ("knot", "twice", "bow", "double", "second"):
             for s in (-1, 1):
                 canvas.arrow([(s * 0.3 * h, y - 0.4 * h), (s * 0.66 * h, y - 0.36 * h)])
     return f"laces: {_STAGES[stage]}"
@@ -342,6 +344,7 @@ _STAGES = {
     "second": "the second loop is made",
     "bow": "both loops are pulled tight",
     "double": "the bow is tied a second time",
+    "twice": "a second knot is pulled tight on the first",
 }
 
 

@@ -6,9 +6,12 @@ from core.drawing.acts.reach import held_thing, named, tucked, with_tongs
 from core.drawing.acts.register import act
 from core.drawing.canvas import Canvas
 from core.drawing.hands import flat_tips
-from core.drawing.scene import HIGH, WIDE, Scene, badge, desk, ground, hold, over
+from core.drawing.scene import HIGH, WIDE, Scene, desk, ground, hold, over
 from core.drawing.things import above, grip_mm, peg, screw_pot, side, size_mm
 from core.materials import Box, Thing
+
+
+HIDDEN_MM = 12.0  # what is thinner disappears between two fingertips
 
 
 @act
@@ -232,27 +235,34 @@ def puppets(canvas: Canvas, scene: Scene) -> str:
     return "finger puppets move one at a time"
 
 
+def _bolt(canvas: Canvas, x: float, y: float, d: float, long: float) -> None:
+    """A bolt from its head at x, with the lines of its thread."""
+    canvas.box(x, y, 10, d * 1.9, "goal", 2)
+    canvas.box(x + long / 2, y, long, d, "goal", 1)
+    for i in range(int(long / 6)):
+        canvas.line([(x + 8 + i * 6, y - d / 2), (x + 11 + i * 6, y + d / 2)], 0.7)
+
+
 def _nut(canvas: Canvas, scene: Scene) -> None:
     h, y, thing = scene.hand, -0.5 * scene.hand, scene.thing("thing")
     adult = scene.word("hold") == "adult"
     d, long = (thing.shape.extents_mm[1], thing.shape.extents_mm[0]) if thing else (20, 80)
-    canvas.box(-0.42 * h, y, 10, d * 1.9, "goal", 2)
-    canvas.box(-0.42 * h + long / 2, y, long, d, "goal", 1)
-    for i in range(int(long / 6)):
-        canvas.line([(-0.42 * h + 8 + i * 6, y - d / 2), (-0.42 * h + 11 + i * 6, y + d / 2)], 0.7)
-    x = -0.42 * h + long * 0.72
-    hold(canvas, scene, "pinch", -0.5 * h, y, "helper", 10, d * 1.4, grown=adult)
+    head = -0.42 * h
+    x = head + long * 0.72
+    _bolt(canvas, head, y, d, long)
+    hold(canvas, scene, "pinch", head - 0.08 * h, y, "helper", 10, d * 1.4, grown=adult)
     hold(
-        canvas,
-        scene,
-        "pinch",
-        x,
-        y,
-        turn=58,
-        gap=d * 1.7,
+        canvas, scene, "pinch", x, y, turn=58, gap=d * 1.7,
         held=lambda: canvas.box(x, y, d * 0.8, d * 1.7, "thing", 2),
-    )
+    )  # fmt: skip
     canvas.turn(x, y, d * 0.85 + 16, 90, -40)
+    if d < HIDDEN_MM:  # the fingertips hide it: shown beside, larger
+        near = 0.6 * h / (long + 14)
+        with canvas.at(0.62 * h, -0.9 * h):
+            canvas.round(0, 0, 0.72 * h, "paper")
+            with canvas.at(-0.26 * h, 0, near):
+                _bolt(canvas, 0, 0, d, long)
+                canvas.box(long * 0.72, 0, d * 0.8, d * 1.7, "thing", 2)
 
 
 def _cap(canvas: Canvas, scene: Scene) -> None:
@@ -480,5 +490,5 @@ def held_still(canvas: Canvas, scene: Scene) -> str:
                 held=lambda: held_thing(canvas, thing, scene.form("thing"), x, y),
             )
     if scene.number("seconds"):
-        badge(canvas, f"{scene.number('seconds'):g} seconds")
+        canvas.corner(f"{scene.number('seconds'):g} seconds")
     return f"{named(thing, 'the thing')} is held still"

@@ -5,7 +5,7 @@ from types import MappingProxyType
 from core.drawing.acts.reach import held_thing, named
 from core.drawing.acts.register import act
 from core.drawing.canvas import Canvas
-from core.drawing.scene import Scene, badge, desk, ground, hold, over
+from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.things import bottle, mouth_ball, peg, pot_size, roll, side, size_mm
 from core.materials import Box
 
@@ -172,7 +172,7 @@ def squeeze(canvas: Canvas, scene: Scene) -> str:
             for i in range(4):
                 canvas.round((i - 1.5) * 0.16 * h, (0.36 + 0.06 * (i % 2)) * h, 7, "wet", 11)
         if scene.number("seconds"):
-            badge(canvas, f"{scene.number('seconds'):g} seconds")
+            canvas.corner(f"{scene.number('seconds'):g} seconds")
     return f"one hand squeezes {named(thing, 'it')}"
 
 
