@@ -28,6 +28,8 @@ def texts(activity: Activity) -> Iterator[tuple[str, str]]:
     for axis in activity.axes:
         for step in axis.steps:
             yield f"{axis.id}: {step.words}", step.tell
+            if "spoken" in step.cues:
+                yield f"say at {axis.id}: {step.words}", step.cues["spoken"]
             if step.steps:
                 yield f"steps of {axis.id}: {step.words}", " ".join(step.steps)
 

@@ -10,7 +10,6 @@ from core.drawing.scene import HIGH, WIDE, Scene, desk, ground, hold, over
 from core.drawing.things import above, grip_mm, peg, screw_pot, side, size_mm
 from core.materials import Box, Thing
 
-
 HIDDEN_MM = 12.0  # what is thinner disappears between two fingertips
 
 

@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import type { Block } from '@/composables/useBench'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
-import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
-defineProps<{ block: Block; picture: string; childId: number; homeId: number; dim?: boolean }>()
+defineProps<{ block: Block; childId: number; homeId: number; dim?: boolean }>()
 const emit = defineEmits<{ pick: [grade: number[]] }>()
 </script>
 
 <template>
   <div class="details" :class="{ dim }">
     <div class="shown">
-      <ActivityPicture v-if="picture" :picture="picture" />
       <div class="words">
         <p v-if="block.told.does">{{ block.told.does }}</p>
         <p v-if="block.told.counts_when">

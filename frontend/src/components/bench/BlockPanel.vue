@@ -6,6 +6,7 @@ import { stretched, type Block } from '@/composables/useBench'
 import { minutesWords, rungWords } from '@/logic/words'
 import BlockDetails from '@/components/bench/BlockDetails.vue'
 import GradeDial from '@/components/bench/GradeDial.vue'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import WhyNumber from '@/components/bench/WhyNumber.vue'
 
@@ -134,14 +135,17 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
       <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
       <button type="button" class="plain-button" @click="emit('exclude', block.activity_id)">Not this one</button>
     </div>
-    <div v-if="forecast" class="dials">
-      <GradeDial
-        v-for="(dial, i) in forecast.dials"
-        :key="dial.axis"
-        :dial="dial"
-        :value="grade[i] ?? 0"
-        @turn="turn(i, $event)"
-      />
+    <div v-if="forecast" class="turning">
+      <ActivityPicture :picture="forecast.picture" />
+      <div class="dials">
+        <GradeDial
+          v-for="(dial, i) in forecast.dials"
+          :key="dial.axis"
+          :dial="dial"
+          :value="grade[i] ?? 0"
+          @turn="turn(i, $event)"
+        />
+      </div>
     </div>
     <div v-if="forecast?.equals.length" class="row">
       <span class="soft">Same rung, another activity:</span>
@@ -166,7 +170,6 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
     <BlockDetails
       v-if="shown"
       :block="shown"
-      :picture="forecast?.picture ?? ''"
       :child-id="childId"
       :home-id="homeId"
       :dim="Boolean(barred)"
@@ -196,9 +199,14 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
 .minutes {
   flex-wrap: nowrap;
 }
-.dials {
+.turning {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
-  gap: var(--gap-3);
+  gap: var(--gap-3) var(--gap-4);
+  align-items: center;
+}
+.dials {
+  display: grid;
+  gap: var(--gap-2);
 }
 </style>
