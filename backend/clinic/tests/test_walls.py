@@ -110,8 +110,8 @@ class WallTest(TestCase):
                 if route == "post /children/{child_id}/plans":
                     body = {"minutes": 30, "targets": ["grasp"], "home_id": mine.home_id}
                 url = template.removeprefix("/api").format(**ids)
-                if "library" in url or "starter" in url or "forecast" in url or "swaps" in url:
-                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&grade=0,0,0&role=item"
+                if any(word in url for word in ("library", "starter", "forecast", "swaps", "picture")):
+                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&grade=0,0,0&role=item&stock_id=1"
                 elif "bring-in" in url:
                     url += "?activity_id=peg_fence"
                 elif "recipes" in url:

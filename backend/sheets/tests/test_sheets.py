@@ -174,7 +174,7 @@ class WeekSheetTest(TestCase):
         }
         _, week = api("post", f"/children/{child.pk}/weeks", ask)
         text = api.client.get(f"/api/weeks/{week['id']}/sheet").content.decode()
-        for words in ("You need", "It counts when", "just right", "How did it go?", "Monday", "no practice"):
+        for words in ("You need", "It counts when", "Just right", "How did it go?", "Monday", "no practice"):
             self.assertIn(words, text)
         cards = unescape(re.sub(r"<svg.*?</svg>|<[^>]+>", " ", text.split('class="card"', 1)[1], flags=re.DOTALL))
         self.assertNotRegex(cards, r"\d N\b|g/m²|\brungs?\b|helper side|skill hand|cylinder")
