@@ -18,6 +18,9 @@ db_create pollicor
 POLLICOR_SECRET_KEY=$(secret django-key)
 export POLLICOR_SECRET_KEY
 
+POLLICOR_SETUP_CODE=$(secret setup-code | tr -d '_=-' | cut -c1-16)
+export POLLICOR_SETUP_CODE
+
 source "$ROOT/scripts/supervise.sh"
 if supervised; then
   supervisor start all >/dev/null 2>&1 || true # what has given up is tried again
@@ -38,8 +41,12 @@ export POLLICOR_HOSTS=${POLLICOR_HOSTS:-127.0.0.1,localhost}
 FIRST=${POLLICOR_PORT:-8470}
 [[ $FIRST =~ ^[0-9]+$ ]] && [ "$FIRST" -ge 1 ] && [ "$FIRST" -le 65000 ] || die "POLLICOR_PORT is “$FIRST”: use a number from 1 to 65000"
 PORT=$(free_port "$FIRST")
+
+# setup_is_open PORT: whether the server there is still without a clinic of its own
+setup_is_open() { "$PY" -c 'import json, sys, urllib.request as u; sys.exit(not json.load(u.urlopen(sys.argv[1], timeout=20))["open"])' "http://127.0.0.1:$1/api/setup"; }
+
 supervise "$PORT" || { supervisor_stop; PORT=$(free_port $((PORT + 1))); supervise "$PORT"; } || die "the server did not start: see $VAR/log/server.log"
 echo "$PORT" >"$VAR/server.port"
 say "Pollicor is at http://127.0.0.1:$PORT/"
 [ "$EMPTY" = yes ] || say "Sign in as maren (lead), tove (therapist) or ilja (assistant), password $(secret demo-password)"
-[ "$EMPTY" = no ] || say "An empty start: make the first sign-in with  ./pollicor manage add_member NAME CLINIC lead"
+! setup_is_open "$PORT" || say "Set up your own clinic at http://127.0.0.1:$PORT/set-up with the code $POLLICOR_SETUP_CODE"

@@ -1,18 +1,25 @@
-"""Signing in and out, and who is signed in."""
+"""Signing in and out, who is signed in, and one's own account."""
 
-from django.contrib.auth import authenticate, login, logout
-from django.http import HttpRequest
+from datetime import datetime
+
+from django.contrib.auth import authenticate, logout, update_session_auth_hash
+from django.contrib.sessions.models import Session
+from django.http import Http404, HttpRequest
 from django.middleware.csrf import get_token
+from django.utils import timezone
 from ninja import Router
+from pydantic import Field
 
-from clinic.auth import member
-from clinic.models import Member
+from clinic import people_actions as actions
+from clinic.auth import let_in, member
+from clinic.models import Member, Paper, Role, SignedIn, Thumb
 from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
 from clinic.queries import member_of
 from clinic.schema import Schema
 
 router = Router(tags=["clinic"])
+REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 
 class SignIn(Schema):
@@ -26,16 +33,42 @@ class Me(Schema):
     """Who is signed in. may: every action open to this member's role."""
 
     name: str
-    role: str
+    username: str
+    role: Role
     clinic: str
-    run_hand: str
+    is_demo: bool
+    paper: Paper
+    run_hand: Thumb
     may: list[str]
+
+
+class MyAccount(Schema):
+    """What one may change of oneself. run_hand: the side the thumb taps on."""
+
+    name: str = Field(max_length=120)
+    run_hand: Thumb
+
+
+class NewPassword(Schema):
+    """The password now, and the new one."""
+
+    now: str
+    password: str
+
+
+class DeviceOut(Schema):
+    """A device one is signed in on."""
+
+    id: int
+    device: str
+    at: datetime
+    here: bool
 
 
 @router.post("/session", auth=None, response={200: Me, 401: Problem, 429: Problem})
 def sign_in(request: HttpRequest, body: SignIn) -> Me:
     """Sign in with a name and a password."""
-    user = authenticate(request, username=body.username, password=body.password)
+    user = authenticate(request, username=body.username.strip().lower(), password=body.password)
     member = member_of(user) if user else None
     if user is None or member is None:
         raise ProblemError(
@@ -46,13 +79,14 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
             "Wrong name or password.",
             "Try again, or ask the clinic's lead for a new password.",
         )
-    login(request, user)
-    return _me(member)
+    let_in(request, member)
+    return me_out(member)
 
 
 @router.delete("/session", auth=None, response={204: None})
 def sign_out(request: HttpRequest) -> tuple[int, None]:
     """Sign out."""
+    SignedIn.objects.filter(key=request.session.session_key).delete()
     logout(request)
     return 204, None
 
@@ -61,15 +95,53 @@ def sign_out(request: HttpRequest) -> tuple[int, None]:
 def me(request: HttpRequest) -> Me:
     """Who is signed in; also sets the CSRF cookie."""
     get_token(request)
-    return _me(member(request))
+    return me_out(member(request))
 
 
-def _me(member: Member) -> Me:
-    name = member.name
+@router.put("/me", response={200: Me, **REFUSED})
+def edit_me(request: HttpRequest, body: MyAccount) -> Me:
+    """Change one's own name and thumb side."""
+    return me_out(actions.edit_me(member(request), body.name, body.run_hand))
+
+
+@router.post("/me/password", response={200: Me, **REFUSED})
+def change_password(request: HttpRequest, body: NewPassword) -> Me:
+    """Change one's own password; this device stays signed in, every other is signed out."""
+    who = actions.change_password(member(request), body.now, body.password)
+    update_session_auth_hash(request, who.user)
+    actions.end_all(who)
+    let_in(request, who)
+    return me_out(who)
+
+
+@router.get("/me/devices", response=list[DeviceOut])
+def list_devices(request: HttpRequest) -> list[DeviceOut]:
+    """Where one is signed in, newest first."""
+    alive = Session.objects.filter(expire_date__gt=timezone.now()).values("session_key")
+    mine = member(request).signed_in.filter(key__in=alive)
+    return [DeviceOut(id=d.pk, device=d.device, at=d.at, here=d.key == request.session.session_key) for d in mine]
+
+
+@router.delete("/me/devices/{device_id}", response={204: None, **REFUSED})
+def sign_out_device(request: HttpRequest, device_id: int) -> tuple[int, None]:
+    """Sign out on another device."""
+    who = member(request)
+    device = who.signed_in.filter(pk=device_id).first()
+    if device is None:
+        raise Http404("You are not signed in there any more.")
+    actions.sign_out_device(who, device)
+    return 204, None
+
+
+def me_out(member: Member) -> Me:
+    """A member as the API shows them to themselves."""
     return Me(
-        name=name,
+        name=member.name,
+        username=member.user.get_username(),
         role=member.role,
         clinic=member.clinic.name,
+        is_demo=member.clinic.is_demo,
+        paper=member.clinic.paper,
         run_hand=member.run_hand,
         may=[action for action in POLICY if may(member, action)],
     )

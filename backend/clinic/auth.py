@@ -1,9 +1,13 @@
 """Who is asking: the member behind a session. No member, no access."""
 
+from zoneinfo import ZoneInfo
+
+from django.contrib.auth import login
 from django.http import HttpRequest
+from django.utils import timezone
 from ninja.security import SessionAuth
 
-from clinic.models import Member
+from clinic.models import Member, SignedIn
 from clinic.queries import member_of
 
 
@@ -11,10 +15,24 @@ class MemberAuth(SessionAuth):
     """A signed-in user who belongs to a clinic."""
 
     def authenticate(self, request: HttpRequest, key: str | None) -> Member | None:
-        """Return the member, or None when nobody is signed in."""
-        return member_of(request.user) if request.user.is_authenticated else None
+        """Return the member, or None when nobody is signed in. From here on it is the clinic's day and time."""
+        found = member_of(request.user) if request.user.is_authenticated else None
+        if found is not None:
+            timezone.activate(ZoneInfo(found.clinic.time_zone))
+        return found
 
 
 def member(request: HttpRequest) -> Member:
     """The member a request was let in for."""
     return request.auth  # type: ignore[attr-defined, no-any-return]  # set by ninja
+
+
+def let_in(request: HttpRequest, member: Member) -> None:
+    """Sign a member in on this device, and keep that it is."""
+    login(request, member.user, backend="django.contrib.auth.backends.ModelBackend")
+    if request.session.session_key is None:
+        request.session.save()
+    SignedIn.objects.update_or_create(
+        key=request.session.session_key,
+        defaults={"member": member, "device": request.headers.get("User-Agent", "")[:200]},
+    )

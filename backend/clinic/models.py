@@ -1,15 +1,29 @@
 """Clinics, who works in them, and the audit log."""
 
+from typing import Literal
+
 from django.conf import settings
 from django.db import models
 
-ROLES = [("lead", "Lead"), ("therapist", "Therapist"), ("assistant", "Assistant")]
+from clinic.fields import one_of, only
+
+Role = Literal["lead", "therapist", "assistant"]
+Paper = Literal["A4", "Letter"]
+LinkKind = Literal["invitation", "reset"]
+Thumb = Literal["left", "right"]
 
 
 class Clinic(models.Model):
-    """A wall: nobody sees across it."""
+    """A wall: nobody sees across it. is_demo: made up, to look round in, and may be removed whole."""
 
     name = models.CharField(max_length=120)
+    is_demo = models.BooleanField(default=False)
+    paper: "models.CharField[Paper, Paper]" = one_of(Paper, 8, default="A4")
+    time_zone = models.CharField(max_length=60, default="UTC")
+    version = models.PositiveIntegerField(default=1)
+
+    class Meta:
+        constraints = [only("paper", Paper, "clinic_paper_known")]
 
     def __str__(self) -> str:
         return self.name
@@ -20,12 +34,14 @@ class Member(models.Model):
 
     user = models.OneToOneField(settings.AUTH_USER_MODEL, models.CASCADE, related_name="member")
     clinic = models.ForeignKey(Clinic, models.PROTECT, related_name="members")
-    role = models.CharField(max_length=12, choices=ROLES)
-    run_hand = models.CharField(max_length=5, default="right")
+    role: "models.CharField[Role, Role]" = one_of(Role, 12)
+    run_hand: "models.CharField[Thumb, Thumb]" = one_of(Thumb, 5, default="right")
+    version = models.PositiveIntegerField(default=1)
 
     class Meta:
         constraints = [
-            models.CheckConstraint(condition=models.Q(role__in=[r for r, _ in ROLES]), name="member_role_known"),
+            only("role", Role, "member_role_known"),
+            only("run_hand", Thumb, "member_run_hand_known"),
         ]
 
     def __str__(self) -> str:
@@ -35,6 +51,51 @@ class Member(models.Model):
     def name(self) -> str:
         """What this person is called."""
         return self.user.get_full_name() or self.user.get_username()
+
+
+class Link(models.Model):
+    """A link that works once: to join the clinic, or to choose a new password. Only a digest of its token is kept.
+
+    role -- what the invited person will be; member -- whose password a reset is for
+    """
+
+    clinic = models.ForeignKey(Clinic, models.CASCADE, related_name="links")
+    kind: "models.CharField[LinkKind, LinkKind]" = one_of(LinkKind, 12)
+    digest = models.CharField(max_length=64, unique=True)
+    for_name = models.CharField(max_length=80)
+    role: "models.CharField[Role | None, Role | None]" = one_of(Role, 12, null=True)
+    member = models.ForeignKey(Member, models.CASCADE, null=True, related_name="links")
+    made_by = models.ForeignKey(Member, models.PROTECT, related_name="links_made")
+    made_at = models.DateTimeField(auto_now_add=True)
+    expires_at = models.DateTimeField()
+    used_at = models.DateTimeField(null=True)
+    withdrawn_at = models.DateTimeField(null=True)
+
+    class Meta:
+        ordering = ["-made_at"]
+        constraints = [
+            only("kind", LinkKind, "link_kind_known"),
+            models.CheckConstraint(
+                condition=models.Q(kind="invitation", member=None, role__isnull=False)
+                | models.Q(kind="reset", member__isnull=False, role=None),
+                name="link_has_its_object",
+            ),
+        ]
+
+    def __str__(self) -> str:
+        return f"{self.kind} for {self.for_name}"
+
+
+class SignedIn(models.Model):
+    """One device a person is signed in on. key: of Django's session, which holds everything else."""
+
+    member = models.ForeignKey(Member, models.CASCADE, related_name="signed_in")
+    key = models.CharField(max_length=40, unique=True)
+    device = models.CharField(max_length=200, blank=True)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ["-at"]
 
 
 class AuditEntry(models.Model):

@@ -7,6 +7,7 @@ from clinic.models import Member
 
 _ALL = frozenset({"lead", "therapist", "assistant"})
 _THERAPISTS = frozenset({"lead", "therapist"})
+_LEADS = frozenset({"lead"})
 
 
 @dataclass(frozen=True)
@@ -19,6 +20,12 @@ class Policy:
 
 POLICY = MappingProxyType(
     {
+        "clinic.edit": Policy(_LEADS, "change the clinic's settings"),
+        "clinic.remove_demo": Policy(_LEADS, "remove the demo clinic"),
+        "people.read": Policy(_LEADS, "see the clinic's people"),
+        "people.edit": Policy(_LEADS, "change a colleague's place"),
+        "people.invite": Policy(_LEADS, "invite a colleague or hand out a new password"),
+        "me.edit": Policy(_ALL, "change their own account"),
         "caseload.read": Policy(_ALL, "see the caseload"),
         "home.add": Policy(_THERAPISTS, "add a home"),
         "child.read": Policy(_ALL, "read a child's record"),

@@ -14,8 +14,10 @@ from caseload.checks import FieldError
 from clinic.actions import StaleEdit
 from clinic.api import router as clinic
 from clinic.auth import MemberAuth
+from clinic.people_api import router as people
 from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
+from clinic.setup_api import router as setup
 from core.errors import NotThere
 from core.materials import MeasureError
 from core.planner import RequestError
@@ -55,6 +57,8 @@ api = NinjaAPI(
 )
 for _router in (
     clinic,
+    setup,
+    people,
     words,
     caseload,
     cupboard,

@@ -9,6 +9,7 @@ from importlib.resources import files
 
 import yaml
 
+from clinic.models import Role
 from core.child import Hand, Mouthing, Place, SamenessPolicy, Side, Supervision
 
 CLINIC = "Larkwater Children's Hands"
@@ -62,7 +63,11 @@ class DemoChild:
     tasks: tuple[tuple[str, int, int, Place], ...] = ()
 
 
-MEMBERS = (("maren", "Maren Quay", "lead"), ("tove", "Tove Alder", "therapist"), ("ilja", "Ilja Reed", "assistant"))
+MEMBERS: tuple[tuple[str, str, Role], ...] = (
+    ("maren", "Maren Quay", "lead"),
+    ("tove", "Tove Alder", "therapist"),
+    ("ilja", "Ilja Reed", "assistant"),
+)
 
 HOMES = tuple(DemoHome(**home) for home in yaml.safe_load(files("demo").joinpath("homes.yaml").read_text("utf-8")))
 

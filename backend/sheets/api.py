@@ -1,6 +1,6 @@
 """Sheets on paper: the prep sheet of a plan and the family's sheet of a home week, as pages and as PDF."""
 
-from typing import Any, Literal
+from typing import Any
 from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
@@ -13,7 +13,7 @@ from caseload.everyday import approach_out
 from caseload.facts import approaches_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
-from clinic.models import Member
+from clinic.models import Member, Paper
 from clinic.problems import Problem
 from core.library import ACTIVITIES, KITS
 from core.offers import Variant
@@ -27,70 +27,73 @@ from sheets import paper as on_paper
 
 router = Router(tags=["sheets"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
-Paper = Literal["A4", "Letter"]
 ADULTS = {"arms_reach": "adult within arm's reach", "room": "adult in the room", "box": "on their own"}
 HANDS = {"right": "right-handed", "left": "left-handed", "not_settled": "hand not settled"}
 
 
 @router.get("/plans/{plan_id}/sheet", include_in_schema=False)
-def prep_page(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+def prep_page(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The prep sheet of a plan as a page that prints."""
     context = _prep(member(request), plan_id)
-    return on_paper.page(request, "sheets/prep.html", context, paper, f"/api/plans/{plan_id}/sheet.pdf")
+    return on_paper.page(request, "sheets/prep.html", context, _on(request, paper), f"/api/plans/{plan_id}/sheet.pdf")
 
 
 @router.get("/plans/{plan_id}/sheet.pdf", include_in_schema=False)
-def prep_pdf(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+def prep_pdf(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The prep sheet of a plan as a PDF."""
     context = _prep(member(request), plan_id)
-    return on_paper.pdf("sheets/prep.html", context, paper, f"prep-{context['child'].lower()}")
+    return on_paper.pdf("sheets/prep.html", context, _on(request, paper), f"prep-{context['child'].lower()}")
 
 
 @router.get("/plans/{plan_id}/strip", include_in_schema=False)
-def strip_page(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+def strip_page(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The child's own strip of a session: its pictures in order, with an end."""
     context = _prep(member(request), plan_id)
-    return on_paper.page(request, "sheets/strip.html", context, paper, f"/api/plans/{plan_id}/strip.pdf")
+    return on_paper.page(request, "sheets/strip.html", context, _on(request, paper), f"/api/plans/{plan_id}/strip.pdf")
 
 
 @router.get("/plans/{plan_id}/strip.pdf", include_in_schema=False)
-def strip_pdf(request: HttpRequest, plan_id: UUID, paper: Paper = "A4") -> HttpResponse:
+def strip_pdf(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The child's own strip of a session as a PDF."""
     context = _prep(member(request), plan_id)
-    return on_paper.pdf("sheets/strip.html", context, paper, f"strip-{context['child'].lower()}")
+    return on_paper.pdf("sheets/strip.html", context, _on(request, paper), f"strip-{context['child'].lower()}")
 
 
 @router.get("/children/{child_id}/activities/{activity_id}/card", include_in_schema=False)
 def card_page(
-    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper = "A4"
+    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper | None = None
 ) -> HttpResponse:
     """One activity on a card for a family, for this child in this home. grade: step places with commas, as 0,2,1."""
     context = _card(member(request), child_id, home_id, activity_id, grade)
     pdf_url = f"/api/children/{child_id}/activities/{activity_id}/card.pdf"
-    return on_paper.page(request, "sheets/card.html", context, paper, pdf_url)
+    return on_paper.page(request, "sheets/card.html", context, _on(request, paper), pdf_url)
 
 
 @router.get("/children/{child_id}/activities/{activity_id}/card.pdf", include_in_schema=False)
 def card_pdf(
-    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper = "A4"
+    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper | None = None
 ) -> HttpResponse:
     """One activity on a card as a PDF."""
     context = _card(member(request), child_id, home_id, activity_id, grade)
-    return on_paper.pdf("sheets/card.html", context, paper, f"card-{activity_id}")
+    return on_paper.pdf("sheets/card.html", context, _on(request, paper), f"card-{activity_id}")
 
 
 @router.get("/weeks/{week_id}/sheet", include_in_schema=False)
-def week_page(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpResponse:
+def week_page(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The family's sheet of a home week as a page that prints."""
     context = _week(member(request), week_id)
-    return on_paper.page(request, "sheets/week.html", context, paper, f"/api/weeks/{week_id}/sheet.pdf")
+    return on_paper.page(request, "sheets/week.html", context, _on(request, paper), f"/api/weeks/{week_id}/sheet.pdf")
 
 
 @router.get("/weeks/{week_id}/sheet.pdf", include_in_schema=False)
-def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper = "A4") -> HttpResponse:
+def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The family's sheet of a home week as a PDF."""
     context = _week(member(request), week_id)
-    return on_paper.pdf("sheets/week.html", context, paper, f"week-{context['child'].lower()}")
+    return on_paper.pdf("sheets/week.html", context, _on(request, paper), f"week-{context['child'].lower()}")
+
+
+def _on(request: HttpRequest, asked: Paper | None) -> Paper:
+    return asked or member(request).clinic.paper
 
 
 def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:

@@ -11,7 +11,7 @@ from django.utils import timezone
 
 from caseload.actions import add_child
 from caseload.models import Child, Home
-from clinic.models import Clinic, Member
+from clinic.models import Clinic, Member, Role
 from core.child import DEFAULTS
 from cupboard.models import StockItem
 from planning.actions import make_plan
@@ -57,7 +57,7 @@ STOCK = {
 }
 
 
-def make_member(role: str = "lead", clinic: Clinic | None = None, username: str | None = None) -> Member:
+def make_member(role: Role = "lead", clinic: Clinic | None = None, username: str | None = None) -> Member:
     """A member, in a clinic of their own unless one is given."""
     user = User.objects.create_user(username or f"user-{uuid4().hex[:8]}", password="a long enough one")
     return Member.objects.create(user=user, clinic=clinic or Clinic.objects.create(name="Clinic"), role=role)

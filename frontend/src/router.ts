@@ -6,6 +6,16 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'caseload', component: CaseloadPage },
     { path: '/sign-in', name: 'sign-in', component: () => import('./pages/SignInPage.vue'), meta: { open: true } },
+    { path: '/set-up', name: 'set-up', component: () => import('./pages/SetUpPage.vue'), meta: { bare: true } },
+    {
+      path: '/join/:token',
+      name: 'join',
+      component: () => import('./pages/JoinPage.vue'),
+      props: true,
+      meta: { bare: true },
+    },
+    { path: '/clinic', name: 'people', component: () => import('./pages/PeoplePage.vue') },
+    { path: '/me', name: 'account', component: () => import('./pages/AccountPage.vue') },
     {
       path: '/children/:childId(\\d+)',
       component: () => import('./pages/ChildFrame.vue'),

@@ -11,6 +11,7 @@ VAR = Path(os.environ.get("POLLICOR_VAR", REPOSITORY / "var"))
 
 INSTANCE = os.environ.get("POLLICOR_INSTANCE", "")  # which of several servers answers; made anew at every start
 
+SETUP_CODE = os.environ.get("POLLICOR_SETUP_CODE", "")  # whoever has it may set up the first clinic; empty: nobody
 SECRET_KEY = os.environ.get("POLLICOR_SECRET_KEY", "")
 DEBUG = False
 ALLOWED_HOSTS = os.environ.get("POLLICOR_HOSTS", "127.0.0.1,localhost").split(",")
@@ -44,6 +45,7 @@ MIDDLEWARE = [
     "django.contrib.auth.middleware.AuthenticationMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
+    "config.clinic_time.clinic_time",
 ]
 
 AUTHENTICATION_BACKENDS = [
@@ -51,6 +53,12 @@ AUTHENTICATION_BACKENDS = [
     "django.contrib.auth.backends.ModelBackend",
 ]
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.Argon2PasswordHasher"]
+AUTH_PASSWORD_VALIDATORS = [
+    {"NAME": "django.contrib.auth.password_validation.UserAttributeSimilarityValidator"},
+    {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 10}},
+    {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+    {"NAME": "django.contrib.auth.password_validation.NumericPasswordValidator"},
+]
 AXES_FAILURE_LIMIT = 5
 AXES_COOLOFF_TIME = 0.25  # hours
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]

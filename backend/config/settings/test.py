@@ -6,6 +6,7 @@ from config.settings.base import INSTALLED_APPS
 INSTALLED_APPS = [*INSTALLED_APPS, "benchmarks"]
 
 SECRET_KEY = "only-for-tests"
+SETUP_CODE = "only-for-tests"
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
 AXES_ENABLED = False
 STORAGES = {

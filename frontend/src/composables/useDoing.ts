@@ -1,8 +1,13 @@
-import { ref, type Ref } from 'vue'
+import { computed, ref, type ComputedRef, type Ref } from 'vue'
+import { Refused } from '@/api/client'
 
 export interface Doing {
   busy: Ref<boolean>
   error: Ref<Error | null>
+  /** What was refused about one field of a form, or nothing. */
+  at: (field: string) => string
+  /** A refusal that names no field, to be shown beside the button. */
+  apart: ComputedRef<Error | null>
   doing: <T>(work: () => Promise<T>) => Promise<T | undefined>
 }
 
@@ -24,5 +29,10 @@ export function useDoing(): Doing {
     }
   }
 
-  return { busy, error, doing }
+  const at = (field: string): string => (error.value instanceof Refused ? error.value.at(field) : '')
+  const apart = computed(() =>
+    error.value instanceof Refused && error.value.problem.fields?.length ? null : error.value,
+  )
+
+  return { busy, error, at, apart, doing }
 }

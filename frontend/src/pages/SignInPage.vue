@@ -1,60 +1,51 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
-import { reactive, ref } from 'vue'
+import { reactive, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import DoorFrame from '@/components/door/DoorFrame.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useDoing } from '@/composables/useDoing'
+import { useGoIn, useSetup } from '@/composables/useSetup'
 
 const form = reactive({ username: '', password: '' })
-const error = ref<Error | null>(null)
-const busy = ref(false)
+const { busy, error, doing } = useDoing()
+const { data: setup } = useSetup()
 const router = useRouter()
 const route = useRoute()
-const queries = useQueryClient()
+const goIn = useGoIn()
+
+watch(setup, (s) => {
+  if (s?.open && !s.demo) void router.replace({ name: 'set-up' })
+})
 
 async function signIn(): Promise<void> {
-  busy.value = true
-  error.value = null
-  try {
-    queries.setQueryData(['me'], await unwrap(api.POST('/api/session', { body: { ...form } })))
-    const next = typeof route.query.next === 'string' && route.query.next.startsWith('/') ? route.query.next : '/'
-    await router.replace(next)
-  } catch (problem) {
-    error.value = problem as Error
-  } finally {
-    busy.value = false
-  }
+  const me = await doing(() => unwrap(api.POST('/api/session', { body: form })))
+  const next = typeof route.query.next === 'string' && /^\/(?!\/)/.test(route.query.next) ? route.query.next : '/'
+  if (me) await goIn(me, next)
 }
 </script>
 
 <template>
-  <div class="shore">
-    <form class="sheet stack" @submit.prevent="signIn">
+  <DoorFrame>
+    <form class="stack" @submit.prevent="signIn">
       <h1>Pollicor</h1>
       <p class="soft">Graded hand sessions from what the home has.</p>
       <label>Name <input v-model="form.username" autocomplete="username" required autofocus /></label>
       <label>Password <input v-model="form.password" type="password" autocomplete="current-password" required /></label>
       <ProblemNote :error="error" />
       <button class="plain-button main" :disabled="busy">Sign in</button>
+      <p v-if="setup?.open">
+        This is the demo clinic. <RouterLink :to="{ name: 'set-up' }">Set up your own</RouterLink>
+      </p>
+      <p class="small soft">Forgotten the password? The clinic’s lead gives you a link to choose a new one.</p>
       <p class="small soft">
         Pollicor supports a licensed therapist's judgement and does not replace it. Local rules come first.
       </p>
     </form>
-  </div>
+  </DoorFrame>
 </template>
 
 <style scoped>
-.shore {
-  min-height: 100vh;
-  display: grid;
-  place-items: center;
-  padding: var(--gap-4);
-  background: linear-gradient(var(--paper) 58%, var(--water-soft) 58%);
-}
-form {
-  width: min(400px, 100%);
-  padding: var(--gap-5);
-}
 label {
   display: grid;
   gap: 4px;

@@ -1,12 +1,13 @@
 """Add a person to a clinic; the clinic is made where there is none of that name."""
 
 import getpass
-from typing import Any
+from typing import Any, get_args
 
-from django.contrib.auth.models import User
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
-from clinic.models import ROLES, Clinic, Member
+from clinic.models import Clinic, Role
+from clinic.people_actions import new_member
+from clinic.problems import ProblemError
 
 
 class Command(BaseCommand):
@@ -18,16 +19,14 @@ class Command(BaseCommand):
         """Who, where, as what."""
         parser.add_argument("username")
         parser.add_argument("clinic")
-        parser.add_argument("role", choices=[r for r, _ in ROLES])
+        parser.add_argument("role", choices=get_args(Role))
 
     def handle(self, *args: Any, **options: Any) -> None:
         """Make the user and their place in the clinic."""
-        if User.objects.filter(username=options["username"]).exists():
-            raise CommandError(f"There is a user {options['username']} already: choose another name.")
-        password = getpass.getpass("Password: ")
-        if len(password) < 10:
-            raise CommandError("The password has fewer than 10 characters: choose a longer one.")
         clinic, _ = Clinic.objects.get_or_create(name=options["clinic"])
-        user = User.objects.create_user(options["username"], password=password)
-        Member.objects.create(user=user, clinic=clinic, role=options["role"])
-        self.stdout.write(f"{options['username']} may sign in as {options['role']} of {clinic}.")
+        name = options["username"]
+        try:
+            new_member(clinic, options["role"], name, name, getpass.getpass("Password: "))
+        except ProblemError as error:
+            raise CommandError(error.problem.detail) from error
+        self.stdout.write(f"{name} may sign in as {options['role']} of {clinic}.")

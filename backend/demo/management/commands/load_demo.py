@@ -49,7 +49,7 @@ class Command(BaseCommand):
             self.stdout.write(f"  {demo.first_name}: {runs} sessions")
 
     def _members(self, password: str) -> Member:
-        clinic = Clinic.objects.create(name=CLINIC)
+        clinic = Clinic.objects.create(name=CLINIC, is_demo=True)
         result = []
         for username, name, role in MEMBERS:
             first, last = name.split()

@@ -27,10 +27,13 @@ async function signOut(): Promise<void> {
     </RouterLink>
     <nav aria-label="Main">
       <RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'together' }">Together</RouterLink
-      ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink>
+      ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink
+      ><RouterLink v-if="me?.may.includes('people.read')" :to="{ name: 'people' }">Clinic</RouterLink>
     </nav>
     <div class="row right">
-      <span v-if="me" class="who">{{ me.name }}, {{ me.clinic }}</span>
+      <RouterLink v-if="me" :to="{ name: 'account' }" class="who"
+        >{{ me.name }}<span>, {{ me.clinic }}</span></RouterLink
+      >
       <button class="quiet" type="button" @click="dark = !dark">{{ dark ? 'Light' : 'Dark' }}</button>
       <button class="quiet" type="button" @click="signOut">Sign out</button>
     </div>
@@ -80,8 +83,9 @@ nav a {
   margin-left: auto;
 }
 .who {
-  color: var(--ink-soft);
+  color: var(--ink);
   margin-right: 8px;
+  text-underline-offset: 4px;
 }
 .quiet {
   min-height: 36px;
@@ -98,7 +102,7 @@ nav a {
     flex-wrap: wrap;
     gap: 4px var(--gap-3);
   }
-  .who {
+  .who span {
     display: none;
   }
 }

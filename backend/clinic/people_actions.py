@@ -1,0 +1,155 @@
+"""The clinic's people: invited, let in, changed, let go; and everybody's own account."""
+
+from typing import Any
+
+from django.contrib.auth.models import User
+from django.contrib.sessions.models import Session
+from django.db import transaction
+from django.utils import timezone
+
+from clinic.actions import Done, StaleEdit, acting, log
+from clinic.links import make_link, open_link
+from clinic.models import Clinic, Link, LinkKind, Member, Role, SignedIn, Thumb
+from clinic.passwords import checked_full_name, checked_password, checked_username
+from clinic.problems import ProblemError
+
+
+@acting("people.invite")
+def invite(member: Member, name: str, role: Role) -> Done[tuple[Link, str]]:
+    """Make an invitation; with the link comes its token, shown once."""
+    first, last = checked_full_name(name)
+    link, token = make_link(member, "invitation", f"{first} {last}".strip()[:80], role)
+    return Done((link, token), link, None, {"for": link.for_name, "role": role})
+
+
+@acting("people.invite")
+def offer_reset(member: Member, colleague: Member) -> Done[tuple[Link, str]]:
+    """Make a link with which a colleague chooses a new password; an earlier one is withdrawn."""
+    colleague.links.filter(used_at=None, withdrawn_at=None).update(withdrawn_at=timezone.now())
+    link, token = make_link(member, "reset", colleague.name[:80], member=colleague)
+    return Done((link, token), link, None, {"for": colleague.pk})
+
+
+@acting("people.invite")
+def withdraw(member: Member, link: Link) -> Done[Link]:
+    """Make a link useless. One that was used stays as it is."""
+    now = Link.objects.select_for_update().get(pk=link.pk)
+    if now.used_at is None and now.withdrawn_at is None:
+        now.withdrawn_at = timezone.now()
+        now.save(update_fields=["withdrawn_at"])
+    return Done(now, now, None, {"for": now.for_name})
+
+
+def join(token: str, name: str, username: str, password: str) -> Member:
+    """Use up an invitation: a new person with a sign-in of their own. Raises ProblemError at the field."""
+    with transaction.atomic():
+        link = _link(token, "invitation")
+        made = new_member(link.clinic, link.role or "assistant", name, username, password)
+        _use(link)
+        log(made, "people.join", made, None, {"link": link.pk, "role": made.role})
+    return made
+
+
+def choose_password(token: str, password: str) -> Member:
+    """Use up a reset link: a new password, and every device signed out. Raises ProblemError at the field."""
+    with transaction.atomic():
+        link = _link(token, "reset")
+        member = Member.objects.select_related("user", "clinic").get(links=link)
+        user = member.user
+        user.set_password(checked_password(password, user))
+        user.save(update_fields=["password"])
+        end_all(member)
+        _use(link)
+        log(member, "people.reset", member, None, {"link": link.pk})
+    return member
+
+
+def new_member(clinic: Clinic, role: Role, name: str, username: str, password: str) -> Member:
+    """A person with a place in a clinic. Part of an action. Raises ProblemError at the field."""
+    first, last = checked_full_name(name)
+    user = User(username=checked_username(username), first_name=first, last_name=last)
+    user.set_password(checked_password(password, user))
+    user.save()
+    return Member.objects.create(user=user, clinic=clinic, role=role)
+
+
+@acting("people.edit")
+def edit_member(member: Member, colleague: Member, role: Role, active: bool, version: int) -> Done[Member]:
+    """Change a colleague's role, or whether they may sign in. What they did stays under their name.
+
+    Raises StaleEdit where another lead changed them meanwhile, ProblemError where no lead would be left.
+    """
+    leads = list(
+        Member.objects.select_for_update().filter(clinic_id=member.clinic_id, role="lead", user__is_active=True)
+    )
+    now = Member.objects.select_for_update(of=("self",)).select_related("user").get(pk=colleague.pk)
+    if now.version != version:
+        raise StaleEdit(_plain(now), {"role": role, "active": active})
+    if (role != "lead" or not active) and [m.pk for m in leads] == [now.pk]:
+        raise ProblemError(
+            422, "Not saved", "role", role, f"{now.name} is the clinic's only lead.", "Make somebody else a lead first."
+        )
+    before = _plain(now)
+    now.role, now.user.is_active = role, active
+    now.version += 1
+    now.save(update_fields=["role", "version"])
+    now.user.save(update_fields=["is_active"])
+    if not active:
+        end_all(now)
+        Link.objects.filter(member=now, used_at=None, withdrawn_at=None).update(withdrawn_at=timezone.now())
+    return Done(now, now, None, {"before": before, "after": _plain(now)})
+
+
+@acting("me.edit")
+def edit_me(member: Member, name: str, run_hand: Thumb) -> Done[Member]:
+    """Change what one is called and the side one's thumb taps on."""
+    before = {"name": member.name, "run_hand": member.run_hand}
+    member.user.first_name, member.user.last_name = checked_full_name(name)
+    member.user.save(update_fields=["first_name", "last_name"])
+    member.run_hand = run_hand
+    member.save(update_fields=["run_hand"])
+    return Done(member, member, None, {"before": before, "after": {"name": member.name, "run_hand": run_hand}})
+
+
+@acting("me.edit")
+def change_password(member: Member, now: str, password: str) -> Done[Member]:
+    """Change one's own password; every other device is signed out by it. Raises ProblemError at `now`, `password`."""
+    user = member.user
+    if not user.check_password(now):
+        raise ProblemError(422, "Not saved", "now", "", "That is not your password now.", "Type it once more.")
+    user.set_password(checked_password(password, user))
+    user.save(update_fields=["password"])
+    return Done(member, member, None, {"password": "changed"})
+
+
+@acting("me.edit")
+def sign_out_device(member: Member, device: SignedIn) -> Done[None]:
+    """End one's session on a device."""
+    Session.objects.filter(session_key=device.key).delete()
+    SignedIn.objects.filter(pk=device.pk).delete()
+    return Done(None, member, None, {"device": device.device})
+
+
+def end_all(member: Member, but: str | None = None) -> None:
+    """End a person's sessions on every device but the one of a session key. Part of an action."""
+    gone = member.signed_in.exclude(key=but or "")
+    Session.objects.filter(session_key__in=[s.key for s in gone]).delete()
+    gone.delete()
+
+
+def _link(token: str, kind: LinkKind) -> Link:
+    link = open_link(token, lock=True)
+    if link.kind != kind:
+        raise ProblemError(
+            410, "This link no longer works", "token", "", "This link is for something else.", "Open it anew."
+        )
+    return link
+
+
+def _use(link: Link) -> None:
+    link.used_at = timezone.now()
+    link.save(update_fields=["used_at"])
+
+
+def _plain(member: Member) -> dict[str, Any]:
+    return {"role": member.role, "active": member.user.is_active, "version": member.version}

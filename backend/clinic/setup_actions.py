@@ -1,0 +1,79 @@
+"""The first start: a clinic and its first lead, made once, by whoever holds the code the start printed."""
+
+import secrets
+from zoneinfo import available_timezones
+
+from django.conf import settings
+from django.db import transaction
+
+from clinic.actions import Done, StaleEdit, acting, log
+from clinic.models import Clinic, Member, Paper
+from clinic.people_actions import new_member
+from clinic.problems import ProblemError
+
+
+def is_open() -> bool:
+    """Whether no clinic has been set up yet; the demo is none."""
+    return bool(settings.SETUP_CODE) and not Clinic.objects.filter(is_demo=False).exists()
+
+
+def set_up(code: str, clinic: str, time_zone: str, paper: Paper, name: str, username: str, password: str) -> Member:
+    """Make the clinic and its first lead. Raises ProblemError 409 once there is one, and at every field."""
+    with transaction.atomic():
+        if not is_open():
+            raise ProblemError(
+                409, "Set up already", "code", "", "This Pollicor has a clinic already.", "Sign in, or ask its lead."
+            )
+        if not secrets.compare_digest(code.strip().encode(), settings.SETUP_CODE.encode()):
+            raise ProblemError(
+                403,
+                "Not set up",
+                "code",
+                "",
+                "That is not the set-up code.",
+                "Copy the one that ./pollicor start printed.",
+            )
+        made = Clinic.objects.create(name=checked_clinic_name(clinic), time_zone=checked_zone(time_zone), paper=paper)
+        lead = new_member(made, "lead", name, username, password)
+        log(lead, "clinic.set_up", made, None, {"name": made.name})
+    return lead
+
+
+@acting("clinic.edit")
+def edit_clinic(member: Member, name: str, time_zone: str, paper: Paper, version: int) -> Done[Clinic]:
+    """Change the clinic's settings. Raises StaleEdit where another lead did so since `version`."""
+    now = Clinic.objects.select_for_update().get(pk=member.clinic_id)
+    before = plain(now)
+    if now.version != version:
+        raise StaleEdit(before, {"name": name, "time_zone": time_zone, "paper": paper})
+    now.name, now.time_zone, now.paper = checked_clinic_name(name), checked_zone(time_zone), paper
+    now.version += 1
+    now.save()
+    return Done(now, now, None, {"before": before, "after": plain(now)})
+
+
+def plain(clinic: Clinic) -> dict[str, object]:
+    """A clinic's settings as plain values."""
+    return {"name": clinic.name, "time_zone": clinic.time_zone, "paper": clinic.paper, "version": clinic.version}
+
+
+def checked_clinic_name(name: str) -> str:
+    """Return a clinic's name. Raises ProblemError at `clinic` for none."""
+    words = " ".join(name.split())
+    if not words:
+        raise ProblemError(422, "Not saved", "clinic", name, "A clinic needs a name.", "It stands on every sheet.")
+    return words
+
+
+def checked_zone(time_zone: str) -> str:
+    """Return a time zone this machine knows. Raises ProblemError at `time_zone` for another."""
+    if time_zone not in available_timezones():
+        raise ProblemError(
+            422,
+            "Not saved",
+            "time_zone",
+            time_zone,
+            f"{time_zone!r} is not a known time zone.",
+            "Choose one from the list.",
+        )
+    return time_zone

@@ -1,0 +1,91 @@
+"""The first start, and the clinic's own settings."""
+
+from zoneinfo import available_timezones
+
+from django.http import HttpRequest
+from ninja import Router
+from pydantic import Field
+
+from clinic import setup_actions as actions
+from clinic.api import Me, me_out
+from clinic.auth import let_in, member
+from clinic.models import Clinic, Paper
+from clinic.problems import Problem
+from clinic.schema import Schema
+
+router = Router(tags=["setup"])
+REFUSED = {403: Problem, 409: Problem, 422: Problem}
+
+
+class SetupOut(Schema):
+    """Whether a clinic can be set up, whether the demo clinic is there, and the time zones to choose from."""
+
+    open: bool
+    demo: bool
+    time_zones: list[str]
+
+
+class Setup(Schema):
+    """The code that the start printed, the clinic, and its first lead."""
+
+    code: str
+    clinic: str = Field(max_length=120)
+    time_zone: str
+    paper: Paper
+    name: str = Field(max_length=120)
+    username: str
+    password: str
+
+
+class ClinicOut(Schema):
+    """A clinic's settings."""
+
+    name: str
+    time_zone: str
+    paper: Paper
+    version: int
+    demo: bool
+
+
+class ClinicEdit(Schema):
+    """Changed settings, and the version that was changed."""
+
+    name: str = Field(max_length=120)
+    time_zone: str
+    paper: Paper
+    version: int
+
+
+@router.get("/setup", auth=None, response=SetupOut)
+def read_setup(request: HttpRequest) -> SetupOut:
+    """Whether this Pollicor is still without a clinic."""
+    demo = Clinic.objects.filter(is_demo=True).exists()
+    return SetupOut(open=actions.is_open(), demo=demo, time_zones=sorted(available_timezones()))
+
+
+@router.post("/setup", auth=None, response={201: Me, **REFUSED})
+def set_up(request: HttpRequest, body: Setup) -> tuple[int, Me]:
+    """Make the clinic and its first lead, who is signed in at once."""
+    lead = actions.set_up(**body.model_dump())
+    let_in(request, lead)
+    return 201, me_out(lead)
+
+
+@router.get("/clinic", response=ClinicOut)
+def read_clinic(request: HttpRequest) -> ClinicOut:
+    """The clinic's settings."""
+    return clinic_out(member(request).clinic)
+
+
+@router.put("/clinic", response={200: ClinicOut, **REFUSED})
+def edit_clinic(request: HttpRequest, body: ClinicEdit) -> ClinicOut:
+    """Change the clinic's settings; 409 where another lead did so meanwhile."""
+    return clinic_out(actions.edit_clinic(member(request), **body.model_dump()))
+
+
+def clinic_out(clinic: Clinic) -> ClinicOut:
+    """A clinic's settings as the API shows them. demo: whether a demo clinic stands beside it."""
+    beside = Clinic.objects.filter(is_demo=True).exclude(pk=clinic.pk).exists()
+    return ClinicOut(
+        name=clinic.name, time_zone=clinic.time_zone, paper=clinic.paper, version=clinic.version, demo=beside
+    )

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { reactive, ref, watch } from 'vue'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import ClinicFields from '@/components/people/ClinicFields.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useDoing } from '@/composables/useDoing'
+import { useSetup } from '@/composables/useSetup'
+
+/** The clinic's name, time zone and paper. */
+const queries = useQueryClient()
+const { data: setup } = useSetup()
+const { data } = useQuery({ queryKey: ['clinic'], queryFn: () => unwrap(api.GET('/api/clinic')) })
+const form = reactive<Schemas['ClinicEdit']>({ name: '', time_zone: 'UTC', paper: 'A4', version: 0 })
+const { busy, error, at, apart, doing } = useDoing()
+const saved = ref(false)
+
+watch(data, (clinic) => clinic && !form.version && Object.assign(form, clinic), { immediate: true })
+
+async function save(): Promise<void> {
+  saved.value = false
+  const now = await doing(() => unwrap(api.PUT('/api/clinic', { body: form })))
+  if (now) {
+    form.version = now.version
+    saved.value = true
+    await queries.invalidateQueries({ queryKey: ['me'] })
+  } else if (error.value instanceof Refused && error.value.status === 409) {
+    form.version = Number(error.value.problem.theirs?.version) // saving once more keeps what stands here
+  }
+}
+</script>
+
+<template>
+  <section v-if="form.version" class="sheet stack" aria-label="Settings">
+    <h2>Settings</h2>
+    <el-form label-position="top" novalidate @submit.prevent="save">
+      <ClinicFields v-model="form" :zones="setup?.time_zones ?? [form.time_zone]" :at="at" />
+      <ProblemNote :error="apart" />
+      <div class="row">
+        <button class="plain-button main" :disabled="busy">Save</button>
+        <span v-if="saved" role="status" class="soft">Saved.</span>
+      </div>
+    </el-form>
+  </section>
+</template>

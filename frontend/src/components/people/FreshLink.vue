@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { useClipboard } from '@vueuse/core'
+import type { Schemas } from '@/api/client'
+import { momentWords } from '@/logic/people'
+
+/** A link just made, to be copied or held up to a phone. It is shown this once. */
+const { link } = defineProps<{ link: Schemas['FreshLink'] }>()
+defineEmits<{ close: [] }>()
+const { copy, copied } = useClipboard({ legacy: true })
+</script>
+
+<template>
+  <section class="notice fresh" aria-label="New link" aria-live="polite">
+    <!-- The server's own drawing of the address: no text of a person is in it. -->
+    <!-- eslint-disable-next-line vue/no-v-html -->
+    <div class="code" role="img" aria-label="The same link as a QR code" v-html="link.qr" />
+    <div class="stack">
+      <p>
+        <strong>{{ link.kind === 'reset' ? 'A new password' : 'An invitation' }} for {{ link.for_name }}.</strong>
+        Works once, until {{ momentWords(link.expires_at) }}. Shown now and never again: send it, or let them point a
+        camera at it.
+      </p>
+      <input class="address" readonly :value="link.address" aria-label="Link" />
+      <div class="row">
+        <button class="plain-button main" type="button" @click="copy(link.address)">
+          {{ copied ? 'Copied' : 'Copy' }}
+        </button>
+        <button class="plain-button" type="button" @click="$emit('close')">Done</button>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.fresh {
+  display: grid;
+  grid-template-columns: 132px minmax(0, 1fr);
+  gap: var(--gap-3);
+}
+.code {
+  background: #fff;
+  padding: 4px;
+  border-radius: 6px;
+  align-self: start;
+}
+.address {
+  width: 100%;
+  min-height: var(--touch);
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  padding: 0 10px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+</style>
