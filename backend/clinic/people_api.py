@@ -109,7 +109,7 @@ def list_people(request: HttpRequest) -> PeopleOut:
 
 @router.put("/people/{member_id}", response={200: PersonOut, **REFUSED})
 def edit_person(request: HttpRequest, member_id: int, body: PersonEdit) -> PersonOut:
-    """Change a colleague's role, let them go or back in; 409 where another lead did so meanwhile."""
+    """Change a colleague's role, or whether they may sign in; 409 where another lead did so meanwhile."""
     who = member(request)
     return person_out(actions.edit_member(who, _colleague(who, member_id), body.role, body.active, body.version))
 

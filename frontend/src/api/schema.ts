@@ -190,7 +190,7 @@ export interface paths {
         get?: never;
         /**
          * Edit Person
-         * @description Change a colleague's role, let them go or back in; 409 where another lead did so meanwhile.
+         * @description Change a colleague's role, or whether they may sign in; 409 where another lead did so meanwhile.
          */
         put: operations["clinic_people_api_edit_person"];
         post?: never;

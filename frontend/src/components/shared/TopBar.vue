@@ -73,6 +73,7 @@ async function signOut(): Promise<void> {
 }
 nav {
   display: flex;
+  white-space: nowrap;
   gap: var(--gap-3);
 }
 nav a {
@@ -97,13 +98,19 @@ nav a {
   font-size: var(--step-1);
   cursor: pointer;
 }
+@media (max-width: 1000px) {
+  .who span {
+    display: none;
+  }
+}
 @media (max-width: 700px) {
   .bar {
     flex-wrap: wrap;
     gap: 4px var(--gap-3);
   }
-  .who span {
-    display: none;
+  nav {
+    order: 1;
+    width: 100%;
   }
 }
 </style>
