@@ -17,6 +17,7 @@ from planning.stored import from_json, group_from_json
 from running.frozen import FrozenBlock
 
 BEFORE = [
+    ("clinic", "0001_initial"),
     ("running", "0004_help_first"),
     ("planning", "0002_weeks_groups_batches"),
     ("caseload", "0002_policies"),
