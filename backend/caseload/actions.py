@@ -1,6 +1,6 @@
 """Adding and changing children, and setting a starting rung."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from datetime import date
 from typing import Any
 
@@ -55,6 +55,57 @@ def add_home(member: Member, name: str, kind: Place, supervision: Supervision) -
     """Add a place with an empty cupboard. Raises FieldError for a name or a kind that can't be kept."""
     home = Home.objects.create(clinic_id=member.clinic_id, **checked_home(name, kind, supervision))
     return Done(home, home, None, {"name": home.name, "kind": home.kind})
+
+
+@acting("home.edit")
+def edit_home(
+    member: Member, home: Home, name: str, kind: Place, supervision: Supervision, is_archived: bool, version: int
+) -> Done[Home]:
+    """Change a place, or archive it. Raises StaleEdit when somebody else did so since `version`, FieldError for what
+    can't be: a place somebody lives in is not archived.
+    """
+    now = Home.objects.select_for_update().get(pk=home.pk)
+    before = _plain_home(now)
+    checked = checked_home(name, kind, supervision)
+    if now.version != version:
+        raise StaleEdit(before, {**checked, "is_archived": is_archived})
+    living = [c.first_name for c in now.children.all()[:4]]
+    if is_archived and living:
+        raise FieldError(
+            "is_archived",
+            is_archived,
+            f"{now.name} is where {' and '.join(living[:3])}{' and others' if living[3:] else ''} live.",
+            "Give them another place first.",
+        )
+    now.name, now.kind, now.supervision, now.is_archived = checked["name"], kind, supervision, is_archived
+    now.version += 1
+    now.save()
+    if is_archived:
+        now.visitors.clear()
+    return Done(now, now, None, {"before": before, "after": _plain_home(now)})
+
+
+@acting("child.move")
+def set_places(member: Member, child: Child, home: Home, also: Sequence[Home], version: int) -> Done[Child]:
+    """Say where a child lives and where else it has sessions. Plans made before stay where they were made.
+
+    Raises StaleEdit when somebody else changed the child since `version`, FieldError for an archived place.
+    """
+    now = Child.objects.select_for_update().get(pk=child.pk)
+    before = {"home": now.home_id, "also_at": sorted(now.also_at.values_list("pk", flat=True))}
+    others = sorted({h.pk for h in also} - {home.pk})
+    after = {"home": home.pk, "also_at": others}
+    if now.version != version:
+        raise StaleEdit(plain({**before, "version": now.version}), plain(after))
+    for field, places in (("home_id", [home]), ("also_at", also)):
+        for place in places:
+            if place.is_archived:
+                raise FieldError(field, place.pk, f"{place.name} is archived.", "Choose another place.")
+    now.home = home
+    now.version += 1
+    now.save(update_fields=["home", "version"])
+    now.also_at.set(others)
+    return Done(now, now, now.pk, {"before": before, "after": after})
 
 
 @acting("child.add")
@@ -144,6 +195,16 @@ def note_meeting(member: Member, child: Child, met: Met) -> Done[MeetingRecord]:
         child=child, what=met.what, kind=met.kind, on=met.on, step=met.step, seconds=met.seconds, by=member
     )
     return Done(made, child, child.pk, {"what": met.what, "step": met.step, "seconds": met.seconds})
+
+
+def _plain_home(home: Home) -> dict[str, Any]:
+    return {
+        "name": home.name,
+        "kind": home.kind,
+        "supervision": home.supervision,
+        "is_archived": home.is_archived,
+        "version": home.version,
+    }
 
 
 def keep_task(member: Member, child: Child, seen: TaskSeen) -> TaskRecord:

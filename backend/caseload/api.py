@@ -93,6 +93,7 @@ class ChildOut(Profile):
     usual_minutes: int
     home_id: int
     home_name: str
+    also_at: list[int]
     overrides: dict[str, str]
     strands: list[StrandOut]
     tasks: list[TaskOut]
@@ -126,6 +127,15 @@ class Override(Schema):
     reason: str = Field(max_length=300)
 
 
+class FoundChild(Schema):
+    """A child by name, and what tells one from another of that name."""
+
+    id: int
+    first_name: str
+    age_months: float
+    home_name: str
+
+
 class NewHome(Schema):
     """A new place: home, clinic or school, and how close an adult is there."""
 
@@ -134,13 +144,27 @@ class NewHome(Schema):
     supervision: Supervision = "arms_reach"
 
 
-class HomeOut(Schema):
+class HomeEdit(NewHome):
+    """A changed place, and the version it was changed from."""
+
+    is_archived: bool = False
+    version: int
+
+
+class HomeOut(NewHome):
     """A place with a cupboard."""
 
     id: int
-    name: str
-    kind: Place
-    supervision: Supervision
+    is_archived: bool
+    version: int
+
+
+class Places(Schema):
+    """Where a child lives, where else it has sessions, and the child's version that was changed."""
+
+    home_id: int
+    also_at: list[int]
+    version: int
 
 
 @router.get("/homes", response={200: list[HomeOut], 403: Problem})
@@ -154,6 +178,33 @@ def add_home(request: HttpRequest, body: NewHome) -> tuple[int, HomeOut]:
     """Add a place with an empty cupboard."""
     home = actions.add_home(member(request), body.name, body.kind, body.supervision)
     return 201, HomeOut.model_validate(home)
+
+
+@router.put("/homes/{home_id}", response={200: HomeOut, **REFUSED})
+def edit_home(request: HttpRequest, home_id: int, body: HomeEdit) -> HomeOut:
+    """Change a place, or archive it; 409 where somebody else changed it meanwhile."""
+    who = member(request)
+    return HomeOut.model_validate(actions.edit_home(who, queries.home_for(who, home_id), **body.model_dump()))
+
+
+@router.put("/children/{child_id}/places", response={200: ChildOut, **REFUSED})
+def set_places(request: HttpRequest, child_id: int, body: Places) -> ChildOut:
+    """Say where a child lives, and where else it has sessions."""
+    who = member(request)
+    child = queries.child_for(who, child_id, "child.move")
+    also = [queries.home_for(who, pk) for pk in body.also_at]
+    actions.set_places(who, child, queries.home_for(who, body.home_id), also, body.version)
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.get("/children", response={200: list[FoundChild], 403: Problem})
+def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
+    """The first eight children whose name begins with these letters."""
+    today = timezone.localdate()
+    return [
+        FoundChild(id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), home_name=c.home.name)
+        for c in queries.found(member(request), letters)
+    ]
 
 
 @router.get("/children/{child_id}", response={200: ChildOut, **REFUSED})
@@ -250,6 +301,7 @@ def child_out(child: Child) -> ChildOut:
         usual_minutes=facts_of(child, today).usual_minutes,
         home_id=child.home_id,
         home_name=child.home.name,
+        also_at=[h.pk for h in child.also_at.all()],
         overrides=child.overrides,
         strands=strands,
         approaches=[approach_out(a) for a in approaches_of(child)],

@@ -26,12 +26,14 @@ from core.recording import ApproachKind
 
 
 class Home(models.Model):
-    """A place with a cupboard: a family's home, the clinic's room, a school."""
+    """A place with a cupboard: a family's home, the clinic's room, a school. is_archived: offered no more."""
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
     name = models.CharField(max_length=80)
     kind: "models.CharField[Place, Place]" = one_of(Place, 8, default="home")
     supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12, default="arms_reach")
+    is_archived = models.BooleanField(default=False)
+    version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("clinic")
 
@@ -46,10 +48,16 @@ class Home(models.Model):
 
 
 class Child(models.Model):
-    """One child. Lists hold ids of core.child, core.skills and the library's themes."""
+    """One child. Lists hold ids of core.child, core.skills and the library's themes.
+
+    also_at -- other places the child has sessions in: grandparents, a second home
+    """
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
     home = models.ForeignKey(Home, models.PROTECT, related_name="children")
+    also_at: "models.ManyToManyField[Home, models.Model]" = models.ManyToManyField(
+        Home, related_name="visitors", blank=True
+    )
     first_name = models.CharField(max_length=60)
     birth_date = models.DateField()
     hand: "models.CharField[Hand, Hand]" = one_of(Hand, 12, default="not_settled")

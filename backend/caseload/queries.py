@@ -1,6 +1,6 @@
 """Reads of children and homes; each read of a child's record is in the audit log."""
 
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 from django.http import Http404
 
 from caseload.models import Child, Home
@@ -15,13 +15,22 @@ def children(member: Member) -> QuerySet[Child]:
     return Child.objects.visible_to(member).select_related("home")
 
 
+def found(member: Member, letters: str, most: int = 8) -> QuerySet[Child]:
+    """The children one of whose names begins with these letters; all of them for none. At most `most`."""
+    words = letters.split()
+    matching = children(member)
+    for word in words:
+        matching = matching.filter(Q(first_name__istartswith=word) | Q(first_name__icontains=f" {word}"))
+    return matching[:most]
+
+
 def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
     """Return one child, its home and estimates with it, and note the read. Raises Http404."""
     require(member, why)
     child = (
         Child.objects.visible_to(member)
         .select_related("home")
-        .prefetch_related("estimates")
+        .prefetch_related("estimates", "also_at")
         .filter(pk=child_id)
         .first()
     )

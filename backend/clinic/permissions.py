@@ -28,9 +28,11 @@ POLICY = MappingProxyType(
         "me.edit": Policy(_ALL, "change their own account"),
         "caseload.read": Policy(_ALL, "see the caseload"),
         "home.add": Policy(_THERAPISTS, "add a home"),
+        "home.edit": Policy(_THERAPISTS, "change a home"),
         "child.read": Policy(_ALL, "read a child's record"),
         "child.add": Policy(_THERAPISTS, "add a child"),
         "child.edit": Policy(_THERAPISTS, "change a child's profile"),
+        "child.move": Policy(_THERAPISTS, "change where a child lives"),
         "child.note_mouthing": Policy(
             _ALL, "note that a child mouths things"
         ),  # whoever sits at the table sees it first

@@ -62,7 +62,7 @@ def remove_item(member: Member, item: StockItem) -> Done[None]:
 def _lifted(member: Member, home: Home, before: Thing, after: Thing) -> dict[str, Any]:
     """What the audit log keeps where a measurement lifts a bar. Raises NotAllowed for who may not do that."""
     today = timezone.localdate()
-    children = [facts_of(c, today) for c in home.children.all()]
+    children = [facts_of(c, today) for c in [*home.children.all(), *home.visitors.all()]]
     rules = lifted_bars(before, after, children, setting_of(home))
     if rules:
         require(member, "cupboard.lift_bar")

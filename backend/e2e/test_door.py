@@ -4,6 +4,7 @@ from django.test import tag
 
 from clinic.models import Clinic, Member
 from e2e.browser import BrowserTest
+from testing.builders import make_home
 
 
 @tag("slow")
@@ -80,3 +81,32 @@ class DoorTest(BrowserTest):
         page.get_by_text("Other devices are signed out").wait_for()
         self.lead.user.refresh_from_db()
         self.assertTrue(self.lead.user.check_password("five boats in a row"))
+
+
+@tag("slow")
+class PlacesTest(BrowserTest):
+    def test_a_child_is_found_by_letters_and_gets_a_second_place(self) -> None:
+        gran = make_home(self.lead, {})
+        gran.name = "Granny's boat"
+        gran.save()
+        self.sign_in()
+        page = self.page
+        page.get_by_text(self.child.first_name).first.wait_for()
+        page.keyboard.press("/")
+        page.keyboard.type(self.child.first_name[:2].lower())
+        page.get_by_role("option", name=self.child.first_name).wait_for()
+        page.keyboard.press("Enter")
+        page.get_by_role("link", name="Cupboard").click()
+        page.get_by_role("button", name="Places…").click()
+        self.check_axe("places")
+        page.get_by_role("combobox", name="Also at").press("ArrowDown")
+        page.get_by_role("option", name="Granny's boat").click()
+        page.keyboard.press("Tab")
+        page.get_by_role("button", name="Save", exact=True).click()
+        self.eventually(lambda: self.child.also_at.filter(pk=gran.pk).exists(), "the second place is kept")
+        page.get_by_role("combobox", name="Which cupboard").press("ArrowDown")
+        page.get_by_role("option", name="Granny's boat").click()
+        page.get_by_role("button", name="Places…").click()
+        page.get_by_label("What the place is called").fill(" ")
+        page.get_by_role("button", name="Save Granny's boat").click()
+        page.get_by_text("A home needs a name").wait_for()

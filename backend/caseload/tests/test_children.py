@@ -161,3 +161,62 @@ class ChildTest(TestCase):
         self.assertEqual(now["other_allergies"], ["kiwi"])
         status, problem = self.api("put", path, {**now, "other_allergies": ["x" * 50]})
         self.assertEqual((status, problem["fields"][0]["field"]), (422, "other_allergies"))
+
+
+class PlacesTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        self.api = Api(self.lead)
+
+    def edit(self, home_id: int, **changes: object) -> tuple[int, dict]:
+        body = {"name": "Weir house", "kind": "home", "supervision": "room", "version": 1, **changes}
+        return self.api("put", f"/homes/{home_id}", body)
+
+    def places(self, home_id: int, also: list[int], version: int) -> tuple[int, dict]:
+        body = {"home_id": home_id, "also_at": also, "version": version}
+        return self.api("put", f"/children/{self.child.pk}/places", body)
+
+    def test_a_place_is_renamed_and_the_second_of_two_is_told(self) -> None:
+        status, home = self.edit(self.child.home_id)
+        self.assertEqual((status, home["name"], home["supervision"], home["version"]), (200, "Weir house", "room", 2))
+        status, problem = self.edit(self.child.home_id, name="Other")
+        self.assertEqual((status, problem["theirs"]["name"]), (409, "Weir house"))
+        self.assertEqual(self.edit(self.child.home_id, name=" ", version=2)[0], 422)
+
+    def test_a_place_somebody_lives_in_is_not_archived(self) -> None:
+        status, problem = self.edit(self.child.home_id, is_archived=True)
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "is_archived"))
+        self.assertIn(self.child.first_name, problem["detail"])
+
+    def test_a_child_moves_and_the_old_place_is_archived(self) -> None:
+        old, new, gran = self.child.home_id, make_home(self.lead).pk, make_home(self.lead).pk
+        status, out = self.places(new, [old, gran, new], self.child.version)
+        self.assertEqual((status, out["home_id"], sorted(out["also_at"])), (200, new, sorted([old, gran])))
+        self.assertEqual(self.places(new, [], self.child.version)[0], 409)
+        self.assertEqual(self.edit(old, is_archived=True)[0], 200)
+        _, out = self.api("get", f"/children/{self.child.pk}")
+        self.assertEqual(out["also_at"], [gran])
+        status, problem = self.places(old, [], out["version"])
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "home_id"))
+
+    def test_another_clinics_place_is_no_place_for_a_child(self) -> None:
+        theirs = make_home(make_member())
+        self.assertEqual(self.places(theirs.pk, [], self.child.version)[0], 404)
+        self.assertEqual(self.places(self.child.home_id, [theirs.pk], self.child.version)[0], 404)
+
+
+class FindTest(TestCase):
+    def test_children_are_found_by_the_first_letters_of_a_name(self) -> None:
+        lead = make_member()
+        home = make_home(lead)
+        for name in ("Ansel", "Anneke Maria", "Corin"):
+            make_child(lead, home, first_name=name)
+        make_child(make_member(), first_name="Anders")
+        api = Api(lead)
+
+        def names(letters: str) -> list[str]:
+            return [c["first_name"] for c in api("get", f"/children?letters={letters}")[1]]
+
+        self.assertEqual(names("an"), ["Anneke Maria", "Ansel"])
+        self.assertEqual((names("ma"), names("nsel"), len(names(""))), (["Anneke Maria"], [], 3))

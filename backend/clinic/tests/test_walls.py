@@ -75,6 +75,8 @@ class WallTest(TestCase):
     BODIES: dict[str, dict[str, object]] = {
         "put /people/{member_id}": {"role": "lead", "active": True, "version": 1},
         "put /children/{child_id}": {**profile(), "version": 1},
+        "put /homes/{home_id}": {"name": "x", "version": 1},
+        "put /children/{child_id}/places": {"home_id": 1, "also_at": [], "version": 1},
         "post /children/{child_id}/rungs": {"strand": "pinch", "rung": 2},
         "post /children/{child_id}/tasks": {"task": "zip", "steps_alone": 1, "place": "home"},
         "post /children/{child_id}/meetings": {"what": "wet", "kind": "texture", "step": 1},

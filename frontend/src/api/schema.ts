@@ -348,6 +348,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/homes/{home_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Edit Home
+         * @description Change a place, or archive it; 409 where somebody else changed it meanwhile.
+         */
+        put: operations["caseload_api_edit_home"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Places
+         * @description Say where a child lives, and where else it has sessions.
+         */
+        put: operations["caseload_api_set_places"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Find Children
+         * @description The first eight children whose name begins with these letters.
+         */
+        get: operations["caseload_api_find_children"];
+        put?: never;
+        /**
+         * Add Child
+         * @description Add a child.
+         */
+        post: operations["caseload_api_add_child"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}": {
         parameters: {
             query?: never;
@@ -366,26 +430,6 @@ export interface paths {
          */
         put: operations["caseload_api_edit_child"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/children": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Add Child
-         * @description Add a child.
-         */
-        post: operations["caseload_api_add_child"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1943,20 +1987,26 @@ export interface components {
          * @description A place with a cupboard.
          */
         HomeOut: {
-            /** Id */
-            id: number;
             /** Name */
             name: string;
             /**
              * Kind
+             * @default home
              * @enum {string}
              */
             kind: "clinic" | "home" | "school";
             /**
              * Supervision
+             * @default arms_reach
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+            /** Id */
+            id: number;
+            /** Is Archived */
+            is_archived: boolean;
+            /** Version */
+            version: number;
         };
         /**
          * NewHome
@@ -1977,6 +2027,33 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+        };
+        /**
+         * HomeEdit
+         * @description A changed place, and the version it was changed from.
+         */
+        HomeEdit: {
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @default home
+             * @enum {string}
+             */
+            kind: "clinic" | "home" | "school";
+            /**
+             * Supervision
+             * @default arms_reach
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
+            /**
+             * Is Archived
+             * @default false
+             */
+            is_archived: boolean;
+            /** Version */
+            version: number;
         };
         /**
          * ApproachOut
@@ -2184,6 +2261,8 @@ export interface components {
             home_id: number;
             /** Home Name */
             home_name: string;
+            /** Also At */
+            also_at: number[];
             /** Overrides */
             overrides: {
                 [key: string]: string;
@@ -2242,162 +2321,30 @@ export interface components {
             at_home: string;
         };
         /**
-         * ProfileEdit
-         * @description A changed profile, and the version it was changed from.
+         * Places
+         * @description Where a child lives, where else it has sessions, and the child's version that was changed.
          */
-        ProfileEdit: {
-            /** First Name */
-            first_name: string;
-            /**
-             * Birth Date
-             * Format: date
-             */
-            birth_date: string;
-            /**
-             * Hand
-             * @default not_settled
-             * @enum {string}
-             */
-            hand: "right" | "left" | "not_settled";
-            /**
-             * Mouthing
-             * @default never
-             * @enum {string}
-             */
-            mouthing: "never" | "sometimes" | "often";
-            /**
-             * Allergies
-             * @default []
-             */
-            allergies: string[];
-            /**
-             * Other Allergies
-             * @default []
-             */
-            other_allergies: string[];
-            /**
-             * Precautions
-             * @default []
-             */
-            precautions: string[];
-            /**
-             * Assisting Hand
-             * @default none
-             * @enum {string}
-             */
-            assisting_hand: "none" | "right" | "left";
-            /**
-             * Splint Hand
-             * @default none
-             * @enum {string}
-             */
-            splint_hand: "none" | "right" | "left";
-            /**
-             * Refuses
-             * @default []
-             */
-            refuses: ("sticky" | "wet" | "gritty" | "slimy" | "fluffy" | "scratchy" | "dusty" | "foamy" | "noisy" | "smelly")[];
-            /**
-             * Likes
-             * @default []
-             */
-            likes: string[];
-            /**
-             * Wanted
-             * @default []
-             */
-            wanted: string[];
-            /**
-             * Reason
-             * @default
-             */
-            reason: string;
-            /**
-             * Family Words
-             * @default
-             */
-            family_words: string;
-            /**
-             * Wary Of
-             * @default []
-             */
-            wary_of: string[];
-            /**
-             * Seating
-             * @default
-             */
-            seating: string;
-            /**
-             * Attention Minutes
-             * @default 30
-             */
-            attention_minutes: number;
-            /** Force Limit Newton */
-            force_limit_newton?: number | null;
-            /**
-             * Prompt Policy
-             * @default least_first
-             * @enum {string}
-             */
-            prompt_policy: "least_first" | "most_first";
-            /**
-             * Grip Policy
-             * @default by_age
-             * @enum {string}
-             */
-            grip_policy: "by_age" | "coach" | "function";
-            /**
-             * Lace Method
-             * @default undecided
-             * @enum {string}
-             */
-            lace_method: "undecided" | "two_loops" | "one_loop";
-            /**
-             * Correct Policy
-             * @default stop_and_fix
-             * @enum {string}
-             */
-            correct_policy: "stop_and_fix" | "let_run";
-            /**
-             * Speed Policy
-             * @default off
-             * @enum {string}
-             */
-            speed_policy: "off" | "own_record" | "race";
-            /**
-             * Sameness Policy
-             * @default new_guises
-             * @enum {string}
-             */
-            sameness_policy: "new_guises" | "keep_same" | "own_order";
-            /**
-             * Chaining Policy
-             * @default backward
-             * @enum {string}
-             */
-            chaining_policy: "backward" | "forward" | "whole";
-            /**
-             * Young Guises
-             * @default false
-             */
-            young_guises: boolean;
-            /**
-             * Overlays
-             * @default []
-             */
-            overlays: string[];
-            /**
-             * Food As Material
-             * @default true
-             */
-            food_as_material: boolean;
-            /**
-             * Every Days
-             * @default 7
-             */
-            every_days: number;
+        Places: {
+            /** Home Id */
+            home_id: number;
+            /** Also At */
+            also_at: number[];
             /** Version */
             version: number;
+        };
+        /**
+         * FoundChild
+         * @description A child by name, and what tells one from another of that name.
+         */
+        FoundChild: {
+            /** Id */
+            id: number;
+            /** First Name */
+            first_name: string;
+            /** Age Months */
+            age_months: number;
+            /** Home Name */
+            home_name: string;
         };
         /**
          * NewChild
@@ -2556,6 +2503,164 @@ export interface components {
             every_days: number;
             /** Home Id */
             home_id: number;
+        };
+        /**
+         * ProfileEdit
+         * @description A changed profile, and the version it was changed from.
+         */
+        ProfileEdit: {
+            /** First Name */
+            first_name: string;
+            /**
+             * Birth Date
+             * Format: date
+             */
+            birth_date: string;
+            /**
+             * Hand
+             * @default not_settled
+             * @enum {string}
+             */
+            hand: "right" | "left" | "not_settled";
+            /**
+             * Mouthing
+             * @default never
+             * @enum {string}
+             */
+            mouthing: "never" | "sometimes" | "often";
+            /**
+             * Allergies
+             * @default []
+             */
+            allergies: string[];
+            /**
+             * Other Allergies
+             * @default []
+             */
+            other_allergies: string[];
+            /**
+             * Precautions
+             * @default []
+             */
+            precautions: string[];
+            /**
+             * Assisting Hand
+             * @default none
+             * @enum {string}
+             */
+            assisting_hand: "none" | "right" | "left";
+            /**
+             * Splint Hand
+             * @default none
+             * @enum {string}
+             */
+            splint_hand: "none" | "right" | "left";
+            /**
+             * Refuses
+             * @default []
+             */
+            refuses: ("sticky" | "wet" | "gritty" | "slimy" | "fluffy" | "scratchy" | "dusty" | "foamy" | "noisy" | "smelly")[];
+            /**
+             * Likes
+             * @default []
+             */
+            likes: string[];
+            /**
+             * Wanted
+             * @default []
+             */
+            wanted: string[];
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
+             * Family Words
+             * @default
+             */
+            family_words: string;
+            /**
+             * Wary Of
+             * @default []
+             */
+            wary_of: string[];
+            /**
+             * Seating
+             * @default
+             */
+            seating: string;
+            /**
+             * Attention Minutes
+             * @default 30
+             */
+            attention_minutes: number;
+            /** Force Limit Newton */
+            force_limit_newton?: number | null;
+            /**
+             * Prompt Policy
+             * @default least_first
+             * @enum {string}
+             */
+            prompt_policy: "least_first" | "most_first";
+            /**
+             * Grip Policy
+             * @default by_age
+             * @enum {string}
+             */
+            grip_policy: "by_age" | "coach" | "function";
+            /**
+             * Lace Method
+             * @default undecided
+             * @enum {string}
+             */
+            lace_method: "undecided" | "two_loops" | "one_loop";
+            /**
+             * Correct Policy
+             * @default stop_and_fix
+             * @enum {string}
+             */
+            correct_policy: "stop_and_fix" | "let_run";
+            /**
+             * Speed Policy
+             * @default off
+             * @enum {string}
+             */
+            speed_policy: "off" | "own_record" | "race";
+            /**
+             * Sameness Policy
+             * @default new_guises
+             * @enum {string}
+             */
+            sameness_policy: "new_guises" | "keep_same" | "own_order";
+            /**
+             * Chaining Policy
+             * @default backward
+             * @enum {string}
+             */
+            chaining_policy: "backward" | "forward" | "whole";
+            /**
+             * Young Guises
+             * @default false
+             */
+            young_guises: boolean;
+            /**
+             * Overlays
+             * @default []
+             */
+            overlays: string[];
+            /**
+             * Food As Material
+             * @default true
+             */
+            food_as_material: boolean;
+            /**
+             * Every Days
+             * @default 7
+             */
+            every_days: number;
+            /** Version */
+            version: number;
         };
         /**
          * SeenRung
@@ -6234,6 +6339,221 @@ export interface operations {
             };
         };
     };
+    caseload_api_edit_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                home_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomeEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_set_places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Places"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_find_children: {
+        parameters: {
+            query?: {
+                letters?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundChild"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_add_child: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewChild"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     caseload_api_read_child: {
         parameters: {
             query?: never;
@@ -6309,66 +6629,6 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChildOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_add_child: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewChild"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
                 headers: {
                     [name: string]: unknown;
                 };

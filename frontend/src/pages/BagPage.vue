@@ -1,16 +1,12 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useOpenHomes } from '@/composables/usePlaces'
 
-const { data: homes } = useQuery({
-  queryKey: ['homes'],
-  queryFn: () => unwrap(api.GET('/api/homes')),
-  staleTime: 60_000,
-})
-const stores = computed(() => (homes.value ?? []).filter((h) => h.kind !== 'home'))
+const homes = useOpenHomes()
+const stores = computed(() => homes.value.filter((h) => h.kind !== 'home'))
 const children = ref<number[]>([])
 const store = ref(0)
 const bag = ref<Schemas['BagOut'] | null>(null)

@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, unwrap } from '@/api/client'
 import CupboardAdd from '@/components/cupboard/CupboardAdd.vue'
 import CupboardLine from '@/components/cupboard/CupboardLine.vue'
 import LetterKit from '@/components/cupboard/LetterKit.vue'
 import MakeAtHome from '@/components/cupboard/MakeAtHome.vue'
+import PlacesDrawer from '@/components/cupboard/PlacesDrawer.vue'
 import OverrideForm from '@/components/cupboard/OverrideForm.vue'
 import StarterList from '@/components/cupboard/StarterList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
 import { useForget } from '@/composables/useForget'
+import { useMe } from '@/composables/useMe'
 import { usePlaces } from '@/composables/usePlaces'
 import { byReason } from '@/logic/hazards'
 
@@ -29,6 +31,13 @@ const { data, error } = useQuery({
     ),
 })
 const places = usePlaces(() => child)
+const place = computed(() => places.value.find((h) => h.id === chosen.value))
+const placing = ref(false)
+const { data: me } = useMe()
+
+watch(places, (now) => {
+  if (now.length && !now.some((h) => h.id === chosen.value)) chosen.value = child.home_id
+})
 
 const groups = computed(() => {
   const wanted = search.value.trim().toLowerCase()
@@ -55,6 +64,9 @@ const refresh = (): void => forget('cupboard')
       <el-select v-model="chosen" class="place" aria-label="Which cupboard"
         ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
       /></el-select>
+      <button v-if="place && me?.may.includes('home.edit')" class="plain-button" type="button" @click="placing = true">
+        Places…
+      </button>
       <el-input
         v-model="search"
         class="search"
@@ -64,6 +76,7 @@ const refresh = (): void => forget('cupboard')
       />
       <CupboardAdd :home-id="chosen" :child-id="child.id" @added="refresh" />
     </div>
+    <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />
     <ProblemNote :error="error" />
     <MakeAtHome :home-id="chosen" :child-id="child.id" />
     <LetterKit :name="child.first_name" />

@@ -9,14 +9,11 @@ import LeftOutList from '@/components/bench/LeftOutList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetPicker from '@/components/bench/TargetPicker.vue'
 import { useDoing } from '@/composables/useDoing'
+import { useOpenHomes } from '@/composables/usePlaces'
 
 const { groupId = '' } = defineProps<{ groupId?: string }>()
 const router = useRouter()
-const { data: homes } = useQuery({
-  queryKey: ['homes'],
-  queryFn: () => unwrap(api.GET('/api/homes')),
-  staleTime: 60_000,
-})
+const homes = useOpenHomes()
 const ask = reactive<Schemas['GroupIn']>({
   children: [],
   home_id: 0,
@@ -25,9 +22,7 @@ const ask = reactive<Schemas['GroupIn']>({
   supervision: 'arms_reach',
   adults: 1,
 })
-const places = computed(() =>
-  (homes.value ?? []).toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')),
-)
+const places = computed(() => homes.value.toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')))
 const { busy, error, doing } = useDoing()
 const { data: group, error: failed } = useQuery({
   queryKey: ['group', () => groupId],

@@ -9,7 +9,7 @@ import WeekTable from '@/components/bench/WeekTable.vue'
 import type { Child } from '@/composables/useChild'
 import { useAims } from '@/composables/useAims'
 import { useDoing } from '@/composables/useDoing'
-import { useHomes } from '@/composables/usePlaces'
+import { useOpenHomes } from '@/composables/usePlaces'
 import { nextMonday } from '@/logic/days'
 import { dayWords } from '@/logic/words'
 
@@ -25,8 +25,8 @@ const ask = reactive({
   school_id: null as number | null,
   school_minutes: [0, 0, 0, 0, 0, 0, 0],
 })
-const { data: homes } = useHomes()
-const schools = computed(() => (homes.value ?? []).filter((h) => h.kind === 'school'))
+const homes = useOpenHomes()
+const schools = computed(() => homes.value.filter((h) => h.kind === 'school'))
 const aSchoolDay = ref(10)
 const SCHOOL_DAYS = 5
 const { aims, ticked } = useAims(() => child.id, ask)

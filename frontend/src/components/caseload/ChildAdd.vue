@@ -3,18 +3,19 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
-import { useHomes } from '@/composables/usePlaces'
+import { useOpenHomes } from '@/composables/usePlaces'
 
 /** A new child: name, birth date, hand, mouthing and where; everything else is asked for later. */
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const queries = useQueryClient()
-const { data: places } = useHomes()
+const places = useOpenHomes()
 const form = reactive<
   Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'mouthing'> & { home_id: number | null }
 >({ first_name: '', birth_date: '', hand: 'not_settled', mouthing: 'never', home_id: null })
-const newPlace = reactive<Schemas['NewHome']>({ name: '', kind: 'home', supervision: 'arms_reach' })
+const newPlace = reactive<Required<Schemas['NewHome']>>({ name: '', kind: 'home', supervision: 'arms_reach' })
 const refused = ref<Refused | null>(null)
 const other = ref<Error | null>(null)
 const saving = ref(false)
@@ -78,22 +79,7 @@ async function save(): Promise<void> {
         </el-select>
       </el-form-item>
       <template v-if="form.home_id === null">
-        <el-form-item label="What the place is called" :error="at('name')"
-          ><el-input v-model="newPlace.name" maxlength="80"
-        /></el-form-item>
-        <el-form-item label="Kind of place" :error="at('kind')">
-          <el-radio-group v-model="newPlace.kind">
-            <el-radio-button value="home">Home</el-radio-button
-            ><el-radio-button value="clinic">Clinic room</el-radio-button
-            ><el-radio-button value="school">School</el-radio-button>
-          </el-radio-group>
-        </el-form-item>
-        <el-form-item label="Adult there" :error="at('supervision')">
-          <el-radio-group v-model="newPlace.supervision">
-            <el-radio-button value="arms_reach">Within arm’s reach</el-radio-button
-            ><el-radio-button value="room">In the room</el-radio-button>
-          </el-radio-group>
-        </el-form-item>
+        <PlaceFields v-model="newPlace" :at="at" />
       </template>
       <ProblemNote :error="refused ?? other" />
       <button class="plain-button main" :disabled="saving">Add</button>

@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
 import { api } from '@/api/client'
+import FindChild from '@/components/shared/FindChild.vue'
 import { useMe } from '@/composables/useMe'
 
 const dark = defineModel<boolean>('dark', { required: true })
@@ -30,6 +31,7 @@ async function signOut(): Promise<void> {
       ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink
       ><RouterLink v-if="me?.may.includes('people.read')" :to="{ name: 'people' }">Clinic</RouterLink>
     </nav>
+    <FindChild v-if="me" class="find" />
     <div class="row right">
       <RouterLink v-if="me" :to="{ name: 'account' }" class="who"
         >{{ me.name }}<span>, {{ me.clinic }}</span></RouterLink
@@ -98,9 +100,14 @@ nav a {
   font-size: var(--step-1);
   cursor: pointer;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1200px) {
   .who span {
     display: none;
+  }
+}
+@media (max-width: 860px) {
+  .find {
+    width: 140px;
   }
 }
 @media (max-width: 700px) {
@@ -110,6 +117,10 @@ nav a {
   }
   nav {
     order: 1;
+    width: 100%;
+  }
+  .find {
+    order: 2;
     width: 100%;
   }
 }
