@@ -1,6 +1,40 @@
 """The acts of the drawing language, by name: each draws one frame and returns what is seen, in words."""
 
-from core.drawing.acts import body, dressing, fingers, kitchen, paper, reach, strength
+from core.drawing.acts import (
+    ball,
+    body,
+    clothes,
+    cutting,
+    dough,
+    fastening,
+    fingers,
+    kitchen,
+    marking,
+    paper,
+    pulling,
+    reach,
+    strength,
+    threading,
+    turning,
+)
 from core.drawing.acts.register import ACTS, Act
 
-__all__ = ["ACTS", "Act", "body", "dressing", "fingers", "kitchen", "paper", "reach", "strength"]
+__all__ = [
+    "ACTS",
+    "Act",
+    "ball",
+    "body",
+    "clothes",
+    "cutting",
+    "dough",
+    "fastening",
+    "fingers",
+    "kitchen",
+    "marking",
+    "paper",
+    "pulling",
+    "reach",
+    "strength",
+    "threading",
+    "turning",
+]

@@ -328,3 +328,28 @@ def pull_out(canvas: Canvas, scene: Scene) -> str:
             )
         canvas.arrow([(x - 0.24 * h, top), (x - 0.24 * h, top - 0.3 * h)])
     return "a cloth is pulled out of the pot"
+
+
+@act
+def wash(canvas: Canvas, scene: Scene) -> str:
+    """Soap is pumped and both hands are rubbed. Takes stage: pump or rub."""
+    if scene.word("stage", "pump") == "rub":
+        with desk(canvas, scene):
+            h = scene.hand
+            over(canvas, scene, "flat", -0.06 * h, -0.12 * h, "helper", turn=34, palm=True)
+            over(canvas, scene, "flat", 0.1 * h, -0.2 * h, turn=30)
+            for x, y, d in ((-0.5, -0.6, 18), (0.5, -0.62, 14), (0.6, -0.4, 10), (-0.62, -0.4, 11)):
+                canvas.round(x * h, y * h, d, "wet")
+            canvas.turn(0, -0.3 * h, 0.5 * h, 220, 320)
+        return "two soapy hands rub each other"
+    with ground(canvas, scene, scene.hand * 1.4, scene.hand * 1.35):
+        h = scene.hand
+        x = -0.3 * h
+        canvas.box(x, -0.34 * h, 0.44 * h, 0.68 * h, "goal", 8)
+        canvas.box(x, -0.74 * h, 10, 0.16 * h, "goal")
+        canvas.box(x - 0.12 * h, -0.84 * h, 0.36 * h, 0.09 * h, "goal", 3)
+        hold(canvas, scene, "flat", x, -0.92 * h, turn=4)
+        hold(canvas, scene, "open", x - 0.46 * h, -0.42 * h, "helper", -14)
+        canvas.round(x - 0.3 * h, -0.66 * h, 8, "wet", 12)
+        canvas.arrow([(x + 0.3 * h, -1.14 * h), (x + 0.3 * h, -0.98 * h)])
+    return "one hand presses the pump, the other catches the soap"
