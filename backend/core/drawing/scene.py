@@ -1,9 +1,8 @@
 """What an act is drawn from, and the hands and grounds that every act shares.
 
-Lengths are in mm, about the middle of the table's edge: x to the right, y down, so what stands on the table is above
-0. A
-frame is two hand lengths wide and one and a half high, whoever's hand it is; a scene with something bigger in it stands
-farther off, its hands with it, so that everything keeps its proportion.
+Lengths are in mm, about the middle of the table's edge: x to the right, y down, so that what stands on the table
+has a y under 0. A frame is two hand lengths wide and one and a half high, whoever's hand it is; a scene with something
+bigger in it stands farther off, its hands with it, so that everything keeps its proportion.
 """
 
 from collections.abc import Callable, Iterator, Mapping
@@ -122,8 +121,7 @@ def hold(
     from the left.
 
     turn -- how far it points down, in degrees; gap -- between the fingertips, in mm; held -- draws what is held,
-    between
-    the far fingers and the near ones; grown -- an adult's
+    between the far fingers and the near ones; grown -- an adult's
     """
     grown = grown or scene.grown
     length = ADULT_MM if grown else scene.hand

@@ -9,9 +9,10 @@ from core.drawing.things import pot_size, side
 
 @act
 def toss(canvas: Canvas, scene: Scene) -> str:
-    """Tossing and catching. Takes kind: partner, up, wall, target, cross, swap, tap or bubbles; thing, hands: two or
-    one;
-    near (m), many."""
+    """Tossing and catching.
+
+    Takes kind: partner, up, wall, target, cross, swap, tap or bubbles; thing, hands: two or one; near (m), many.
+    """
     floor(canvas)
     kind, thing = scene.word("kind", "up"), scene.thing("thing")
     f = FLOOR - 4

@@ -4,6 +4,7 @@ from core.drawing.acts.figure import FLOOR, figure, floor
 from core.drawing.acts.register import act
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, ground, hold, over
+from core.drawing.things import SOCK
 
 
 @act
@@ -66,7 +67,6 @@ def socks(canvas: Canvas, scene: Scene) -> str:
     stage = scene.word("stage", "level")
     with desk(canvas, scene):
         h = scene.hand
-        shape = [(-70, -24), (20, -26), (70, -20), (78, 6), (60, 26), (24, 22), (10, 12), (-70, 14)]
         if stage == "roll":
             canvas.round(0, -0.3 * h, 0.5 * h, "thing", 0.42 * h)
             canvas.turn(0, -0.3 * h, 0.14 * h, 0, 300)
@@ -76,7 +76,7 @@ def socks(canvas: Canvas, scene: Scene) -> str:
         else:
             for i, dy in enumerate((-0.56, -0.24 if stage == "find" else -0.46)):
                 with canvas.at(0, dy * h, h / 125):
-                    canvas.shape(shape, "thing" if i else "goal" if stage == "find" else "thing", smooth=True)
+                    canvas.shape(SOCK, "thing" if i else "goal" if stage == "find" else "thing", smooth=True)
                     canvas.line([(-50, -22), (-50, 13)], 1.2)
         over(canvas, scene, "grip", -0.46 * h, -0.1 * h, "helper", turn=18, at="knuckles")
         over(canvas, scene, "grip", 0.42 * h, -0.1 * h, turn=18, at="knuckles")

@@ -132,7 +132,7 @@ def _hook(canvas: Canvas, h: float, y: float, way: str) -> tuple[Point, Point, l
 
 
 _FASTENED = MappingProxyType({"strap": _strap, "buckle": _buckle, "clip": _clip, "hook": _hook})
-"""What is fastened, drawn at a height; where each hand is, and the arrow that shuts it."""
+"""What is fastened, drawn at a height; where each hand is, and its arrow: what shuts it, of a strap what opens it."""
 
 
 @act
@@ -144,9 +144,8 @@ def fasten(canvas: Canvas, scene: Scene) -> str:
         left, right, go = _FASTENED[kind](canvas, h, -0.34 * h, way)
         over(canvas, scene, "pinch", *left, "helper", turn=30, at="tips")
         over(canvas, scene, "pinch", *right, turn=30, at="tips")
-        canvas.arrow(
-            go[::-1] if way == "open" and kind != "strap" else go if way == "open" or kind != "strap" else go[::-1]
-        )
+        forward = (way == "open") == (kind == "strap")  # a strap's arrow opens it, the others' shut them
+        canvas.arrow(go if forward else go[::-1])
     return f"one hand holds the {kind} still, the other {'opens' if way == 'open' else 'closes'} it"
 
 

@@ -55,10 +55,12 @@ def _bent(start: Point, end: Point, first: float, down: bool) -> list[Point]:
 
 
 def floor(canvas: Canvas) -> None:
+    """The floor that a figure stands on."""
     with canvas.beyond():
         canvas.line([(-5, FLOOR), (WIDE + 5, FLOOR)], 2.4)
 
 
 def wall(canvas: Canvas, x: float) -> None:
+    """A wall from the floor up, its near side at x."""
     with canvas.beyond():
         canvas.shape([(x, -5), (x + 12, -5), (x + 12, FLOOR), (x, FLOOR)], "goal")

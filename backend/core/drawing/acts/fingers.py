@@ -158,9 +158,10 @@ def flick(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def press(canvas: Canvas, scene: Scene) -> str:
-    """A finger presses or points. Takes target: what is pressed; finger: point, pinch, hand or all; tuck; through
-    (what is
-    poked through); hold."""
+    """A finger presses or points.
+
+    Takes target: what is pressed; finger: point, pinch, hand or all; tuck; through (what is poked through); hold.
+    """
     on, through = scene.thing("target"), scene.thing("through")
     finger = scene.word("finger", "point")
     wide, high = pot_like(on)
@@ -173,7 +174,7 @@ def press(canvas: Canvas, scene: Scene) -> str:
                 side(canvas, on, form, "goal") if on else None
             top = -high
         elif form == "dough":
-            canvas.shape([(x - 60, 0), (x - 56, -16), (x, -22), (x + 56, -16), (x + 60, 0)], "dough", smooth=False)
+            canvas.shape([(x - 60, 0), (x - 56, -16), (x, -22), (x + 56, -16), (x + 60, 0)], "dough")
             top = -16.0
         elif form == "bubble":
             canvas.box(x, -3, 0.9 * h, 6, "goal")
@@ -218,7 +219,7 @@ def puppets(canvas: Canvas, scene: Scene) -> str:
         over(canvas, scene, "open", 0, -0.36 * h)
         tips = flat_tips("open")
         for i in (1, 2):
-            x, y = tips[i][0] + 0.02, tips[i][1] + 0.36 - 0.36
+            x, y = tips[i][0] + 0.02, tips[i][1]
             with canvas.at(x * h, y * h + 0.03 * h, 1, -(14 if i == 1 else 2)):
                 canvas.box(0, 0.02 * h, 0.17 * h, 0.26 * h, "thing", 0.07 * h)
                 for e in (-1, 1):
@@ -232,9 +233,10 @@ def puppets(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def key_post(canvas: Canvas, scene: Scene) -> str:
-    """A card is held with the thumb flat on the side of the index and pushed into a slot, or pulled out. Takes thing,
-    into,
-    hold, out, upright."""
+    """A card is held with the thumb flat on the side of the index and pushed into a slot, or pulled out.
+
+    Takes thing, into, hold, out, upright.
+    """
     into = scene.thing("into")
     with ground(canvas, scene, scene.hand * 1.6):
         h = scene.hand

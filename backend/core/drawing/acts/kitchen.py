@@ -5,7 +5,7 @@ from core.drawing.acts.register import act
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.shapes import MARKS
-from core.drawing.things import above, fork, hammer, knife, pot_size, side, size_mm, spoon
+from core.drawing.things import above, bread, fork, hammer, knife, pot_size, side, size_mm, spoon
 
 
 @act
@@ -97,9 +97,10 @@ def follow(canvas: Canvas, scene: Scene) -> str:
 
 @act
 def cutlery(canvas: Canvas, scene: Scene) -> str:
-    """Fork and knife at a plate: the fork holds, the knife saws just in front of it. Takes fork, knife, food, dough,
-    many,
-    lift, spread."""
+    """Fork and knife at a plate: the fork holds, the knife saws just in front of it.
+
+    Takes fork, knife, food, dough, many, lift, spread.
+    """
     food, forked, knifed = scene.thing("food"), scene.thing("fork"), scene.thing("knife")
     with desk(canvas, scene, scene.hand * 1.9):
         h = scene.hand
@@ -111,9 +112,7 @@ def cutlery(canvas: Canvas, scene: Scene) -> str:
             canvas.box(x, y, 0.8 * h, 22, "dough", 10)
         elif scene.yes("bread"):
             with canvas.at(x, y, h / 125):
-                canvas.shape(
-                    [(-50, 45), (-50, -20), (-56, -38), (-30, -50), (30, -50), (56, -38), (50, -20), (50, 45)], "dough"
-                )
+                bread(canvas)
                 canvas.round(0, -2, scene.number("spread", 40), "thing", scene.number("spread", 40) * 0.8)
         else:
             long, wide = size_mm(food) if food else (40, 28)
@@ -249,7 +248,7 @@ def search(canvas: Canvas, scene: Scene) -> str:
                 (x - 0.24 * h, y - 0.3 * h),
                 (x + 0.46 * h, y - 0.32 * h),
                 (x + 0.42 * h, y - 0.04 * h),
-                (x + 0.1 * h, y - 0.0 * h),
+                (x + 0.1 * h, y),
                 (x - 0.2 * h, y - 0.06 * h),
             ],
             "dough",
@@ -263,7 +262,7 @@ def search(canvas: Canvas, scene: Scene) -> str:
                     (x - 0.76 * h, y - 0.48 * h),
                     (x + 0.76 * h, y - 0.5 * h),
                     (x + 0.72 * h, y + 0.06 * h),
-                    (x, y + 0.0 * h),
+                    (x, y),
                     (x - 0.74 * h, y + 0.08 * h),
                 ],
                 "thing",

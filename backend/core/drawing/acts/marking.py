@@ -14,8 +14,7 @@ def draw(canvas: Canvas, scene: Scene) -> str:
     """A hand with something that marks draws on paper; the other holds it.
 
     Takes pen, mark (see MARKS), width (of a road or border, mm), size (of the shape, mm), fill, wall, tray, tilt,
-    lined, text,
-    line_mm, model, cloud, hold, grip.
+    lined, text, line_mm, model, cloud, hold, grip.
     """
     tool = scene.thing("pen")
     size = scene.number("size", 120)
@@ -84,6 +83,7 @@ _ROADS = frozenset({"straight", "zigzag", "waves", "loops", "there_back", "half"
 
 
 def outline(side: float) -> list[Point]:
+    """A rounded shape to fill, as wide as its side, about the origin."""
     r = side / 2
     return [
         (-r, 0),

@@ -113,9 +113,10 @@ _PULLED = MappingProxyType(
 
 @act
 def pull(canvas: Canvas, scene: Scene) -> str:
-    """Two hands pull something apart, press it together or tear it. Takes thing, kind: bricks, stud, packet, band,
-    paper,
-    lids, wring; press; post."""
+    """Two hands pull something apart, press it together or tear it.
+
+    Takes thing, kind: bricks, stud, packet, band, paper, lids, wring; press; post.
+    """
     kind, thing = scene.word("kind", "bricks"), scene.thing("thing")
     pressing = scene.yes("press")
     with ground(canvas, scene, scene.hand * 1.9, table=kind in ("band",)):

@@ -187,9 +187,10 @@ def _held_ends(h: float, stage: str, left: Point, right: Point) -> tuple[Point, 
 
 @act
 def lace(canvas: Canvas, scene: Scene) -> str:
-    """A lace at one stage of a bow, from above, the toe pointing away. Takes stage: untie, loose, cross, tuck, knot,
-    loop,
-    second, bow, double or twice; on: board, shoe or parcel; knot_only."""
+    """A lace at one stage of a bow, from above, the toe pointing away.
+
+    Takes stage: untie, loose, cross, tuck, knot, loop, second, bow, double or twice; thing: board, shoe or parcel.
+    """
     stage = scene.word("stage", "cross")
     thing = scene.thing("thing")
     with desk(canvas, scene, scene.hand * 1.8):
@@ -260,7 +261,6 @@ def holes(canvas: Canvas, scene: Scene) -> str:
         else:
             path = [two[0], two[3], two[4], two[7]]
             canvas.line([two[1], two[2], two[5], two[6]], 5)
-            canvas.line([two[1], two[2], two[5]], 4)
         canvas.line(path, 5)
         end = path[-1]
         canvas.line([end, (end[0] + 0.2 * h, end[1] + 0.1 * h), (end[0] + 0.36 * h, end[1] + 0.16 * h)], 4, smooth=True)

@@ -29,6 +29,7 @@ from core.drawing.things.pots import (
 )
 from core.drawing.things.sizes import grip_mm, pot_size, size_mm
 from core.drawing.things.soft import (
+    SOCK,
     bag_above,
     books_above,
     bread,
@@ -70,8 +71,10 @@ from core.drawing.things.tools import (
 from core.materials import Thing
 
 __all__ = [
+    "SOCK",
     "above",
     "bottle",
+    "bread",
     "fork",
     "grip_mm",
     "hammer",
@@ -104,6 +107,7 @@ def side(canvas: Canvas, thing: Thing, form: str, tint: Tint = "thing") -> None:
 
 
 def edge_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """What is clipped on: a pot, a cloth, a line or a card."""
     if "container" in thing.forms:
         pot_above(canvas, thing, tint)
     elif "cloth" in thing.forms:
@@ -164,7 +168,7 @@ _ABOVE: MappingProxyType[str, Painter] = MappingProxyType(
         "bag": bag_above,
         "ball": bag_above,
         "punch": punch,
-        "bread": bread,
+        "bread": lambda canvas, thing, tint: bread(canvas),
         "leaf": leaf,
         "ruler": ruler,
         "edge": edge_above,

@@ -6,6 +6,7 @@ from core.materials import Ball, Box, Disc, Ring, Rod, Thing
 
 
 def plain_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A ball, disc, ring, rod or box as it lies."""
     wide, high = size_mm(thing)
     match thing.shape:
         case Ball() | Disc():
@@ -24,6 +25,7 @@ def plain_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def plain_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """The same from the side, about the origin."""
     match thing.shape:
         case Ball(d):
             canvas.round(0, 0, d, tint)

@@ -6,6 +6,7 @@ from core.materials import Box, Thing
 
 
 def pot_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A pot or a box with its inside."""
     if isinstance(thing.shape, Box):
         wide, high = size_mm(thing)
         canvas.box(0, 0, wide, high, tint, 12)
@@ -17,6 +18,7 @@ def pot_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def slot_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A lid with its slot or hole, as wide as it is."""
     wide, high = size_mm(thing)
     gap = thing.opening_mm or 20
     if isinstance(thing.shape, Box):
@@ -30,6 +32,7 @@ def slot_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def pot_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A pot, its foot at y = 0."""
     wide, high = pot_size(thing)
     top, foot = wide / 2, wide * 0.4
     canvas.shape([(-top, -high), (top, -high), (foot, 0), (-foot, 0)], tint)
@@ -37,6 +40,7 @@ def pot_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def slot_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A pot with a lid that has a slot or hole, its foot at y = 0."""
     wide, high = pot_size(thing)
     gap = thing.opening_mm or 20
     canvas.box(0, -high / 2, wide, high, tint, 6)
@@ -47,6 +51,7 @@ def slot_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def sorter_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A tray of cups, as many as fit."""
     wide, high = size_mm(thing)
     if not isinstance(thing.shape, Box):
         pot_above(canvas, thing, tint)
@@ -62,6 +67,7 @@ def sorter_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def big_sorter_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A tray of four places, as for cutlery."""
     wide, high = size_mm(thing)
     canvas.box(0, 0, wide, high, tint, 10)
     for i in range(4):
@@ -69,6 +75,7 @@ def big_sorter_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def sorter_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """Three cups of a tray, their feet at y = 0."""
     cup = min(thing.opening_mm or 50, 70)
     high = 30.0
     for i in (-1, 0, 1):
@@ -78,24 +85,28 @@ def sorter_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def tray_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """Three places of a big tray, their feet at y = 0."""
     for i in (-1, 0, 1):
         canvas.box(i * 56, -15, 54, 30, tint, 4)
         canvas.round(i * 56, -30, 50, "paper", 8)
 
 
 def water_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A bowl of water."""
     across = size_mm(thing)[0]
     canvas.round(0, 0, across, "goal")
     canvas.round(0, 0, across * 0.88, "wet")
 
 
 def water_side(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A bowl of water, its foot at y = 0."""
     wide, high = pot_size(thing)
     canvas.shape([(-wide / 2, -high), (wide / 2, -high), (wide * 0.4, 0), (-wide * 0.4, 0)], "goal")
     canvas.round(0, -high, wide, "wet", min(wide * 0.14, 16))
 
 
 def filler_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A tub of something loose."""
     wide, high = size_mm(thing)
     canvas.box(0, 0, wide, high, "goal", 14)
     canvas.box(0, 0, wide * 0.9, high * 0.86, "dough", 10)
@@ -103,6 +114,7 @@ def filler_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def tray_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A tray with its rim."""
     wide, high = size_mm(thing)
     canvas.box(0, 0, wide, high, "goal", 14)
     canvas.box(0, 0, wide * 0.92, high * 0.9, "paper", 8)
@@ -132,11 +144,13 @@ def screw_pot(canvas: Canvas, thing: Thing, lid: bool = True) -> None:
 
 
 def lid_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A jar from above: its lid."""
     d = thing.shape.extents_mm[1]
     canvas.round(0, 0, d, "goal")
     canvas.round(0, 0, (thing.opening_mm or d * 0.8) * 1.04, "thing")
 
 
 def post_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A post on its foot, 90 mm wide."""
     canvas.round(0, 0, 90, "goal")
     canvas.round(0, 0, max(thing.shape.extents_mm[2], 4), "ink")

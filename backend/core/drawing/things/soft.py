@@ -4,8 +4,11 @@ from core.drawing.canvas import Canvas, Tint
 from core.drawing.things.sizes import size_mm
 from core.materials import Ball, Thing
 
+SOCK = ((-70, -24), (20, -26), (70, -20), (78, 6), (60, 26), (24, 22), (10, 12), (-70, 14))  # a sock's outline, in mm
+
 
 def cord_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A cord: straight where it is stiff or short, else in waves."""
     long = min(thing.cord_mm or size_mm(thing)[0], 420)
     weight = max(2.0, (thing.cord_width_mm or 3) * canvas.scale)
     if thing.stiffness == "stiff" or long <= 200:
@@ -17,11 +20,13 @@ def cord_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def sheet_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A sheet, no bigger than 300 mm."""
     long, wide = size_mm(thing)
     canvas.box(0, 0, min(long, 300), min(wide, 300), "paper")
 
 
 def cloth_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A cloth with an edge that is not quite straight."""
     wide, high = size_mm(thing)
     w, h = min(wide, 300) / 2, min(high, 240) / 2
     canvas.shape(
@@ -37,17 +42,19 @@ def cloth_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
             (-w, h),
             (-w * 0.95, 0),
         ],
-        "goal" if tint == "goal" else "thing",
+        tint,
         smooth=True,
     )
 
 
 def mat_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A mat, no bigger than 320 mm."""
     wide, high = size_mm(thing)
     canvas.box(0, 0, min(wide, 320), min(high, 260), "goal", 16)
 
 
 def dough_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A lump of dough."""
     w, h = size_mm(thing)
     w, h = w * 0.45, h * 0.42
     canvas.shape(
@@ -93,10 +100,12 @@ def shoe(canvas: Canvas, thing: Thing, laced: bool = True) -> None:
 
 
 def shoe_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A shoe or lace board with its holes."""
     shoe(canvas, thing)
 
 
 def strip_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A strip with buttons."""
     wide, high = size_mm(thing)
     wide, high = min(wide, 260), min(high, 220)
     canvas.box(0, 0, wide, high, "goal", 8)
@@ -105,13 +114,13 @@ def strip_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def sock_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
-    canvas.shape(
-        [(-70, -24), (20, -26), (70, -20), (78, 6), (60, 26), (24, 22), (10, 12), (-70, 14)], tint, smooth=True
-    )
+    """A sock, 148 mm long."""
+    canvas.shape(SOCK, tint, smooth=True)
     canvas.line([(-56, -24), (-56, 14)], 1.1)
 
 
 def books_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """An open book."""
     wide, high = size_mm(thing)
     for x in (-1, 1):
         canvas.box(x * wide / 2, 0, wide, high, "paper", 4)
@@ -119,6 +128,7 @@ def books_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 
 
 def bag_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A ball or a bean bag."""
     wide, high = (min(s, 150) for s in size_mm(thing))
     if isinstance(thing.shape, Ball):
         canvas.round(0, 0, thing.shape.diameter_mm, tint)
@@ -131,14 +141,15 @@ def bag_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
     )
 
 
-def bread(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+def bread(canvas: Canvas) -> None:
+    """A slice, 112 mm wide."""
     canvas.shape(
         [(-50, 45), (-50, -20), (-56, -38), (-30, -50), (30, -50), (56, -38), (50, -20), (50, 45)],
         "dough",
-        smooth=False,
     )
 
 
 def leaf(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A leaf, 104 mm long."""
     canvas.shape([(-45, 0), (-20, -24), (20, -26), (48, 0), (20, 26), (-20, 24)], tint, smooth=True)
     canvas.line([(-56, 0), (40, 0)], 1.2)

@@ -36,6 +36,7 @@ def scissors(canvas: Canvas, opened: float = 14, tint: Tint = "goal") -> None:
 
 
 def blade_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """Scissors, a little open."""
     scissors(canvas)
 
 
@@ -58,6 +59,7 @@ def tongs(canvas: Canvas, thing: Thing, gap: float, tint: Tint = "goal") -> None
 
 
 def tongs_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """Tongs, open as they lie."""
     tongs(canvas, thing, size_mm(thing)[0] * 0.14)
 
 
@@ -70,6 +72,7 @@ def pen(canvas: Canvas, thing: Thing, tint: Tint = "thing") -> None:
 
 
 def pen_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """Something that marks, about its middle."""
     with canvas.at(-thing.shape.extents_mm[0] / 2, 0):
         pen(canvas, thing, tint)
 
@@ -83,7 +86,6 @@ def spoon(canvas: Canvas, thing: Thing, tint: Tint = "goal", level: bool = False
         canvas.shape(
             [(-bowl * 0.5, -3), (bowl * 0.5, -3), (bowl * 0.4, 7), (-bowl * 0.1, 10), (-bowl * 0.45, 5)],
             tint,
-            smooth=False,
         )
         canvas.box(bowl * 0.5 + (long - bowl) / 2, -4, long - bowl, thick, tint, 3)
         return
@@ -93,6 +95,7 @@ def spoon(canvas: Canvas, thing: Thing, tint: Tint = "goal", level: bool = False
 
 
 def spoon_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A spoon."""
     with canvas.at(-thing.shape.extents_mm[0] / 3, 0):
         spoon(canvas, thing)
 
@@ -107,6 +110,7 @@ def fork(canvas: Canvas, thing: Thing, tint: Tint = "goal") -> None:
 
 
 def fork_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A fork."""
     with canvas.at(-thing.shape.extents_mm[0] / 2, 0):
         fork(canvas, thing)
 
@@ -114,11 +118,12 @@ def fork_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
 def knife(canvas: Canvas, thing: Thing, tint: Tint = "goal") -> None:
     """A child's knife, its round end at the origin, its handle to +x."""
     long, thick = thing.shape.extents_mm[0], 15 if thing.shape.extents_mm[2] > 20 else 10
-    canvas.shape([(0, 0), (4, -8), (16, -9), (long * 0.5, -8), (long * 0.5, 6), (14, 6)], "paper", smooth=False)
+    canvas.shape([(0, 0), (4, -8), (16, -9), (long * 0.5, -8), (long * 0.5, 6), (14, 6)], "paper")
     canvas.box(long * 0.75, -1, long * 0.5, thick, tint, 4)
 
 
 def knife_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A child's knife."""
     with canvas.at(-thing.shape.extents_mm[0] / 2, 0):
         knife(canvas, thing)
 
@@ -130,6 +135,7 @@ def hammer(canvas: Canvas, thing: Thing, tint: Tint = "goal") -> None:
 
 
 def hammer_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A hammer."""
     with canvas.at(-70, 0):
         hammer(canvas, thing)
 
@@ -149,6 +155,7 @@ def bottle(canvas: Canvas, thing: Thing, tint: Tint = "goal") -> None:
 
 
 def bottle_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """Something that squirts."""
     with canvas.at(-thing.shape.extents_mm[0] / 2, 0):
         bottle(canvas, thing)
 
@@ -171,15 +178,18 @@ def mouth_ball(canvas: Canvas, thing: Thing, gap: float = 3) -> None:
 
 
 def mouth_above(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A ball with a slit."""
     mouth_ball(canvas, thing)
 
 
 def punch(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A hole punch, 140 mm wide."""
     canvas.box(0, 0, 140, 70, "goal", 10)
     canvas.box(0, -12, 110, 30, "thing", 8)
 
 
 def ruler(canvas: Canvas, thing: Thing, tint: Tint) -> None:
+    """A ruler of 300 mm with its centimetres."""
     canvas.box(0, 0, 300, 35, tint)
     for i in range(31):
         canvas.line([(-150 + i * 10, -17), (-150 + i * 10, -17 + (9 if i % 5 == 0 else 5))], 0.7)
