@@ -7,7 +7,6 @@ from core.letters import LetterError, pieces_for
 from core.library import ACTIVITIES, THINGS
 from core.offers import UsableCupboard, neighbours, tags_of
 from core.planner import Block
-from core.safety import Hit
 
 
 @dataclass(frozen=True)
@@ -34,7 +33,10 @@ class KitLine:
 
 @dataclass(frozen=True)
 class PrepBlock:
-    """One block as it is set up and led. easier and harder in the trade's words, the others in a family's."""
+    """One block as it is set up and led.
+
+    easier, harder and cautions in the trade's words; too_hard, too_easy and plain_cautions in a family's
+    """
 
     block: Block
     easier: str
@@ -42,11 +44,7 @@ class PrepBlock:
     too_hard: str
     too_easy: str
     cautions: tuple[str, ...]
-
-    @property
-    def plain_cautions(self) -> tuple[str, ...]:
-        """The same for a family: what the cylinder of the standard stands for, in place of its name."""
-        return tuple(c.replace("fits the small-parts cylinder", "is small enough to choke on") for c in self.cautions)
+    plain_cautions: tuple[str, ...]
 
 
 @dataclass(frozen=True)
@@ -131,9 +129,6 @@ def _prepared(block: Block, cupboard: UsableCupboard) -> PrepBlock:
         harder.words if harder else "",
         easier.tell if easier else "",
         harder.tell if harder else "",
-        tuple(_caution(h) for h in block.verdict.hits),
+        tuple(f"{h.reason} {h.remedy}" for h in block.verdict.hits),
+        tuple(f"{h.plain or h.reason} {h.remedy}" for h in block.verdict.hits),
     )
-
-
-def _caution(hit: Hit) -> str:
-    return f"{hit.reason} {hit.remedy}"

@@ -80,6 +80,7 @@ def _small_part(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
             f"Small part: {fits} the small-parts cylinder.",
             "Count out and count back in; not in the nose or the ear; keep away from younger children.",
             "room" if c.age_months < SMALL_ALONE_MONTHS else None,
+            f"Small part: {'it is' if piece == 'it' else f'its {piece} is'} small enough to choke on.",
         )
 
 

@@ -23,12 +23,16 @@ MEMORY = "from memory"
 
 @dataclass(frozen=True)
 class Finding:
-    """What a rule finds: how grave, why, what to do, and how close an adult has to be for it to stay a caution."""
+    """What a rule finds: how grave, why, what to do, and how close an adult has to be for it to stay a caution.
+
+    plain -- the reason as a family reads it, where the trade's words are others
+    """
 
     status: Status
     reason: str
     remedy: str
     wants: Supervision | None = None
+    plain: str = ""
 
 
 @dataclass(frozen=True)
@@ -49,7 +53,7 @@ class Rule:
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
         for f in self.find(*args):
-            yield Hit(self.id, f.status, f.reason, self.source, f.remedy, f.wants, self.overridable)
+            yield Hit(self.id, f.status, f.reason, self.source, f.remedy, f.wants, self.overridable, f.plain)
 
 
 RULES: dict[str, Rule] = {}  # every rule by id, in the order they speak; filled by @rule
@@ -71,7 +75,7 @@ def rule(
 
 @dataclass(frozen=True)
 class Hit:
-    """One rule that speaks, with what it says."""
+    """One rule that speaks, with what it says; plain, to a family, where that is said in other words."""
 
     rule: str
     status: Status
@@ -80,6 +84,7 @@ class Hit:
     remedy: str
     wants: Supervision | None = None
     overridable: bool = False
+    plain: str = ""
 
 
 @dataclass(frozen=True)
