@@ -16,13 +16,14 @@ from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Part
 from core.drawing import draw_thing
+from core.errors import NotThere
 from core.library import ACTIVITIES
-from core.offers import Reach, Variant, grade_words, most_useful_first, reach, starter_list, swaps
+from core.offers import Reach, grade_words, most_useful_first, reach, starter_list, swaps
 from core.skills import STRANDS
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out
-from planning.workbench import Wish, Workbench, workbench
+from planning.workbench import Wish, Workbench, asked_variant, workbench
 
 router = Router(tags=["library"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -110,25 +111,12 @@ def read_swaps(
     """
     bench = _bench(member(request), child_id, home_id)
     try:
-        variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
-        result = swaps(variant, role, bench.cupboard)
-    except ValueError as error:
+        result = swaps(asked_variant(activity_id, grade), role, bench.cupboard)
+    except NotThere as error:
         raise FieldError("role", role, str(error), "") from error
     things = bench.things
     return [
-        SwapOut(
-            stock_id=s.stock_id,
-            name=s.name,
-            grade=list(s.grade),
-            rungs=s.rungs,
-            wanted=s.wanted,
-            have=s.have,
-            rounds=s.rounds,
-            words=s.words,
-            barred=s.barred,
-            thing_picture=draw_thing(things[s.stock_id]),
-        )
-        for s in result
+        SwapOut.model_validate(s).model_copy(update={"thing_picture": draw_thing(things[s.stock_id])}) for s in result
     ]
 
 
@@ -139,9 +127,8 @@ def read_picture(
     """A grade as a picture with another thing of this home in one role. grade: step places with commas, as 0,2,1."""
     bench = _bench(member(request), child_id, home_id)
     try:
-        variant = Variant(activity_id, tuple(int(g) for g in grade.split(",")))
-        return PictureOut(picture=bench.picture_with(variant, role, stock_id))
-    except ValueError as error:
+        return PictureOut(picture=bench.picture_with(asked_variant(activity_id, grade), role, stock_id))
+    except NotThere as error:
         raise FieldError("stock_id", stock_id, str(error), "") from error
 
 

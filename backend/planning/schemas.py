@@ -295,7 +295,7 @@ class SwapOut(Schema):
     rounds: int
     words: str
     barred: str
-    thing_picture: str
+    thing_picture: str = ""
 
 
 class AskedRungOut(Schema):

@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from datetime import date
 from types import MappingProxyType
 
+from caseload.checks import FieldError
 from caseload.facts import estimates_of, facts_of, paces_of, standings, with_cutting
 from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
@@ -35,6 +36,14 @@ class Wish:
     adults: int = 1
     task: str = ""
     kit: str = ""
+
+
+def asked_variant(activity_id: str, grade: str) -> Variant:
+    """A grade as an address has it: step places with commas, as 0,2,1. Raises FieldError for anything else."""
+    try:
+        return Variant(activity_id, tuple(int(step) for step in grade.split(",")))
+    except ValueError as error:
+        raise FieldError("grade", grade, "A grade is step places with commas.", "Send it as 0,2,1.") from error
 
 
 @dataclass(frozen=True)

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from core.errors import NotThere
 from core.library.activity import Activity
 from core.materials import Role, Thing
 from core.offers.usable_cupboard import UsableCupboard
@@ -55,12 +56,12 @@ def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swa
     """Return every other thing in the home for one role of a variant: usable ones by how little they change, barred
     ones last.
 
-    Raises ValueError when the activity has no such role; NotThere when activity or grade does not exist.
+    Raises NotThere when the activity has no such role; NotThere when activity or grade does not exist.
     """
     activity = checked_variant(variant)
     role = next((r for r in activity.roles if r.id == role_id), None)
     if role is None:
-        raise ValueError(
+        raise NotThere(
             f"{activity.name} has no role {role_id!r}. Use one of {', '.join(r.id for r in activity.roles)}."
         )
     offer = cupboard.offer(variant)

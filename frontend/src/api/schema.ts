@@ -3851,7 +3851,10 @@ export interface components {
             words: string;
             /** Barred */
             barred: string;
-            /** Thing Picture */
+            /**
+             * Thing Picture
+             * @default
+             */
             thing_picture: string;
         };
         /**
