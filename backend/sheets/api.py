@@ -15,14 +15,13 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member, Paper
 from clinic.problems import Problem
-from core.library import ACTIVITIES, KITS
-from core.offers import Variant
+from core.library import ACTIVITIES, KITS, find_activity
 from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, PlannedBlock, format_of
 from planning.queries import plan_for, week_for
 from planning.stored import from_json
 from planning.weeks_api import week_out
-from planning.workbench import Wish, Workbench, choices_of, home_workbench, workbench, workbench_of
+from planning.workbench import Wish, Workbench, asked_variant, choices_of, home_workbench, workbench, workbench_of
 from sheets import paper as on_paper
 
 router = Router(tags=["sheets"])
@@ -32,71 +31,48 @@ HANDS = {"right": "right-handed", "left": "left-handed", "not_settled": "hand no
 
 
 @router.get("/plans/{plan_id}/sheet", include_in_schema=False)
-def prep_page(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
-    """The prep sheet of a plan as a page that prints."""
-    context = _prep(member(request), plan_id)
-    return on_paper.page(request, "sheets/prep.html", context, _on(request, paper), f"/api/plans/{plan_id}/sheet.pdf")
-
-
 @router.get("/plans/{plan_id}/sheet.pdf", include_in_schema=False)
-def prep_pdf(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
-    """The prep sheet of a plan as a PDF."""
+def prep(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
+    """The prep sheet of a plan."""
     context = _prep(member(request), plan_id)
-    return on_paper.pdf("sheets/prep.html", context, _on(request, paper), f"prep-{context['child'].lower()}")
+    return _sheet(request, "prep", context, paper, f"prep-{context['child'].lower()}")
 
 
 @router.get("/plans/{plan_id}/strip", include_in_schema=False)
-def strip_page(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
-    """The child's own strip of a session: its pictures in order, with an end."""
-    context = _prep(member(request), plan_id)
-    return on_paper.page(request, "sheets/strip.html", context, _on(request, paper), f"/api/plans/{plan_id}/strip.pdf")
-
-
 @router.get("/plans/{plan_id}/strip.pdf", include_in_schema=False)
-def strip_pdf(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
-    """The child's own strip of a session as a PDF."""
-    context = _prep(member(request), plan_id)
-    return on_paper.pdf("sheets/strip.html", context, _on(request, paper), f"strip-{context['child'].lower()}")
+def strip(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
+    """The child's own strip of a session: its pictures in order, with an end."""
+    context = _prep(member(request), plan_id, table=False)
+    return _sheet(request, "strip", context, paper, f"strip-{context['child'].lower()}")
 
 
 @router.get("/children/{child_id}/activities/{activity_id}/card", include_in_schema=False)
-def card_page(
+@router.get("/children/{child_id}/activities/{activity_id}/card.pdf", include_in_schema=False)
+def card(
     request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper | None = None
 ) -> HttpResponse:
     """One activity on a card for a family, for this child in this home. grade: step places with commas, as 0,2,1."""
     context = _card(member(request), child_id, home_id, activity_id, grade)
-    pdf_url = f"/api/children/{child_id}/activities/{activity_id}/card.pdf"
-    return on_paper.page(request, "sheets/card.html", context, _on(request, paper), pdf_url)
-
-
-@router.get("/children/{child_id}/activities/{activity_id}/card.pdf", include_in_schema=False)
-def card_pdf(
-    request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper | None = None
-) -> HttpResponse:
-    """One activity on a card as a PDF."""
-    context = _card(member(request), child_id, home_id, activity_id, grade)
-    return on_paper.pdf("sheets/card.html", context, _on(request, paper), f"card-{activity_id}")
+    return _sheet(request, "card", context, paper, f"card-{activity_id}")
 
 
 @router.get("/weeks/{week_id}/sheet", include_in_schema=False)
-def week_page(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> HttpResponse:
-    """The family's sheet of a home week as a page that prints."""
-    context = _week(member(request), week_id)
-    return on_paper.page(request, "sheets/week.html", context, _on(request, paper), f"/api/weeks/{week_id}/sheet.pdf")
-
-
 @router.get("/weeks/{week_id}/sheet.pdf", include_in_schema=False)
-def week_pdf(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> HttpResponse:
-    """The family's sheet of a home week as a PDF."""
+def week(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> HttpResponse:
+    """The family's sheet of a home week."""
     context = _week(member(request), week_id)
-    return on_paper.pdf("sheets/week.html", context, _on(request, paper), f"week-{context['child'].lower()}")
+    return _sheet(request, "week", context, paper, f"week-{context['child'].lower()}")
 
 
-def _on(request: HttpRequest, asked: Paper | None) -> Paper:
-    return asked or member(request).clinic.paper
+def _sheet(request: HttpRequest, kind: str, context: dict[str, Any], asked: Paper | None, name: str) -> HttpResponse:
+    """A sheet as a page, or as the PDF beside it; on the clinic's paper unless another is asked for."""
+    paper = asked or member(request).clinic.paper
+    if request.path.endswith(".pdf"):
+        return on_paper.pdf(f"sheets/{kind}.html", context, paper, name)
+    return on_paper.page(request, f"sheets/{kind}.html", context, paper)
 
 
-def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
+def _prep(who: Member, plan_id: UUID, table: bool = True) -> dict[str, Any]:
     plan = plan_for(who, plan_id)
     bench = workbench_of(plan, timezone.localdate())
     _, blocks = bench.stand_all(choices_of(plan))
@@ -114,11 +90,11 @@ def _prep(who: Member, plan_id: UUID) -> dict[str, Any]:
         "kit": KITS.get(plan.kit),
         "approaches": [approach_out(a) for a in approaches_of(plan.child)],
         "sheet": sheet,
-        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], bench) for p in sheet.blocks],
+        "rows": [_row(p, format_of(plan.format_id).names[p.block.part], bench, table) for p in sheet.blocks],
     }
 
 
-def _row(p: PrepBlock, part: str, bench: Workbench) -> dict[str, Any]:
+def _row(p: PrepBlock, part: str, bench: Workbench, table: bool = True) -> dict[str, Any]:
     b = p.block
     return {
         "name": b.name,
@@ -136,8 +112,7 @@ def _row(p: PrepBlock, part: str, bench: Workbench) -> dict[str, Any]:
         "stage": b.stage,
         "grade": " · ".join(b.grade_words),
         "expected": b.expected_words,
-        "picture": mark_safe(bench.picture(b)),
-        "act": mark_safe(bench.picture(b, table=False)),
+        "picture": mark_safe(bench.picture(b, table)),
         "told": b.told,
         "setup": b.setup,
         "posture": f"{b.posture[:1].upper()}{b.posture[1:]}",
@@ -159,13 +134,8 @@ def _row(p: PrepBlock, part: str, bench: Workbench) -> dict[str, Any]:
 def _card(who: Member, child_id: int, home_id: int, activity_id: str, grade: str) -> dict[str, Any]:
     child, home = child_for(who, child_id), home_for(who, home_id)
     bench = workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
-    try:
-        variant = Variant(activity_id, tuple(int(step) for step in grade.split(",")))
-    except ValueError as error:
-        raise FieldError("grade", grade, "The grade is step places with commas.", "Send it as 0,2,1.") from error
-    block = bench.stand(
-        PlannedBlock(ACTIVITIES[activity_id].parts[0] if activity_id in ACTIVITIES else "main", variant, 1)
-    )
+    variant = asked_variant(activity_id, grade)
+    block = bench.stand(PlannedBlock(find_activity(activity_id).parts[0], variant, 1))
     if not isinstance(block, Block):
         raise FieldError("grade", grade, block.reason, block.remedy)
     sheet = prep_sheet([block], bench.cupboard, child.overrides, child.first_name)

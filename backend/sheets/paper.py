@@ -13,11 +13,11 @@ OTHER = {"A4": "Letter", "Letter": "A4"}
 STYLES = Path(__file__).parent / "static"
 
 
-def page(request: HttpRequest, template: str, context: dict[str, Any], paper: str, pdf_url: str) -> HttpResponse:
-    """Return a sheet as a web page, with links to its PDF and to the other paper."""
+def page(request: HttpRequest, template: str, context: dict[str, Any], paper: str) -> HttpResponse:
+    """Return a sheet as a web page, with links to its PDF, one address further, and to the other paper."""
     asked = request.GET.copy()
     asked["paper"] = paper
-    pdf_url = f"{pdf_url.partition('?')[0]}?{asked.urlencode()}"
+    pdf_url = f"{request.path}.pdf?{asked.urlencode()}"
     asked["paper"] = OTHER[paper]
     return HttpResponse(_html(template, context, paper, pdf_url=pdf_url, other_url=f"?{asked.urlencode()}"))
 
