@@ -4,19 +4,15 @@ from collections.abc import Callable
 from statistics import median
 from time import perf_counter
 
-from core.child import Child, Setting
 from core.drawing import draw
-from core.library import ACTIVITIES, THINGS
-from core.offers import UsableCupboard, stock_of, variants_of
-
-CHILD = Child(age_months=60, hand="right")
+from core.library import ACTIVITIES
+from core.offers import variants_of
+from testing.contact_sheet import CHILD, everything
 
 
 def figures(say: Callable[[str], None]) -> None:
     """How many pictures, how big, and how long each takes."""
-    stock = stock_of({t.id: 60 for t in THINGS.values() if "kept_away" not in t.forms})
-    cupboard = UsableCupboard(stock, CHILD, Setting("home", "arms_reach"))
-    sizes, seconds = [], []
+    cupboard, sizes, seconds = everything(), [], []
     for variant in (v for a in ACTIVITIES.values() for v in variants_of(a)):
         offer = cupboard.offer(variant)
         draw(variant, offer, CHILD)

@@ -18,8 +18,9 @@ PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to co
 
 
 def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
-    """The wanted task an activity is itself, aimed at a strand; empty where it is none, or where its easiest grade is
-    beyond the task, or that lacks its tool: a knife is not yet “eat with a spoon”, dough letters are no writing.
+    """The wanted task an activity is itself, aimed at a strand; empty where it is none, where its easiest grade is
+    beyond the task, or where it is done with another tool: a knife is not yet “eat with a spoon”, and dough letters
+    are no writing.
     """
     for task in (WANTED_TASKS[t] for t in request.tasks):
         on_ladder = strand and strand == task.strand and activity.trains.get(strand, 0.0) < task.beyond
