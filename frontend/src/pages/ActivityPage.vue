@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, unwrap } from '@/api/client'
+import GradeSteps from '@/components/bench/GradeSteps.vue'
+import CueLines from '@/components/shared/CueLines.vue'
+import VerdictLines from '@/components/shared/VerdictLines.vue'
+import { useGrade } from '@/composables/useGrade'
+import { useLibrary } from '@/composables/useLibrary'
 import GradeDial from '@/components/bench/GradeDial.vue'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import ToldWords from '@/components/shared/ToldWords.vue'
-import VerdictSign from '@/components/shared/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
 import { rungWords } from '@/logic/words'
 
@@ -18,44 +20,39 @@ const { child, activityId } = defineProps<{ child: Child; activityId: string }>(
 const route = useRoute()
 const router = useRouter()
 const home = computed(() => Number(route.query.home ?? child.home_id))
-const grade = ref(
-  String(route.query.grade ?? '')
-    .split(',')
-    .filter(Boolean)
-    .map(Number),
+const from = String(route.query.grade ?? '')
+  .split(',')
+  .filter(Boolean)
+  .map(Number)
+const { grade, data, error, block, turn, jump } = useGrade(
+  () => child.id,
+  () => home.value,
+  () => activityId,
+  from,
 )
 watch(grade, (now) => void router.replace({ query: { home: home.value, grade: now.join(',') } }))
-const body = computed(() => ({
-  part: 'main' as const,
-  activity_id: activityId,
-  grade: grade.value,
-  sets: 1,
-  locked: false,
-}))
-const { data, error } = useQuery({
-  queryKey: ['here', () => child.id, home, body],
-  queryFn: () =>
-    unwrap(
-      api.POST('/api/children/{child_id}/forecast', {
-        params: { path: { child_id: child.id }, query: { home_id: home.value } },
-        body: body.value,
-      }),
-    ),
-  placeholderData: keepPreviousData,
-})
-const block = computed(() => data.value?.block)
+const { data: reaches, error: notThere } = useLibrary(
+  () => child.id,
+  () => home.value,
+  () => !from.length,
+)
+watch(
+  reaches,
+  (all) => {
+    const reach = all?.find((r) => r.activity_id === activityId)
+    if (reach && !grade.value.length) jump(reach.nearest.length ? reach.nearest : reach.easiest)
+  },
+  { immediate: true },
+)
 const trains = computed(() => (data.value?.asks ?? []).filter((a) => a.trained))
 const requires = computed(() => (data.value?.asks ?? []).filter((a) => !a.trained))
 const card = computed(
   () => `/api/children/${child.id}/activities/${activityId}/card?home_id=${home.value}&grade=${grade.value.join(',')}`,
 )
-const jump = (to?: number[]): void => {
-  if (to) grade.value = [...to]
-}
 </script>
 
 <template>
-  <ProblemNote :error="error" />
+  <ProblemNote :error="error ?? notThere" />
   <article v-if="data" class="stack">
     <header class="row">
       <TargetSign v-if="trains[0]" :target="trains[0].target" :size="34" />
@@ -76,26 +73,17 @@ const jump = (to?: number[]): void => {
         :key="dial.axis"
         :dial="dial"
         :value="grade[i] ?? 0"
-        @turn="grade = grade.with(i, $event)"
+        @turn="turn(i, $event)"
       />
     </div>
     <div class="row">
-      <button type="button" class="plain-button" :disabled="!data.easier" @click="jump(data.easier?.grade)">
-        ◂ Easier
-      </button>
-      <span class="small soft">{{ data.easier?.tell }}</span>
-      <button type="button" class="plain-button push" :disabled="!data.harder" @click="jump(data.harder?.grade)">
-        Harder ▸
-      </button>
-      <span class="small soft">{{ data.harder?.tell }}</span>
+      <GradeSteps :easier="data.easier" :harder="data.harder" told @jump="jump" />
     </div>
     <div class="two">
       <section>
         <template v-if="block">
           <h3>Say or do</h3>
-          <p v-for="c in block.cues" :key="c.support">
-            <span class="soft small">{{ c.support_words }}:</span> {{ c.words }}
-          </p>
+          <CueLines :cues="block.cues" />
         </template>
       </section>
       <section>
@@ -132,11 +120,7 @@ const jump = (to?: number[]): void => {
         </li>
       </ul>
     </section>
-    <p v-for="h in block?.verdict.hits" :key="h.rule + h.reason" class="row care">
-      <VerdictSign :status="h.status" /><span
-        ><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span
-      >
-    </p>
+    <VerdictLines :hits="block?.verdict.hits ?? []" />
   </article>
 </template>
 
@@ -186,9 +170,6 @@ h3 {
 }
 .marks li > :first-child {
   flex: none;
-}
-.care {
-  flex-wrap: nowrap;
 }
 @media (max-width: 800px) {
   .two {

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, unwrap } from '@/api/client'
 import LibraryRow from '@/components/library/LibraryRow.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
+import { useLibrary } from '@/composables/useLibrary'
 import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
 import { answers, fits } from '@/logic/library'
@@ -23,15 +22,10 @@ const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.v
 const strands = computed(() => (words.value?.strands ?? []).filter((s) => !target.value || s.target === target.value))
 watch(target, () => (strand.value = ''))
 watch(strand, () => (rung.value = undefined))
-const { data, error, isPending } = useQuery({
-  queryKey: ['library', () => child.id, chosen],
-  queryFn: () =>
-    unwrap(
-      api.GET('/api/children/{child_id}/library', {
-        params: { path: { child_id: child.id }, query: { home_id: chosen.value } },
-      }),
-    ),
-})
+const { data, error, isPending } = useLibrary(
+  () => child.id,
+  () => chosen.value,
+)
 const found = computed(() =>
   (data.value ?? []).filter(
     (r) =>

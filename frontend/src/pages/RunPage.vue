@@ -3,9 +3,7 @@ import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
-import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
-import ToldWords from '@/components/shared/ToldWords.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunCount from '@/components/run/RunCount.vue'
 import RunGrade from '@/components/run/RunGrade.vue'
@@ -13,6 +11,7 @@ import RunHand from '@/components/run/RunHand.vue'
 import RunHold from '@/components/run/RunHold.vue'
 import RunMarks from '@/components/run/RunMarks.vue'
 import RunMeasures from '@/components/run/RunMeasures.vue'
+import RunHow from '@/components/run/RunHow.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
 import RunTaps from '@/components/run/RunTaps.vue'
@@ -56,9 +55,6 @@ watch(
   { immediate: true },
 )
 
-/** How it is done: in view for somebody who runs another's plan, one tap away for a therapist. */
-const shown = ref<boolean>()
-const shows = computed(() => shown.value ?? led.value)
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
@@ -181,13 +177,7 @@ async function finish(): Promise<void> {
             <strong>{{ block.stage }}</strong>
           </p>
           <p>{{ block.setup }}</p>
-          <button type="button" class="plain-button" :aria-expanded="shows" @click="shown = !shows">
-            {{ shows ? 'Hide how it is done' : 'How it is done' }}
-          </button>
-          <div v-if="shows" class="how">
-            <ActivityPicture :picture="block.picture" />
-            <ToldWords :told="block.told" :brief="tally.tries > 0" />
-          </div>
+          <RunHow :block="block" :open="led" :brief="tally.tries > 0" />
           <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
         </div>
         <RunCount :rules="run.rules" :block="block" :events="events" :tally="tally" :in-set="inSet" />
@@ -305,23 +295,6 @@ header {
 .what {
   display: grid;
   gap: 2px;
-}
-.how {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 14px;
-  background: var(--sheet);
-  border-radius: var(--round);
-  padding: 8px 12px;
-}
-.how > :first-child {
-  flex: 0 1 auto;
-}
-.how > :last-child {
-  flex: 1 1 260px;
-}
-.how :deep(svg.picture) {
-  max-height: 150px;
 }
 .say {
   font-size: var(--step-3);

@@ -6,15 +6,18 @@ import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunColumn from '@/components/run/RunColumn.vue'
+import RunHow from '@/components/run/RunHow.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
 import { useDoing } from '@/composables/useDoing'
+import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { standing, undone, whereLeft } from '@/logic/tally'
 
 /** Several children at one table, each with a run of their own: one activity at a time, a column a child. */
 const { runIds } = defineProps<{ runIds: string[] }>()
 const router = useRouter()
+const { data: me } = useMe()
 const tables = runIds.map((id) => useRun(id))
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
@@ -98,6 +101,7 @@ async function finish(): Promise<void> {
         @skip="at = Math.min(at + 1, blocks.length - 1)"
       />
     </template>
+    <RunHow v-if="block" :block="block" :open="me?.role === 'assistant'" :brief="false" />
     <div class="columns" :style="{ '--columns': Math.min(runIds.length, 4) }">
       <RunColumn v-for="(t, i) in tables" :key="runIds[i]" :table="t" :together="at" />
     </div>

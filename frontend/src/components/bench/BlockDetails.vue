@@ -2,7 +2,8 @@
 import type { Block } from '@/composables/useBench'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
-import VerdictSign from '@/components/shared/VerdictSign.vue'
+import CueLines from '@/components/shared/CueLines.vue'
+import VerdictLines from '@/components/shared/VerdictLines.vue'
 
 defineProps<{ block: Block; childId: number; homeId: number; dim?: boolean }>()
 const emit = defineEmits<{ pick: [grade: number[]] }>()
@@ -10,24 +11,22 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
 
 <template>
   <div class="details" :class="{ dim }">
-    <div class="shown">
-      <div class="words">
-        <p v-if="block.told.does">{{ block.told.does }}</p>
-        <p v-if="block.told.counts_when">
-          <strong>Counts when:</strong> {{ block.told.counts_when
-          }}<template v-if="block.told.grip">{{ ' ' }}<strong>Grip:</strong> {{ block.told.grip }}.</template>
-        </p>
-        <p>
-          <RouterLink
-            :to="{
-              name: 'activity',
-              params: { childId, activityId: block.activity_id },
-              query: { home: homeId, grade: block.grade.join(',') },
-            }"
-            >Steps, and a card for the family</RouterLink
-          >
-        </p>
-      </div>
+    <div class="words">
+      <p v-if="block.told.does">{{ block.told.does }}</p>
+      <p v-if="block.told.counts_when">
+        <strong>Counts when:</strong> {{ block.told.counts_when
+        }}<template v-if="block.told.grip">{{ ' ' }}<strong>Grip:</strong> {{ block.told.grip }}.</template>
+      </p>
+      <p>
+        <RouterLink
+          :to="{
+            name: 'activity',
+            params: { childId, activityId: block.activity_id },
+            query: { home: homeId, grade: block.grade.join(',') },
+          }"
+          >Steps, and a card for the family</RouterLink
+        >
+      </p>
     </div>
     <div>
       <h3>Set out</h3>
@@ -52,11 +51,7 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
     </div>
     <div>
       <h3>Say or do</h3>
-      <ul class="cues">
-        <li v-for="c in block.cues" :key="c.support">
-          <span class="soft small">{{ c.support_words }}</span> {{ c.words }}
-        </li>
-      </ul>
+      <CueLines :cues="block.cues" />
     </div>
     <div>
       <h3>Watch</h3>
@@ -67,11 +62,7 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
       </ul>
     </div>
     <div v-if="block.verdict.hits.length" class="careful">
-      <p v-for="h in block.verdict.hits" :key="h.rule + h.reason" class="row">
-        <VerdictSign :status="h.status" /><span
-          ><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span
-        >
-      </p>
+      <VerdictLines :hits="block.verdict.hits" />
     </div>
   </div>
 </template>
@@ -84,14 +75,8 @@ const emit = defineEmits<{ pick: [grade: number[]] }>()
   border-top: 1px solid var(--line);
   padding-top: var(--gap-3);
 }
-.shown {
-  grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-4);
-}
 .words {
-  flex: 1 1 220px;
+  grid-column: 1 / -1;
   display: grid;
   gap: var(--gap-2);
   align-content: start;
@@ -103,22 +88,11 @@ ul {
   margin: 4px 0;
   padding-left: 18px;
 }
-.cues {
-  list-style: none;
-  padding: 0;
-}
-.cues span {
-  display: block;
-}
 .careful {
   grid-column: 1 / -1;
   background: var(--caution-soft);
   border-radius: 8px;
   padding: 8px 12px;
-}
-.careful .row {
-  flex-wrap: nowrap;
-  align-items: flex-start;
 }
 @media (max-width: 800px) {
   .details {

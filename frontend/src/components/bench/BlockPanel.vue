@@ -5,6 +5,7 @@ import { api, unwrap, type Schemas } from '@/api/client'
 import { stretched, type Block } from '@/composables/useBench'
 import { minutesWords, rungWords } from '@/logic/words'
 import BlockDetails from '@/components/bench/BlockDetails.vue'
+import GradeSteps from '@/components/bench/GradeSteps.vue'
 import GradeDial from '@/components/bench/GradeDial.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
@@ -90,22 +91,7 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
       <div v-else class="forecast barred">{{ forecast?.why_not ?? block.problem }} {{ forecast?.remedy }}</div>
     </header>
     <div class="row tools">
-      <button
-        type="button"
-        class="plain-button"
-        :disabled="!forecast?.easier || busy"
-        @click="jump(forecast?.easier?.grade)"
-      >
-        ◂ Easier
-      </button>
-      <button
-        type="button"
-        class="plain-button"
-        :disabled="!forecast?.harder || busy"
-        @click="jump(forecast?.harder?.grade)"
-      >
-        Harder ▸
-      </button>
+      <GradeSteps :easier="busy ? null : forecast?.easier" :harder="busy ? null : forecast?.harder" @jump="jump" />
       <span class="row minutes"
         ><button type="button" class="plain-button" aria-label="One set less" @click="stretch(-1)">−</button
         ><strong>{{ sets }} {{ sets === 1 ? 'set' : 'sets' }}</strong

@@ -1,40 +1,24 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
-import { api, unwrap } from '@/api/client'
 import type { Reach } from '@/logic/library'
 import { rungWords } from '@/logic/words'
+import GradeSteps from '@/components/bench/GradeSteps.vue'
+import CueLines from '@/components/shared/CueLines.vue'
+import VerdictLines from '@/components/shared/VerdictLines.vue'
+import { useGrade } from '@/composables/useGrade'
 import GradeDial from '@/components/bench/GradeDial.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ToldWords from '@/components/shared/ToldWords.vue'
 import KitSwaps from '@/components/bench/KitSwaps.vue'
-import VerdictSign from '@/components/shared/VerdictSign.vue'
 
 /** One activity with its dials live for a child and a cupboard; nothing is kept. */
 const { reach, childId, homeId } = defineProps<{ reach: Reach; childId: number; homeId: number }>()
-const grade = ref([...(reach.nearest.length ? reach.nearest : reach.easiest)])
-const body = computed(() => ({
-  part: reach.parts[0] ?? 'main',
-  activity_id: reach.activity_id,
-  grade: grade.value,
-  sets: 1,
-  locked: false,
-}))
-const { data } = useQuery({
-  queryKey: ['here', () => childId, () => homeId, body],
-  queryFn: () =>
-    unwrap(
-      api.POST('/api/children/{child_id}/forecast', {
-        params: { path: { child_id: childId }, query: { home_id: homeId } },
-        body: body.value,
-      }),
-    ),
-  placeholderData: keepPreviousData,
-})
-const block = computed(() => data.value?.block)
-const jump = (to?: number[]): void => {
-  if (to) grade.value = [...to]
-}
+const { grade, data, block, turn, jump } = useGrade(
+  () => childId,
+  () => homeId,
+  () => reach.activity_id,
+  reach.nearest.length ? reach.nearest : reach.easiest,
+  reach.parts[0] ?? 'main',
+)
 </script>
 
 <template>
@@ -45,24 +29,7 @@ const jump = (to?: number[]): void => {
         {{ block.minutes }} min a set
       </p>
       <p v-else-if="data" class="not" aria-live="polite">{{ data.why_not }} {{ data.remedy }}</p>
-      <button
-        type="button"
-        class="plain-button push"
-        :disabled="!data?.easier"
-        :title="data?.easier?.words"
-        @click="jump(data?.easier?.grade)"
-      >
-        ◂ Easier
-      </button>
-      <button
-        type="button"
-        class="plain-button"
-        :disabled="!data?.harder"
-        :title="data?.harder?.words"
-        @click="jump(data?.harder?.grade)"
-      >
-        Harder ▸
-      </button>
+      <span class="row push"><GradeSteps :easier="data?.easier" :harder="data?.harder" @jump="jump" /></span>
     </div>
     <div class="dials">
       <GradeDial
@@ -70,7 +37,7 @@ const jump = (to?: number[]): void => {
         :key="dial.axis"
         :dial="dial"
         :value="grade[i] ?? 0"
-        @turn="grade = grade.with(i, $event)"
+        @turn="turn(i, $event)"
       />
     </div>
     <ActivityPicture v-if="data" :picture="data.picture" />
@@ -100,16 +67,10 @@ const jump = (to?: number[]): void => {
       </div>
       <div>
         <h4>Say or do</h4>
-        <p v-for="c in block.cues" :key="c.support">
-          <span class="soft small">{{ c.support_words }}:</span> {{ c.words }}
-        </p>
+        <CueLines :cues="block.cues" />
       </div>
     </div>
-    <p v-for="h in block?.verdict.hits" :key="h.rule + h.reason" class="row care">
-      <VerdictSign :status="h.status" /><span
-        ><strong>{{ h.reason }}</strong> {{ h.remedy }} <span class="soft small">{{ h.source }}</span></span
-      >
-    </p>
+    <VerdictLines :hits="block?.verdict.hits ?? []" />
   </div>
 </template>
 
@@ -139,9 +100,6 @@ const jump = (to?: number[]): void => {
 }
 h4 {
   margin: 0;
-}
-.care {
-  flex-wrap: nowrap;
 }
 @media (max-width: 800px) {
   .two {

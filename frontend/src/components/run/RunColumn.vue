@@ -43,7 +43,7 @@ watch(
 )
 watch(at, () => (help.value = 'spoken'))
 
-function attempt(outcome: 'success' | 'miss', support: Support): void {
+function attempt(outcome: 'success' | 'miss', support: Support, otherGrip = false): void {
   if (!block.value || isPaused(events.value, block.value.id)) return
   tap(block.value.id, 'try', {
     outcome,
@@ -51,7 +51,7 @@ function attempt(outcome: 'success' | 'miss', support: Support): void {
     grade: gradeNow(events.value, block.value),
     hand: handNow(events.value, block.value, run.value?.hand),
     help_first: helpFirst.value,
-    other_grip: false,
+    other_grip: otherGrip,
   })
 }
 function turn(by: number): void {
@@ -82,12 +82,21 @@ function turn(by: number): void {
       {{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}
     </p>
     <button type="button" class="alone" @click="attempt('success', 'alone')">On their own</button>
-    <div class="pair">
+    <div class="two">
       <button type="button" class="helped" :disabled="help === 'alone'" @click="attempt('success', help)">
         With help
       </button>
       <button type="button" class="missed" @click="attempt('miss', supportOfMiss(helpFirst, help))">Not yet</button>
     </div>
+    <button
+      v-if="block.told.grip"
+      type="button"
+      class="plain-button grip"
+      :title="`Counts with: ${block.told.grip}`"
+      @click="attempt('miss', supportOfMiss(helpFirst, help), true)"
+    >
+      Reached, other grip
+    </button>
     <label class="small help"
       >Help
       <select v-model="help" :aria-label="`Which help for ${run.child_name}`">
@@ -161,7 +170,7 @@ button.missed {
   color: var(--ink);
   border-color: var(--ink-soft);
 }
-.pair {
+.two {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 8px;
@@ -172,6 +181,7 @@ button.missed {
   gap: 6px;
 }
 .three .plain-button,
+.grip,
 .mouth {
   min-height: 56px;
   padding: 0 6px;
