@@ -4,8 +4,8 @@ from django.db import models
 from django.db.models import Q
 
 from clinic.fields import one_of, only
+from clinic.managers import ClinicManager
 from clinic.models import Clinic, Member
-from clinic.queries import ClinicManager
 from core.ability import WithWhom
 from core.child import (
     CHOICES,

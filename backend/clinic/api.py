@@ -3,19 +3,18 @@
 from datetime import datetime
 
 from django.contrib.auth import authenticate, logout, update_session_auth_hash
-from django.contrib.sessions.models import Session
-from django.http import Http404, HttpRequest
+from django.http import HttpRequest
 from django.middleware.csrf import get_token
-from django.utils import timezone
 from ninja import Router
 from pydantic import Field
 
 from clinic import people_actions as actions
 from clinic.auth import let_in, member
 from clinic.models import Member, Paper, Role, SignedIn, Thumb
+from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
-from clinic.queries import member_of
+from clinic.queries import device_for, devices_of, member_of
 from clinic.schema import Schema
 
 router = Router(tags=["clinic"])
@@ -68,7 +67,7 @@ class DeviceOut(Schema):
 @router.post("/session", auth=None, response={200: Me, 401: Problem, 429: Problem})
 def sign_in(request: HttpRequest, body: SignIn) -> Me:
     """Sign in with a name and a password."""
-    user = authenticate(request, username=body.username.strip().lower(), password=body.password)
+    user = authenticate(request, username=stored_username(body.username), password=body.password)
     member = member_of(user) if user else None
     if user is None or member is None:
         raise ProblemError(
@@ -117,19 +116,15 @@ def change_password(request: HttpRequest, body: NewPassword) -> Me:
 @router.get("/me/devices", response=list[DeviceOut])
 def list_devices(request: HttpRequest) -> list[DeviceOut]:
     """Where one is signed in, newest first."""
-    alive = Session.objects.filter(expire_date__gt=timezone.now()).values("session_key")
-    mine = member(request).signed_in.filter(key__in=alive)
-    return [DeviceOut(id=d.pk, device=d.device, at=d.at, here=d.key == request.session.session_key) for d in mine]
+    here = request.session.session_key
+    return [DeviceOut(id=d.pk, device=d.device, at=d.at, here=d.key == here) for d in devices_of(member(request))]
 
 
 @router.delete("/me/devices/{device_id}", response={204: None, **REFUSED})
 def sign_out_device(request: HttpRequest, device_id: int) -> tuple[int, None]:
     """Sign out on another device."""
     who = member(request)
-    device = who.signed_in.filter(pk=device_id).first()
-    if device is None:
-        raise Http404("You are not signed in there any more.")
-    actions.sign_out_device(who, device)
+    actions.sign_out_device(who, device_for(who, device_id))
     return 204, None
 
 

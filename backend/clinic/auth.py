@@ -3,10 +3,12 @@
 from zoneinfo import ZoneInfo
 
 from django.contrib.auth import login
+from django.db import transaction
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja.security import SessionAuth
 
+from clinic.actions import log
 from clinic.models import Member, SignedIn
 from clinic.queries import member_of
 
@@ -29,10 +31,12 @@ def member(request: HttpRequest) -> Member:
 
 def let_in(request: HttpRequest, member: Member) -> None:
     """Sign a member in on this device, and keep that it is."""
-    login(request, member.user, backend="django.contrib.auth.backends.ModelBackend")
-    if request.session.session_key is None:
-        request.session.save()
-    SignedIn.objects.update_or_create(
-        key=request.session.session_key,
-        defaults={"member": member, "device": request.headers.get("User-Agent", "")[:200]},
-    )
+    device = request.headers.get("User-Agent", "")[:200]
+    with transaction.atomic():
+        login(request, member.user, backend="django.contrib.auth.backends.ModelBackend")
+        if request.session.session_key is None:
+            request.session.save()
+        SignedIn.objects.update_or_create(
+            key=request.session.session_key, defaults={"member": member, "device": device}
+        )
+        log(member, "me.sign_in", member, None, {"device": device})

@@ -6,6 +6,7 @@ from django.conf import settings
 from django.db import models
 
 from clinic.fields import one_of, only
+from clinic.managers import ClinicManager
 
 Role = Literal["lead", "therapist", "assistant"]
 Paper = Literal["A4", "Letter"]
@@ -37,6 +38,8 @@ class Member(models.Model):
     role: "models.CharField[Role, Role]" = one_of(Role, 12)
     run_hand: "models.CharField[Thumb, Thumb]" = one_of(Thumb, 5, default="right")
     version = models.PositiveIntegerField(default=1)
+
+    objects = ClinicManager("clinic")
 
     class Meta:
         constraints = [
@@ -70,6 +73,8 @@ class Link(models.Model):
     expires_at = models.DateTimeField()
     used_at = models.DateTimeField(null=True)
     withdrawn_at = models.DateTimeField(null=True)
+
+    objects = ClinicManager("clinic")
 
     class Meta:
         ordering = ["-made_at"]

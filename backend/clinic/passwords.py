@@ -45,10 +45,26 @@ def checked_username(username: str) -> str:
             "Choose another.",
         )
     if User.objects.filter(username__iexact=name).exists():
-        raise ProblemError(
-            422, "Not saved", "username", username, f"Somebody signs in as {name} already.", "Choose another name."
-        )
+        raise taken(name)
     return name
+
+
+def taken(name: str) -> ProblemError:
+    """What is said of a sign-in name that somebody has."""
+    return ProblemError(
+        422, "Not saved", "username", name, f"Somebody signs in as {name} already.", "Choose another name."
+    )
+
+
+def stored_username(written: str) -> str:
+    """The sign-in name that is meant, however its letters are written: as it is where there is one, else the only one
+    that differs in capitals alone, else as written.
+    """
+    name = written.strip()
+    if User.objects.filter(username=name).exists():
+        return name
+    alike = list(User.objects.filter(username__iexact=name).values_list("username", flat=True)[:2])
+    return alike[0] if len(alike) == 1 else name.lower()
 
 
 def checked_full_name(name: str) -> tuple[str, str]:

@@ -4,13 +4,13 @@ from typing import Any
 
 from django.contrib.auth.models import User
 from django.contrib.sessions.models import Session
-from django.db import transaction
+from django.db import IntegrityError, transaction
 from django.utils import timezone
 
 from clinic.actions import Done, StaleEdit, acting, log
 from clinic.links import make_link, open_link
 from clinic.models import Clinic, Link, LinkKind, Member, Role, SignedIn, Thumb
-from clinic.passwords import checked_full_name, checked_password, checked_username
+from clinic.passwords import checked_full_name, checked_password, checked_username, taken
 from clinic.problems import ProblemError
 
 
@@ -25,7 +25,9 @@ def invite(member: Member, name: str, role: Role) -> Done[tuple[Link, str]]:
 @acting("people.invite")
 def offer_reset(member: Member, colleague: Member) -> Done[tuple[Link, str]]:
     """Make a link with which a colleague chooses a new password; an earlier one is withdrawn."""
-    colleague.links.filter(used_at=None, withdrawn_at=None).update(withdrawn_at=timezone.now())
+    Link.objects.visible_to(member).filter(member=colleague, used_at=None, withdrawn_at=None).update(
+        withdrawn_at=timezone.now()
+    )
     link, token = make_link(member, "reset", colleague.name[:80], member=colleague)
     return Done((link, token), link, None, {"for": colleague.pk})
 
@@ -69,7 +71,11 @@ def new_member(clinic: Clinic, role: Role, name: str, username: str, password: s
     first, last = checked_full_name(name)
     user = User(username=checked_username(username), first_name=first, last_name=last)
     user.set_password(checked_password(password, user))
-    user.save()
+    try:
+        with transaction.atomic():
+            user.save()
+    except IntegrityError as error:  # two people chose the same name at the same moment
+        raise taken(user.username) from error
     return Member.objects.create(user=user, clinic=clinic, role=role)
 
 
@@ -132,7 +138,7 @@ def sign_out_device(member: Member, device: SignedIn) -> Done[None]:
 
 def end_all(member: Member, but: str | None = None) -> None:
     """End a person's sessions on every device but the one of a session key. Part of an action."""
-    gone = member.signed_in.exclude(key=but or "")
+    gone = SignedIn.objects.filter(member=member).exclude(key=but or "")
     Session.objects.filter(session_key__in=[s.key for s in gone]).delete()
     gone.delete()
 
@@ -141,7 +147,7 @@ def _link(token: str, kind: LinkKind) -> Link:
     link = open_link(token, lock=True)
     if link.kind != kind:
         raise ProblemError(
-            410, "This link no longer works", "token", "", "This link is for something else.", "Open it anew."
+            410, "This link no longer works", "token", "", "This link is for something else.", "Open it again."
         )
     return link
 

@@ -3,8 +3,7 @@
 from datetime import datetime
 
 import segno
-from django.http import Http404, HttpRequest
-from django.utils import timezone
+from django.http import HttpRequest
 from ninja import Router
 from pydantic import Field
 
@@ -13,8 +12,8 @@ from clinic.api import Me, me_out
 from clinic.auth import let_in, member
 from clinic.links import open_link
 from clinic.models import Link, LinkKind, Member, Role
-from clinic.permissions import require
 from clinic.problems import Problem
+from clinic.queries import colleague, link_for, open_links, people
 from clinic.schema import Schema
 
 router = Router(tags=["people"])
@@ -101,24 +100,23 @@ class ChosenPassword(Schema):
 def list_people(request: HttpRequest) -> PeopleOut:
     """Everybody in the clinic, those who left last; and the links still open."""
     who = member(request)
-    require(who, "people.read")
-    people = who.clinic.members.select_related("user").order_by("-user__is_active", "user__first_name", "pk")
-    links = who.clinic.links.filter(used_at=None, withdrawn_at=None, expires_at__gt=timezone.now())
-    return PeopleOut(people=[person_out(p) for p in people], links=[LinkOut.model_validate(x) for x in links])
+    return PeopleOut(
+        people=[person_out(p) for p in people(who)], links=[LinkOut.model_validate(x) for x in open_links(who)]
+    )
 
 
 @router.put("/people/{member_id}", response={200: PersonOut, **REFUSED})
 def edit_person(request: HttpRequest, member_id: int, body: PersonEdit) -> PersonOut:
     """Change a colleague's role, or whether they may sign in; 409 where another lead did so meanwhile."""
     who = member(request)
-    return person_out(actions.edit_member(who, _colleague(who, member_id), body.role, body.active, body.version))
+    return person_out(actions.edit_member(who, colleague(who, member_id), body.role, body.active, body.version))
 
 
 @router.post("/people/{member_id}/reset", response={201: FreshLink, **REFUSED})
 def offer_reset(request: HttpRequest, member_id: int) -> tuple[int, FreshLink]:
     """Make a link with which a colleague chooses a new password."""
     who = member(request)
-    return 201, _fresh(request, *actions.offer_reset(who, _colleague(who, member_id)))
+    return 201, _fresh(request, *actions.offer_reset(who, colleague(who, member_id)))
 
 
 @router.post("/links", response={201: FreshLink, **REFUSED})
@@ -131,10 +129,7 @@ def invite(request: HttpRequest, body: Invitation) -> tuple[int, FreshLink]:
 def withdraw(request: HttpRequest, link_id: int) -> tuple[int, None]:
     """Make a link useless."""
     who = member(request)
-    link = who.clinic.links.filter(pk=link_id).first()
-    if link is None:
-        raise Http404(f"No link {link_id} in your clinic.")
-    actions.withdraw(who, link)
+    actions.withdraw(who, link_for(who, link_id))
     return 204, None
 
 
@@ -174,14 +169,6 @@ def person_out(person: Member) -> PersonOut:
         last_seen=person.user.last_login,
         version=person.version,
     )
-
-
-def _colleague(who: Member, member_id: int) -> Member:
-    require(who, "people.read")
-    found = who.clinic.members.select_related("user").filter(pk=member_id).first()
-    if found is None:
-        raise Http404(f"Nobody with the number {member_id} in your clinic.")
-    return found
 
 
 def _fresh(request: HttpRequest, link: Link, token: str) -> FreshLink:

@@ -1,28 +1,13 @@
 """Reads that start from who is asking."""
 
-from typing import TypeVar
-
 from django.contrib.auth.models import AbstractBaseUser, AnonymousUser
-from django.db import models
+from django.contrib.sessions.models import Session
+from django.db.models import QuerySet
+from django.http import Http404
+from django.utils import timezone
 
-from clinic.models import Member
-
-Row_co = TypeVar("Row_co", bound=models.Model, covariant=True)
-
-
-class ClinicManager(models.Manager[Row_co]):
-    """Rows of one clinic. clinic_path says how to get from a row to its clinic.
-
-    Django makes managers of related rows without a path: on those, visible_to finds no such column and fails.
-    """
-
-    def __init__(self, clinic_path: str = "no_path_to_a_clinic") -> None:
-        super().__init__()
-        self.clinic_path = clinic_path
-
-    def visible_to(self, member: Member) -> models.QuerySet[Row_co]:
-        """Only the rows of the member's own clinic."""
-        return self.filter(**{self.clinic_path: member.clinic_id})
+from clinic.models import Link, Member, SignedIn
+from clinic.permissions import require
 
 
 def member_of(user: AbstractBaseUser | AnonymousUser) -> Member | None:
@@ -30,3 +15,46 @@ def member_of(user: AbstractBaseUser | AnonymousUser) -> Member | None:
     if user.pk is None:
         return None
     return Member.objects.select_related("clinic", "user").filter(user__pk=user.pk).first()
+
+
+def people(who: Member) -> QuerySet[Member]:
+    """Everybody in the clinic, those who left last."""
+    require(who, "people.read")
+    return Member.objects.visible_to(who).select_related("user").order_by("-user__is_active", "user__first_name", "pk")
+
+
+def colleague(who: Member, member_id: int) -> Member:
+    """A colleague by number. Raises Http404 for anybody else."""
+    found = people(who).filter(pk=member_id).first()
+    if found is None:
+        raise Http404(f"Nobody with the number {member_id} in your clinic.")
+    return found
+
+
+def open_links(who: Member) -> QuerySet[Link]:
+    """The links that still work."""
+    require(who, "people.read")
+    return Link.objects.visible_to(who).filter(used_at=None, withdrawn_at=None, expires_at__gt=timezone.now())
+
+
+def link_for(who: Member, link_id: int) -> Link:
+    """A link by number, open or not. Raises Http404 for any other."""
+    require(who, "people.read")
+    found = Link.objects.visible_to(who).filter(pk=link_id).first()
+    if found is None:
+        raise Http404(f"No link {link_id} in your clinic.")
+    return found
+
+
+def devices_of(who: Member) -> QuerySet[SignedIn]:
+    """Where a person is signed in, newest first; sessions that ran out are left away."""
+    alive = Session.objects.filter(expire_date__gt=timezone.now()).values("session_key")
+    return SignedIn.objects.filter(member=who, key__in=alive)
+
+
+def device_for(who: Member, device_id: int) -> SignedIn:
+    """One of a person's own devices. Raises Http404 for any other."""
+    found = SignedIn.objects.filter(member=who, pk=device_id).first()
+    if found is None:
+        raise Http404("You are not signed in there any more.")
+    return found

@@ -4,7 +4,7 @@ import secrets
 from zoneinfo import available_timezones
 
 from django.conf import settings
-from django.db import transaction
+from django.db import connection, transaction
 
 from clinic.actions import Done, StaleEdit, acting, log
 from clinic.models import Clinic, Member, Paper
@@ -17,9 +17,16 @@ def is_open() -> bool:
     return bool(settings.SETUP_CODE) and not Clinic.objects.filter(is_demo=False).exists()
 
 
+def hold_out_others() -> None:
+    """Make a second set-up wait until this transaction has ended. Part of an action."""
+    with connection.cursor() as cursor:
+        cursor.execute(f"lock table {Clinic._meta.db_table} in share row exclusive mode")
+
+
 def set_up(code: str, clinic: str, time_zone: str, paper: Paper, name: str, username: str, password: str) -> Member:
     """Make the clinic and its first lead. Raises ProblemError 409 once there is one, and at every field."""
     with transaction.atomic():
+        hold_out_others()
         if not is_open():
             raise ProblemError(
                 409, "Set up already", "code", "", "This Pollicor has a clinic already.", "Sign in, or ask its lead."
@@ -61,7 +68,9 @@ def checked_clinic_name(name: str) -> str:
     """Return a clinic's name. Raises ProblemError at `clinic` for none."""
     words = " ".join(name.split())
     if not words:
-        raise ProblemError(422, "Not saved", "clinic", name, "A clinic needs a name.", "It stands on every sheet.")
+        raise ProblemError(
+            422, "Not saved", "clinic", name, "A clinic needs a name.", "Write what colleagues and families call it."
+        )
     return words
 
 

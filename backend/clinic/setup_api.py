@@ -1,7 +1,5 @@
 """The first start, and the clinic's own settings."""
 
-from zoneinfo import available_timezones
-
 from django.http import HttpRequest
 from ninja import Router
 from pydantic import Field
@@ -18,11 +16,10 @@ REFUSED = {403: Problem, 409: Problem, 422: Problem}
 
 
 class SetupOut(Schema):
-    """Whether a clinic can be set up, whether the demo clinic is there, and the time zones to choose from."""
+    """Whether a clinic can be set up, and whether the demo clinic is there."""
 
     open: bool
     demo: bool
-    time_zones: list[str]
 
 
 class Setup(Schema):
@@ -60,7 +57,7 @@ class ClinicEdit(Schema):
 def read_setup(request: HttpRequest) -> SetupOut:
     """Whether this Pollicor is still without a clinic."""
     demo = Clinic.objects.filter(is_demo=True).exists()
-    return SetupOut(open=actions.is_open(), demo=demo, time_zones=sorted(available_timezones()))
+    return SetupOut(open=actions.is_open(), demo=demo)
 
 
 @router.post("/setup", auth=None, response={201: Me, **REFUSED})

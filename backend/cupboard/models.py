@@ -4,7 +4,7 @@ from django.db import models
 from django.db.models import Q
 
 from caseload.models import Home
-from clinic.queries import ClinicManager
+from clinic.managers import ClinicManager
 
 
 class StockItem(models.Model):

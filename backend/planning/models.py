@@ -8,8 +8,8 @@ from django.db.models import Q
 
 from caseload.models import Child, Home
 from clinic.fields import one_of, only
+from clinic.managers import ClinicManager
 from clinic.models import Clinic, Member
-from clinic.queries import ClinicManager
 from core.child import Part, Place, Supervision
 from core.planner import WORKED_OUT, Block, PlanStatus
 

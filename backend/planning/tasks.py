@@ -1,5 +1,6 @@
 """Work for the background: one task a child, so that several workers share a caseload."""
 
+from django.utils import timezone
 from procrastinate import JobContext
 from procrastinate.contrib.django import app
 
@@ -10,8 +11,10 @@ from planning.models import BatchLine
 @app.task(name="plan_child", retry=2)
 def plan_child(line_id: int) -> None:
     """Make the plan of one line of a batch; a line whose child or batch has gone since needs none."""
-    if BatchLine.objects.filter(pk=line_id).exists():
-        plan_line(line_id)
+    line = BatchLine.objects.select_related("batch__clinic").filter(pk=line_id).first()
+    if line is not None:
+        with timezone.override(line.batch.clinic.time_zone):
+            plan_line(line_id)
 
 
 @app.periodic(cron="* * * * *")

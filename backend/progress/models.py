@@ -7,8 +7,8 @@ from django.db.models import Q
 
 from caseload.models import Child
 from clinic.fields import one_of, only
+from clinic.managers import ClinicManager
 from clinic.models import Member
-from clinic.queries import ClinicManager
 from core.progress import WORDS, Latest, StepKind
 from running.models import Run
 

@@ -6,8 +6,8 @@ from django.db import models
 from django.db.models import F, Q
 
 from caseload.models import Child
+from clinic.managers import ClinicManager
 from clinic.models import Member
-from clinic.queries import ClinicManager
 from planning.models import GroupSession, Plan
 
 

@@ -1,15 +1,19 @@
 """Invitations, passwords, roles, devices; and the first start."""
 
+from concurrent.futures import ThreadPoolExecutor
 from datetime import date, timedelta
+from threading import Barrier
 from typing import Any
 from unittest.mock import patch
 
 from django.contrib.auth.models import User
 from django.contrib.sessions.models import Session
-from django.test import Client, TestCase, override_settings
+from django.db import connection
+from django.test import Client, TestCase, TransactionTestCase, override_settings
 from django.utils import timezone
 
 from clinic.models import AuditEntry, Clinic, Link, Member
+from clinic.people_actions import invite
 from testing.builders import TODAY, Api, make_member
 
 GOOD = "three boats in a row"
@@ -82,6 +86,35 @@ class FirstStartTest(TestCase):
                 self.assertEqual(Api(lead)("get", "/caseload")[0], 200)
             self.assertEqual(set(seen), {zone})
             self.assertEqual(timezone.get_current_timezone_name(), "UTC")
+
+
+class TwoAtOnceTest(TransactionTestCase):
+    def at_once(self, *bodies: tuple[str, dict[str, Any]]) -> list[int]:
+        """Send every body at the same moment, each on a connection of its own, and return the answers' statuses."""
+        ready = Barrier(len(bodies))
+
+        def send(path: str, body: dict[str, Any]) -> int:
+            ready.wait()
+            try:
+                return said(Client(), "post", path, body)[0]
+            finally:
+                connection.close()
+
+        with ThreadPoolExecutor(len(bodies)) as pool:
+            return sorted(pool.map(lambda b: send(*b), bodies))
+
+    def test_two_set_ups(self) -> None:
+        self.assertEqual(
+            self.at_once(("/setup", SETUP), ("/setup", {**SETUP, "clinic": "Other", "username": "eve"})), [201, 409]
+        )
+        self.assertEqual((Clinic.objects.count(), Member.objects.count()), (1, 1))
+
+    def test_two_invitations_and_one_sign_in_name(self) -> None:
+        lead = make_member("lead")
+        tokens = [invite(lead, name, "therapist")[1] for name in ("Tove Alder", "Tove Elm")]
+        bodies = [(f"/join/{t}", {"name": "Tove", "username": "tove", "password": GOOD}) for t in tokens]
+        self.assertEqual(self.at_once(*bodies), [201, 422])
+        self.assertEqual(Link.objects.filter(used_at=None).count(), 1)
 
 
 class InvitationTest(TestCase):
@@ -211,6 +244,30 @@ class AccountTest(TestCase):
         self.assertEqual(stranger("delete", f"/me/devices/{other['id']}")[0], 404)
         self.assertEqual(said(self.here, "delete", f"/me/devices/{other['id']}")[0], 204)
         self.assertEqual(said(self.there, "get", "/me")[0], 401)
+
+    def test_a_sign_in_name_is_found_however_it_is_written(self) -> None:
+        """Names from before they were kept in lower case still let in; two that differ in capitals stay two people."""
+        user = self.lead.user
+        User.objects.filter(pk=user.pk).update(username="Maren")
+        for written, status in (("maren", 200), (" MAREN ", 200), ("Maren", 200), ("marin", 401)):
+            body = {"username": written, "password": "a long enough one"}
+            self.assertEqual(said(Client(), "post", "/session", body)[0], status, written)
+        other = make_member("therapist", self.lead.clinic)
+        User.objects.filter(pk=other.user.pk).update(username="maren")
+        other.user.set_password(GOOD)
+        User.objects.filter(pk=other.user.pk).update(password=other.user.password)
+        for written, password, status in (
+            ("Maren", "a long enough one", 200),
+            ("maren", GOOD, 200),
+            ("MAREN", GOOD, 200),
+        ):
+            self.assertEqual(
+                said(Client(), "post", "/session", {"username": written, "password": password})[0], status, written
+            )
+
+    def test_every_sign_in_stands_in_the_audit_log(self) -> None:
+        devices = [e.detail["device"] for e in AuditEntry.objects.filter(action="me.sign_in").order_by("pk")]
+        self.assertEqual(devices, ["", "A tablet"])
 
     def test_signing_out_forgets_the_device(self) -> None:
         said(self.there, "delete", "/session")

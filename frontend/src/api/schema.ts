@@ -1593,15 +1593,13 @@ export interface components {
         };
         /**
          * SetupOut
-         * @description Whether a clinic can be set up, whether the demo clinic is there, and the time zones to choose from.
+         * @description Whether a clinic can be set up, and whether the demo clinic is there.
          */
         SetupOut: {
             /** Open */
             open: boolean;
             /** Demo */
             demo: boolean;
-            /** Time Zones */
-            time_zones: string[];
         };
         /**
          * Setup

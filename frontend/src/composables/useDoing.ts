@@ -9,6 +9,8 @@ export interface Doing {
   /** A refusal that names no field, to be shown beside the button. */
   apart: ComputedRef<Error | null>
   doing: <T>(work: () => Promise<T>) => Promise<T | undefined>
+  /** After the refusal of a stale edit, take the version that stands now: saving once more keeps what is written. */
+  newest: (form: { version: number }) => void
 }
 
 /** One thing asked of the server at a time: busy while it goes on, its refusal kept to be shown. */
@@ -34,5 +36,10 @@ export function useDoing(): Doing {
     error.value instanceof Refused && error.value.problem.fields?.length ? null : error.value,
   )
 
-  return { busy, error, at, apart, doing }
+  function newest(form: { version: number }): void {
+    const problem = error.value
+    if (problem instanceof Refused && problem.status === 409) form.version = Number(problem.problem.theirs?.version)
+  }
+
+  return { busy, error, at, apart, doing, newest }
 }

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient, type UseQueryReturnType } from '@tanstack/vue
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 
-/** Whether this Pollicor is still without a clinic, and the time zones there are. */
+/** Whether this Pollicor is still without a clinic. */
 export function useSetup(): UseQueryReturnType<Schemas['SetupOut'], Error> {
   return useQuery({ queryKey: ['setup'], queryFn: () => unwrap(api.GET('/api/setup')), staleTime: Infinity })
 }

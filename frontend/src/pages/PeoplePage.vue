@@ -39,7 +39,7 @@ async function withdraw(id: number): Promise<void> {
       <section class="sheet stack" aria-label="People">
         <h2>People</h2>
         <ul class="plain">
-          <PersonRow v-for="p in data.people" :key="`${p.id}.${p.version}`" :person="p" @changed="again" @link="made" />
+          <PersonRow v-for="p in data.people" :key="p.id" :person="p" @changed="again" @link="made" />
         </ul>
         <h3>Invite a colleague</h3>
         <InviteForm @made="made" />

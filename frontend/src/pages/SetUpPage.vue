@@ -39,7 +39,7 @@ async function save(): Promise<void> {
       <el-form-item label="Set-up code, printed by ./pollicor start" :error="at('code')"
         ><el-input v-model="code.code" autocomplete="off" autofocus
       /></el-form-item>
-      <ClinicFields v-model="clinic" :zones="setup?.time_zones ?? [here.time_zone]" :at="at" />
+      <ClinicFields v-model="clinic" :at="at" />
       <NewSignIn v-model="person" :at="at" />
       <ProblemNote :error="apart" />
       <div class="row">

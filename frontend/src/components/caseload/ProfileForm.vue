@@ -188,11 +188,6 @@ function say(value: unknown): string {
   padding-left: 18px;
   line-height: 1.4;
 }
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0 var(--gap-3);
-}
 .schools {
   border: 0;
   border-top: 1px solid var(--line);

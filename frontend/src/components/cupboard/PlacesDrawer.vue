@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive } from 'vue'
-import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
@@ -30,15 +30,10 @@ const others = computed(() => open.value.filter((h) => h.kind === 'home' && h.id
 
 const archived = computed(() => (homes.value ?? []).filter((h) => h.is_archived))
 
-/** After a refusal of a stale edit the newest version is taken: saving once more keeps what stands here. */
-function newest(error: Error | null, form: { version: number }): void {
-  if (error instanceof Refused && error.status === 409) form.version = Number(error.problem.theirs?.version)
-}
-
 async function saveWhere(): Promise<void> {
   const params = { path: { child_id: child.id } }
   const now = await ofChild.doing(() => unwrap(api.PUT('/api/children/{child_id}/places', { params, body: where })))
-  if (!now) return newest(ofChild.error.value, where)
+  if (!now) return ofChild.newest(where)
   changed(now)
   void queries.invalidateQueries({ queryKey: ['caseload'] })
   emit('close')
@@ -54,7 +49,7 @@ async function bringBack(home: Schemas['HomeOut']): Promise<void> {
 async function savePlace(): Promise<void> {
   const params = { path: { home_id: place.id } }
   const now = await ofPlace.doing(() => unwrap(api.PUT('/api/homes/{home_id}', { params, body: form })))
-  if (!now) return newest(ofPlace.error.value, form)
+  if (!now) return ofPlace.newest(form)
   void queries.invalidateQueries({ queryKey: ['homes'] })
   void queries.invalidateQueries({ queryKey: ['child', child.id] })
   forget('cupboard')

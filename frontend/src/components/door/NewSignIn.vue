@@ -23,11 +23,3 @@ function suggest(): void {
     /></el-form-item>
   </div>
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 0 var(--gap-3);
-}
-</style>

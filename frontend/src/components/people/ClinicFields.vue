@@ -5,7 +5,9 @@ import type { Schemas } from '@/api/client'
 const clinic = defineModel<{ name: string; time_zone: string; paper: Schemas['ClinicOut']['paper'] }>({
   required: true,
 })
-defineProps<{ zones: string[]; at: (field: string) => string }>()
+defineProps<{ at: (field: string) => string }>()
+
+const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 'UTC')]
 </script>
 
 <template>
@@ -25,11 +27,3 @@ defineProps<{ zones: string[]; at: (field: string) => string }>()
     </el-form-item>
   </div>
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 0 var(--gap-3);
-}
-</style>

@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
-import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import ClinicFields from '@/components/people/ClinicFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
-import { useSetup } from '@/composables/useSetup'
 
 /** The clinic's name, time zone and paper. */
 const queries = useQueryClient()
-const { data: setup } = useSetup()
 const { data } = useQuery({ queryKey: ['clinic'], queryFn: () => unwrap(api.GET('/api/clinic')) })
 const form = reactive<Schemas['ClinicEdit']>({ name: '', time_zone: 'UTC', paper: 'A4', version: 0 })
-const { busy, error, at, apart, doing } = useDoing()
+const { busy, at, apart, doing, newest } = useDoing()
 const saved = ref(false)
 
 watch(data, (clinic) => clinic && !form.version && Object.assign(form, clinic), { immediate: true })
@@ -24,9 +22,7 @@ async function save(): Promise<void> {
     form.version = now.version
     saved.value = true
     await queries.invalidateQueries({ queryKey: ['me'] })
-  } else if (error.value instanceof Refused && error.value.status === 409) {
-    form.version = Number(error.value.problem.theirs?.version) // saving once more keeps what stands here
-  }
+  } else newest(form)
 }
 </script>
 
@@ -34,7 +30,7 @@ async function save(): Promise<void> {
   <section v-if="form.version" class="sheet stack" aria-label="Settings">
     <h2>Settings</h2>
     <el-form label-position="top" novalidate @submit.prevent="save">
-      <ClinicFields v-model="form" :zones="setup?.time_zones ?? [form.time_zone]" :at="at" />
+      <ClinicFields v-model="form" :at="at" />
       <ProblemNote :error="apart" />
       <div class="row">
         <button class="plain-button main" :disabled="busy">Save</button>

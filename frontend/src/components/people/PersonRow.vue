@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive } from 'vue'
+import { reactive, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -11,13 +11,18 @@ const { person } = defineProps<{ person: Schemas['PersonOut'] }>()
 const emit = defineEmits<{ changed: []; link: [link: Schemas['FreshLink']] }>()
 const { data: me } = useMe()
 const { busy, error, doing } = useDoing()
-const form = reactive<Schemas['PersonEdit']>({ role: person.role, active: person.active, version: person.version })
+const asIs = (): Schemas['PersonEdit'] => ({ role: person.role, active: person.active, version: person.version })
+const form = reactive(asIs())
 const params = { path: { member_id: person.id } }
+watch(
+  () => person,
+  () => Object.assign(form, asIs()),
+)
 
 async function save(): Promise<void> {
   const done = await doing(() => unwrap(api.PUT('/api/people/{member_id}', { params, body: form })))
-  if (done) emit('changed')
-  else Object.assign(form, { role: person.role, active: person.active })
+  if (!done) Object.assign(form, asIs())
+  emit('changed') // refused or not: another lead may have changed them meanwhile
 }
 
 async function reset(): Promise<void> {
