@@ -1,6 +1,6 @@
 """What a child's profile may say: each refusal names the field, the value, the reason and the remedy."""
 
-from collections.abc import Collection, Mapping
+from collections.abc import Collection, Mapping, Sequence
 from datetime import date
 from typing import Any
 
@@ -25,6 +25,14 @@ class FieldError(ValueError):
     def __init__(self, field: str, value: object, reason: str, remedy: str) -> None:
         super().__init__(f"{reason} {remedy}")
         self.field, self.value, self.reason, self.remedy = field, value, reason, remedy
+
+
+class FieldErrors(ValueError):
+    """Several values that can't be kept, each at its own field."""
+
+    def __init__(self, errors: Sequence[FieldError]) -> None:
+        super().__init__(" ".join(str(e) for e in errors))
+        self.errors = tuple(errors)
 
 
 def checked_home(name: str, kind: Place, supervision: Supervision) -> dict[str, str]:

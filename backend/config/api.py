@@ -10,7 +10,7 @@ from ninja.renderers import BaseRenderer
 from pydantic_core import to_json
 
 from caseload.api import router as caseload
-from caseload.checks import FieldError
+from caseload.checks import FieldError, FieldErrors
 from clinic.actions import StaleEdit
 from clinic.api import router as clinic
 from clinic.auth import MemberAuth
@@ -25,6 +25,7 @@ from core.running import EventError
 from cupboard.api import router as cupboard
 from cupboard.letters_api import router as letters
 from cupboard.recipes_api import router as recipes
+from cupboard.stocking_api import router as stocking
 from planning.api import router as planning
 from planning.bag_api import router as bag
 from planning.batch_api import router as batches
@@ -64,6 +65,7 @@ for _router in (
     cupboard,
     letters,
     recipes,
+    stocking,
     planning,
     library,
     weeks,
@@ -96,6 +98,12 @@ def _on_problem(request: HttpRequest, error: ProblemError) -> HttpResponse:
 @api.exception_handler(FieldError)
 def _on_field(request: HttpRequest, error: FieldError) -> HttpResponse:
     return _say(request, _problem(422, "Not saved", error.field, error.value, error.reason, error.remedy))
+
+
+@api.exception_handler(FieldErrors)
+def _on_fields(request: HttpRequest, error: FieldErrors) -> HttpResponse:
+    each = [_problem(422, "Not saved", e.field, e.value, e.reason, e.remedy) for e in error.errors]
+    return _say(request, each[0].model_copy(update={"fields": [f for p in each for f in p.fields]}))
 
 
 @api.exception_handler(MeasureError)

@@ -18,6 +18,8 @@ from clinic.problems import Problem
 from core.library import ACTIVITIES, KITS, find_activity
 from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, PlannedBlock, format_of
+from cupboard.queries import items
+from cupboard.stocking_api import list_shelves
 from planning.queries import plan_for, week_for
 from planning.stored import from_json
 from planning.weeks_api import week_out
@@ -62,6 +64,19 @@ def week(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> Htt
     """The family's sheet of a home week."""
     context = _week(member(request), week_id)
     return _sheet(request, "week", context, paper, f"week-{context['child'].lower()}")
+
+
+@router.get("/homes/{home_id}/checklist", include_in_schema=False)
+@router.get("/homes/{home_id}/checklist.pdf", include_in_schema=False)
+def checklist(request: HttpRequest, home_id: int, paper: Paper | None = None) -> HttpResponse:
+    """Everything a home might have, to tick off in it; what is known to be there is ticked."""
+    home = home_for(member(request), home_id)
+    counts = {i.thing_id: i.count for i in items(home)}
+    shelves = [
+        {**s.model_dump(), "things": [{**t.model_dump(), "count": counts.get(t.id)} for t in s.things]}
+        for s in list_shelves(request)
+    ]
+    return _sheet(request, "checklist", {"home": home.name, "shelves": shelves}, paper, "checklist")
 
 
 def _sheet(request: HttpRequest, kind: str, context: dict[str, Any], asked: Paper | None, name: str) -> HttpResponse:

@@ -23,6 +23,7 @@ export const router = createRouter({
       children: [
         { path: '', name: 'child', component: () => import('./pages/ChildPage.vue') },
         { path: 'cupboard', name: 'cupboard', component: () => import('./pages/CupboardPage.vue') },
+        { path: 'stock', name: 'stock', component: () => import('./pages/StockPage.vue') },
         { path: 'library', name: 'library', component: () => import('./pages/LibraryPage.vue') },
         {
           path: 'library/:activityId',

@@ -89,6 +89,8 @@ class WallTest(TestCase):
         },
         "post /children/{child_id}/goals": {"words": "x", "levels": list("abcde")},
         "post /homes/{home_id}/cupboard": {"thing_id": "cork", "count": 1},
+        "put /homes/{home_id}/counts": {"counts": {"cork": 1}},
+        "post /homes/{home_id}/list": {"text": "cork,1"},
         "put /cupboard-items/{item_id}": {"count": 1, "version": 1},
         "put /plans/{plan_id}/blocks": {"version": 1, "blocks": [BLOCK]},
         "post /plans/{plan_id}/again": {"version": 1},
@@ -130,6 +132,7 @@ class WallTest(TestCase):
         self.assertGreater(tried, 40)
         for sheet in ("sheet", "sheet.pdf"):
             self.assertEqual(api_of("get", f"/plans/{ids['plan_id']}/{sheet}")[0], 404)
+        self.assertEqual(api_of("get", f"/homes/{ids['home_id']}/checklist")[0], 404)
         self.assertEqual(api_of("get", "/caseload")[1][0]["id"], mine.pk)
         self.assertEqual([h["id"] for h in api_of("get", "/homes")[1]], [mine.home_id])
 

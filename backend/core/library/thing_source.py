@@ -8,7 +8,7 @@ from pydantic import Field, model_validator
 from core.library.recipe import Part as Ingredient
 from core.library.recipe import Recipe
 from core.library.source import AllergenId, FormId, Id, LibraryError, Source, StepTag, Words, fail
-from core.materials import Ball, Box, Disc, LoosePart, Ring, Rod, Shape, Texture, Thing
+from core.materials import Ball, Box, Disc, Kept, LoosePart, Ring, Rod, Shape, Texture, Thing
 
 
 class ShapeSource(Source):
@@ -56,6 +56,8 @@ class ThingSource(Source):
     name: Words
     one: Words
     many: Words
+    kept: Kept
+    common: bool = False
     forms: tuple[FormId, ...] = Field(min_length=1)
     shape: ShapeSource
     usual_count: int = Field(1, ge=1)

@@ -9,6 +9,7 @@ from core.materials.home_measurement import (
     hole_between,
     sheet_weight,
 )
+from core.materials.keeping import KEPT, Kept
 from core.materials.paper import cutting
 from core.materials.properties import (
     MEASURES,
@@ -30,10 +31,12 @@ from core.materials.shapes import Ball, Box, Disc, Ring, Rod, Shape
 __all__ = [
     "COIN_GRAMS",
     "FORMS",
+    "KEPT",
     "MEASURES",
     "Ball",
     "Box",
     "Disc",
+    "Kept",
     "LoosePart",
     "MeasureError",
     "Need",

@@ -9,6 +9,7 @@ from math import ceil
 from types import MappingProxyType
 from typing import Literal
 
+from core.materials.keeping import Kept
 from core.materials.shapes import Shape
 
 MEASURES = MappingProxyType(
@@ -51,6 +52,7 @@ class Thing:
     friable    -- crumbles when bitten
     film       -- thin plastic film
     glass      -- can break into splinters
+    kept       -- where a home keeps it; common: most homes have it, from memory
     food       -- is eaten; made_of_food: is food used as a material, eaten or not
     dissolves  -- food that goes soft in the mouth at once
     harsh      -- dries or irritates the skin: salt, soda, sand, glue, paint
@@ -63,6 +65,8 @@ class Thing:
     many: str
     forms: frozenset[str]
     shape: Shape
+    kept: Kept = "craft"
+    common: bool = False
     soft: bool = False
     hole_mm: float | None = None
     slit_mm: float | None = None

@@ -11,6 +11,7 @@ from urllib.parse import quote
 from django.test import TestCase, tag
 from pypdf import PdfReader
 
+from core.library import THINGS
 from planning.models import Plan
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child
 
@@ -180,3 +181,22 @@ class WeekSheetTest(TestCase):
         self.assertNotRegex(cards, r"\d N\b|g/m²|\brungs?\b|helper side|skill hand|cylinder")
         answer = api.client.get(f"/api/weeks/{week['id']}/sheet.pdf?paper=Letter")
         self.assertGreaterEqual(len(PdfReader(BytesIO(answer.content)).pages), 1)
+
+
+class ChecklistTest(TestCase):
+    def test_every_thing_stands_on_it_once_with_what_is_known(self) -> None:
+        lead = make_member()
+        home = make_home(lead, {"cork": 7})
+        text = unescape(Api(lead).client.get(f"/api/homes/{home.pk}/checklist").content.decode())
+        for thing in (t for t in THINGS.values() if "kept_away" not in t.forms):
+            self.assertEqual(text.count(f"</span> {thing.name} <span"), 1, thing.id)
+        self.assertRegex(text, r"✓</span> Bottle corks <span class=\"many\">7</span>")
+        self.assertEqual(text.count("✓"), 1)
+
+    @tag("slow")
+    def test_it_prints_on_few_pages_of_the_clinic_s_paper(self) -> None:
+        lead = make_member()
+        home = make_home(lead, {})
+        pages = PdfReader(BytesIO(Api(lead).client.get(f"/api/homes/{home.pk}/checklist.pdf").content)).pages
+        self.assertLessEqual(len(pages), 3)
+        self.assertAlmostEqual(float(pages[0].mediabox.height), A4_POINTS[1], delta=0.5)

@@ -664,6 +664,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Shelves
+         * @description Every thing there is, by where a home keeps it; the common ones first.
+         */
+        get: operations["cupboard_stocking_api_list_shelves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/homes/{home_id}/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Counts
+         * @description How many of each thing a home has.
+         */
+        get: operations["cupboard_stocking_api_read_counts"];
+        /**
+         * Set Counts
+         * @description Say how many there are of several things; the others stay as they are.
+         */
+        put: operations["cupboard_stocking_api_set_counts"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/homes/{home_id}/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take List
+         * @description Take in a list; with one line that can't be read, none of it is kept and each such line is said.
+         */
+        post: operations["cupboard_stocking_api_take_list"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/plans": {
         parameters: {
             query?: never;
@@ -3041,6 +3105,55 @@ export interface components {
              * @default []
              */
             stops_mm: number[];
+        };
+        /**
+         * Shelf
+         * @description What a home keeps in one place.
+         */
+        Shelf: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "kitchen" | "craft" | "bathroom" | "wardrobe" | "toys" | "outdoors" | "room" | "made";
+            /** Name */
+            name: string;
+            /** Things */
+            things: components["schemas"]["ShelfThing"][];
+        };
+        /**
+         * ShelfThing
+         * @description A thing to say yes to: the usual count is what a yes begins with; common: most homes have it.
+         */
+        ShelfThing: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Usual Count */
+            usual_count: number;
+            /** Common */
+            common: boolean;
+            /** Picture */
+            picture: string;
+        };
+        /**
+         * Counts
+         * @description How many of each thing, by the thing's id.
+         */
+        Counts: {
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * ListIn
+         * @description A list as text, one line a thing: name, count.
+         */
+        ListIn: {
+            /** Text */
+            text: string;
         };
         /**
          * BlockOut
@@ -7358,6 +7471,181 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeasuringOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cupboard_stocking_api_list_shelves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"][];
+                };
+            };
+        };
+    };
+    cupboard_stocking_api_read_counts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                home_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counts"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cupboard_stocking_api_set_counts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                home_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Counts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counts"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cupboard_stocking_api_take_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                home_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counts"];
                 };
             };
             /** @description Forbidden */

@@ -1,6 +1,7 @@
 /** What was worked out from a child, and from a cupboard: the first part of the query keys that go stale with them. */
 const FROM_HAZARDS = [
   'cupboard',
+  'counts',
   'library',
   'recipes',
   'starter',

@@ -8,7 +8,6 @@ import LetterKit from '@/components/cupboard/LetterKit.vue'
 import MakeAtHome from '@/components/cupboard/MakeAtHome.vue'
 import PlacesDrawer from '@/components/cupboard/PlacesDrawer.vue'
 import OverrideForm from '@/components/cupboard/OverrideForm.vue'
-import StarterList from '@/components/cupboard/StarterList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
@@ -74,8 +73,16 @@ const refresh = (): void => forget('cupboard')
         aria-label="Find in this cupboard"
         clearable
       />
+      <RouterLink class="plain-button main" :to="{ name: 'stock', query: { home: chosen } }"
+        >Drawer by drawer</RouterLink
+      >
       <CupboardAdd :home-id="chosen" :child-id="child.id" @added="refresh" />
     </div>
+    <p v-if="data && !data.items.length" class="notice">
+      This cupboard is empty.
+      <RouterLink :to="{ name: 'stock', query: { home: chosen } }">Say what is there</RouterLink>, drawer by drawer; it
+      takes a minute.
+    </p>
     <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />
     <ProblemNote :error="error" />
     <MakeAtHome :home-id="chosen" :child-id="child.id" />
@@ -92,7 +99,6 @@ const refresh = (): void => forget('cupboard')
         </ul>
       </div>
     </section>
-    <StarterList v-if="data && !data.items.length" :home-id="chosen" :child-id="child.id" :name="child.first_name" />
   </div>
 </template>
 

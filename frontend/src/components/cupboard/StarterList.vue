@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { api, unwrap } from '@/api/client'
 
+/** The things not there yet that would open most for this child, each to be said yes to. */
 const { homeId, childId, name } = defineProps<{ homeId: number; childId: number; name: string }>()
+const emit = defineEmits<{ yes: [thingId: string, count: number] }>()
 const { data } = useQuery({
   queryKey: ['starter', () => homeId, () => childId],
   queryFn: () =>
@@ -11,24 +13,33 @@ const { data } = useQuery({
         params: { path: { child_id: childId }, query: { home_id: homeId } },
       }),
     ),
+  placeholderData: keepPreviousData,
 })
 </script>
 
 <template>
-  <section class="sheet stack">
-    <h3>This cupboard is empty. Look for these first:</h3>
-    <ol>
+  <section v-if="data?.length" class="ask" aria-label="Ask for these first">
+    <h3>
+      Ask for these first
+      <span class="soft small">they open most for {{ name }}, with what is there; safe ones only</span>
+    </h3>
+    <ul class="row">
       <li v-for="thing in data" :key="thing.thing_id">
-        <strong>{{ thing.name }}</strong><span class="soft small"> then {{ thing.opens }} activities can be done</span>
+        <button type="button" class="pick" @click="emit('yes', thing.thing_id, thing.typical_count)">
+          {{ thing.name }} <span class="soft small">→ {{ thing.opens }} activities</span>
+        </button>
       </li>
-    </ol>
-    <p class="soft small">Worked out for {{ name }}: the things that bring most activities together, safe ones only.</p>
+    </ul>
   </section>
 </template>
 
 <style scoped>
-ol {
-  margin: 0;
-  columns: 2;
+ul {
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+}
+.pick {
+  min-height: var(--touch);
 }
 </style>
