@@ -2,7 +2,10 @@
 
 from collections.abc import Iterable, Mapping, Sequence
 from datetime import date
-from typing import Any
+from typing import Any, NamedTuple
+from uuid import UUID
+
+from django.db import IntegrityError, transaction
 
 from caseload.checks import FieldError, checked_home, checked_meeting, checked_profile, checked_steps
 from caseload.facts import facts_of, set_start
@@ -17,6 +20,15 @@ from core.planner import Pace
 from core.recording import Met
 from core.safety import RULES
 from core.skills import STRANDS
+
+
+class NewPlace(NamedTuple):
+    """A place to be added with the child: what it is called, its kind, how close an adult is."""
+
+    name: str
+    kind: Place
+    supervision: Supervision
+
 
 PROFILE = (
     "first_name",
@@ -38,6 +50,9 @@ PROFILE = (
     "force_limit_newton",
     "food_as_material",
     "every_days",
+    "referral",
+    "consent_on",
+    "consent_words",
     "wary_of",
     "young_guises",
     "overlays",
@@ -109,14 +124,32 @@ def set_places(member: Member, child: Child, home: Home, also: Sequence[Home], v
 
 
 @acting("child.add")
-def add_child(member: Member, home: Home, profile: Mapping[str, Any], on: date) -> Done[Child]:
-    """Add a child with a first guess in every strand, from age."""
-    child = Child.objects.create(clinic_id=member.clinic_id, home=home, **checked_profile(profile, on))
+def add_child(
+    member: Member, home: Home | NewPlace, profile: Mapping[str, Any], on: date, request: UUID | None = None
+) -> Done[Child]:
+    """Add a child with a first guess in every strand, from age; with a new place where none is there yet.
+
+    The same request sent again gives the child it made. Raises FieldError for what can't be kept.
+    """
+    made = Child.objects.visible_to(member).select_for_update().filter(request=request).first() if request else None
+    if made is not None:
+        return Done(made, made, made.pk, {"sent_again": True})
+    checked = checked_profile(profile, on)
+    place = home if isinstance(home, Home) else Home.objects.create(clinic_id=member.clinic_id, **checked_home(*home))
+    try:
+        with transaction.atomic():
+            child = Child.objects.create(
+                clinic_id=member.clinic_id, home=place, therapist=member, request=request, **checked
+            )
+    except IntegrityError as error:  # the same form, sent twice at the same moment
+        raise FieldError(
+            "first_name", checked["first_name"], "This child is just being added.", "Wait a moment."
+        ) from error
     facts = facts_of(child, on)
     StrandEstimate.objects.bulk_create(
         [set_start(StrandEstimate(child=child, strand=s), ability.start(facts, s)) for s in STRANDS]
     )
-    return Done(child, child, child.pk, {"first_name": child.first_name})
+    return Done(child, child, child.pk, {"first_name": child.first_name, "home": place.name})
 
 
 @acting("child.edit")

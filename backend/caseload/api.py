@@ -1,18 +1,23 @@
 """Children: read, add, change, set a starting rung; and the homes they live in."""
 
 from datetime import date
+from typing import Literal
+from uuid import UUID
 
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 from pydantic import Field
 
-from caseload import actions, queries
+from caseload import actions, care_actions, queries
+from caseload.checks import FieldError
 from caseload.everyday import ApproachOut, MeetingIn, TaskIn, TaskOut, approach_out, task_out
 from caseload.facts import age_months, approaches_of, estimates_of, facts_of, standings
-from caseload.models import Child
+from caseload.models import Care, Child, Home
 from clinic.auth import member
+from clinic.models import Member
 from clinic.problems import Problem
+from clinic.queries import colleague
 from clinic.schema import Schema
 from core.ability import TaskSeen, wanted_rungs
 from core.child import (
@@ -69,6 +74,9 @@ class Profile(Schema):
     overlays: list[str] = []
     food_as_material: bool = True
     every_days: int = 7
+    referral: str = Field("", max_length=500)
+    consent_on: date | None = None
+    consent_words: str = Field("", max_length=300)
 
 
 class StrandOut(Schema):
@@ -94,6 +102,11 @@ class ChildOut(Profile):
     home_id: int
     home_name: str
     also_at: list[int]
+    therapist_id: int | None
+    therapist_name: str
+    care: Care
+    closed_on: date | None
+    closing_words: str
     overrides: dict[str, str]
     strands: list[StrandOut]
     tasks: list[TaskOut]
@@ -107,10 +120,22 @@ class ProfileEdit(Profile):
     version: int
 
 
-class NewChild(Profile):
-    """A new child and its home."""
+class NewHome(Schema):
+    """A new place: home, clinic or school, and how close an adult is there."""
 
-    home_id: int
+    name: str = Field(max_length=80)
+    kind: Place = "home"
+    supervision: Supervision = "arms_reach"
+
+
+class NewChild(Profile):
+    """A new child, and where it lives: a place that is there, or a new one. request: of the form that is sent, so that
+    sending it twice makes one child.
+    """
+
+    home_id: int | None = None
+    place: NewHome | None = None
+    request: UUID | None = None
 
 
 class SeenRung(Schema):
@@ -134,14 +159,57 @@ class FoundChild(Schema):
     first_name: str
     age_months: float
     home_name: str
+    care: Care
 
 
-class NewHome(Schema):
-    """A new place: home, clinic or school, and how close an adult is there."""
+class ClosedChild(Schema):
+    """A child whose care has ended."""
 
-    name: str = Field(max_length=80)
-    kind: Place = "home"
-    supervision: Supervision = "arms_reach"
+    id: int
+    first_name: str
+    care: Care
+    closed_on: date
+    version: int
+
+
+class Therapist(Schema):
+    """Who may look after a child."""
+
+    id: int
+    name: str
+
+
+class Assignment(Schema):
+    """Who looks after a child from now on, nobody for none; and the child's version that was changed."""
+
+    therapist_id: int | None
+    version: int
+
+
+class HandOver(Schema):
+    """To whom a caseload goes."""
+
+    to: int
+
+
+class HandedOver(Schema):
+    """How many children went."""
+
+    children: int
+
+
+class Ending(Schema):
+    """How a child's care ends, the summary, and the child's version that was changed."""
+
+    care: Literal["discharged", "archived"]
+    words: str = Field("", max_length=4000)
+    version: int
+
+
+class Return(Schema):
+    """The version of the child that is brought back."""
+
+    version: int
 
 
 class HomeEdit(NewHome):
@@ -202,8 +270,24 @@ def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
     """The first eight children whose name begins with these letters."""
     today = timezone.localdate()
     return [
-        FoundChild(id=c.pk, first_name=c.first_name, age_months=age_months(c.birth_date, today), home_name=c.home.name)
+        FoundChild(
+            id=c.pk,
+            first_name=c.first_name,
+            age_months=age_months(c.birth_date, today),
+            home_name=c.home.name,
+            care=c.care,
+        )
         for c in queries.found(member(request), letters)
+    ]
+
+
+@router.get("/closed-children", response={200: list[ClosedChild], 403: Problem})
+def list_closed(request: HttpRequest) -> list[ClosedChild]:
+    """The children whose care has ended, the latest first; up to a hundred."""
+    return [
+        ClosedChild(id=c.pk, first_name=c.first_name, care=c.care, closed_on=c.closed_on, version=c.version)
+        for c in queries.closed(member(request))[:100]
+        if c.closed_on
     ]
 
 
@@ -217,9 +301,17 @@ def read_child(request: HttpRequest, child_id: int) -> ChildOut:
 def add_child(request: HttpRequest, body: NewChild) -> tuple[int, ChildOut]:
     """Add a child."""
     who = member(request)
-    home = queries.home_for(who, body.home_id)
-    child = actions.add_child(who, home, body.model_dump(exclude={"home_id"}), timezone.localdate())
-    return 201, child_out(child)
+    profile = body.model_dump(exclude={"home_id", "place", "request"})
+    child = actions.add_child(who, _home_of(who, body), profile, timezone.localdate(), body.request)
+    return 201, child_out(queries.child_for(who, child.pk))
+
+
+def _home_of(who: Member, body: NewChild) -> Home | actions.NewPlace:
+    if body.home_id is not None:
+        return queries.home_for(who, body.home_id)
+    if body.place is None:
+        raise FieldError("home_id", "", "A child needs a place.", "Choose one, or name a new one.")
+    return actions.NewPlace(body.place.name, body.place.kind, body.place.supervision)
 
 
 @router.put("/children/{child_id}", response={200: ChildOut, **REFUSED})
@@ -229,6 +321,47 @@ def edit_child(request: HttpRequest, child_id: int, body: ProfileEdit) -> ChildO
     child = queries.child_for(who, child_id)
     actions.edit_child(who, child, body.model_dump(exclude={"version"}), body.version, timezone.localdate())
     return child_out(queries.child_for(who, child_id))
+
+
+@router.get("/therapists", response={200: list[Therapist], 403: Problem})
+def list_therapists(request: HttpRequest) -> list[Therapist]:
+    """Who may look after a child."""
+    return [Therapist(id=m.pk, name=m.name) for m in queries.therapists(member(request))]
+
+
+@router.put("/children/{child_id}/therapist", response={200: ChildOut, **REFUSED})
+def assign(request: HttpRequest, child_id: int, body: Assignment) -> ChildOut:
+    """Say who looks after a child."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    therapist = queries.therapist_for(who, body.therapist_id) if body.therapist_id is not None else None
+    care_actions.assign(who, child, therapist, body.version)
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.post("/children/{child_id}/close", response={200: ChildOut, **REFUSED})
+def close(request: HttpRequest, child_id: int, body: Ending) -> ChildOut:
+    """Discharge a child with a summary, or archive it; the record stays."""
+    who = member(request)
+    child = queries.child_for(who, child_id)
+    care_actions.close(who, child, body.care, body.words, body.version, timezone.localdate())
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.post("/children/{child_id}/reopen", response={200: ChildOut, **REFUSED})
+def reopen(request: HttpRequest, child_id: int, body: Return) -> ChildOut:
+    """Bring a child back."""
+    who = member(request)
+    care_actions.reopen(who, queries.child_for(who, child_id), body.version)
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.post("/people/{member_id}/hand-over", response={200: HandedOver, **REFUSED})
+def hand_over(request: HttpRequest, member_id: int, body: HandOver) -> HandedOver:
+    """Give every child a colleague looks after to another."""
+    who = member(request)
+    from_whom, to = colleague(who, member_id), colleague(who, body.to)
+    return HandedOver(children=care_actions.hand_over(who, from_whom, to))
 
 
 @router.post("/children/{child_id}/rungs", response={200: ChildOut, **REFUSED})
@@ -302,6 +435,11 @@ def child_out(child: Child) -> ChildOut:
         home_id=child.home_id,
         home_name=child.home.name,
         also_at=[h.pk for h in child.also_at.all()],
+        therapist_id=child.therapist_id,
+        therapist_name=child.therapist.name if child.therapist else "",
+        care=child.care,
+        closed_on=child.closed_on,
+        closing_words=child.closing_words,
         overrides=child.overrides,
         strands=strands,
         approaches=[approach_out(a) for a in approaches_of(child)],

@@ -1,5 +1,7 @@
 """Homes, children, and what each child is thought able to do."""
 
+from typing import Literal
+
 from django.db import models
 from django.db.models import Q
 
@@ -23,6 +25,8 @@ from core.child import (
     Supervision,
 )
 from core.recording import ApproachKind
+
+Care = Literal["open", "discharged", "archived"]
 
 
 class Home(models.Model):
@@ -50,7 +54,12 @@ class Home(models.Model):
 class Child(models.Model):
     """One child. Lists hold ids of core.child, core.skills and the library's themes.
 
-    also_at -- other places the child has sessions in: grandparents, a second home
+    also_at      -- other places the child has sessions in: grandparents, a second home
+    wanted       -- the tasks the family wants, the most wanted first
+    therapist    -- who looks after the child; None: nobody in particular
+    care         -- open; discharged, with a summary in closing_words; archived: put away without one
+    consent_on   -- when the family agreed, and consent_words to what
+    request      -- made by the page that added the child: the same form sent twice makes one child
     """
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
@@ -90,17 +99,32 @@ class Child(models.Model):
     food_as_material = models.BooleanField(default=True)
     overrides = models.JSONField(default=dict)
     every_days = models.PositiveSmallIntegerField(default=7)
+    referral = models.CharField(max_length=500, blank=True)
+    consent_on = models.DateField(null=True, blank=True)
+    consent_words = models.CharField(max_length=300, blank=True)
+    therapist = models.ForeignKey(Member, models.SET_NULL, null=True, related_name="caseload")
+    care: "models.CharField[Care, Care]" = one_of(Care, 10, default="open")
+    closed_on = models.DateField(null=True)
+    closing_words = models.TextField(blank=True)
+    request = models.UUIDField(null=True)
     version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("clinic")
 
     class Meta:
         ordering = ["first_name", "id"]
+        indexes = [models.Index(fields=["clinic", "care", "first_name"])]
         constraints = [
             only("hand", Hand, "child_hand_known"),
             only("mouthing", Mouthing, "child_mouthing_known"),
             only("assisting_hand", Side, "child_assisting_hand_known"),
             only("splint_hand", Side, "child_splint_hand_known"),
+            only("care", Care, "child_care_known"),
+            models.CheckConstraint(
+                condition=Q(care="open", closed_on=None) | (~Q(care="open") & Q(closed_on__isnull=False)),
+                name="child_closed_on_a_day",
+            ),
+            models.UniqueConstraint(fields=["clinic", "request"], name="one_child_per_request"),
             models.CheckConstraint(
                 condition=Q(attention_minutes__gte=2) & Q(attention_minutes__lte=120), name="child_attention_possible"
             ),

@@ -1,8 +1,9 @@
 """Reads of children and homes; each read of a child's record is in the audit log."""
 
-from django.db.models import Q, QuerySet
+from django.db.models import Case, Q, QuerySet, When
 from django.http import Http404
 
+from caseload.care_actions import able
 from caseload.models import Child, Home
 from clinic.actions import log
 from clinic.models import Member
@@ -10,18 +11,48 @@ from clinic.permissions import require
 
 
 def children(member: Member) -> QuerySet[Child]:
-    """The children this member may see."""
+    """The children this member may see whose care is open."""
+    return _all(member).filter(care="open")
+
+
+def closed(member: Member) -> QuerySet[Child]:
+    """The children whose care has ended, the latest first."""
+    return _all(member).exclude(care="open").order_by("-closed_on", "first_name")
+
+
+def therapists(member: Member) -> list[Member]:
+    """Who may look after a child, by name."""
     require(member, "caseload.read")
-    return Child.objects.visible_to(member).select_related("home")
+    return sorted(able(Member.objects.visible_to(member).select_related("user")), key=lambda m: m.name.lower())
+
+
+def therapist_for(member: Member, member_id: int) -> Member:
+    """A colleague a child may be given to. Raises Http404 for somebody of another clinic."""
+    require(member, "caseload.read")
+    found = Member.objects.visible_to(member).select_related("user").filter(pk=member_id).first()
+    if found is None:
+        raise Http404(f"Nobody with the number {member_id} in your clinic.")
+    return found
+
+
+def _all(member: Member) -> QuerySet[Child]:
+    require(member, "caseload.read")
+    return Child.objects.visible_to(member).select_related("home", "therapist__user")
 
 
 def found(member: Member, letters: str, most: int = 8) -> QuerySet[Child]:
-    """The children one of whose names begins with these letters; all of them for none. At most `most`."""
-    words = letters.split()
-    matching = children(member)
-    for word in words:
+    """The children one of whose names begins with these letters, those whose care is open first; all of them for none.
+    At most `most`.
+    """
+    matching = _all(member).order_by(Case(When(care="open", then=0), default=1), "first_name", "pk")
+    return named(matching, letters)[:most]
+
+
+def named(matching: QuerySet[Child], letters: str) -> QuerySet[Child]:
+    """Those of these children one of whose names begins with each of these words."""
+    for word in letters.split():
         matching = matching.filter(Q(first_name__istartswith=word) | Q(first_name__icontains=f" {word}"))
-    return matching[:most]
+    return matching
 
 
 def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
@@ -29,7 +60,7 @@ def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
     require(member, why)
     child = (
         Child.objects.visible_to(member)
-        .select_related("home")
+        .select_related("home", "therapist__user")
         .prefetch_related("estimates", "also_at")
         .filter(pk=child_id)
         .first()

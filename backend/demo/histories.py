@@ -86,6 +86,8 @@ def add_demo_child(member: Member, homes: dict[str, Home], demo: DemoChild, toda
         "young_guises": False,
         "food_as_material": True,
         "every_days": demo.every_days,
+        "consent_on": first_day(demo, today),
+        "consent_words": "Parents, on paper: sessions, notes, sheets sent home.",
     }
     return add_child(member, homes[demo.home], profile, first_day(demo, today))
 

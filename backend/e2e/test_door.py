@@ -40,7 +40,7 @@ class DoorTest(BrowserTest):
         self.accepts(address)
 
         page.reload()
-        page.get_by_text("Tove Alder").wait_for()
+        page.get_by_role("strong").filter(has_text="Tove Alder").wait_for()
         page.get_by_role("button", name="Deactivate").click()
         page.get_by_text("may not sign in").wait_for()
         self.assertFalse(Member.objects.get(user__username="tove").user.is_active)

@@ -73,13 +73,11 @@ class MainJobTest(BrowserTest):
     def edit_the_child(self) -> None:
         page = self.page
         page.get_by_role("button", name="Edit profile").click()
-        born = page.get_by_label("Born")
-        born.fill(f"1 Jan {TODAY.year + 2}")
-        born.press("Enter")
+        born = page.get_by_role("textbox", name="Born")
+        born.fill(f"{TODAY.year + 2}-01-01")
         page.get_by_role("button", name="Save", exact=True).click()
         page.get_by_text("is in the future").first.wait_for()
-        born.fill(f"1 Jan {TODAY.year - 5}")
-        born.press("Enter")
+        born.fill(f"{TODAY.year - 5}-01-01")
         page.get_by_label("What the family wants, in their words").fill("Own buttons.")
         page.get_by_role("button", name="Save", exact=True).click()
         page.get_by_text("“Own buttons.”").wait_for()

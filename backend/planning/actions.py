@@ -39,6 +39,8 @@ class Infeasible(Exception):
 @acting("plan.make")
 def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) -> Done[Plan]:
     """Plan a session and keep it. Raises Infeasible, with nothing kept, when there is none."""
+    if child.care != "open":
+        raise FieldError("child", child.pk, f"{child.first_name}'s care has ended.", "Bring the child back first.")
     bench = workbench(child, home, wish, on)
     answer = plan_session(bench.request)
     if answer.status == "infeasible":

@@ -1,6 +1,9 @@
 """Monday's list, the end of a run, and whether anything has moved."""
 
+from collections.abc import Callable, Mapping
 from datetime import date
+from types import MappingProxyType
+from typing import Any, get_args
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -8,6 +11,7 @@ from django.utils import timezone
 from ninja import Router
 
 from caseload.facts import age_months, estimates_of, facts_of
+from caseload.facts import standings as task_standings
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
@@ -19,6 +23,7 @@ from core.progress import (
     Point,
     Seen,
     by_hand,
+    closing_summary,
     day_levels,
     grade_changes,
     gravity,
@@ -26,20 +31,22 @@ from core.progress import (
     measures,
     moved,
     priority,
-    standings,
     stands_at,
 )
 from core.recording import MARKS, MEASURED, SUPPORTS
 from core.running import SetResult
-from core.skills import STRANDS
+from core.skills import STRANDS, WANTED_TASKS
 from progress import actions, queries
 from progress.models import DecisionRecord, Note
 from progress.schemas import (
     AnswerIn,
+    CaseloadOut,
     DecisionOut,
     EvidenceOut,
     HandOut,
     HelpOut,
+    ListGroup,
+    ListSort,
     MarkedOut,
     PointOut,
     ProgressOut,
@@ -50,6 +57,7 @@ from progress.schemas import (
     StandingLine,
     StandingOut,
     StrandProgressOut,
+    SummaryOut,
     TogetherOut,
     ValueOut,
 )
@@ -60,16 +68,45 @@ router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
-@router.get("/caseload", response={200: list[StandingOut], 403: Problem})
-def read_caseload(request: HttpRequest) -> list[StandingOut]:
-    """The children this member may see: those who are due first, the gravest of them on top."""
+@router.get("/caseload", response={200: CaseloadOut, 403: Problem, 422: Problem})
+def read_caseload(
+    request: HttpRequest,
+    mine: bool = False,
+    letters: str = "",
+    show: ListGroup = "all",
+    sort: ListSort = "gravest",
+    page: int = 1,
+) -> CaseloadOut:
+    """The children whose care is open, a page at a time. sort: gravest puts those who are due first, the gravest of
+    them on top.
+    """
     today = timezone.localdate()
-    lines = [_standing_out(s, today) for s in queries.caseload_standing(member(request))]
-    return sorted(lines, key=lambda c: (not c.is_due, gravity(c.standings[0].id), c.first_name))
+    lines = queries.caseload_standing(member(request), mine, letters, today)
+    shown = sorted((s for s in lines if s.is_in(show)), key=ORDERS[sort])
+    pages = max(1, -(-len(shown) // PAGE))
+    page = min(max(1, page), pages)
+    return CaseloadOut(
+        children=[_standing_out(s) for s in shown[PAGE * (page - 1) : PAGE * page]],
+        counts={group: sum(s.is_in(group) for s in lines) for group in get_args(ListGroup)},
+        total=len(shown),
+        page=page,
+        pages=pages,
+    )
 
 
-def _standing_out(s: queries.CaseloadLine, today: date) -> StandingOut:
-    c = s.child
+PAGE = 50  # children
+ORDERS: Mapping[ListSort, Callable[[queries.CaseloadLine], tuple[Any, ...]]] = MappingProxyType(
+    {
+        "gravest": lambda s: (not s.is_due, gravity(s.standings[0].id), s.child.first_name, s.child.pk),
+        "name": lambda s: (s.child.first_name.lower(), s.child.pk),
+        "due": lambda s: (s.due_on or date.min, s.child.first_name, s.child.pk),
+        "seen": lambda s: (s.last_on or date.min, s.child.first_name, s.child.pk),
+    }
+)
+
+
+def _standing_out(s: queries.CaseloadLine) -> StandingOut:
+    c, today = s.child, timezone.localdate()
     return StandingOut(
         id=c.pk,
         first_name=c.first_name,
@@ -79,10 +116,9 @@ def _standing_out(s: queries.CaseloadLine, today: date) -> StandingOut:
         wanted=c.wanted,
         last_on=s.last_on,
         due_on=s.due_on,
-        is_due=s.due_on is None or s.due_on <= today,
-        standings=[
-            StandingLine(id=x.id, words=x.words) for x in standings(s.last_on, [d.latest for d in s.decisions], today)
-        ],
+        is_due=s.is_due,
+        therapist_name=c.therapist.name if c.therapist else "",
+        standings=[StandingLine(id=x.id, words=x.words) for x in s.standings],
     )
 
 
@@ -143,6 +179,18 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     lines = [s.words for s in strands if s.kind in ("up", "down")]
     headline = " ".join(lines[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
     return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
+
+
+@router.get("/children/{child_id}/summary", response={200: SummaryOut, **REFUSED})
+def draft_summary(request: HttpRequest, child_id: int) -> SummaryOut:
+    """The draft of a discharge summary, from the record; nothing is kept."""
+    child = child_for(member(request), child_id, "progress.read")
+    moved_words = [s.words for s in read_progress(request, child_id).strands if s.kind in ("up", "down")]
+    tasks = [(WANTED_TASKS[t.task].name, t.words) for t in task_standings(child)]
+    words = closing_summary(
+        child.first_name, child.reason, queries.days_of_sessions(child), moved_words, tasks, queries.goals_now(child)
+    )
+    return SummaryOut(words=words)
 
 
 def _strand(

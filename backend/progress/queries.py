@@ -13,10 +13,10 @@ from caseload.models import Child, EstimatePoint
 from clinic.models import Member
 from clinic.permissions import require
 from core import ability
-from core.progress import Point, Seen, highest_seen
+from core.progress import Point, Seen, Standing, highest_seen, standings
 from core.running import SetResult
 from core.skills import STRANDS
-from progress.models import DecisionRecord, Note
+from progress.models import DecisionRecord, Goal, Note
 from running.models import Run, SetRecord
 from running.queries import SET_FIELDS, set_from
 
@@ -28,19 +28,35 @@ class CaseloadLine:
     child: Child
     last_on: date | None
     due_on: date | None
-    decisions: list[DecisionRecord]
+    is_due: bool
+    standings: tuple[Standing, ...]
+
+    def is_in(self, group: str) -> bool:
+        """Whether the child belongs to a group of the list; one who is new is to be checked, too."""
+        ids = {s.id for s in self.standings}
+        return (
+            group == "all" or (self.is_due if group == "due" else group in ids) or (group == "recheck" and "new" in ids)
+        )
 
 
-def caseload_standing(member: Member) -> list[CaseloadLine]:
-    """Every child this member may see, with the last run and the latest step proposed in each strand. Three queries."""
-    children = list(caseload.children(member))
+def caseload_standing(member: Member, mine: bool, letters: str, today: date) -> list[CaseloadLine]:
+    """Every child whose care is open, or this member's own, with the last run and the latest step proposed in each
+    strand. Three queries.
+    """
+    children = list(caseload.named(caseload.children(member), letters).filter(**{"therapist": member} if mine else {}))
     last = dict(Run.objects.visible_to(member).filter(ended_at__isnull=False).values_list("child").annotate(Max("on")))
     latest = defaultdict(list)
     for d in (
         DecisionRecord.objects.visible_to(member).order_by("child_id", "strand", "-on").distinct("child_id", "strand")
     ):
         latest[d.child_id].append(d)
-    return [CaseloadLine(c, last.get(c.pk), _due(c, last.get(c.pk)), latest[c.pk]) for c in children]
+    return [_line(c, last.get(c.pk), latest[c.pk], today) for c in children]
+
+
+def _line(child: Child, last_on: date | None, decisions: list[DecisionRecord], today: date) -> CaseloadLine:
+    due_on = _due(child, last_on)
+    says = standings(last_on, [d.latest for d in decisions], today)
+    return CaseloadLine(child, last_on, due_on, due_on is None or due_on <= today, says)
 
 
 def _due(child: Child, last_on: date | None) -> date | None:
@@ -108,3 +124,14 @@ def together_with(run: Run) -> list[Run]:
         return []
     others = Run.objects.filter(group_id=run.group_id, on=run.on).exclude(child_id=run.child_id).select_related("child")
     return list(others.order_by("child_id", "-started_at").distinct("child_id"))
+
+
+def days_of_sessions(child: Child) -> list[date]:
+    """The days of a child's ended sessions, oldest first. One query."""
+    return list(Run.objects.filter(child=child, ended_at__isnull=False).order_by("on").values_list("on", flat=True))
+
+
+def goals_now(child: Child) -> list[tuple[str, int | None]]:
+    """A child's goals in words, each with its latest score. Two queries."""
+    goals = Goal.objects.filter(child=child).prefetch_related("scores")
+    return [(g.words, max(g.scores.all(), key=lambda s: (s.on, s.pk)).score if g.scores.all() else None) for g in goals]

@@ -13,6 +13,9 @@ from core.recording import SupportLevel
 from core.running import WorkingHand
 from progress.models import Answer, NoStep
 
+ListGroup = Literal["all", "due", "ready", "setback", "stuck", "recheck"]
+ListSort = Literal["gravest", "name", "due", "seen"]
+
 
 class EvidenceOut(Schema):
     """One number a decision rests on."""
@@ -63,7 +66,24 @@ class StandingOut(Schema):
     last_on: date | None
     due_on: date | None
     is_due: bool
+    therapist_name: str
     standings: list[StandingLine]
+
+
+class SummaryOut(Schema):
+    """A draft in words."""
+
+    words: str
+
+
+class CaseloadOut(Schema):
+    """One page of the list. counts: of every group in the whole of it, by id; total: in the group that is shown."""
+
+    children: list[StandingOut]
+    counts: dict[ListGroup, int]
+    total: int
+    page: int
+    pages: int
 
 
 class SetOut(Schema):

@@ -48,7 +48,7 @@ class ChildTest(TestCase):
             {"first_name": "Nell", "birth_date": TODAY - timedelta(days=1500), "home_id": home["id"]},
         )
         self.assertEqual((status, child["home_name"]), (201, "Weir house"))
-        self.assertEqual([c["first_name"] for c in api("get", "/caseload")[1]], ["Nell"])
+        self.assertEqual([c["first_name"] for c in api("get", "/caseload")[1]["children"]], ["Nell"])
 
     def test_a_home_that_can_not_be_is_refused_at_its_field(self) -> None:
         for field, body in (

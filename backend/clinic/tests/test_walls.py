@@ -77,6 +77,10 @@ class WallTest(TestCase):
         "put /children/{child_id}": {**profile(), "version": 1},
         "put /homes/{home_id}": {"name": "x", "version": 1},
         "put /children/{child_id}/places": {"home_id": 1, "also_at": [], "version": 1},
+        "put /children/{child_id}/therapist": {"therapist_id": None, "version": 1},
+        "post /children/{child_id}/close": {"care": "archived", "version": 1},
+        "post /children/{child_id}/reopen": {"version": 1},
+        "post /people/{member_id}/hand-over": {"to": 1},
         "post /children/{child_id}/rungs": {"strand": "pinch", "rung": 2},
         "post /children/{child_id}/tasks": {"task": "zip", "steps_alone": 1, "place": "home"},
         "post /children/{child_id}/meetings": {"what": "wet", "kind": "texture", "step": 1},
@@ -133,7 +137,7 @@ class WallTest(TestCase):
         for sheet in ("sheet", "sheet.pdf"):
             self.assertEqual(api_of("get", f"/plans/{ids['plan_id']}/{sheet}")[0], 404)
         self.assertEqual(api_of("get", f"/homes/{ids['home_id']}/checklist")[0], 404)
-        self.assertEqual(api_of("get", "/caseload")[1][0]["id"], mine.pk)
+        self.assertEqual(api_of("get", "/caseload")[1]["children"][0]["id"], mine.pk)
         self.assertEqual([h["id"] for h in api_of("get", "/homes")[1]], [mine.home_id])
 
     def ids_of(self, lead: Member, child: Child) -> dict[str, object]:

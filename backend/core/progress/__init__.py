@@ -1,12 +1,13 @@
 """What a run leads to: the next step, the caseload status, movement, goals, series over time, notes."""
 
-from core.progress.caseload_status import Latest, StatusId, gravity, standings
+from core.progress.caseload_status import Latest, Standing, StatusId, gravity, standings
 from core.progress.goals import attainment_t_score
 from core.progress.movement import MovementKind, Point, day_levels, grade_changes, moved
 from core.progress.next_step import WORDS, StepKind, decide, next_hand, policy_for, priority
 from core.progress.notes import RunRecord, Step, draft
 from core.progress.seen import Seen, highest_seen, stands_at
 from core.progress.series import by_hand, help_by_day, measures
+from core.progress.summary import closing_summary
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 
 __all__ = [
@@ -16,11 +17,13 @@ __all__ = [
     "Point",
     "RunRecord",
     "Seen",
+    "Standing",
     "StatusId",
     "Step",
     "StepKind",
     "attainment_t_score",
     "by_hand",
+    "closing_summary",
     "day_levels",
     "decide",
     "draft",

@@ -82,7 +82,14 @@ class RoomTest(TestCase):
 
 class CheckTest(TestCase):
     def test_a_fit_a_filler_and_water_say_what_they_must(self) -> None:
-        base = {"id": "t", "name": "T", "one": "t", "many": "ts", "kept": "craft", "shape": {"ball": {"diameter_mm": 40}}}
+        base = {
+            "id": "t",
+            "name": "T",
+            "one": "t",
+            "many": "ts",
+            "kept": "craft",
+            "shape": {"ball": {"diameter_mm": 40}},
+        }
         for changed, phrase in (
             ({"forms": ["filler"]}, "grain_mm"),
             ({"forms": ["water"]}, "depth_mm"),

@@ -25,7 +25,7 @@ class CaseloadTest(TestCase):
         return child
 
     def standing(self, child) -> dict:
-        return next(c for c in self.api("get", "/caseload")[1] if c["id"] == child.pk)
+        return next(c for c in self.api("get", "/caseload")[1]["children"] if c["id"] == child.pk)
 
     def test_a_child_never_seen_is_new_and_due(self) -> None:
         row = self.standing(self.seen())

@@ -412,6 +412,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/closed-children": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Closed
+         * @description The children whose care has ended, the latest first; up to a hundred.
+         */
+        get: operations["caseload_api_list_closed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}": {
         parameters: {
             query?: never;
@@ -430,6 +450,106 @@ export interface paths {
          */
         put: operations["caseload_api_edit_child"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/therapists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Therapists
+         * @description Who may look after a child.
+         */
+        get: operations["caseload_api_list_therapists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/therapist": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Assign
+         * @description Say who looks after a child.
+         */
+        put: operations["caseload_api_assign"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Close
+         * @description Discharge a child with a summary, or archive it; the record stays.
+         */
+        post: operations["caseload_api_close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reopen
+         * @description Bring a child back.
+         */
+        post: operations["caseload_api_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{member_id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hand Over
+         * @description Give every child a colleague looks after to another.
+         */
+        post: operations["caseload_api_hand_over"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1306,7 +1426,8 @@ export interface paths {
         };
         /**
          * Read Caseload
-         * @description The children this member may see: those who are due first, the gravest of them on top.
+         * @description The children whose care is open, a page at a time. sort: gravest puts those who are due first, the gravest of
+         *     them on top.
          */
         get: operations["progress_api_read_caseload"];
         put?: never;
@@ -1409,6 +1530,26 @@ export interface paths {
          * @description Whether anything has moved, strand by strand; the most moved first.
          */
         get: operations["progress_api_read_progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Draft Summary
+         * @description The draft of a discharge summary, from the record; nothing is kept.
+         */
+        get: operations["progress_api_draft_summary"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2311,6 +2452,18 @@ export interface components {
              * @default 7
              */
             every_days: number;
+            /**
+             * Referral
+             * @default
+             */
+            referral: string;
+            /** Consent On */
+            consent_on?: string | null;
+            /**
+             * Consent Words
+             * @default
+             */
+            consent_words: string;
             /** Id */
             id: number;
             /** Version */
@@ -2325,6 +2478,19 @@ export interface components {
             home_name: string;
             /** Also At */
             also_at: number[];
+            /** Therapist Id */
+            therapist_id: number | null;
+            /** Therapist Name */
+            therapist_name: string;
+            /**
+             * Care
+             * @enum {string}
+             */
+            care: "open" | "discharged" | "archived";
+            /** Closed On */
+            closed_on: string | null;
+            /** Closing Words */
+            closing_words: string;
             /** Overrides */
             overrides: {
                 [key: string]: string;
@@ -2407,10 +2573,16 @@ export interface components {
             age_months: number;
             /** Home Name */
             home_name: string;
+            /**
+             * Care
+             * @enum {string}
+             */
+            care: "open" | "discharged" | "archived";
         };
         /**
          * NewChild
-         * @description A new child and its home.
+         * @description A new child, and where it lives: a place that is there, or a new one. request: of the form that is sent, so that
+         *     sending it twice makes one child.
          */
         NewChild: {
             /** First Name */
@@ -2563,8 +2735,45 @@ export interface components {
              * @default 7
              */
             every_days: number;
+            /**
+             * Referral
+             * @default
+             */
+            referral: string;
+            /** Consent On */
+            consent_on?: string | null;
+            /**
+             * Consent Words
+             * @default
+             */
+            consent_words: string;
             /** Home Id */
-            home_id: number;
+            home_id?: number | null;
+            place?: components["schemas"]["NewHome"] | null;
+            /** Request */
+            request?: string | null;
+        };
+        /**
+         * ClosedChild
+         * @description A child whose care has ended.
+         */
+        ClosedChild: {
+            /** Id */
+            id: number;
+            /** First Name */
+            first_name: string;
+            /**
+             * Care
+             * @enum {string}
+             */
+            care: "open" | "discharged" | "archived";
+            /**
+             * Closed On
+             * Format: date
+             */
+            closed_on: string;
+            /** Version */
+            version: number;
         };
         /**
          * ProfileEdit
@@ -2721,8 +2930,82 @@ export interface components {
              * @default 7
              */
             every_days: number;
+            /**
+             * Referral
+             * @default
+             */
+            referral: string;
+            /** Consent On */
+            consent_on?: string | null;
+            /**
+             * Consent Words
+             * @default
+             */
+            consent_words: string;
             /** Version */
             version: number;
+        };
+        /**
+         * Therapist
+         * @description Who may look after a child.
+         */
+        Therapist: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Assignment
+         * @description Who looks after a child from now on, nobody for none; and the child's version that was changed.
+         */
+        Assignment: {
+            /** Therapist Id */
+            therapist_id: number | null;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Ending
+         * @description How a child's care ends, the summary, and the child's version that was changed.
+         */
+        Ending: {
+            /**
+             * Care
+             * @enum {string}
+             */
+            care: "discharged" | "archived";
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Return
+         * @description The version of the child that is brought back.
+         */
+        Return: {
+            /** Version */
+            version: number;
+        };
+        /**
+         * HandedOver
+         * @description How many children went.
+         */
+        HandedOver: {
+            /** Children */
+            children: number;
+        };
+        /**
+         * HandOver
+         * @description To whom a caseload goes.
+         */
+        HandOver: {
+            /** To */
+            to: number;
         };
         /**
          * SeenRung
@@ -5013,6 +5296,24 @@ export interface components {
             words: string;
         };
         /**
+         * CaseloadOut
+         * @description One page of the list. counts: of every group in the whole of it, by id; total: in the group that is shown.
+         */
+        CaseloadOut: {
+            /** Children */
+            children: components["schemas"]["StandingOut"][];
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+            /** Total */
+            total: number;
+            /** Page */
+            page: number;
+            /** Pages */
+            pages: number;
+        };
+        /**
          * StandingLine
          * @description How a child stands, and why. id: new, recheck, setback, stuck, ready or steady.
          */
@@ -5051,6 +5352,8 @@ export interface components {
             due_on: string | null;
             /** Is Due */
             is_due: boolean;
+            /** Therapist Name */
+            therapist_name: string;
             /** Standings */
             standings: components["schemas"]["StandingLine"][];
         };
@@ -5411,6 +5714,14 @@ export interface components {
             on: string;
             /** Value */
             value: number;
+        };
+        /**
+         * SummaryOut
+         * @description A draft in words.
+         */
+        SummaryOut: {
+            /** Words */
+            words: string;
         };
         /**
          * AmendmentOut
@@ -6668,6 +6979,35 @@ export interface operations {
             };
         };
     };
+    caseload_api_list_closed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedChild"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     caseload_api_read_child: {
         parameters: {
             query?: never;
@@ -6748,6 +7088,283 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_list_therapists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Therapist"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_assign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Assignment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ending"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Return"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_api_hand_over: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOver"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedOver"];
                 };
             };
             /** @description Forbidden */
@@ -9403,7 +10020,13 @@ export interface operations {
     };
     progress_api_read_caseload: {
         parameters: {
-            query?: never;
+            query?: {
+                mine?: boolean;
+                letters?: string;
+                show?: "all" | "due" | "ready" | "setback" | "stuck" | "recheck";
+                sort?: "gravest" | "name" | "due" | "seen";
+                page?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9416,11 +10039,20 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"][];
+                    "application/json": components["schemas"]["CaseloadOut"];
                 };
             };
             /** @description Forbidden */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9684,6 +10316,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProgressOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress_api_draft_summary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SummaryOut"];
                 };
             };
             /** @description Forbidden */

@@ -1,41 +1,45 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
-import { api, unwrap, type Schemas } from '@/api/client'
+import { useSessionStorage } from '@vueuse/core'
+import { computed, defineAsyncComponent, reactive, ref, watch } from 'vue'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import CaseloadRow from '@/components/caseload/CaseloadRow.vue'
+import ClosedList from '@/components/caseload/ClosedList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { everyChild, type ListAsk, useCaseload } from '@/composables/useCaseload'
 import { useMe } from '@/composables/useMe'
 import { longDay } from '@/logic/words'
 
 const ChildAdd = defineAsyncComponent(() => import('@/components/caseload/ChildAdd.vue')) // a form: not on the first page's way
 
-const { data, error, isPending } = useQuery({ queryKey: ['caseload'], queryFn: () => unwrap(api.GET('/api/caseload')) })
-const { data: me } = useMe()
-const chosen = ref('all')
-const adding = ref(false)
+const GROUPS = [
+  { id: 'all', words: 'All' },
+  { id: 'due', words: 'Due' },
+  { id: 'ready', words: 'Ready to move' },
+  { id: 'setback', words: 'Set back' },
+  { id: 'stuck', words: 'Stuck' },
+  { id: 'recheck', words: 'Check again' },
+] as const
+const SORTS = [
+  { id: 'gravest', words: 'Gravest first' },
+  { id: 'due', words: 'Longest due first' },
+  { id: 'seen', words: 'Longest not seen first' },
+  { id: 'name', words: 'By name' },
+] as const
 
-const stands = (c: Schemas['StandingOut'], kind: string): boolean => c.standings.some((s) => s.id === kind)
-
-const filters = computed(() => {
-  const all = data.value ?? []
-  const count = (kind: string) => all.filter((c) => stands(c, kind)).length
-  return [
-    { id: 'all', words: 'All', count: all.length },
-    { id: 'due', words: 'Due', count: all.filter((c) => c.is_due).length },
-    { id: 'ready', words: 'Ready to move', count: count('ready') },
-    { id: 'setback', words: 'Set back', count: count('setback') },
-    { id: 'stuck', words: 'Stuck', count: count('stuck') },
-    { id: 'recheck', words: 'Check again', count: count('recheck') + count('new') },
-  ]
-})
-const shown = computed(() =>
-  (data.value ?? []).filter(
-    (c) =>
-      chosen.value === 'all' ||
-      (chosen.value === 'due' ? c.is_due : stands(c, chosen.value) || (chosen.value === 'recheck' && stands(c, 'new'))),
-  ),
+const mine = useSessionStorage('my-children', false)
+const ask = reactive<ListAsk>({ ...everyChild, mine: mine.value })
+watch(
+  () => [ask.mine, ask.letters, ask.show, ask.sort],
+  () => (ask.page = 1),
 )
+watch(
+  () => ask.mine,
+  (now) => (mine.value = now),
+)
+const { data, error, isPending } = useCaseload(() => ask)
+const { data: me } = useMe()
+const adding = ref(false)
+const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !ask.mine)
 </script>
 
 <template>
@@ -47,27 +51,64 @@ const shown = computed(() =>
       </button>
       <div class="row filters" role="group" aria-label="Show">
         <button
-          v-for="f in filters"
-          :key="f.id"
+          v-for="g in GROUPS"
+          :key="g.id"
           type="button"
           class="filter"
-          :class="f.id"
-          :aria-pressed="chosen === f.id"
-          @click="chosen = f.id"
+          :class="g.id"
+          :aria-pressed="ask.show === g.id"
+          @click="ask.show = g.id"
         >
-          <strong>{{ f.count }}</strong> {{ f.words }}
+          <strong>{{ data?.counts[g.id] ?? 0 }}</strong> {{ g.words }}
         </button>
       </div>
     </div>
+    <div v-if="!nobody" class="row tools">
+      <el-radio-group v-model="ask.mine" aria-label="Whose children">
+        <el-radio-button :value="false">All children</el-radio-button
+        ><el-radio-button :value="true">My children</el-radio-button>
+      </el-radio-group>
+      <el-input
+        v-model="ask.letters"
+        class="letters"
+        placeholder="First letters"
+        aria-label="First letters"
+        clearable
+      />
+      <el-select v-model="ask.sort" class="sort" aria-label="Order">
+        <el-option v-for="s in SORTS" :key="s.id" :value="s.id" :label="s.words" />
+      </el-select>
+      <el-pagination
+        v-if="data && data.pages > 1"
+        v-model:current-page="ask.page"
+        class="pages"
+        layout="prev, pager, next"
+        :pager-count="5"
+        :page-count="data.pages"
+      />
+    </div>
     <ProblemNote :error="error" />
     <p v-if="isPending" class="soft">Fetching the children…</p>
-    <ul v-else class="list">
-      <CaseloadRow v-for="child in shown" :key="child.id" :child="child" />
+    <section v-else-if="nobody" class="sheet stack first">
+      <h2>No child here yet</h2>
+      <p>Add the first one: six fields, then what is in the kitchen, then the first session.</p>
+      <div>
+        <button v-if="me?.may.includes('child.add')" type="button" class="plain-button main" @click="adding = true">
+          Add the first child
+        </button>
+      </div>
+    </section>
+    <ul v-else-if="data?.children.length" class="list">
+      <CaseloadRow v-for="child in data.children" :key="child.id" :child="child" />
     </ul>
-    <BatchPanel v-if="data?.length && me?.may.includes('plan.make')" :children="shown.map((c) => c.id)" />
-    <p v-if="data && !shown.length" class="soft">
-      {{ data.length ? 'No child is in this group today.' : 'No child here yet. Add the first one.' }}
+    <p v-else class="soft">
+      No child is in this group. {{ ask.letters || ask.mine ? 'Take away the letters, or look at all children.' : '' }}
     </p>
+    <BatchPanel
+      v-if="data?.children.length && me?.may.includes('plan.make')"
+      :children="data.children.map((c) => c.id)"
+    />
+    <ClosedList />
     <ChildAdd v-if="adding" @close="adding = false" />
   </div>
 </template>
@@ -75,6 +116,18 @@ const shown = computed(() =>
 <style scoped>
 .head {
   justify-content: space-between;
+}
+.letters {
+  width: 150px;
+}
+.sort {
+  width: 210px;
+}
+.pages {
+  margin-left: auto;
+}
+.first {
+  justify-items: start;
 }
 .filter {
   min-height: var(--touch);

@@ -32,6 +32,7 @@ const careful = computed(() => {
         <p class="soft">{{ ageWords(child.age_months) }} · {{ handWords(child.hand) }} · {{ child.home_name }}</p>
       </div>
       <p class="row careful">
+        <span v-if="child.care !== 'open'" class="tag">{{ child.care }}</span>
         <span v-for="c in careful" :key="c" class="tag caution">{{ c }}</span>
       </p>
       <nav class="row" :aria-label="`${child.first_name}'s pages`">
@@ -40,7 +41,7 @@ const careful = computed(() => {
         <RouterLink :to="{ name: 'library' }">Activities</RouterLink>
         <RouterLink :to="{ name: 'progress' }">Progress</RouterLink>
         <RouterLink :to="{ name: 'week' }">Home week</RouterLink>
-        <RouterLink :to="{ name: 'ask' }" class="plan">Plan a session</RouterLink>
+        <RouterLink v-if="child.care === 'open'" :to="{ name: 'ask' }" class="plan">Plan a session</RouterLink>
       </nav>
     </header>
     <RouterView :child="child" />

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import CarePanel from '@/components/caseload/CarePanel.vue'
 import ProfileForm from '@/components/caseload/ProfileForm.vue'
 import ProfileSummary from '@/components/caseload/ProfileSummary.vue'
 import RungPicker from '@/components/caseload/RungPicker.vue'
@@ -57,7 +58,10 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
         what you saw.
       </p>
     </section>
-    <ProfileSummary :child="child" @edit="editing = true" />
+    <div class="stack">
+      <ProfileSummary :child="child" @edit="editing = true" />
+      <CarePanel :child="child" />
+    </div>
   </div>
   <ProfileForm v-if="editing" :child="child" @close="editing = false" />
   <RungPicker v-if="picked" :child="child" :ladder="picked" @close="picking = null" />

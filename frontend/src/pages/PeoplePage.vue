@@ -16,6 +16,10 @@ const { data, error, isPending } = useQuery({ queryKey: ['people'], queryFn: () 
 const fresh = ref<Schemas['FreshLink'] | null>(null)
 const { error: refused, doing } = useDoing()
 
+/** Who may take over a colleague's children. */
+const heirs = (id: number): Schemas['PersonOut'][] =>
+  (data.value?.people ?? []).filter((p) => p.id !== id && p.active && p.role !== 'assistant')
+
 const again = (): Promise<void> => queries.invalidateQueries({ queryKey: ['people'] })
 
 function made(link: Schemas['FreshLink']): void {
@@ -39,7 +43,14 @@ async function withdraw(id: number): Promise<void> {
       <section class="sheet stack" aria-label="People">
         <h2>People</h2>
         <ul class="plain">
-          <PersonRow v-for="p in data.people" :key="p.id" :person="p" @changed="again" @link="made" />
+          <PersonRow
+            v-for="p in data.people"
+            :key="p.id"
+            :person="p"
+            :others="heirs(p.id)"
+            @changed="again"
+            @link="made"
+          />
         </ul>
         <h3>Invite a colleague</h3>
         <InviteForm @made="made" />

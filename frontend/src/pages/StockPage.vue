@@ -56,7 +56,6 @@ function taken(now: Schemas['Counts']): void {
     </div>
     <ProblemNote :error="error" />
     <StockStarts v-if="shelves" :home-id="homeId" :shelves="shelves" :counts="counts" @set="set" @taken="taken" />
-    <StarterList :home-id="homeId" :child-id="child.id" :name="child.first_name" @yes="(id, n) => set({ [id]: n })" />
     <el-input
       v-model="search"
       class="search"
@@ -65,6 +64,13 @@ function taken(now: Schemas['Counts']): void {
       clearable
       autofocus
       @keydown.enter.prevent="yes"
+    />
+    <StarterList
+      v-if="!search"
+      :home-id="homeId"
+      :child-id="child.id"
+      :name="child.first_name"
+      @yes="(id, n) => set({ [id]: n })"
     />
     <p v-if="search && !first" class="soft">No thing of that name. Try a shorter word.</p>
     <section v-for="shelf in found" :key="shelf.id" :aria-label="shelf.name">

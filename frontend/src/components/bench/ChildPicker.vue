@@ -1,18 +1,27 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { api, unwrap } from '@/api/client'
+import { reactive } from 'vue'
+import { everyChild, type ListAsk, useCaseload } from '@/composables/useCaseload'
 
-/** Which children: one press each. */
+/** Which children: one press each; by first letters where there are many. */
 const chosen = defineModel<number[]>({ required: true })
-const { data } = useQuery({ queryKey: ['caseload'], queryFn: () => unwrap(api.GET('/api/caseload')) })
+const ask = reactive<ListAsk>({ ...everyChild, sort: 'name' })
+const { data } = useCaseload(() => ask)
 const toggle = (id: number): void =>
   void (chosen.value = chosen.value.includes(id) ? chosen.value.filter((x) => x !== id) : [...chosen.value, id])
 </script>
 
 <template>
   <div class="row" role="group" aria-label="Children">
+    <el-input
+      v-if="ask.letters || (data?.pages ?? 1) > 1"
+      v-model="ask.letters"
+      class="letters"
+      placeholder="First letters"
+      aria-label="First letters"
+      clearable
+    />
     <button
-      v-for="c in data"
+      v-for="c in data?.children"
       :key="c.id"
       type="button"
       class="pick"
@@ -23,3 +32,9 @@ const toggle = (id: number): void =>
     </button>
   </div>
 </template>
+
+<style scoped>
+.letters {
+  width: 150px;
+}
+</style>

@@ -1,88 +1,86 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { reactive, ref } from 'vue'
+import { useSessionStorage } from '@vueuse/core'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
+import DayField from '@/components/shared/DayField.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import TaskPicker from '@/components/shared/TaskPicker.vue'
+import { useDoing } from '@/composables/useDoing'
 import { useOpenHomes } from '@/composables/usePlaces'
+import { emptyChild, isoToday, NEW_PLACE } from '@/logic/newChild'
 
-/** A new child: name, birth date, hand, mouthing and where; everything else is asked for later. */
+/** A new child in six fields: name, born, hand, mouthing, what the family wants, where. All else is asked later. What is
+ * typed stays until it is kept: over a lost connection, a reload, a closed drawer.
+ */
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const queries = useQueryClient()
 const places = useOpenHomes()
-const form = reactive<
-  Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'mouthing'> & { home_id: number | null }
->({ first_name: '', birth_date: '', hand: 'not_settled', mouthing: 'never', home_id: null })
-const newPlace = reactive<Required<Schemas['NewHome']>>({ name: '', kind: 'home', supervision: 'arms_reach' })
-const refused = ref<Refused | null>(null)
-const other = ref<Error | null>(null)
-const saving = ref(false)
-const at = (field: string): string => refused.value?.at(field) ?? ''
-
-/** The chosen place, or the new one, added once: a second try after a refusal finds it chosen. */
-async function placeId(): Promise<number> {
-  if (form.home_id !== null) return form.home_id
-  const made = await unwrap(api.POST('/api/homes', { body: newPlace }))
-  void queries.invalidateQueries({ queryKey: ['homes'] })
-  form.home_id = made.id
-  return made.id
-}
+const draft = useSessionStorage('new-child', emptyChild())
+const { busy, at, apart, doing } = useDoing()
+const atPlace = (field: string): string => at(field) || at(`place.${field}`)
+const usualName = computed(() => (draft.value.first_name.trim() ? `${draft.value.first_name.trim()}’s home` : ''))
 
 async function save(): Promise<void> {
-  if (saving.value) return
-  refused.value = other.value = null
-  saving.value = true
-  try {
-    const child = await unwrap(
-      api.POST('/api/children', { body: { ...form, home_id: await placeId() } as Schemas['NewChild'] }),
-    )
-    void queries.invalidateQueries({ queryKey: ['caseload'] })
-    emit('close')
-    await router.push({ name: 'child', params: { childId: child.id } })
-  } catch (problem) {
-    if (problem instanceof Refused) refused.value = problem
-    else other.value = problem as Error
-  } finally {
-    saving.value = false
-  }
+  if (busy.value) return
+  const { place, home_id, ...rest } = draft.value
+  const body = {
+    ...rest,
+    ...(home_id === NEW_PLACE ? { place: { ...place, name: place.name || usualName.value } } : { home_id }),
+  } as Schemas['NewChild']
+  const child = await doing(() => unwrap(api.POST('/api/children', { body })))
+  if (!child) return
+  draft.value = emptyChild()
+  for (const key of ['caseload', 'homes']) void queries.invalidateQueries({ queryKey: [key] })
+  emit('close')
+  await router.push({ name: home_id === NEW_PLACE ? 'stock' : 'child', params: { childId: child.id } })
 }
 </script>
 
 <template>
-  <el-drawer model-value size="min(480px, 100%)" title="Add a child" @close="$emit('close')">
+  <el-drawer model-value size="min(580px, 100%)" title="Add a child" @close="$emit('close')">
     <el-form label-position="top" novalidate @submit.prevent="save">
-      <el-form-item label="First name" :error="at('first_name')"
-        ><el-input v-model="form.first_name" maxlength="60"
+      <div class="pair">
+        <el-form-item label="First name" :error="at('first_name')"
+          ><el-input v-model="draft.first_name" maxlength="60" autofocus
+        /></el-form-item>
+        <el-form-item label="Born" :error="at('birth_date')">
+          <DayField v-model="draft.birth_date" label="Born" :latest="isoToday(new Date())" />
+        </el-form-item>
+      </div>
+      <div class="pair">
+        <el-form-item label="Hand" :error="at('hand')">
+          <el-radio-group v-model="draft.hand">
+            <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button
+            ><el-radio-button value="not_settled">Not settled</el-radio-button>
+          </el-radio-group>
+        </el-form-item>
+        <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
+          <el-radio-group v-model="draft.mouthing">
+            <el-radio-button value="never">Never</el-radio-button
+            ><el-radio-button value="sometimes">Sometimes</el-radio-button
+            ><el-radio-button value="often">Often</el-radio-button>
+          </el-radio-group>
+        </el-form-item>
+      </div>
+      <el-form-item label="What the family wants" :error="at('wanted')"
+        ><TaskPicker v-model="draft.wanted"
       /></el-form-item>
-      <el-form-item label="Born" :error="at('birth_date')"
-        ><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false"
-      /></el-form-item>
-      <el-form-item label="Hand" :error="at('hand')">
-        <el-radio-group v-model="form.hand">
-          <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button
-          ><el-radio-button value="not_settled">Not settled</el-radio-button>
-        </el-radio-group>
-      </el-form-item>
-      <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
-        <el-radio-group v-model="form.mouthing">
-          <el-radio-button value="never">Never</el-radio-button
-          ><el-radio-button value="sometimes">Sometimes</el-radio-button
-          ><el-radio-button value="often">Often</el-radio-button>
-        </el-radio-group>
-      </el-form-item>
       <el-form-item label="Where" :error="at('home_id')">
-        <el-select v-model="form.home_id" aria-label="Where">
-          <el-option :value="null as unknown as number" label="A new place" />
+        <el-select v-model="draft.home_id" aria-label="Where" filterable>
+          <el-option :value="NEW_PLACE" label="A new place" />
           <el-option v-for="p in places" :key="p.id" :value="p.id" :label="p.name" />
         </el-select>
       </el-form-item>
-      <template v-if="form.home_id === null">
-        <PlaceFields v-model="newPlace" :at="at" />
-      </template>
-      <ProblemNote :error="refused ?? other" />
-      <button class="plain-button main" :disabled="saving">Add</button>
+      <PlaceFields v-if="draft.home_id === NEW_PLACE" v-model="draft.place" :at="atPlace" :usual="usualName" />
+      <ProblemNote :error="apart" />
+      <div class="row">
+        <button class="plain-button main" :disabled="busy">Add</button>
+        <span class="soft small">Allergies and precautions come next, before the first plan.</span>
+      </div>
     </el-form>
   </el-drawer>
 </template>

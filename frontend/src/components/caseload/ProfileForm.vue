@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import DayField from '@/components/shared/DayField.vue'
+import TaskPicker from '@/components/shared/TaskPicker.vue'
+import { isoToday } from '@/logic/newChild'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
@@ -16,6 +19,8 @@ const emit = defineEmits<{ close: [] }>()
 const words = useWords()
 const changed = useChildChanged()
 const form = reactive<Schemas['ProfileEdit']>({ ...child, force_limit_newton: child.force_limit_newton ?? null })
+const wanted = computed({ get: () => form.wanted ?? [], set: (now) => (form.wanted = now) })
+const consentOn = computed({ get: () => form.consent_on ?? '', set: (now) => (form.consent_on = now || null) })
 const refused = ref<Refused | null>(null)
 const other = ref<Error | null>(null)
 
@@ -59,7 +64,7 @@ function say(value: unknown): string {
           ><el-input v-model="form.first_name" maxlength="60"
         /></el-form-item>
         <el-form-item label="Born" :error="at('birth_date')"
-          ><el-date-picker v-model="form.birth_date" value-format="YYYY-MM-DD" format="D MMM YYYY" :clearable="false"
+          ><DayField v-model="form.birth_date" label="Born" :latest="isoToday(new Date())"
         /></el-form-item>
       </div>
       <el-form-item label="Hand" :error="at('hand')">
@@ -80,10 +85,19 @@ function say(value: unknown): string {
         ><el-input v-model="form.family_words" maxlength="200"
       /></el-form-item>
       <el-form-item label="Daily tasks wanted" :error="at('wanted')">
-        <el-select v-model="form.wanted" multiple
-          ><el-option v-for="t in words?.wanted_tasks" :key="t.id" :value="t.id" :label="t.name"
-        /></el-select>
+        <TaskPicker v-model="wanted" />
       </el-form-item>
+      <el-form-item label="Referral: from whom, why, what is known" :error="at('referral')"
+        ><el-input v-model="form.referral" type="textarea" :rows="2" maxlength="500"
+      /></el-form-item>
+      <div class="pair">
+        <el-form-item label="Consent given on" :error="at('consent_on')"
+          ><DayField v-model="consentOn" label="Consent given on" :latest="isoToday(new Date())"
+        /></el-form-item>
+        <el-form-item label="By whom, to what" :error="at('consent_words')"
+          ><el-input v-model="form.consent_words" maxlength="300"
+        /></el-form-item>
+      </div>
       <div class="pair">
         <el-form-item label="Allergies" :error="at('allergies')">
           <el-select v-model="form.allergies" multiple

@@ -5,6 +5,7 @@ import { api, unwrap } from '@/api/client'
 /** The things not there yet that would open most for this child, each to be said yes to. */
 const { homeId, childId, name } = defineProps<{ homeId: number; childId: number; name: string }>()
 const emit = defineEmits<{ yes: [thingId: string, count: number] }>()
+const MOST = 6 // more would be a wall
 const { data } = useQuery({
   queryKey: ['starter', () => homeId, () => childId],
   queryFn: () =>
@@ -24,7 +25,7 @@ const { data } = useQuery({
       <span class="soft small">they open most for {{ name }}, with what is there; safe ones only</span>
     </h3>
     <ul class="row">
-      <li v-for="thing in data" :key="thing.thing_id">
+      <li v-for="thing in data.slice(0, MOST)" :key="thing.thing_id">
         <button type="button" class="pick" @click="emit('yes', thing.thing_id, thing.typical_count)">
           {{ thing.name }} <span class="soft small">→ {{ thing.opens }} activities</span>
         </button>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { reactive, watch } from 'vue'
+import { useQueryClient } from '@tanstack/vue-query'
+import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -7,9 +8,10 @@ import { useMe } from '@/composables/useMe'
 import { momentWords, ROLES } from '@/logic/people'
 
 /** One colleague: role, a new password, access taken away and given back. */
-const { person } = defineProps<{ person: Schemas['PersonOut'] }>()
+const { person, others } = defineProps<{ person: Schemas['PersonOut']; others: Schemas['PersonOut'][] }>()
 const emit = defineEmits<{ changed: []; link: [link: Schemas['FreshLink']] }>()
 const { data: me } = useMe()
+const queries = useQueryClient()
 const { busy, error, doing } = useDoing()
 const asIs = (): Schemas['PersonEdit'] => ({ role: person.role, active: person.active, version: person.version })
 const form = reactive(asIs())
@@ -23,6 +25,17 @@ async function save(): Promise<void> {
   const done = await doing(() => unwrap(api.PUT('/api/people/{member_id}', { params, body: form })))
   if (!done) Object.assign(form, asIs())
   emit('changed') // refused or not: another lead may have changed them meanwhile
+}
+
+const handed = ref('')
+async function handOver(to: number): Promise<void> {
+  const done = await doing(() => unwrap(api.POST('/api/people/{member_id}/hand-over', { params, body: { to } })))
+  if (!done) return
+  const name = others.find((o) => o.id === to)?.name ?? ''
+  handed.value = done.children
+    ? `${done.children} ${done.children === 1 ? 'child' : 'children'} to ${name}`
+    : 'No child to hand over'
+  await queries.invalidateQueries({ queryKey: ['caseload'] })
 }
 
 async function reset(): Promise<void> {
@@ -56,6 +69,18 @@ async function reset(): Promise<void> {
       >
         <el-option v-for="(role, id) in ROLES" :key="id" :value="id" :label="role.word" />
       </el-select>
+      <el-select
+        v-if="person.role !== 'assistant' && others.length"
+        :model-value="null"
+        class="hand-over"
+        placeholder="Hand over to…"
+        :aria-label="`Hand the children of ${person.name} over to`"
+        :disabled="busy"
+        @change="handOver"
+      >
+        <el-option v-for="o in others" :key="o.id" :value="o.id" :label="o.name" />
+      </el-select>
+      <span v-if="handed" class="small" role="status">{{ handed }}</span>
       <button v-if="person.active" class="plain-button" type="button" :disabled="busy" @click="reset">
         New password
       </button>
@@ -87,6 +112,9 @@ async function reset(): Promise<void> {
 }
 .gone strong {
   font-weight: 400;
+}
+.hand-over {
+  width: 150px;
 }
 .role {
   width: 130px;

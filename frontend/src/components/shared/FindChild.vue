@@ -45,7 +45,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     @change="open"
   >
     <el-option v-for="c in found" :key="c.id" :value="c.id" :label="c.first_name">
-      <strong>{{ c.first_name }}</strong> <span class="soft">{{ ageWords(c.age_months) }}, {{ c.home_name }}</span>
+      <strong>{{ c.first_name }}</strong>
+      <span class="soft">{{ ageWords(c.age_months) }}, {{ c.care === 'open' ? c.home_name : c.care }}</span>
     </el-option>
   </el-select>
 </template>

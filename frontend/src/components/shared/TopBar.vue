@@ -13,6 +13,7 @@ const router = useRouter()
 async function signOut(): Promise<void> {
   await api.DELETE('/api/session')
   queries.clear()
+  sessionStorage.clear() // what was typed and not kept is nobody else's
   await router.push({ name: 'sign-in' })
 }
 </script>

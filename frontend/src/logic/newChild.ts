@@ -1,0 +1,28 @@
+import type { Schemas } from '@/api/client'
+
+export type NewChild = Required<
+  Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'mouthing' | 'wanted'>
+> & { home_id: number; place: Required<Schemas['NewHome']>; request: string }
+
+/** Stands for a place that is not there yet. */
+export const NEW_PLACE = 0
+
+/** A form with nothing in it yet; its own number makes one child of it, however often it is sent. */
+export function emptyChild(): NewChild {
+  return {
+    first_name: '',
+    birth_date: '',
+    hand: 'not_settled',
+    mouthing: 'never',
+    wanted: [],
+    home_id: NEW_PLACE,
+    place: { name: '', kind: 'home', supervision: 'arms_reach' },
+    request: crypto.randomUUID(),
+  }
+}
+
+/** A day as the API and date fields write it, where the device is. */
+export function isoToday(now: Date): string {
+  const two = (n: number): string => String(n).padStart(2, '0')
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
+}
