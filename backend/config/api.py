@@ -36,6 +36,7 @@ from progress.api import router as progress
 from progress.record_api import router as records
 from reference.api import router as words
 from running.api import router as running
+from running.look_api import router as looks
 from sheets.api import router as sheets
 
 
@@ -73,6 +74,7 @@ for _router in (
     bag,
     batches,
     running,
+    looks,
     progress,
     records,
     sheets,

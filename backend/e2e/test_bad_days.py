@@ -4,6 +4,7 @@ import re
 
 from caseload.actions import edit_child
 from caseload.models import Child
+from core.library import THINGS
 from cupboard.models import StockItem
 from e2e.browser import BrowserTest
 from testing.builders import TODAY, profile
@@ -35,12 +36,43 @@ class BadDayTest(BrowserTest):
         page.get_by_text("does not fit in a thing").first.wait_for()
         self.assertEqual(StockItem.objects.get(home=self.home, thing_id="wooden_bead_25").measured, {})
 
-    def test_an_empty_cupboard_offers_a_list_to_start_with(self) -> None:
+    def test_an_empty_cupboard_is_filled_drawer_by_drawer(self) -> None:
+        page = self.page
         StockItem.objects.all().delete()
         self.sign_in()
-        self.page.goto(f"/children/{self.child.pk}/cupboard")
-        self.page.get_by_text("This cupboard is empty. Look for these first:").wait_for()
-        self.page.locator("ol li").nth(9).wait_for()
+        page.goto(f"/children/{self.child.pk}/cupboard")
+        page.get_by_text("This cupboard is empty").wait_for()
+        page.get_by_role("link", name="Say what is there").click()
+        first = page.get_by_label("Ask for these first").get_by_role("button").first
+        named = first.inner_text().split("→")[0].strip()
+        first.click()
+        page.get_by_role("button", name=f"One more: {named}").click()
+        search = page.get_by_label("Find a thing")
+        search.fill("bottle cork")
+        search.press("Enter")
+        self.eventually(lambda: StockItem.objects.filter(thing_id="cork").exists(), "corks by keyboard")
+        page.get_by_role("button", name="Bottle corks", exact=True).click()
+        self.eventually(lambda: StockItem.objects.count() == 1, "the corks gone again")
+        self.assertEqual(THINGS[StockItem.objects.get().thing_id].name, named)
+
+    def test_a_lost_connection_keeps_what_was_tapped_and_a_bad_list_keeps_nothing(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/stock")
+        page.get_by_text("things, saved").wait_for()
+        page.context.set_offline(True)
+        page.get_by_role("button", name="Muffin tin", exact=True).click()
+        page.get_by_text("can not be reached").wait_for()
+        page.get_by_text("saving…").wait_for()
+        page.context.set_offline(False)
+        self.eventually(lambda: StockItem.objects.filter(thing_id="muffin_tin").exists(), "kept and sent again")
+        before = StockItem.objects.count()
+        bad = {"name": "list.csv", "mimeType": "text/csv", "buffer": b"thing,count\nEgg box,2\nEg bocks,1\n"}
+        page.get_by_label("List as CSV").set_input_files(bad)
+        page.get_by_text("“Eg bocks” is not a known thing").wait_for()
+        self.assertEqual(StockItem.objects.count(), before)
+        page.get_by_label("List as CSV").set_input_files({**bad, "buffer": b"Egg box,2\n"})
+        self.eventually(lambda: StockItem.objects.filter(thing_id="egg_box", count=2).exists(), "the list taken in")
 
     def test_a_bar_that_may_be_overridden_wants_its_reason(self) -> None:
         page = self.page

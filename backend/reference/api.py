@@ -134,7 +134,7 @@ def words(request: HttpRequest) -> WordsOut:
         textures=[Choice(id=k, name=v) for k, v in TEXTURES.items()],
         steps=[StepChoice(id=k, name=v) for k, v in WORDS.items()],
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
-        formats=[FormatOut.model_validate(s) for s in FORMATS.values()],
+        formats=[FormatOut.model_validate(s) for s in FORMATS.values() if s.planned],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
         themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
         measures=dict(MEASURES),

@@ -65,11 +65,11 @@ def frozen_blocks(plan: Plan, on: date, bench: Workbench | None = None) -> list[
         if isinstance(refusal, Refusal):
             reason = f"Block {at + 1} can't be run today: {refusal.reason}"
             raise FieldError(f"blocks.{at}", refusal.activity_id, reason, "Plan again, or take the block out.")
-    before = _Before(plan.child, on)
-    return [_frozen(at_hand, block, at, before) for at, block in enumerate(blocks)]
+    before = Before(plan.child, on)
+    return [frozen(at_hand, block, at, before) for at, block in enumerate(blocks)]
 
 
-class _Before:
+class Before:
     """What a child did before, as far as a new run asks: whose hand's turn it is, and the own record. Two queries at
     most.
     """
@@ -92,7 +92,8 @@ class _Before:
         return max((v for s in mine if s.id == "pace" for _, v in s.points), default=None)
 
 
-def _frozen(bench: Workbench, block: Block, at: int, before: _Before) -> FrozenBlock:
+def frozen(bench: Workbench, block: Block, at: int, before: Before) -> FrozenBlock:
+    """A block as it is run: what to say, the grades around it, whose hand's turn it is."""
     return FrozenBlock(
         id=f"b{at}",
         block=block,

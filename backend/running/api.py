@@ -133,6 +133,7 @@ class RunOut(Schema):
     hand: str
     speed: str
     help_first: bool
+    is_look: bool
     rules: TabletRulesOut
     on: date
     ended_at: datetime | None
@@ -223,6 +224,7 @@ def run_out(run: Run) -> RunOut:
         ended_at=run.ended_at,
         blocks=[_block_out(b, picture) for b, picture in queries.pictured_blocks(run)],
         events=queries.events_of(run),
+        is_look=run.plan.format_id == "look",
         help_first=run.child.prompt_policy == "most_first",
         rules=TabletRulesOut.model_validate(TABLET_RULES),
     )

@@ -101,6 +101,7 @@ class WallTest(TestCase):
         "put /plans/{plan_id}/name": {"name": "x", "version": 1},
         "post /plans/{plan_id}/forecast": BLOCK,
         "post /plans/{plan_id}/runs": {"id": str(uuid4())},
+        "post /runs/{run_id}/next": {},
         "post /groups/{group_id}/runs": {"ids": {}},
         "post /decisions/{decision_id}/answer": {"answer": "accepted"},
         "put /runs/{run_id}/note": {"text": "x", "version": 0},
@@ -122,6 +123,8 @@ class WallTest(TestCase):
                 if "{" not in route or "{token}" in route:  # a token names its clinic itself, and is its own key
                     continue
                 body = [] if route.endswith("/events") else self.BODIES.get(route)
+                if route == "post /children/{child_id}/looks":
+                    body = {"id": str(uuid4()), "home_id": mine.home_id}
                 if route == "post /children/{child_id}/plans":
                     body = {"minutes": 30, "targets": ["grasp"], "home_id": mine.home_id}
                 url = template.removeprefix("/api").format(**ids)

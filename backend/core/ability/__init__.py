@@ -15,7 +15,7 @@ from core.ability.estimate import (
     start,
 )
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
-from core.ability.learning import level_today, update
+from core.ability.learning import DaySoFar, level_today, update
 from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, WithWhom, chain, standing
 
 __all__ = [
@@ -25,6 +25,7 @@ __all__ = [
     "WITH_WHOM",
     "WORTH_NAMING",
     "Aim",
+    "DaySoFar",
     "Estimate",
     "Floats",
     "SetEvidence",

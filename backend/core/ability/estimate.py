@@ -43,8 +43,8 @@ WIDEST_SD = 1.8  # rungs: forgetting goes no further than this
 
 _NODES, _WEIGHTS = np.polynomial.hermite_e.hermegauss(21)
 _WEIGHTS = _WEIGHTS / _WEIGHTS.sum()
-_FEW_NODES, _FEW_WEIGHTS = np.polynomial.hermite_e.hermegauss(9)
-_FEW_WEIGHTS = _FEW_WEIGHTS / _FEW_WEIGHTS.sum()
+FEW_NODES, FEW_WEIGHTS = np.polynomial.hermite_e.hermegauss(9)
+FEW_WEIGHTS = FEW_WEIGHTS / FEW_WEIGHTS.sum()
 
 Floats = NDArray[np.float64]
 
@@ -169,9 +169,9 @@ def chance_together(
         shift, extra = e.offset(activity_id)
         spread = float(np.sqrt(max(e.sd**2 + extra, 0.0)))
         shape = (1,) * i + (-1,) + (1,) * (count - 1 - i)
-        level = e.mean + shift + lift(support) + (spread * _FEW_NODES).reshape(shape)
+        level = e.mean + shift + lift(support) + (spread * FEW_NODES).reshape(shape)
         gaps.append(level[None] - asked[:, i].reshape((-1, *(1,) * count)))
-        weights = weights * _FEW_WEIGHTS.reshape(shape)
+        weights = weights * FEW_WEIGHTS.reshape(shape)
     chances: Floats = (odds_curve(reduce(np.minimum, gaps)) * weights[None]).reshape(len(asked), -1).sum(axis=1)
     return chances
 

@@ -20,6 +20,8 @@ import numpy as np
 from core.ability.estimate import (
     AT_RUNG,
     DAY_SD,
+    FEW_NODES,
+    FEW_WEIGHTS,
     LOG_ODDS_PER_RUNG,
     OFFSET_SD,
     Estimate,
@@ -27,6 +29,7 @@ from core.ability.estimate import (
     SetEvidence,
     as_rows,
     covariance_of,
+    odds_curve,
     on_day,
 )
 from core.recording import SUPPORTS, lift
@@ -98,6 +101,49 @@ def level_today(estimate: Estimate, sets: Iterable[SetEvidence], on: date, activ
     return state.level(activity_id)
 
 
+class DaySoFar:
+    """A day's sets taken in one after the other, the day's own swing carried along: for what one more set would tell.
+
+    The belief kept after the day comes from `update`, which takes all its sets at once.
+    """
+
+    def __init__(self, estimates: Mapping[str, Estimate], done: Iterable[SetEvidence], on: date) -> None:
+        self._states = {strand: _State.of(on_day(e, on), ()) for strand, e in estimates.items()}
+        for s in done:
+            if SUPPORTS[s.support].informative and s.tries:
+                self._take(s)
+
+    def sd(self, strand: str) -> float:
+        """The doubt about a strand's rung, in rungs, the day's swing and the activities' offsets taken out."""
+        return self._states[strand].rung_sd
+
+    def chances(self, activity_id: str, rungs: Mapping[str, float]) -> tuple[Floats, Floats]:
+        """Return (chances, weights), each (n,), of success alone today on work that asks these rungs: the spread of
+        what is believed, the weakest strand deciding.
+        """
+        gaps, weights = [], np.ones(())
+        levels = [(self._with(st, activity_id).level(activity_id), rung) for st, rung in rungs.items()]
+        for i, ((mean, sd), rung) in enumerate(levels):
+            shape = (1,) * i + (-1,) + (1,) * (len(levels) - 1 - i)
+            gaps.append((mean - rung + sd * FEW_NODES).reshape(shape))
+            weights = weights * FEW_WEIGHTS.reshape(shape)
+        return odds_curve(reduce(np.minimum, gaps)).ravel(), weights.ravel()
+
+    def sd_after(self, one: SetEvidence) -> dict[str, float]:
+        """The doubt of each strand a set asks of, in rungs, were it to go as given."""
+        states = {st: self._with(st, one.activity_id) for st in one.rungs if st in self._states}
+        _take_in(states, one.activity_id, [one])
+        return {st: s.rung_sd for st, s in states.items()}
+
+    def _take(self, one: SetEvidence) -> None:
+        states = {st: self._with(st, one.activity_id) for st in one.rungs if st in self._states}
+        _take_in(states, one.activity_id, [one])
+        self._states.update(states)
+
+    def _with(self, strand: str, activity_id: str) -> "_State":
+        return self._states[strand].with_activity(activity_id)
+
+
 class _State:
     """Mean and covariance of (rung, activity offsets..., gain, the day's swing) while one day is added."""
 
@@ -117,6 +163,21 @@ class _State:
             cov[at, at] = OFFSET_SD**2
         cov[-1, -1] = DAY_SD**2
         return cls(activities, mean, cov)
+
+    def with_activity(self, activity_id: str) -> "_State":
+        """A copy that knows an activity, too."""
+        if activity_id in self.activities:
+            return _State(self.activities, self.mean, self.cov)
+        at = len(self.activities) + 1
+        mean = np.insert(self.mean, at, 0.0)
+        cov = np.insert(np.insert(self.cov, at, 0.0, axis=0), at, 0.0, axis=1)
+        cov[at, at] = OFFSET_SD**2
+        return _State((*self.activities, activity_id), mean, cov)
+
+    @property
+    def rung_sd(self) -> float:
+        """The doubt about the rung itself."""
+        return float(np.sqrt(self.cov[0, 0]))
 
     def level(self, activity_id: str) -> tuple[float, float]:
         """Mean and sd of today's level at one activity."""

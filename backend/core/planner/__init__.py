@@ -1,7 +1,7 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
 from core.planner.blocks import stand, totals
-from core.planner.dose import Pace
+from core.planner.dose import Pace, seconds_a_try
 from core.planner.formats import FORMATS, ORDERS, format_of
 from core.planner.group import (
     GroupBlock,
@@ -29,6 +29,7 @@ from core.planner.request import (
     SessionRequest,
 )
 from core.planner.session import RequestError, plan_session
+from core.planner.suitability import parts_of, plain_first, too_demanding, too_young
 from core.planner.visit_bag import Bag, Visit, pack_bag
 from core.planner.week import DAYS, Elsewhere, WeekPlan, WeekRequest, done_elsewhere, plan_week
 from core.planner.what_if import DifferenceKind, bring_in, differences
@@ -69,12 +70,17 @@ __all__ = [
     "left_out",
     "left_out_together",
     "pack_bag",
+    "parts_of",
+    "plain_first",
     "plan_group",
     "plan_session",
     "plan_week",
     "safe_for_all",
+    "seconds_a_try",
     "stand",
     "stand_together",
     "table_for_all",
+    "too_demanding",
+    "too_young",
     "totals",
 ]

@@ -90,6 +90,7 @@ class Format:
     has_task     -- whether the wanted task itself has a part in it
     supervision  -- the only supervision it is for, where there is just one
     most_minutes -- the longest it is asked for, where it is a short one
+    planned      -- whether it is planned ahead; a first look is asked step by step instead
     """
 
     id: str
@@ -109,6 +110,7 @@ class Format:
     ending: str = ""
     supervision: Supervision | None = None
     most_minutes: int | None = None
+    planned: bool = True
 
 
 def _minutes(**changed: tuple[int, int]) -> Mapping[str, tuple[int, int]]:
@@ -197,6 +199,16 @@ FORMATS = MappingProxyType(
                 MappingProxyType({"main": IN_STAGES}),
                 MappingProxyType({**PART_NAMES, "main": "Step"}),
                 any_strand=True,
+            ),
+            Format(
+                "look",
+                "First look",
+                "A new child placed by play, each set chosen by what it would tell.",
+                must=MappingProxyType({}),
+                names=MappingProxyType({**PART_NAMES, "main": "Look"}),
+                any_strand=True,
+                most_minutes=20,
+                planned=False,
             ),
         )
     }

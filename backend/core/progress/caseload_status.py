@@ -19,7 +19,7 @@ GROUPS: tuple[tuple[StatusId, tuple[StepKind, ...]], ...] = (
     ("ready", ("fade", "swap", "up")),
 )
 NAMED_BESIDE = 2  # strands named beside the first
-NEW = "Not seen yet. Set starting rungs, then plan the first session."
+NEW = "Not seen yet. Take a first look, or set starting rungs."
 STEADY = "Stay on the same grades; more tries before anything changes."
 
 

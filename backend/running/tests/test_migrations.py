@@ -16,13 +16,13 @@ from django.test import TransactionTestCase, tag
 from planning.stored import from_json, group_from_json
 from running.frozen import FrozenBlock
 
-BEFORE = [
-    ("clinic", "0001_initial"),
+BEFORE = [  # what leans on others goes back first
+    ("progress", "0003_changed_answers"),
     ("running", "0004_help_first"),
     ("planning", "0002_weeks_groups_batches"),
-    ("caseload", "0002_policies"),
     ("cupboard", "0001_initial"),
-    ("progress", "0003_changed_answers"),
+    ("caseload", "0002_policies"),
+    ("clinic", "0001_initial"),
 ]
 STORED = json.loads((Path(__file__).parent / "fixtures" / "stored_before_one_shape.json").read_text())
 

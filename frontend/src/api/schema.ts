@@ -1417,6 +1417,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start Look
+         * @description Begin a first look at what a child can do, in what this home has.
+         */
+        post: operations["running_look_api_start_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{run_id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Next Step
+         * @description The next set of a look, by how those so far went.
+         */
+        post: operations["running_look_api_next_step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/caseload": {
         parameters: {
             query?: never;
@@ -5073,6 +5113,8 @@ export interface components {
             speed: string;
             /** Help First */
             help_first: boolean;
+            /** Is Look */
+            is_look: boolean;
             rules: components["schemas"]["TabletRulesOut"];
             /**
              * On
@@ -5294,6 +5336,34 @@ export interface components {
             grade: number[];
             /** Words */
             words: string;
+        };
+        /**
+         * LookIn
+         * @description Where, with whom, and the run's id, made on the tablet, so that asking twice begins one look.
+         */
+        LookIn: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Home Id */
+            home_id: number;
+            /**
+             * Supervision
+             * @default arms_reach
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
+        };
+        /**
+         * LookOut
+         * @description A look with its next set; or why it is over.
+         */
+        LookOut: {
+            run: components["schemas"]["RunOut"];
+            /** Ended */
+            ended: string;
         };
         /**
          * CaseloadOut
@@ -9978,6 +10048,126 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AdviceOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    running_look_api_start_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    running_look_api_next_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookOut"];
                 };
             };
             /** @description Forbidden */

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
 import CarePanel from '@/components/caseload/CarePanel.vue'
+import LookStart from '@/components/caseload/LookStart.vue'
 import ProfileForm from '@/components/caseload/ProfileForm.vue'
 import ProfileSummary from '@/components/caseload/ProfileSummary.vue'
 import RungPicker from '@/components/caseload/RungPicker.vue'
@@ -17,6 +18,7 @@ const { data: seen } = useQuery({
   queryKey: ['seen', () => child.id, () => child.version],
   queryFn: () => unwrap(api.GET('/api/children/{child_id}/seen', { params: { path: { child_id: child.id } } })),
 })
+const isNew = computed(() => child.care === 'open' && child.strands.every((s) => !s.tries && s.seen_rung === null))
 const editing = ref(false)
 const picking = ref<string | null>(null)
 
@@ -38,6 +40,7 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
 </script>
 
 <template>
+  <LookStart v-if="isNew" :child="child" />
   <div class="split">
     <section aria-label="Skills" class="skills">
       <div v-for="group in groups" :key="group.target.id" class="target">

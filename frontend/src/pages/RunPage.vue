@@ -17,6 +17,7 @@ import RunSteps from '@/components/run/RunSteps.vue'
 import RunTaps from '@/components/run/RunTaps.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
 import { useMe } from '@/composables/useMe'
+import { useLook } from '@/composables/useLook'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
@@ -55,6 +56,7 @@ watch(
   { immediate: true },
 )
 
+const { over, busy: choosing, error: notChosen, more } = useLook(runId, run, flush)
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
@@ -117,7 +119,19 @@ useRunKeys(took)
 
 function go(to: number): void {
   if (run.value && to >= 0 && to < run.value.blocks.length) at.value = to
+  else if (run.value?.is_look && to === run.value.blocks.length) void lookOn()
 }
+
+/** In a first look, what comes after the last set is chosen by how it went. */
+async function lookOn(): Promise<void> {
+  if (await more()) at.value = (run.value?.blocks.length ?? 1) - 1
+}
+watch(
+  () => Boolean(run.value?.is_look && block.value && tally.value.tries >= block.value.count),
+  (played) => {
+    if (played && at.value === (run.value?.blocks.length ?? 0) - 1) void lookOn()
+  },
+)
 
 function skip(blockId: string): void {
   tap(blockId, 'skip')
@@ -162,7 +176,11 @@ async function finish(): Promise<void> {
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
     <EarlyEnd v-if="asks" :left="left" :of="run.blocks.length" @on="asks = false" @end="finish" />
-    <ProblemNote :error="ended" />
+    <ProblemNote :error="ended ?? notChosen" />
+    <p v-if="over" class="notice row" role="status">
+      <strong>{{ over }}</strong> End on something {{ run.child_name }} likes, then finish.
+    </p>
+    <p v-else-if="choosing" class="notice" role="status">Choosing what would tell most next…</p>
     <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
     <p v-if="signedOut" class="notice" role="alert">
       You were signed out. Every tap is kept on this tablet;
@@ -176,6 +194,7 @@ async function finish(): Promise<void> {
           <p v-if="block.stage">
             <strong>{{ block.stage }}</strong>
           </p>
+          <p v-if="run.is_look" class="soft">{{ block.serves }} {{ block.count }} tries.</p>
           <p>{{ block.setup }}</p>
           <RunHow :block="block" :open="led" :brief="tally.tries > 0" />
           <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
@@ -236,7 +255,7 @@ async function finish(): Promise<void> {
         v-model:help="help"
         :help-first="helpFirst"
         :paused="paused"
-        :more="at < run.blocks.length - 1"
+        :more="at < run.blocks.length - 1 || (run.is_look && !over && tally.tries > 0)"
         :grip="block.told.grip"
         @alone="took.alone"
         @helped="took.helped"

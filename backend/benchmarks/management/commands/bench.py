@@ -17,14 +17,14 @@ class Command(BaseCommand):
         parser.add_argument(
             "only",
             nargs="*",
-            help="library, plans, sessions, together, estimates, pictures, script, pages, taps, year or growth",
+            help="library, plans, sessions, together, estimates, look, pictures, script, pages, taps, year or growth",
         )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
         """Measure, and print a line for each."""
         from django.test.utils import setup_test_environment
 
-        from benchmarks import estimates, pages, pictures, planning, script, sessions, together
+        from benchmarks import estimates, first_look, pages, pictures, planning, script, sessions, together
 
         setup_test_environment(debug=False)
         every: dict[str, list[Callable[[Callable[[str], None]], None]]] = {
@@ -33,6 +33,7 @@ class Command(BaseCommand):
             "sessions": [sessions.figures],
             "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
             "estimates": [estimates.report],
+            "look": [first_look.report],
             "pictures": [pictures.figures],
             "script": [script.first_page],
             "pages": [pages.pages],

@@ -22,6 +22,13 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       <span class="soft">{{ child.last_on ? `seen ${daysAgo(child.last_on, new Date())}` : 'first session' }}</span>
     </span>
     <RouterLink
+      v-if="child.standings[0]?.id === 'new'"
+      class="plain-button main go"
+      :to="{ name: 'child', params: { childId: child.id } }"
+      >First look</RouterLink
+    >
+    <RouterLink
+      v-else
       class="plain-button go"
       :class="{ main: child.is_due }"
       :to="{ name: 'ask', params: { childId: child.id } }"

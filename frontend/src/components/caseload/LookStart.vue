@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router'
+import { api, unwrap } from '@/api/client'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import type { Child } from '@/composables/useChild'
+import { useDoing } from '@/composables/useDoing'
+import { usePlaces } from '@/composables/usePlaces'
+
+/** A child nobody has seen yet is placed by play: twelve minutes, each set chosen by what it would tell. */
+const { child } = defineProps<{ child: Child }>()
+const router = useRouter()
+const places = usePlaces(() => child)
+const { busy, error, doing } = useDoing()
+
+async function begin(homeId: number): Promise<void> {
+  const body = { id: crypto.randomUUID(), home_id: homeId, supervision: 'arms_reach' as const }
+  const run = await doing(() =>
+    unwrap(api.POST('/api/children/{child_id}/looks', { params: { path: { child_id: child.id } }, body })),
+  )
+  if (run) await router.push({ name: 'run', params: { runId: run.id } })
+}
+</script>
+
+<template>
+  <section class="notice look" aria-label="First look">
+    <p>
+      <strong>Nobody has seen {{ child.first_name }} here yet.</strong> All of this is guessed from age. A first look
+      takes about 12 minutes of play and finds out what
+      {{ child.wanted.length ? 'the wanted tasks lean' : 'a session would lean' }} on.
+    </p>
+    <div class="row">
+      <button
+        v-for="(p, i) in places"
+        :key="p.id"
+        type="button"
+        class="plain-button"
+        :class="{ main: i === 0 }"
+        :disabled="busy"
+        @click="begin(p.id)"
+      >
+        First look at {{ p.name }}
+      </button>
+    </div>
+    <ProblemNote :error="error" />
+  </section>
+</template>
+
+<style scoped>
+.look {
+  display: grid;
+  gap: var(--gap-2);
+}
+</style>
