@@ -1,5 +1,6 @@
 """Sheets on paper: the prep sheet of a plan and the family's sheet of a home week, as pages and as PDF."""
 
+from datetime import date
 from typing import Any
 from uuid import UUID
 
@@ -20,11 +21,13 @@ from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, PlannedBlock, format_of
 from cupboard.queries import items
 from cupboard.stocking_api import list_shelves
+from planning.bag_api import BagIn, pack
 from planning.queries import plan_for, week_for
 from planning.stored import from_json
 from planning.weeks_api import week_out
 from planning.workbench import Wish, Workbench, asked_variant, choices_of, home_workbench, workbench, workbench_of
 from sheets import paper as on_paper
+from visits.queries import visits_between
 
 router = Router(tags=["sheets"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -64,6 +67,25 @@ def week(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> Htt
     """The family's sheet of a home week."""
     context = _week(member(request), week_id)
     return _sheet(request, "week", context, paper, f"week-{context['child'].lower()}")
+
+
+@router.get("/days/{on}/sheets", include_in_schema=False)
+@router.get("/days/{on}/sheets.pdf", include_in_schema=False)
+def day(
+    request: HttpRequest, on: date, store_id: int | None = None, mine: bool = True, paper: Paper | None = None
+) -> HttpResponse:
+    """A day in one go: its visits in the order of travel, the bag packed from a store, and the prep sheet of each."""
+    who = member(request)
+    visits = [s for s in visits_between(who, on, on, mine) if s.status in ("planned", "done")]
+    plans = {s.plan.pk: s.plan for s in visits if s.plan}
+    bag = pack(request, BagIn(children=[p.child_id for p in plans.values()], store_id=store_id)) if store_id else None
+    context = {
+        "on_day": on,
+        "visits": visits,
+        "bag": bag,
+        "sheets": [_prep(who, pk) for pk in plans],
+    }
+    return _sheet(request, "day", context, paper, f"day-{on}")
 
 
 @router.get("/homes/{home_id}/checklist", include_in_schema=False)

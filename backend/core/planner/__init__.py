@@ -1,6 +1,7 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
 from core.planner.blocks import stand, totals
+from core.planner.day_order import Stop, travel_order
 from core.planner.dose import Pace, seconds_a_try
 from core.planner.formats import FORMATS, ORDERS, format_of
 from core.planner.group import (
@@ -59,6 +60,7 @@ __all__ = [
     "RequestError",
     "SessionPlan",
     "SessionRequest",
+    "Stop",
     "Visit",
     "WeekPlan",
     "WeekRequest",
@@ -83,4 +85,5 @@ __all__ = [
     "too_demanding",
     "too_young",
     "totals",
+    "travel_order",
 ]

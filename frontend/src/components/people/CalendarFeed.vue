@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useClipboard } from '@vueuse/core'
+import { ref } from 'vue'
+import { api, unwrap } from '@/api/client'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useDoing } from '@/composables/useDoing'
+
+/** One's visits in one's own calendar, by a secret link that can be withdrawn. */
+const queries = useQueryClient()
+const { data } = useQuery({ queryKey: ['feed'], queryFn: () => unwrap(api.GET('/api/me/calendar')) })
+const { busy, error, doing } = useDoing()
+const { copy, copied } = useClipboard({ legacy: true })
+const address = ref('')
+
+async function make(): Promise<void> {
+  const made = await doing(() => unwrap(api.POST('/api/me/calendar')))
+  address.value = made?.address ?? ''
+  await queries.invalidateQueries({ queryKey: ['feed'] })
+}
+
+async function withdraw(): Promise<void> {
+  await doing(() => unwrap(api.DELETE('/api/me/calendar')))
+  address.value = ''
+  await queries.invalidateQueries({ queryKey: ['feed'] })
+}
+</script>
+
+<template>
+  <section class="sheet stack" aria-label="Calendar">
+    <h2>My visits in my calendar</h2>
+    <p class="soft">
+      A secret link that another calendar reads (iCalendar): first names, places and times, nothing of a record. Who has
+      the link can read it.
+    </p>
+    <template v-if="address">
+      <input class="address" readonly :value="address" aria-label="Calendar link" />
+      <p class="small">Shown now and never again.</p>
+    </template>
+    <div class="row">
+      <button v-if="address" type="button" class="plain-button main" @click="copy(address)">
+        {{ copied ? 'Copied' : 'Copy' }}
+      </button>
+      <button type="button" class="plain-button" :disabled="busy" @click="make">
+        {{ data?.open ? 'Make a new link; the old one ends' : 'Make a link' }}
+      </button>
+      <button v-if="data?.open" type="button" class="plain-button" :disabled="busy" @click="withdraw">Withdraw</button>
+    </div>
+    <ProblemNote :error="error" />
+  </section>
+</template>
+
+<style scoped>
+.address {
+  width: 100%;
+  min-height: var(--touch);
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  padding: 0 10px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+</style>
