@@ -10,22 +10,24 @@ from pydantic import Field
 
 from clinic import people_actions as actions
 from clinic.auth import let_in, member
-from clinic.models import Member, Paper, Role, SignedIn, Thumb
+from clinic.models import Member, Paper, Role, SignedIn, Theme, Thumb
 from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
 from clinic.queries import device_for, devices_of, member_of
 from clinic.schema import Schema
+from clinic.second_factor import check, is_on
 
 router = Router(tags=["clinic"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 
 class SignIn(Schema):
-    """A name and a password."""
+    """A name and a password; the second factor's code where that is asked for."""
 
     username: str
     password: str
+    code: str = Field("", max_length=20)
 
 
 class Me(Schema):
@@ -38,6 +40,7 @@ class Me(Schema):
     is_demo: bool
     paper: Paper
     run_hand: Thumb
+    theme: Theme
     may: list[str]
 
 
@@ -46,6 +49,7 @@ class MyAccount(Schema):
 
     name: str = Field(max_length=120)
     run_hand: Thumb
+    theme: Theme = "auto"
 
 
 class NewPassword(Schema):
@@ -78,6 +82,8 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
             "Wrong name or password.",
             "Try again, or ask the clinic's lead for a new password.",
         )
+    if is_on(member.user):
+        check(member.user, body.code)
     let_in(request, member)
     return me_out(member)
 
@@ -100,7 +106,7 @@ def me(request: HttpRequest) -> Me:
 @router.put("/me", response={200: Me, **REFUSED})
 def edit_me(request: HttpRequest, body: MyAccount) -> Me:
     """Change one's own name and thumb side."""
-    return me_out(actions.edit_me(member(request), body.name, body.run_hand))
+    return me_out(actions.edit_me(member(request), body.name, body.run_hand, body.theme))
 
 
 @router.post("/me/password", response={200: Me, **REFUSED})
@@ -138,5 +144,6 @@ def me_out(member: Member) -> Me:
         is_demo=member.clinic.is_demo,
         paper=member.clinic.paper,
         run_hand=member.run_hand,
+        theme=member.theme,
         may=[action for action in POLICY if may(member, action)],
     )

@@ -13,7 +13,12 @@ LIVES = {"invitation": timedelta(days=7), "reset": timedelta(days=1)}
 
 
 def make_link(
-    by: Member, kind: LinkKind, for_name: str, role: Role | None = None, member: Member | None = None
+    by: Member,
+    kind: LinkKind,
+    for_name: str,
+    role: Role | None = None,
+    member: Member | None = None,
+    email: str = "",
 ) -> tuple[Link, str]:
     """Keep a new link and return it with its token, which is shown now and never again. Part of an action."""
     token = secrets.token_urlsafe(24)  # 192 bits: not to be guessed
@@ -22,6 +27,7 @@ def make_link(
         kind=kind,
         digest=digest(token),
         for_name=for_name,
+        email=email,
         role=role,
         member=member,
         made_by=by,

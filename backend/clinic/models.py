@@ -12,19 +12,31 @@ Role = Literal["lead", "therapist", "assistant"]
 Paper = Literal["A4", "Letter"]
 LinkKind = Literal["invitation", "reset"]
 Thumb = Literal["left", "right"]
+Theme = Literal["auto", "light", "dark"]
 
 
 class Clinic(models.Model):
-    """A wall: nobody sees across it. is_demo: made up, to look round in, and may be removed whole."""
+    """A wall: nobody sees across it.
+
+    is_demo    -- made up, to look round in, and may be removed whole
+    keep_years -- how long after its care has ended a child's record is to be kept; None: nothing is said of it
+    """
 
     name = models.CharField(max_length=120)
     is_demo = models.BooleanField(default=False)
     paper: "models.CharField[Paper, Paper]" = one_of(Paper, 8, default="A4")
     time_zone = models.CharField(max_length=60, default="UTC")
+    keep_years = models.PositiveSmallIntegerField(null=True)
     version = models.PositiveIntegerField(default=1)
 
     class Meta:
-        constraints = [only("paper", Paper, "clinic_paper_known")]
+        constraints = [
+            only("paper", Paper, "clinic_paper_known"),
+            models.CheckConstraint(
+                condition=models.Q(keep_years=None) | models.Q(keep_years__gte=1, keep_years__lte=100),
+                name="clinic_keep_years_possible",
+            ),
+        ]
 
     def __str__(self) -> str:
         return self.name
@@ -37,12 +49,14 @@ class Member(models.Model):
     clinic = models.ForeignKey(Clinic, models.PROTECT, related_name="members")
     role: "models.CharField[Role, Role]" = one_of(Role, 12)
     run_hand: "models.CharField[Thumb, Thumb]" = one_of(Thumb, 5, default="right")
+    theme: "models.CharField[Theme, Theme]" = one_of(Theme, 5, default="auto")
     version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("clinic")
 
     class Meta:
         constraints = [
+            only("theme", Theme, "member_theme_known"),
             only("role", Role, "member_role_known"),
             only("run_hand", Thumb, "member_run_hand_known"),
         ]
@@ -66,6 +80,7 @@ class Link(models.Model):
     kind: "models.CharField[LinkKind, LinkKind]" = one_of(LinkKind, 12)
     digest = models.CharField(max_length=64, unique=True)
     for_name = models.CharField(max_length=80)
+    email = models.EmailField(blank=True)
     role: "models.CharField[Role | None, Role | None]" = one_of(Role, 12, null=True)
     member = models.ForeignKey(Member, models.CASCADE, null=True, related_name="links")
     made_by = models.ForeignKey(Member, models.PROTECT, related_name="links_made")
@@ -115,4 +130,7 @@ class AuditEntry(models.Model):
     detail = models.JSONField(default=dict)
 
     class Meta:
-        indexes = [models.Index(fields=["clinic", "child", "-at"])]
+        indexes = [
+            models.Index(fields=["clinic", "child", "-at"]),
+            models.Index(fields=["clinic", "-at"]),
+        ]

@@ -9,16 +9,18 @@ from django.utils import timezone
 
 from clinic.actions import Done, StaleEdit, acting, log
 from clinic.links import make_link, open_link
-from clinic.models import Clinic, Link, LinkKind, Member, Role, SignedIn, Thumb
+from clinic.mail import checked_email
+from clinic.models import Clinic, Link, LinkKind, Member, Role, SignedIn, Theme, Thumb
 from clinic.passwords import checked_full_name, checked_password, checked_username, taken
 from clinic.problems import ProblemError
+from clinic.second_factor import take_away
 
 
 @acting("people.invite")
-def invite(member: Member, name: str, role: Role) -> Done[tuple[Link, str]]:
+def invite(member: Member, name: str, role: Role, email: str = "") -> Done[tuple[Link, str]]:
     """Make an invitation; with the link comes its token, shown once."""
     first, last = checked_full_name(name)
-    link, token = make_link(member, "invitation", f"{first} {last}".strip()[:80], role)
+    link, token = make_link(member, "invitation", f"{first} {last}".strip()[:80], role, email=checked_email(email))
     return Done((link, token), link, None, {"for": link.for_name, "role": role})
 
 
@@ -28,7 +30,7 @@ def offer_reset(member: Member, colleague: Member) -> Done[tuple[Link, str]]:
     Link.objects.visible_to(member).filter(member=colleague, used_at=None, withdrawn_at=None).update(
         withdrawn_at=timezone.now()
     )
-    link, token = make_link(member, "reset", colleague.name[:80], member=colleague)
+    link, token = make_link(member, "reset", colleague.name[:80], member=colleague, email=colleague.user.email)
     return Done((link, token), link, None, {"for": colleague.pk})
 
 
@@ -46,14 +48,15 @@ def join(token: str, name: str, username: str, password: str) -> Member:
     """Use up an invitation: a new person with a sign-in of their own. Raises ProblemError at the field."""
     with transaction.atomic():
         link = _link(token, "invitation")
-        made = new_member(link.clinic, link.role or "assistant", name, username, password)
+        made = new_member(link.clinic, link.role or "assistant", name, username, password, link.email)
         _use(link)
         log(made, "people.join", made, None, {"link": link.pk, "role": made.role})
     return made
 
 
 def choose_password(token: str, password: str) -> Member:
-    """Use up a reset link: a new password, and every device signed out. Raises ProblemError at the field."""
+    """Use up a reset link: a new password, every device signed out, and the second factor taken away: who lost a phone
+    asks the lead for this link, too. Raises ProblemError at the field."""
     with transaction.atomic():
         link = _link(token, "reset")
         member = Member.objects.select_related("user", "clinic").get(links=link)
@@ -61,15 +64,16 @@ def choose_password(token: str, password: str) -> Member:
         user.set_password(checked_password(password, user))
         user.save(update_fields=["password"])
         end_all(member)
+        take_away(user)
         _use(link)
         log(member, "people.reset", member, None, {"link": link.pk})
     return member
 
 
-def new_member(clinic: Clinic, role: Role, name: str, username: str, password: str) -> Member:
+def new_member(clinic: Clinic, role: Role, name: str, username: str, password: str, email: str = "") -> Member:
     """A person with a place in a clinic. Part of an action. Raises ProblemError at the field."""
     first, last = checked_full_name(name)
-    user = User(username=checked_username(username), first_name=first, last_name=last)
+    user = User(username=checked_username(username), first_name=first, last_name=last, email=email)
     user.set_password(checked_password(password, user))
     try:
         with transaction.atomic():
@@ -107,14 +111,15 @@ def edit_member(member: Member, colleague: Member, role: Role, active: bool, ver
 
 
 @acting("me.edit")
-def edit_me(member: Member, name: str, run_hand: Thumb) -> Done[Member]:
-    """Change what one is called and the side one's thumb taps on."""
-    before = {"name": member.name, "run_hand": member.run_hand}
+def edit_me(member: Member, name: str, run_hand: Thumb, theme: Theme) -> Done[Member]:
+    """Change what one is called, the side one's thumb taps on, and light or dark."""
+    before = {"name": member.name, "run_hand": member.run_hand, "theme": member.theme}
     member.user.first_name, member.user.last_name = checked_full_name(name)
     member.user.save(update_fields=["first_name", "last_name"])
-    member.run_hand = run_hand
-    member.save(update_fields=["run_hand"])
-    return Done(member, member, None, {"before": before, "after": {"name": member.name, "run_hand": run_hand}})
+    member.run_hand, member.theme = run_hand, theme
+    member.save(update_fields=["run_hand", "theme"])
+    after = {"name": member.name, "run_hand": run_hand, "theme": theme}
+    return Done(member, member, None, {"before": before, "after": after})
 
 
 @acting("me.edit")

@@ -11,6 +11,7 @@ from clinic import people_actions as actions
 from clinic.api import Me, me_out
 from clinic.auth import let_in, member
 from clinic.links import open_link
+from clinic.mail import Mailed, mail_link
 from clinic.models import Link, LinkKind, Member, Role
 from clinic.problems import Problem
 from clinic.queries import colleague, link_for, open_links, people
@@ -52,10 +53,14 @@ class LinkOut(Schema):
 
 
 class FreshLink(LinkOut):
-    """A link just made: its address and that address as a QR code (SVG), shown this once."""
+    """A link just made: its address and that address as a QR code (SVG), shown this once; where it was mailed to, and
+    what became of that: sent, written to a folder for want of a mail server, or failed.
+    """
 
     address: str
     qr: str
+    email: str
+    mailed: Mailed
 
 
 class PeopleOut(Schema):
@@ -70,6 +75,7 @@ class Invitation(Schema):
 
     name: str = Field(max_length=80)
     role: Role
+    email: str = Field("", max_length=254)
 
 
 class OpenLink(Schema):
@@ -122,7 +128,7 @@ def offer_reset(request: HttpRequest, member_id: int) -> tuple[int, FreshLink]:
 @router.post("/links", response={201: FreshLink, **REFUSED})
 def invite(request: HttpRequest, body: Invitation) -> tuple[int, FreshLink]:
     """Invite a colleague."""
-    return 201, _fresh(request, *actions.invite(member(request), body.name, body.role))
+    return 201, _fresh(request, *actions.invite(member(request), body.name, body.role, body.email))
 
 
 @router.delete("/links/{link_id}", response={204: None, **REFUSED})
@@ -174,4 +180,5 @@ def person_out(person: Member) -> PersonOut:
 def _fresh(request: HttpRequest, link: Link, token: str) -> FreshLink:
     address = request.build_absolute_uri(f"/join/{token}")
     qr = segno.make(address, error="m").svg_inline(scale=4, omitsize=True)
-    return FreshLink(**LinkOut.model_validate(link).model_dump(), address=address, qr=qr)
+    shown = LinkOut.model_validate(link).model_dump()
+    return FreshLink(**shown, address=address, qr=qr, email=link.email, mailed=mail_link(link, address))

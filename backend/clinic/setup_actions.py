@@ -11,6 +11,8 @@ from clinic.models import Clinic, Member, Paper
 from clinic.people_actions import new_member
 from clinic.problems import ProblemError
 
+LONGEST_YEARS = 100
+
 
 def is_open() -> bool:
     """Whether no clinic has been set up yet; the demo is none."""
@@ -47,13 +49,16 @@ def set_up(code: str, clinic: str, time_zone: str, paper: Paper, name: str, user
 
 
 @acting("clinic.edit")
-def edit_clinic(member: Member, name: str, time_zone: str, paper: Paper, version: int) -> Done[Clinic]:
+def edit_clinic(
+    member: Member, name: str, time_zone: str, paper: Paper, keep_years: int | None, version: int
+) -> Done[Clinic]:
     """Change the clinic's settings. Raises StaleEdit where another lead did so since `version`."""
     now = Clinic.objects.select_for_update().get(pk=member.clinic_id)
     before = plain(now)
     if now.version != version:
-        raise StaleEdit(before, {"name": name, "time_zone": time_zone, "paper": paper})
+        raise StaleEdit(before, {"name": name, "time_zone": time_zone, "paper": paper, "keep_years": keep_years})
     now.name, now.time_zone, now.paper = checked_clinic_name(name), checked_zone(time_zone), paper
+    now.keep_years = checked_years(keep_years)
     now.version += 1
     now.save()
     return Done(now, now, None, {"before": before, "after": plain(now)})
@@ -61,7 +66,13 @@ def edit_clinic(member: Member, name: str, time_zone: str, paper: Paper, version
 
 def plain(clinic: Clinic) -> dict[str, object]:
     """A clinic's settings as plain values."""
-    return {"name": clinic.name, "time_zone": clinic.time_zone, "paper": clinic.paper, "version": clinic.version}
+    return {
+        "name": clinic.name,
+        "time_zone": clinic.time_zone,
+        "paper": clinic.paper,
+        "keep_years": clinic.keep_years,
+        "version": clinic.version,
+    }
 
 
 def checked_clinic_name(name: str) -> str:
@@ -72,6 +83,20 @@ def checked_clinic_name(name: str) -> str:
             422, "Not saved", "clinic", name, "A clinic needs a name.", "Write what colleagues and families call it."
         )
     return words
+
+
+def checked_years(years: int | None) -> int | None:
+    """Return how many years a record is to be kept. Raises ProblemError at `keep_years` for none that can be."""
+    if years is not None and not 1 <= years <= LONGEST_YEARS:
+        raise ProblemError(
+            422,
+            "Not saved",
+            "keep_years",
+            years,
+            f"Records are kept 1 to {LONGEST_YEARS} years.",
+            "Ask what the law here wants, or leave it empty.",
+        )
+    return years
 
 
 def checked_zone(time_zone: str) -> str:

@@ -40,6 +40,7 @@ class ClinicOut(Schema):
     name: str
     time_zone: str
     paper: Paper
+    keep_years: int | None
     version: int
     demo: bool
 
@@ -50,6 +51,7 @@ class ClinicEdit(Schema):
     name: str = Field(max_length=120)
     time_zone: str
     paper: Paper
+    keep_years: int | None = None
     version: int
 
 
@@ -84,5 +86,10 @@ def clinic_out(clinic: Clinic) -> ClinicOut:
     """A clinic's settings as the API shows them. demo: whether a demo clinic stands beside it."""
     beside = Clinic.objects.filter(is_demo=True).exclude(pk=clinic.pk).exists()
     return ClinicOut(
-        name=clinic.name, time_zone=clinic.time_zone, paper=clinic.paper, version=clinic.version, demo=beside
+        name=clinic.name,
+        time_zone=clinic.time_zone,
+        paper=clinic.paper,
+        keep_years=clinic.keep_years,
+        version=clinic.version,
+        demo=beside,
     )

@@ -17,6 +17,7 @@ from clinic.auth import MemberAuth
 from clinic.people_api import router as people
 from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
+from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
 from core.errors import NotThere
 from core.materials import MeasureError
@@ -32,12 +33,14 @@ from planning.batch_api import router as batches
 from planning.groups_api import router as groups
 from planning.library_api import router as library
 from planning.weeks_api import router as weeks
+from privacy.api import router as privacy
 from progress.api import router as progress
 from progress.record_api import router as records
 from reference.api import router as words
 from running.api import router as running
 from running.look_api import router as looks
 from sheets.api import router as sheets
+from visits.api import router as visits
 
 
 class FastRenderer(BaseRenderer):
@@ -61,6 +64,7 @@ for _router in (
     clinic,
     setup,
     people,
+    second_factor,
     words,
     caseload,
     cupboard,
@@ -77,7 +81,9 @@ for _router in (
     looks,
     progress,
     records,
+    visits,
     sheets,
+    privacy,
 ):
     api.add_router("", _router)
 

@@ -27,6 +27,7 @@ from running.actions import keep_events, start_run
 from running.frozen import FrozenBlock
 from running.models import Run
 from running.queries import blocks_of
+from visits.actions import When, add_visits
 
 MADE_UP_READINGS = {
     # what a made-up child reads at its worst and at its best, in the measure's own unit
@@ -249,3 +250,11 @@ def _read_off(
 
 def _id(random: np.random.Generator) -> UUID:
     return UUID(bytes=random.bytes(16), version=4)
+
+
+def visit_weekly(member: Member, child: Child, demo: DemoChild, number: int, today: date) -> None:
+    """Put a child's next visits into the calendar: due ones today, the others when they come round."""
+    due = first_day(demo, today) + timedelta(days=demo.every_days * max(demo.sessions, 1))
+    on = max(today, due)
+    at = time(9 + number % 7, 30 * (number % 2))
+    add_visits(member, child, When(child.home, member, on, at, demo.minutes), max(1, demo.every_days // 7), 6, today)

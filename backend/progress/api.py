@@ -13,6 +13,7 @@ from ninja import Router
 from caseload.facts import age_months, estimates_of, facts_of
 from caseload.facts import standings as task_standings
 from caseload.queries import child_for
+from clinic.actions import log
 from clinic.auth import member
 from clinic.problems import Problem
 from core.ability import Estimate
@@ -81,12 +82,15 @@ def read_caseload(
     them on top.
     """
     today = timezone.localdate()
-    lines = queries.caseload_standing(member(request), mine, letters, today)
+    who = member(request)
+    lines = queries.caseload_standing(who, mine, letters, today)
     shown = sorted((s for s in lines if s.is_in(show)), key=ORDERS[sort])
     pages = max(1, -(-len(shown) // PAGE))
     page = min(max(1, page), pages)
+    on_page = shown[PAGE * (page - 1) : PAGE * page]
+    log(who, "caseload.read", who.clinic, None, {"children": [s.child.pk for s in on_page]})
     return CaseloadOut(
-        children=[_standing_out(s) for s in shown[PAGE * (page - 1) : PAGE * page]],
+        children=[_standing_out(s) for s in on_page],
         counts={group: sum(s.is_in(group) for s in lines) for group in get_args(ListGroup)},
         total=len(shown),
         page=page,

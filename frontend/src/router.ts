@@ -44,6 +44,7 @@ export const router = createRouter({
       props: (route) => ({ runIds: String(route.params.runIds).split(',') }),
       meta: { bare: true },
     },
+    { path: '/day/:day(\\d{4}-\\d{2}-\\d{2})?', name: 'day', component: () => import('./pages/DayPage.vue') },
     { path: '/bag', name: 'bag', component: () => import('./pages/BagPage.vue') },
     { path: '/plans/:planId', name: 'bench', component: () => import('./pages/BenchPage.vue'), props: true },
     {

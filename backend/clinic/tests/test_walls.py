@@ -14,6 +14,7 @@ from config.api import api
 from planning.models import Batch
 from progress.models import DecisionRecord
 from testing.builders import Api, make_child, make_member, plan_for_child, profile, run_for_child
+from visits.models import Visit
 
 
 class PermissionMatrixTest(TestCase):
@@ -34,12 +35,22 @@ class PermissionMatrixTest(TestCase):
             "run.tap",
             "run.finish",
             "progress.read",
+            "visit.read",
+            "visit.close",
             "note.read",
             "note.write",
             "me.edit",
         }
         leads = {"lead": True, "therapist": False, "assistant": False}
-        for_leads = {"clinic.edit", "clinic.remove_demo", "people.read", "people.edit", "people.invite"}
+        for_leads = {
+            "clinic.edit",
+            "clinic.remove_demo",
+            "people.read",
+            "people.edit",
+            "people.invite",
+            "audit.read",
+            "record.delete",
+        }
         for action in POLICY:
             allowed = everyone if action in open_to_all else leads if action in for_leads else therapists
             for role, expected in allowed.items():
@@ -81,6 +92,7 @@ class WallTest(TestCase):
         "post /children/{child_id}/close": {"care": "archived", "version": 1},
         "post /children/{child_id}/reopen": {"version": 1},
         "post /people/{member_id}/hand-over": {"to": 1},
+        "post /children/{child_id}/deletion": {"name": "x", "reason": "x"},
         "post /children/{child_id}/rungs": {"strand": "pinch", "rung": 2},
         "post /children/{child_id}/tasks": {"task": "zip", "steps_alone": 1, "place": "home"},
         "post /children/{child_id}/meetings": {"what": "wet", "kind": "texture", "step": 1},
@@ -96,6 +108,8 @@ class WallTest(TestCase):
         "put /homes/{home_id}/counts": {"counts": {"cork": 1}},
         "post /homes/{home_id}/list": {"text": "cork,1"},
         "put /cupboard-items/{item_id}": {"count": 1, "version": 1},
+        "put /visits/{visit_id}": {"home_id": 1, "therapist_id": 1, "on": "2026-03-02", "version": 1},
+        "post /visits/{visit_id}/outcome": {"status": "done", "version": 1},
         "put /plans/{plan_id}/blocks": {"version": 1, "blocks": [BLOCK]},
         "post /plans/{plan_id}/again": {"version": 1},
         "put /plans/{plan_id}/name": {"name": "x", "version": 1},
@@ -177,6 +191,9 @@ class WallTest(TestCase):
             "week_id": week["id"],
             "group_id": group["id"],
             "goal_id": goal["goals"][0]["id"],
+            "visit_id": Visit.objects.create(
+                clinic=lead.clinic, child=child, home=child.home, therapist=lead, on=run.on
+            ).pk,
             "line_id": line.pk,
             "decision_id": decision.pk,
             "member_id": lead.pk,

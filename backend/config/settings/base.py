@@ -16,6 +16,17 @@ SECRET_KEY = os.environ.get("POLLICOR_SECRET_KEY", "")
 DEBUG = False
 ALLOWED_HOSTS = os.environ.get("POLLICOR_HOSTS", "127.0.0.1,localhost").split(",")
 
+MAIL_HOST = os.environ.get("POLLICOR_MAIL_HOST", "")  # empty: mail is written to var/mail/
+EMAIL_BACKEND = f"django.core.mail.backends.{'smtp' if MAIL_HOST else 'filebased'}.EmailBackend"
+EMAIL_FILE_PATH = VAR / "mail"
+EMAIL_HOST = MAIL_HOST
+EMAIL_PORT = int(os.environ.get("POLLICOR_MAIL_PORT", "587"))
+EMAIL_HOST_USER = os.environ.get("POLLICOR_MAIL_USER", "")
+EMAIL_HOST_PASSWORD = os.environ.get("POLLICOR_MAIL_PASSWORD", "")
+EMAIL_USE_TLS = os.environ.get("POLLICOR_MAIL_TLS", "1") == "1"
+EMAIL_TIMEOUT = 10  # seconds
+DEFAULT_FROM_EMAIL = os.environ.get("POLLICOR_MAIL_FROM", "pollicor@localhost")
+
 INSTALLED_APPS = [
     "django.contrib.auth",
     "django.contrib.contenttypes",
@@ -23,6 +34,9 @@ INSTALLED_APPS = [
     "django.contrib.staticfiles",
     "ninja",
     "axes",
+    "django_otp",
+    "django_otp.plugins.otp_totp",
+    "django_otp.plugins.otp_static",
     "csp",
     "procrastinate.contrib.django",
     "clinic",
@@ -31,6 +45,7 @@ INSTALLED_APPS = [
     "planning",
     "running",
     "progress",
+    "visits",
     "sheets",
     "demo",
 ]
@@ -59,6 +74,7 @@ AUTH_PASSWORD_VALIDATORS = [
     {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
     {"NAME": "django.contrib.auth.password_validation.NumericPasswordValidator"},
 ]
+OTP_TOTP_ISSUER = "Pollicor"
 AXES_FAILURE_LIMIT = 5
 AXES_COOLOFF_TIME = 0.25  # hours
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]

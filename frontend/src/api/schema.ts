@@ -304,6 +304,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Factor
+         * @description Whether a second factor is asked for.
+         */
+        get: operations["clinic_second_factor_api_read_factor"];
+        put?: never;
+        /**
+         * Begin
+         * @description Make a secret for an app.
+         */
+        post: operations["clinic_second_factor_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/second-factor/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Confirm
+         * @description Switch it on with a code from the app.
+         */
+        post: operations["clinic_second_factor_api_confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/second-factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Switch Off
+         * @description Ask for no second factor any more.
+         */
+        post: operations["clinic_second_factor_api_switch_off"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/words": {
         parameters: {
             query?: never;
@@ -1706,6 +1770,178 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Visits
+         * @description The visits of some days (62 at most), in the order of travel.
+         */
+        get: operations["visits_api_list_visits"];
+        put?: never;
+        /**
+         * Add Visits
+         * @description Put a visit or a series of them into the calendar.
+         */
+        post: operations["visits_api_add_visits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Move Visit
+         * @description Change a visit; 409 where somebody else did so meanwhile.
+         */
+        put: operations["visits_api_move_visit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/outcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Close Visit
+         * @description Say how a visit went.
+         */
+        post: operations["visits_api_close_visit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Feed
+         * @description Whether a secret link to one's calendar is open.
+         */
+        get: operations["visits_api_read_feed"];
+        put?: never;
+        /**
+         * Make Feed
+         * @description Make the secret link to one's calendar; the one before stops working.
+         */
+        post: operations["visits_api_make_feed"];
+        /**
+         * Withdraw Feed
+         * @description Make the secret link useless.
+         */
+        delete: operations["visits_api_withdraw_feed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/deletion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Delete Record
+         * @description Delete a child's record whole, on request, with the reason.
+         */
+        post: operations["privacy_api_delete_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/old-records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Old
+         * @description The children whose records are older than records are kept here.
+         */
+        get: operations["privacy_api_list_old"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Audit
+         * @description The audit log, a hundred entries a page.
+         */
+        get: operations["privacy_api_read_audit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove Demo
+         * @description Remove the demo clinic with everything in it.
+         */
+        delete: operations["privacy_api_remove_demo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1738,6 +1974,11 @@ export interface components {
              * @enum {string}
              */
             run_hand: "left" | "right";
+            /**
+             * Theme
+             * @enum {string}
+             */
+            theme: "auto" | "light" | "dark";
             /** May */
             may: string[];
         };
@@ -1788,13 +2029,18 @@ export interface components {
         };
         /**
          * SignIn
-         * @description A name and a password.
+         * @description A name and a password; the second factor's code where that is asked for.
          */
         SignIn: {
             /** Username */
             username: string;
             /** Password */
             password: string;
+            /**
+             * Code
+             * @default
+             */
+            code: string;
         };
         /**
          * MyAccount
@@ -1808,6 +2054,12 @@ export interface components {
              * @enum {string}
              */
             run_hand: "left" | "right";
+            /**
+             * Theme
+             * @default auto
+             * @enum {string}
+             */
+            theme: "auto" | "light" | "dark";
         };
         /**
          * NewPassword
@@ -1883,6 +2135,8 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /** Keep Years */
+            keep_years: number | null;
             /** Version */
             version: number;
             /** Demo */
@@ -1902,6 +2156,8 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /** Keep Years */
+            keep_years?: number | null;
             /** Version */
             version: number;
         };
@@ -1977,7 +2233,8 @@ export interface components {
         };
         /**
          * FreshLink
-         * @description A link just made: its address and that address as a QR code (SVG), shown this once.
+         * @description A link just made: its address and that address as a QR code (SVG), shown this once; where it was mailed to, and
+         *     what became of that: sent, written to a folder for want of a mail server, or failed.
          */
         FreshLink: {
             /** Id */
@@ -2000,6 +2257,13 @@ export interface components {
             address: string;
             /** Qr */
             qr: string;
+            /** Email */
+            email: string;
+            /**
+             * Mailed
+             * @enum {string}
+             */
+            mailed: "" | "sent" | "written" | "failed";
         };
         /**
          * Invitation
@@ -2013,6 +2277,11 @@ export interface components {
              * @enum {string}
              */
             role: "lead" | "therapist" | "assistant";
+            /**
+             * Email
+             * @default
+             */
+            email: string;
         };
         /**
          * OpenLink
@@ -2050,6 +2319,50 @@ export interface components {
          * @description A new password.
          */
         ChosenPassword: {
+            /** Password */
+            password: string;
+        };
+        /**
+         * FactorOut
+         * @description Whether a second factor is asked for, and how many codes on paper are left.
+         */
+        FactorOut: {
+            /** On */
+            on: boolean;
+            /** Codes Left */
+            codes_left: number;
+        };
+        /**
+         * SecretOut
+         * @description What an app is told: a secret as text, and as a QR code (SVG).
+         */
+        SecretOut: {
+            /** Secret */
+            secret: string;
+            /** Qr */
+            qr: string;
+        };
+        /**
+         * CodesOut
+         * @description Codes to keep on paper, each good once; shown this once.
+         */
+        CodesOut: {
+            /** Codes */
+            codes: string[];
+        };
+        /**
+         * CodeIn
+         * @description A code from the app.
+         */
+        CodeIn: {
+            /** Code */
+            code: string;
+        };
+        /**
+         * PasswordIn
+         * @description One's password.
+         */
+        PasswordIn: {
             /** Password */
             password: string;
         };
@@ -5932,6 +6245,221 @@ export interface components {
             /** Score */
             score: number;
         };
+        /**
+         * VisitOut
+         * @description A visit. plan_id: of a plan that is ready for it; overlaps: whom the same therapist sees elsewhere then.
+         */
+        VisitOut: {
+            /** Id */
+            id: number;
+            /** Child Id */
+            child_id: number;
+            /** Child Name */
+            child_name: string;
+            /** Home Id */
+            home_id: number;
+            /** Home Name */
+            home_name: string;
+            /** Therapist Id */
+            therapist_id: number;
+            /** Therapist Name */
+            therapist_name: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** At */
+            at: string | null;
+            /** Minutes */
+            minutes: number;
+            /** In Series */
+            in_series: boolean;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "planned" | "done" | "cancelled" | "no_show";
+            /** Reason */
+            reason: string;
+            /** Plan Id */
+            plan_id: string | null;
+            /** Overlaps */
+            overlaps: string[];
+            /** Version */
+            version: number;
+        };
+        /**
+         * NewVisit
+         * @description A visit, or a series of them.
+         */
+        NewVisit: {
+            /** Home Id */
+            home_id: number;
+            /** Therapist Id */
+            therapist_id: number;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** At */
+            at?: string | null;
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes: number;
+            /** Child Id */
+            child_id: number;
+            /**
+             * Every Weeks
+             * @default 1
+             */
+            every_weeks: number;
+            /**
+             * Times
+             * @default 1
+             */
+            times: number;
+        };
+        /**
+         * VisitEdit
+         * @description A changed visit; later: the rest of its series, too. version: that was changed.
+         */
+        VisitEdit: {
+            /** Home Id */
+            home_id: number;
+            /** Therapist Id */
+            therapist_id: number;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** At */
+            at?: string | null;
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes: number;
+            /**
+             * Later
+             * @default false
+             */
+            later: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Outcome
+         * @description How a visit went, and why it did not take place; later: cancel the rest of its series, too.
+         */
+        Outcome: {
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "planned" | "done" | "cancelled" | "no_show";
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /**
+             * Later
+             * @default false
+             */
+            later: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
+         * FeedOut
+         * @description Whether a secret link to one's calendar is open; its address, shown once when it is made.
+         */
+        FeedOut: {
+            /** Open */
+            open: boolean;
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+        };
+        /**
+         * Deleted
+         * @description Whose record is gone, and what stays.
+         */
+        Deleted: {
+            /** Name */
+            name: string;
+            /** Kept */
+            kept: string;
+        };
+        /**
+         * Deletion
+         * @description The child's name once more, and the reason.
+         */
+        Deletion: {
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * OldRecord
+         * @description A child whose record is older than records are kept here.
+         */
+        OldRecord: {
+            /** Id */
+            id: number;
+            /** First Name */
+            first_name: string;
+            /**
+             * Closed On
+             * Format: date
+             */
+            closed_on: string;
+        };
+        /**
+         * AuditOut
+         * @description One entry: when, who, what, of whom.
+         */
+        AuditOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Member */
+            member: string;
+            /** Action */
+            action: string;
+            /** Words */
+            words: string;
+            /** Child */
+            child: string;
+            /** Detail */
+            detail: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * AuditPage
+         * @description A page of the audit log, the newest first.
+         */
+        AuditPage: {
+            /** Entries */
+            entries: components["schemas"]["AuditOut"][];
+            /** Page */
+            page: number;
+            /** Pages */
+            pages: number;
+            /** Total */
+            total: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -6707,6 +7235,175 @@ export interface operations {
             };
             /** @description Gone */
             410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clinic_second_factor_api_read_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FactorOut"];
+                };
+            };
+        };
+    };
+    clinic_second_factor_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecretOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clinic_second_factor_api_confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodesOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clinic_second_factor_api_switch_off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FactorOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11012,6 +11709,480 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    visits_api_list_visits: {
+        parameters: {
+            query: {
+                first: string;
+                last: string;
+                mine?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    visits_api_add_visits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewVisit"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    visits_api_move_visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    visits_api_close_visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Outcome"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    visits_api_read_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"];
+                };
+            };
+        };
+    };
+    visits_api_make_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    visits_api_withdraw_feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    privacy_api_delete_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Deletion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Deleted"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    privacy_api_list_old: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OldRecord"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    privacy_api_read_audit: {
+        parameters: {
+            query?: {
+                child?: number | null;
+                person?: number | null;
+                action?: string;
+                first?: string | null;
+                last?: string | null;
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditPage"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    privacy_api_remove_demo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -13,6 +13,6 @@ const FROM_HAZARDS = [
 ] as const
 
 export const STALE_WITH = {
-  child: [...FROM_HAZARDS, 'caseload', 'aims', 'progress'],
+  child: [...FROM_HAZARDS, 'caseload', 'aims', 'progress', 'visits'],
   cupboard: [...FROM_HAZARDS],
 } as const

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import CalendarFeed from '@/components/people/CalendarFeed.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
@@ -91,6 +92,7 @@ async function end(id: number): Promise<void> {
           </div>
         </el-form>
       </section>
+      <CalendarFeed v-if="me && me.role !== 'assistant'" />
       <section class="sheet stack" aria-label="Devices">
         <h2>Where I am signed in</h2>
         <ul class="plain">

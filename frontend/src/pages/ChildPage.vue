@@ -18,7 +18,7 @@ const { data: seen } = useQuery({
   queryKey: ['seen', () => child.id, () => child.version],
   queryFn: () => unwrap(api.GET('/api/children/{child_id}/seen', { params: { path: { child_id: child.id } } })),
 })
-const isNew = computed(() => child.care === 'open' && child.strands.every((s) => !s.tries && s.seen_rung === null))
+const isNew = computed(() => child.care === 'open' && child.strands.every((s) => !s.tries))
 const editing = ref(false)
 const picking = ref<string | null>(null)
 

@@ -52,7 +52,6 @@ function taken(now: Schemas['Counts']): void {
       <h2>What is there: {{ place?.name ?? child.home_name }}</h2>
       <span class="soft" role="status">{{ have }} things{{ unsent ? ', saving…' : have ? ', saved' : '' }}</span>
       <RouterLink class="plain-button push" :to="{ name: 'cupboard' }">See the cupboard</RouterLink>
-      <RouterLink class="plain-button main" :to="{ name: 'ask' }">Plan a session</RouterLink>
     </div>
     <ProblemNote :error="error" />
     <StockStarts v-if="shelves" :home-id="homeId" :shelves="shelves" :counts="counts" @set="set" @taken="taken" />

@@ -12,7 +12,7 @@ from caseload.models import Home
 from clinic.models import Clinic, Member
 from cupboard.actions import add_item
 from demo.clinic_data import CHILDREN, CLINIC, HOMES, MEMBERS
-from demo.histories import add_demo_child, play, show_tasks
+from demo.histories import add_demo_child, play, show_tasks, visit_weekly
 
 SEED = 20260
 
@@ -46,6 +46,7 @@ class Command(BaseCommand):
             child = add_demo_child(lead, homes, demo, today)
             runs = play(lead, child, demo, today, np.random.default_rng(SEED + number))
             show_tasks(lead, child, demo, today)
+            visit_weekly(lead, child, demo, number, today)
             self.stdout.write(f"  {demo.first_name}: {runs} sessions")
 
     def _members(self, password: str) -> Member:

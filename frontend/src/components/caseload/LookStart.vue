@@ -24,8 +24,8 @@ async function begin(homeId: number): Promise<void> {
 <template>
   <section class="notice look" aria-label="First look">
     <p>
-      <strong>Nobody has seen {{ child.first_name }} here yet.</strong> All of this is guessed from age. A first look
-      takes about 12 minutes of play and finds out what
+      <strong>No session with {{ child.first_name }} yet.</strong> A first look takes about 12 minutes of play: each set
+      is chosen by what it tells about what
       {{ child.wanted.length ? 'the wanted tasks lean' : 'a session would lean' }} on.
     </p>
     <div class="row">

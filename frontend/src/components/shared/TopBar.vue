@@ -28,7 +28,8 @@ async function signOut(): Promise<void> {
       Pollicor
     </RouterLink>
     <nav aria-label="Main">
-      <RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'together' }">Together</RouterLink
+      <RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'day' }">Day</RouterLink
+      ><RouterLink :to="{ name: 'together' }">Together</RouterLink
       ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink
       ><RouterLink v-if="me?.may.includes('people.read')" :to="{ name: 'people' }">Clinic</RouterLink>
     </nav>

@@ -1,0 +1,87 @@
+"""Taking a record out, and deleting it."""
+
+from datetime import date, timedelta
+
+from django.contrib.auth.models import User
+from django.db.models import Q
+
+from caseload.checks import FieldError
+from caseload.models import Child, Home
+from clinic.actions import Done, acting
+from clinic.models import AuditEntry, Clinic, Link, Member
+from planning.models import Batch, GroupSession, HomeWeek, Plan
+from privacy.export import everything
+from running.models import Run
+from visits.models import Visit
+
+LEAST_REASON = 10  # letters
+
+
+@acting("record.export")
+def export(member: Member, child: Child) -> Done[dict[str, object]]:
+    """Return everything stored about a child, and note that it was taken out."""
+    return Done(everything(child), child, child.pk, {"format": "everything"})
+
+
+@acting("record.delete")
+def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[str]:
+    """Delete a child's record whole. What stays: in the audit log, who did what and when, without its contents; the
+    deletion itself with its reason. The home and its cupboard stay, too.
+
+    name -- the child's name once more, so that nobody deletes another child by a slip
+    Raises FieldError without a reason or for another name.
+    """
+    if name.strip() != child.first_name:
+        raise FieldError("name", name, "That is not this child's name.", f"Write {child.first_name} to go on.")
+    if len(reason.strip()) < LEAST_REASON:
+        raise FieldError(
+            "reason", reason, "A deletion has its reason.", "Say who asked for it and when, in a few words."
+        )
+    pk = child.pk
+    empty(Q(child=child))
+    GroupSession.objects.filter(children=child).delete()
+    child.delete()
+    AuditEntry.objects.filter(child=pk).update(detail={"deleted": "with the child's record"})
+    gone = Child(pk=pk)
+    return Done(child.first_name, gone, pk, {"reason": reason.strip()})
+
+
+@acting("clinic.remove_demo")
+def remove_demo(member: Member, demo: Clinic) -> Done[None]:
+    """Remove the demo clinic with everything in it. Raises FieldError where it is one's own."""
+    if demo.pk == member.clinic_id or not demo.is_demo:
+        raise FieldError("clinic", demo.name, "This is your own clinic.", "Sign in to the clinic that stays.")
+    _remove(demo)
+    return Done(None, Clinic(pk=member.clinic_id), None, {"demo": demo.name})
+
+
+def _remove(clinic: Clinic) -> None:
+    """Remove a clinic with everything in it, its people's sign-ins too. Part of an action."""
+    empty(Q(child__clinic=clinic))
+    GroupSession.objects.filter(home__clinic=clinic).delete()
+    Batch.objects.filter(clinic=clinic).delete()
+    Child.objects.filter(clinic=clinic).delete()
+    AuditEntry.objects.filter(clinic=clinic).delete()
+    Link.objects.filter(clinic=clinic).delete()
+    Home.objects.filter(clinic=clinic).delete()
+    User.objects.filter(member__clinic=clinic).delete()
+    clinic.delete()
+
+
+def empty(whose: Q) -> None:
+    """Delete what is planned and recorded about children, what leans on others first. Part of an action."""
+    Visit.objects.filter(whose).delete()
+    Run.objects.filter(whose).delete()
+    HomeWeek.objects.filter(whose).delete()
+    Plan.objects.filter(whose).delete()
+
+
+def past_keeping(member: Member, today: date) -> list[Child]:
+    """The children whose care ended longer ago than records are kept here, the longest first; none where nothing is
+    said of keeping.
+    """
+    years = member.clinic.keep_years
+    if years is None:
+        return []
+    before = today - timedelta(days=round(years * 365.2425))
+    return list(Child.objects.visible_to(member).filter(closed_on__lt=before).order_by("closed_on"))
