@@ -1,12 +1,31 @@
 <script setup lang="ts">
 import { useDark } from '@vueuse/core'
-import { computed } from 'vue'
-import { useRoute } from 'vue-router'
+import { computed, defineAsyncComponent, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useMe } from './composables/useMe'
+import { useFirstSteps, useShortcuts } from './composables/useShortcuts'
 import TopBar from './components/shared/TopBar.vue'
 
 const dark = useDark({ disableTransition: false })
 const route = useRoute()
+const router = useRouter()
+const ShortcutHelp = defineAsyncComponent(() => import('./components/shared/ShortcutHelp.vue'))
 const bare = computed(() => route.meta.bare === true || route.name === 'sign-in')
+const keys = useShortcuts(() => !bare.value)
+const steps = useFirstSteps()
+const { data: me } = useMe()
+watch(
+  () => me.value?.theme,
+  (theme) => {
+    if (theme && theme !== 'auto') dark.value = theme === 'dark'
+  },
+)
+
+function showSteps(): void {
+  steps.value = true
+  keys.value = false
+  void router.push('/')
+}
 </script>
 
 <template>
@@ -15,6 +34,7 @@ const bare = computed(() => route.meta.bare === true || route.name === 'sign-in'
   <main id="main" :class="{ page: !bare }" tabindex="-1">
     <RouterView />
   </main>
+  <ShortcutHelp v-if="keys" @close="keys = false" @steps="showSteps" />
 </template>
 
 <style scoped>

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import CalendarFeed from '@/components/people/CalendarFeed.vue'
+import SecondFactor from '@/components/people/SecondFactor.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
@@ -12,14 +13,16 @@ import { deviceWords, momentWords, ROLES } from '@/logic/people'
 const queries = useQueryClient()
 const { data: me } = useMe()
 const { data: devices } = useQuery({ queryKey: ['devices'], queryFn: () => unwrap(api.GET('/api/me/devices')) })
-const account = reactive<Schemas['MyAccount']>({ name: '', run_hand: 'right' })
+const account = reactive<Schemas['MyAccount']>({ name: '', run_hand: 'right', theme: 'auto' })
 const secret = reactive<Schemas['NewPassword']>({ now: '', password: '' })
 const own = useDoing()
 const word = useDoing()
 const { error: refused, doing: ending } = useDoing()
 const kept = ref('')
 
-watch(me, (m) => m && Object.assign(account, { name: m.name, run_hand: m.run_hand }), { immediate: true })
+watch(me, (m) => m && Object.assign(account, { name: m.name, run_hand: m.run_hand, theme: m.theme }), {
+  immediate: true,
+})
 
 async function save(): Promise<void> {
   const now = await own.doing(() => unwrap(api.PUT('/api/me', { body: account })))
@@ -58,6 +61,13 @@ async function end(id: number): Promise<void> {
               <el-radio-button value="left">Left</el-radio-button><el-radio-button value="right">Right</el-radio-button>
             </el-radio-group>
           </el-form-item>
+          <el-form-item label="Colours" :error="own.at('theme')">
+            <el-radio-group v-model="account.theme">
+              <el-radio-button value="auto">As the device</el-radio-button
+              ><el-radio-button value="light">Light</el-radio-button
+              ><el-radio-button value="dark">Dark</el-radio-button>
+            </el-radio-group>
+          </el-form-item>
           <ProblemNote :error="own.apart.value" />
           <div class="row">
             <button class="plain-button main" :disabled="own.busy.value">Save</button>
@@ -92,6 +102,7 @@ async function end(id: number): Promise<void> {
           </div>
         </el-form>
       </section>
+      <SecondFactor />
       <CalendarFeed v-if="me && me.role !== 'assistant'" />
       <section class="sheet stack" aria-label="Devices">
         <h2>Where I am signed in</h2>

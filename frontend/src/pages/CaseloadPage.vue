@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { useSessionStorage } from '@vueuse/core'
-import { computed, defineAsyncComponent, reactive, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, reactive, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import CaseloadRow from '@/components/caseload/CaseloadRow.vue'
 import ClosedList from '@/components/caseload/ClosedList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { everyChild, type ListAsk, useCaseload } from '@/composables/useCaseload'
+import FirstSteps from '@/components/caseload/FirstSteps.vue'
+import { useFirstSteps } from '@/composables/useShortcuts'
 import { useMe } from '@/composables/useMe'
 import { longDay } from '@/logic/words'
 
@@ -38,7 +41,14 @@ watch(
 )
 const { data, error, isPending } = useCaseload(() => ask)
 const { data: me } = useMe()
-const adding = ref(false)
+const route = useRoute()
+const router = useRouter()
+const steps = useFirstSteps()
+/** Open from the address too, so that a key and a link can lead here. */
+const adding = computed({
+  get: () => route.query.add === '1',
+  set: (on) => void router.replace({ query: on ? { add: '1' } : {} }),
+})
 const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !ask.mine)
 </script>
 
@@ -98,10 +108,16 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
         </button>
       </div>
     </section>
-    <ul v-else-if="data?.children.length" class="list">
+    <FirstSteps
+      v-if="steps && data && !ask.letters && !ask.mine && ask.show === 'all'"
+      :list="data"
+      @add="adding = true"
+      @close="steps = false"
+    />
+    <ul v-if="data?.children.length" class="list">
       <CaseloadRow v-for="child in data.children" :key="child.id" :child="child" />
     </ul>
-    <p v-else class="soft">
+    <p v-else-if="data && !nobody" class="soft">
       No child is in this group. {{ ask.letters || ask.mine ? 'Take away the letters, or look at all children.' : '' }}
     </p>
     <BatchPanel

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import RecordKeeping from '@/components/people/RecordKeeping.vue'
 import ClinicSettings from '@/components/people/ClinicSettings.vue'
 import FreshLink from '@/components/people/FreshLink.vue'
 import InviteForm from '@/components/people/InviteForm.vue'
@@ -69,7 +70,7 @@ async function withdraw(id: number): Promise<void> {
           </ul>
         </template>
       </section>
-      <ClinicSettings />
+      <div class="stack"><ClinicSettings /><RecordKeeping /></div>
     </div>
   </div>
 </template>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { reactive, watch } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, unwrap } from '@/api/client'
+import { api, Refused, unwrap } from '@/api/client'
 import DoorFrame from '@/components/door/DoorFrame.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useGoIn, useSetup } from '@/composables/useSetup'
 
-const form = reactive({ username: '', password: '' })
+const form = reactive({ username: '', password: '', code: '' })
+const asksCode = ref(false)
 const { busy, error, doing } = useDoing()
+watch(error, (now) => (asksCode.value ||= now instanceof Refused && Boolean(now.at('code'))))
 const { data: setup } = useSetup()
 const router = useRouter()
 const route = useRoute()
@@ -32,6 +34,9 @@ async function signIn(): Promise<void> {
       <p class="soft">Graded hand sessions from what the home has.</p>
       <label>Name <input v-model="form.username" autocomplete="username" required autofocus /></label>
       <label>Password <input v-model="form.password" type="password" autocomplete="current-password" required /></label>
+      <label v-if="asksCode"
+        >Code from your app <input v-model="form.code" inputmode="numeric" autocomplete="one-time-code" maxlength="20"
+      /></label>
       <ProblemNote :error="error" />
       <button class="plain-button main" :disabled="busy">Sign in</button>
       <p v-if="setup?.open">

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import RecordOut from '@/components/caseload/RecordOut.vue'
 import CareEnd from '@/components/caseload/CareEnd.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
@@ -85,6 +86,7 @@ async function bringBack(): Promise<void> {
     <button v-else-if="me?.may.includes('child.close')" type="button" class="plain-button" @click="ending = true">
       Discharge or archive…
     </button>
+    <RecordOut :child="child" />
     <CareEnd v-if="ending" :child="child" @close="ending = false" />
   </section>
 </template>

@@ -9,7 +9,7 @@ import { useDoing } from '@/composables/useDoing'
 /** The clinic's name, time zone and paper. */
 const queries = useQueryClient()
 const { data } = useQuery({ queryKey: ['clinic'], queryFn: () => unwrap(api.GET('/api/clinic')) })
-const form = reactive<Schemas['ClinicEdit']>({ name: '', time_zone: 'UTC', paper: 'A4', version: 0 })
+const form = reactive<Schemas['ClinicEdit']>({ name: '', time_zone: 'UTC', paper: 'A4', keep_years: null, version: 0 })
 const { busy, at, apart, doing, newest } = useDoing()
 const saved = ref(false)
 
@@ -31,6 +31,9 @@ async function save(): Promise<void> {
     <h2>Settings</h2>
     <el-form label-position="top" novalidate @submit.prevent="save">
       <ClinicFields v-model="form" :at="at" />
+      <el-form-item label="Records are kept, years after care has ended (empty: not said)" :error="at('keep_years')">
+        <el-input-number v-model="form.keep_years" :min="1" :max="100" :controls="false" />
+      </el-form-item>
       <ProblemNote :error="apart" />
       <div class="row">
         <button class="plain-button main" :disabled="busy">Save</button>

@@ -6,6 +6,11 @@ import { momentWords } from '@/logic/people'
 /** A link just made, to be copied or held up to a phone. It is shown this once. */
 const { link } = defineProps<{ link: Schemas['FreshLink'] }>()
 defineEmits<{ close: [] }>()
+const MAILED = {
+  sent: 'It was mailed to {to}, too.',
+  written: 'No mail server is set up, so the mail to {to} lies in the folder var/mail on the server.',
+  failed: 'The mail to {to} could not be sent. Copy the link instead.',
+} as const
 const { copy, copied } = useClipboard({ legacy: true })
 </script>
 
@@ -20,6 +25,7 @@ const { copy, copied } = useClipboard({ legacy: true })
         Works once, until {{ momentWords(link.expires_at) }}. Shown now and never again: send it, or let them point a
         camera at it.
       </p>
+      <p v-if="link.mailed" class="small">{{ MAILED[link.mailed].replace('{to}', link.email) }}</p>
       <input class="address" readonly :value="link.address" aria-label="Link" />
       <div class="row">
         <button class="plain-button main" type="button" @click="copy(link.address)">

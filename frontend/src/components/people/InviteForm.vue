@@ -8,12 +8,12 @@ import { ROLES } from '@/logic/people'
 /** A new colleague's name and role; what comes back is a link that works once. */
 const emit = defineEmits<{ made: [link: Schemas['FreshLink']] }>()
 const { busy, at, apart, doing } = useDoing()
-const form = reactive<Schemas['Invitation']>({ name: '', role: 'therapist' })
+const form = reactive<Schemas['Invitation']>({ name: '', role: 'therapist', email: '' })
 
 async function save(): Promise<void> {
   const link = await doing(() => unwrap(api.POST('/api/links', { body: form })))
   if (!link) return
-  form.name = ''
+  form.name = form.email = ''
   emit('made', link)
 }
 </script>
@@ -27,6 +27,9 @@ async function save(): Promise<void> {
           <el-option v-for="(role, id) in ROLES" :key="id" :value="id" :label="role.word" />
         </el-select>
       </el-form-item>
+      <el-form-item label="E-mail (may be left empty)" :error="at('email')"
+        ><el-input v-model="form.email" type="email" maxlength="254" autocomplete="off"
+      /></el-form-item>
       <button class="plain-button" :disabled="busy">Make a link</button>
     </div>
     <p class="soft small">{{ ROLES[form.role].word }}: {{ ROLES[form.role].may }}.</p>
@@ -37,7 +40,7 @@ async function save(): Promise<void> {
 <style scoped>
 .invite {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 140px auto;
+  grid-template-columns: minmax(0, 3fr) 130px minmax(0, 3fr) auto;
   gap: var(--gap-2);
   align-items: start;
 }

@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import { isShortcut } from '@/logic/shortcuts'
 import { ageWords } from '@/logic/words'
 
 /** Any child by first letters, from anywhere: “/” goes here, Enter opens the child. */
@@ -21,9 +22,7 @@ function open(id: number): void {
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  const on = event.target as HTMLElement
-  const typing = on.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(on.tagName)
-  if (event.key !== '/' || typing || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key !== '/' || !isShortcut(event, event.target as HTMLElement)) return
   event.preventDefault()
   box.value?.focus()
 })

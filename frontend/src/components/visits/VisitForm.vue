@@ -11,7 +11,7 @@ import { useVisitsChanged } from '@/composables/useVisits'
 import type { Visit } from '@/logic/visits'
 
 /** A new visit or a series, or one that is moved, alone or with the rest of its series. */
-const { day, visit } = defineProps<{ day: string; visit?: Visit }>()
+const { day, visit = undefined } = defineProps<{ day: string; visit?: Visit }>()
 const emit = defineEmits<{ close: [] }>()
 const changed = useVisitsChanged()
 const homes = useOpenHomes()
@@ -61,7 +61,7 @@ const title = computed(() => (visit ? `${visit.child_name}’s visit` : 'Add a v
 
 async function save(): Promise<void> {
   const body = { ...form, at: form.at || null }
-  const done = await doing(() =>
+  const done = await doing<unknown>(() =>
     visit
       ? unwrap(api.PUT('/api/visits/{visit_id}', { params: { path: { visit_id: visit.id } }, body }))
       : unwrap(api.POST('/api/visits', { body })),

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '@/api/client'
+
+/** The way to the first session, one step after the other; it stands beside the work and is closed with one tap. */
+const { list } = defineProps<{ list: Schemas['CaseloadOut'] }>()
+const emit = defineEmits<{ add: []; close: [] }>()
+const child = computed(() => list.children[0])
+const seen = computed(() => list.children.some((c) => c.last_on))
+</script>
+
+<template>
+  <section v-if="!seen" class="sheet steps" aria-label="First steps">
+    <div class="row">
+      <h2>To the first session</h2>
+      <button type="button" class="plain-button close" @click="emit('close')">I know the way</button>
+    </div>
+    <ol>
+      <li :class="{ done: child }">
+        <strong>A child.</strong> Six fields; the rest is asked when it matters.
+        <button v-if="!child" type="button" class="plain-button" @click="emit('add')">Add one</button>
+      </li>
+      <li>
+        <strong>What is in the house.</strong> Drawer by drawer, or the usual kitchen in one tap.
+        <RouterLink v-if="child" :to="{ name: 'stock', params: { childId: child.id } }">Say what is there</RouterLink>
+      </li>
+      <li>
+        <strong>A first look,</strong> twelve minutes of play that find out where {{ child?.first_name ?? 'the child' }}
+        stands.
+        <RouterLink v-if="child" :to="{ name: 'child', params: { childId: child.id } }"
+          >To {{ child.first_name }}</RouterLink
+        >
+      </li>
+      <li>
+        <strong>A session,</strong> planned from that house; run with one thumb, or printed.
+        <RouterLink v-if="child" :to="{ name: 'ask', params: { childId: child.id } }">Plan it</RouterLink>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.steps {
+  border-left: 6px solid var(--brass);
+}
+.close {
+  margin-left: auto;
+}
+ol {
+  margin: 8px 0 0;
+  padding-left: 22px;
+  display: grid;
+  gap: 6px;
+}
+.done {
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { SHORTCUTS } from '@/logic/shortcuts'
+
+/** Every key that does something, and the first steps once more. */
+const emit = defineEmits<{ close: []; steps: [] }>()
+</script>
+
+<template>
+  <el-dialog model-value title="Keys" width="min(520px, 96%)" @close="emit('close')">
+    <template v-for="group in SHORTCUTS" :key="group.where">
+      <h3>{{ group.where }}</h3>
+      <dl>
+        <template v-for="k in group.keys" :key="k.key">
+          <dt>
+            <kbd>{{ k.key }}</kbd>
+          </dt>
+          <dd>{{ k.does }}</dd>
+        </template>
+      </dl>
+    </template>
+    <button type="button" class="plain-button" @click="emit('steps')">Show the first steps again</button>
+  </el-dialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 56px 1fr;
+  gap: 6px 12px;
+  margin: 6px 0 var(--gap-3);
+}
+dd {
+  margin: 0;
+}
+kbd {
+  display: inline-block;
+  min-width: 28px;
+  padding: 2px 8px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  text-align: center;
+  font: inherit;
+}
+</style>
