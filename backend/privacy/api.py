@@ -24,6 +24,12 @@ from sheets import paper as on_paper
 from visits.models import Visit
 
 router = Router(tags=["privacy"])
+BY_THEMSELVES = {
+    "me.sign_in": "sign in",
+    "people.join": "join the clinic by a link",
+    "people.reset": "choose a new password by a link",
+    "clinic.set_up": "set the clinic up",
+}  # what nobody needs a policy for: each has a lock of its own
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 
@@ -152,7 +158,7 @@ def read_audit(
                 at=r.at,
                 member=r.member.name,
                 action=r.action,
-                words=POLICY[r.action].words if r.action in POLICY else r.action.replace(".", ", ").replace("_", " "),
+                words=POLICY[r.action].words if r.action in POLICY else BY_THEMSELVES.get(r.action, r.action),
                 child=names.get(r.child, f"no. {r.child}, deleted") if r.child else "",
                 detail=r.detail,
             )

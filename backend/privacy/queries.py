@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from datetime import date, datetime, time, timedelta
 
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 from django.utils import timezone
 
 from caseload.models import Child
@@ -29,7 +29,7 @@ def entries(who: Member, asked: Asked) -> QuerySet[AuditEntry]:
     require(who, "audit.read")
     found = AuditEntry.objects.filter(clinic_id=who.clinic_id).select_related("member__user").order_by("-at", "-pk")
     if asked.child is not None:
-        found = found.filter(child=asked.child)
+        found = found.filter(Q(child=asked.child) | Q(child=None, detail__children__contains=[asked.child]))
     if asked.member is not None:
         found = found.filter(member=asked.member)
     if asked.action:

@@ -39,8 +39,7 @@ def visits_between(member: Member, first: date, last: date, mine: bool) -> list[
         .select_related("child", "home", "therapist__user")
     )
     visits = list(rows.filter(therapist=member) if mine else rows)
-    for child in {v.child_id: v.child for v in visits}.values():
-        log(member, "visit.read", child, child.pk)
+    log(member, "visit.read", member.clinic, None, {"children": sorted({v.child_id for v in visits})})
     return _as_they_stand(visits)
 
 

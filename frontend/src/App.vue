@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { useDark } from '@vueuse/core'
-import { computed, defineAsyncComponent, watch } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useMe } from './composables/useMe'
 import { useFirstSteps, useShortcuts } from './composables/useShortcuts'
 import TopBar from './components/shared/TopBar.vue'
 
@@ -13,13 +12,6 @@ const ShortcutHelp = defineAsyncComponent(() => import('./components/shared/Shor
 const bare = computed(() => route.meta.bare === true || route.name === 'sign-in')
 const keys = useShortcuts(() => !bare.value)
 const steps = useFirstSteps()
-const { data: me } = useMe()
-watch(
-  () => me.value?.theme,
-  (theme) => {
-    if (theme && theme !== 'auto') dark.value = theme === 'dark'
-  },
-)
 
 function showSteps(): void {
   steps.value = true

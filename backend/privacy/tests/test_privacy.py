@@ -162,7 +162,12 @@ class AuditTest(TestCase):
         self.assertEqual(entry["words"], "read a child's record")
 
     def test_it_is_searched_by_child_person_action_and_day(self) -> None:
-        self.assertEqual({e["child"] for e in self.page(f"?child={self.child.pk}")["entries"]}, {"Wyn"})
+        self.api("get", "/caseload")
+        other = make_child(self.lead, first_name="Isa")
+        mine = self.page(f"?child={self.child.pk}")["entries"]
+        self.assertEqual({e["child"] for e in mine}, {"Wyn", ""}, "lists the child stood on are of the child, too")
+        self.assertIn("caseload.read", {e["action"] for e in mine})
+        self.assertEqual({e["action"] for e in self.page(f"?child={other.pk}")["entries"]}, {"child.add"})
         self.assertEqual({e["member"] for e in self.page(f"?person={self.tove.pk}")["entries"]}, {self.tove.name})
         self.assertEqual({e["action"] for e in self.page("?action=child.add")["entries"]}, {"child.add"})
         self.assertEqual(self.page(f"?last={TODAY - timedelta(days=1)}")["total"], 0)

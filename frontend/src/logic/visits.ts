@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client'
 export type Visit = Schemas['VisitOut']
 
 export const STATUS: Record<Visit['status'], string> = {
-  planned: 'Planned',
+  planned: 'Booked',
   done: 'Done',
   cancelled: 'Cancelled',
   no_show: 'No show',

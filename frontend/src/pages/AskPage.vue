@@ -4,6 +4,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import AimReasons from '@/components/bench/AimReasons.vue'
+import HazardsAsked from '@/components/caseload/HazardsAsked.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetPicker from '@/components/bench/TargetPicker.vue'
@@ -75,6 +76,7 @@ async function plan(): Promise<void> {
 </script>
 
 <template>
+  <HazardsAsked :child="child" @note="router.push({ name: 'child', query: { edit: '1' } })" />
   <div class="split">
     <form class="stack" novalidate @submit.prevent="plan">
       <h2>What should this session be?</h2>

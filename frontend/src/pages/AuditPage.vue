@@ -8,7 +8,7 @@ import { momentWords } from '@/logic/people'
 
 /** Who read and changed what, for the clinic's lead: by child, person, kind of action and day. */
 const KINDS = [
-  { id: '', words: 'Everything' },
+  { id: 'all', words: 'Everything' },
   { id: 'child', words: 'Children’s records' },
   { id: 'record', words: 'Taken out, deleted' },
   { id: 'run', words: 'Sessions' },
@@ -31,7 +31,12 @@ watch(
   () => [ask.child, ask.person, ask.action, ask.first, ask.last],
   () => (ask.page = 1),
 )
-const query = computed(() => ({ ...ask, first: ask.first || undefined, last: ask.last || undefined }))
+const query = computed(() => ({
+  ...ask,
+  action: ask.action === 'all' ? '' : ask.action,
+  first: ask.first || undefined,
+  last: ask.last || undefined,
+}))
 const { data, error } = useQuery({
   queryKey: ['audit', query],
   queryFn: () => unwrap(api.GET('/api/audit', { params: { query: query.value } })),
@@ -88,7 +93,7 @@ async function find(letters: string): Promise<void> {
           <tr>
             <th>When</th>
             <th>Who</th>
-            <th>Did what</th>
+            <th>Action</th>
             <th>Of whom</th>
             <th>Details</th>
           </tr>

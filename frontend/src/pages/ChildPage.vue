@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { api, unwrap } from '@/api/client'
 import CarePanel from '@/components/caseload/CarePanel.vue'
+import HazardsAsked from '@/components/caseload/HazardsAsked.vue'
 import LookStart from '@/components/caseload/LookStart.vue'
 import ProfileForm from '@/components/caseload/ProfileForm.vue'
 import ProfileSummary from '@/components/caseload/ProfileSummary.vue'
@@ -19,7 +21,7 @@ const { data: seen } = useQuery({
   queryFn: () => unwrap(api.GET('/api/children/{child_id}/seen', { params: { path: { child_id: child.id } } })),
 })
 const isNew = computed(() => child.care === 'open' && child.strands.every((s) => !s.tries))
-const editing = ref(false)
+const editing = ref(useRoute().query.edit === '1')
 const picking = ref<string | null>(null)
 
 const groups = computed(() =>
@@ -40,6 +42,7 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
 </script>
 
 <template>
+  <HazardsAsked :child="child" @note="editing = true" />
   <LookStart v-if="isNew" :child="child" />
   <div class="split">
     <section aria-label="Skills" class="skills">

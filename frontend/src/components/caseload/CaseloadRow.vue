@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { useMe } from '@/composables/useMe'
 import { ageWords, daysAgo, standingNames } from '@/logic/words'
 
+const { data: me } = useMe()
 const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
 </script>
 
@@ -10,7 +12,9 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
     <RouterLink class="who" :to="{ name: 'child', params: { childId: child.id } }">
       <strong>{{ child.first_name }}</strong>
       <span class="soft small">{{ ageWords(child.age_months) }} · {{ child.home_name }}</span>
-      <span v-if="child.therapist_name" class="soft small">{{ child.therapist_name }}</span>
+      <span v-if="child.therapist_name && child.therapist_name !== me?.name" class="soft small">{{
+        child.therapist_name
+      }}</span>
     </RouterLink>
     <ul class="lines">
       <li v-for="l in child.standings" :key="l.id">

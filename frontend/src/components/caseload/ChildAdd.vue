@@ -79,7 +79,7 @@ async function save(): Promise<void> {
       <ProblemNote :error="apart" />
       <div class="row">
         <button class="plain-button main" :disabled="busy">Add</button>
-        <span class="soft small">Allergies and precautions come next, before the first plan.</span>
+        <span class="soft small">Allergies and precautions are asked before the first session.</span>
       </div>
     </el-form>
   </el-drawer>

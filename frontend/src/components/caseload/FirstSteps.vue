@@ -27,9 +27,7 @@ const seen = computed(() => list.children.some((c) => c.last_on))
       <li>
         <strong>A first look,</strong> twelve minutes of play that find out where {{ child?.first_name ?? 'the child' }}
         stands.
-        <RouterLink v-if="child" :to="{ name: 'child', params: { childId: child.id } }"
-          >To {{ child.first_name }}</RouterLink
-        >
+        <RouterLink v-if="child" :to="{ name: 'child', params: { childId: child.id } }">Begin it there</RouterLink>
       </li>
       <li>
         <strong>A session,</strong> planned from that house; run with one thumb, or printed.

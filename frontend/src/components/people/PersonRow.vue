@@ -114,9 +114,9 @@ async function reset(): Promise<void> {
   font-weight: 400;
 }
 .hand-over {
-  width: 150px;
+  width: 136px;
 }
 .role {
-  width: 130px;
+  width: 112px;
 }
 </style>

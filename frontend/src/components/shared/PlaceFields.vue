@@ -19,7 +19,7 @@ defineProps<{ at: (field: string) => string; usual?: string }>()
     </el-form-item>
     <el-form-item label="Adult there" :error="at('supervision')">
       <el-radio-group v-model="place.supervision">
-        <el-radio-button value="arms_reach">Within arm’s reach</el-radio-button
+        <el-radio-button value="arms_reach">In arm’s reach</el-radio-button
         ><el-radio-button value="room">In the room</el-radio-button>
       </el-radio-group>
     </el-form-item>

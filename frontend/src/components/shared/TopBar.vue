@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
+import { watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '@/api/client'
 import FindChild from '@/components/shared/FindChild.vue'
@@ -9,6 +10,13 @@ const dark = defineModel<boolean>('dark', { required: true })
 const { data: me } = useMe()
 const queries = useQueryClient()
 const router = useRouter()
+watch(
+  () => me.value?.theme,
+  (theme) => {
+    if (theme && theme !== 'auto') dark.value = theme === 'dark'
+  },
+  { immediate: true },
+)
 
 async function signOut(): Promise<void> {
   await api.DELETE('/api/session')

@@ -67,7 +67,7 @@ async function close(status: Schemas['Outcome']['status']): Promise<void> {
         </button>
       </template>
       <button v-else type="button" class="plain-button" :disabled="busy" @click="((reason = ''), close('planned'))">
-        Planned again
+        Booked again
       </button>
     </div>
     <form v-if="asks" class="row why" novalidate @submit.prevent="close(asks)">

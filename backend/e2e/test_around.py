@@ -1,0 +1,158 @@
+"""What stands around the sessions, in a browser: the first look, the day, accounts, records, keys."""
+
+import re
+import time
+from base64 import b32decode
+from datetime import timedelta
+
+from django.test import tag
+from playwright.sync_api import expect
+
+from caseload.models import Child
+from clinic.tests.test_second_factor import code_of
+from e2e.browser import BrowserTest
+from running.models import Run
+from testing.builders import TODAY, make_member, plan_for_child
+from visits.models import Visit
+
+
+@tag("slow")
+class AroundTest(BrowserTest):
+    def test_a_first_look_from_the_childs_page_to_its_results(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.get_by_role("link", name="First look").click()
+        page.get_by_role("button", name="None known").click()
+        page.get_by_role("button", name="None known").wait_for(state="detached")
+        page.get_by_role("button", name="First look at Lock cottage").click()
+        page.get_by_text("Tells most about").wait_for()
+        self.check_axe("look")
+        for number in (1, 2, 3):
+            page.get_by_role("button", name=re.compile(f"^{number}: ")).wait_for()
+            count = int(Run.objects.get().blocks[-1]["block"]["count"])
+            for _ in range(count):
+                page.get_by_role("button", name=re.compile("On their own")).click()
+        page.get_by_role("button", name=re.compile("^4: ")).wait_for()
+        page.get_by_role("button", name="Finish").click()
+        page.get_by_role("button", name=re.compile("Finish|End")).last.click()
+        self.eventually(lambda: Run.objects.get().ended_at is not None, "the look ended")
+        self.assertGreaterEqual(self.child.estimates.filter(tries__gt=0).count(), 1)
+
+    def test_the_day_from_a_visit_to_its_papers(self) -> None:
+        page = self.page
+        plan_for_child(self.lead, self.child)
+        self.sign_in()
+        page.keyboard.press("d")
+        page.get_by_text("No visit that day").wait_for()
+        self.check_axe("empty day")
+        page.get_by_role("button", name="Add a visit").click()
+        page.get_by_role("combobox", name="Who").press("ArrowDown")
+        page.get_by_role("option", name=re.compile("Wyn")).click()
+        page.get_by_label("Time", exact=True).fill("09:30")
+        page.get_by_label("How many times").fill("3")
+        page.get_by_label("How many times").press("Tab")
+        page.get_by_role("button", name="Save").click()
+        page.get_by_text("09:30 Wyn").wait_for()
+        self.assertEqual([v.on for v in Visit.objects.all()], [TODAY + timedelta(weeks=n) for n in range(3)])
+        page.get_by_role("link", name="Open the plan").wait_for()
+        self.check_axe("day")
+        with page.expect_popup() as opened:
+            page.get_by_role("link", name="As a page").click()
+        opened.value.get_by_text("Wyn: 30 minutes").wait_for()
+        page.get_by_role("button", name="Did not take place").click()
+        page.get_by_role("button", name="Save", exact=True).click()
+        page.get_by_text("Why it did not take place is asked for").wait_for()
+        page.get_by_label("Why", exact=True).fill("ill")
+        page.get_by_role("button", name="Save", exact=True).click()
+        page.get_by_text("No show: ill").wait_for()
+
+    def test_a_second_factor_is_switched_on_and_asked_for(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto("/me")
+        factor = page.get_by_label("Second factor")
+        factor.get_by_role("button", name="Switch on…").click()
+        secret = b32decode(factor.locator(".secret").inner_text())
+        factor.get_by_label("The code it shows now").fill(code_of(secret, time.time()))
+        factor.get_by_role("button", name="Switch on").click()
+        page.get_by_text("8 codes on paper are left").wait_for()
+        paper = factor.get_by_role("listitem").first.inner_text()
+        self.check_axe("account")
+        page.get_by_role("button", name="Sign out", exact=True).click()
+        page.get_by_label("Name").fill("maren")
+        page.get_by_label("Password").fill("a long enough one")
+        page.get_by_role("button", name="Sign in").click()
+        page.get_by_label("Code from your app").fill(paper)
+        page.get_by_role("button", name="Sign in").click()
+        page.get_by_role("button", name="Sign out").wait_for()
+
+    def test_a_colleague_is_signed_out_elsewhere_and_a_calendar_link_is_made(self) -> None:
+        page, other = self.page, self.new_page()
+        self.sign_in()
+        self.sign_in(other)
+        page.goto("/me")
+        page.get_by_role("button", name="Sign out there").click()
+        page.get_by_role("button", name="Sign out there").wait_for(state="detached")
+        other.reload()
+        other.get_by_role("button", name="Sign in").wait_for()
+        page.get_by_role("button", name="Make a link").click()
+        link = page.get_by_label("Calendar link").input_value()
+        self.assertIn(b"BEGIN:VCALENDAR", page.request.get(link).body())
+
+    def test_care_ends_the_record_goes_and_the_log_says_so(self) -> None:
+        page = self.page
+        make_member("therapist", self.lead.clinic, "tove")
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}")
+        page.get_by_role("button", name="Discharge or archive…").click()
+        expect(page.get_by_label("Summary, drafted from the record")).to_have_value(re.compile("What the family wants"))
+        self.check_axe("care ends")
+        page.get_by_role("button", name="Discharge Wyn").click()
+        page.get_by_role("button", name="Bring Wyn back").wait_for()
+        self.assertEqual(Child.objects.get(pk=self.child.pk).care, "discharged")
+        page.get_by_role("button", name="Delete it…").click()
+        page.get_by_label("Who asked for it, and when").fill("The parents, by letter, today.")
+        page.get_by_label("Write Wyn to go on").fill("Win")
+        page.get_by_role("button", name="Delete the whole record").click()
+        page.get_by_text("That is not this child's name").wait_for()
+        page.get_by_label("Write Wyn to go on").fill("Wyn")
+        page.get_by_role("button", name="Delete the whole record").click()
+        page.get_by_text("No child here yet").wait_for()
+        self.assertFalse(Child.objects.filter(pk=self.child.pk).exists())
+        page.goto("/audit")
+        page.get_by_text("delete a child's record").first.wait_for()
+        self.check_axe("audit")
+
+    def test_keys_are_listed_and_lead_where_they_say(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.get_by_label("First steps").wait_for()
+        page.get_by_role("button", name="I know the way").click()
+        page.keyboard.press("?")
+        page.get_by_text("find a child by first letters").wait_for()
+        self.check_axe("keys")
+        page.get_by_role("button", name="Show the first steps again").click()
+        page.get_by_label("First steps").wait_for()
+        page.keyboard.press("n")
+        name = page.get_by_label("First name")
+        name.fill("Nell?")
+        page.keyboard.press("Escape")
+        page.reload()
+        page.keyboard.press("n")
+        self.assertEqual(page.get_by_label("First name").input_value(), "Nell?", "what was typed outlives a reload")
+
+    def test_an_assistant_runs_what_a_therapist_planned_with_the_steps_in_view(self) -> None:
+        page = self.page
+        plan = plan_for_child(self.lead, self.child)
+        make_member("assistant", self.lead.clinic, "ilja")
+        page.goto("/")
+        page.get_by_label("Name").fill("ilja")
+        page.get_by_label("Password").fill("a long enough one")
+        page.get_by_role("button", name="Sign in").click()
+        page.get_by_role("button", name="Sign out").wait_for()
+        page.goto(f"/plans/{plan.pk}")
+        page.get_by_role("button", name="Run it").click()
+        page.get_by_text("Counts when:").first.wait_for()
+        page.get_by_role("button", name="Hide how it is done").click()
+        page.get_by_text("Counts when:").first.wait_for(state="detached")
+        self.assertEqual(Run.objects.get().by.role, "assistant")
