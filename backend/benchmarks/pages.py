@@ -93,6 +93,26 @@ def growth(say: Callable[[str], None]) -> None:
         say(f"page {name}: {many * 1e3:.1f} ms with 1,000,000 sets, {many / few:.2f} times that with 10,000")
 
 
+def many_children(say: Callable[[str], None]) -> None:
+    """The list, a search in it and finding by letters, with 2,000 children against 60."""
+    lead, _ = fill()
+    api, home = Api(lead), Child.objects.filter(clinic=lead.clinic)[0].home
+    paths = {
+        "the list": "/caseload",
+        "a page of it by name": "/caseload?sort=name&page=2",
+        "a search in it": "/caseload?letters=child%201",
+        "finding by letters": "/children?letters=ch",
+    }
+    few = {name: best(_timed(partial(api, "get", path)) for _ in range(TIMES)) for name, path in paths.items()}
+    born = {"birth_date": TODAY.replace(year=TODAY.year - 5, day=1), "therapist": lead}
+    Child.objects.bulk_create(
+        Child(clinic=lead.clinic, home=home, first_name=f"Child {n}", **born) for n in range(60, 2000)
+    )
+    for name, path in paths.items():
+        many = best(_timed(partial(api, "get", path)) for _ in range(TIMES))
+        say(f"{name}: {many * 1e3:.0f} ms with 2,000 children, {many / few[name]:.1f} times that with 60")
+
+
 def _pad_sets(run: Run, wanted: int) -> None:
     """Fill up with sets of runs of other children of the clinic, copied inside the database."""
     with connection.cursor() as cursor:

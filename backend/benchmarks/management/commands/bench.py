@@ -17,7 +17,8 @@ class Command(BaseCommand):
         parser.add_argument(
             "only",
             nargs="*",
-            help="library, plans, sessions, together, estimates, look, pictures, script, pages, taps, year or growth",
+            help="library, plans, sessions, together, estimates, look, pictures, script, pages, taps, year, growth or "
+            "children",
         )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
@@ -40,6 +41,7 @@ class Command(BaseCommand):
             "taps": [pages.taps],
             "year": [pages.year],
             "growth": [pages.growth],
+            "children": [pages.many_children],
         }
         unknown = [name for name in only if name not in every]
         if unknown:

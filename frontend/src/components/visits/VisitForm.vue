@@ -122,7 +122,9 @@ async function save(): Promise<void> {
         <el-checkbox v-model="form.later">Move the rest of the series, too</el-checkbox>
       </el-form-item>
       <ProblemNote :error="apart" />
-      <button class="plain-button main" :disabled="busy || !form.child_id || !form.home_id || !form.therapist_id">Save</button>
+      <button class="plain-button main" :disabled="busy || !form.child_id || !form.home_id || !form.therapist_id">
+        Save
+      </button>
     </el-form>
   </el-drawer>
 </template>
