@@ -10,6 +10,7 @@ from pydantic import Field
 
 from clinic import people_actions as actions
 from clinic.auth import let_in, member
+from clinic.lockout import check_address
 from clinic.models import Member, Paper, Role, SignedIn, Theme, Thumb
 from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
@@ -71,6 +72,7 @@ class DeviceOut(Schema):
 @router.post("/session", auth=None, response={200: Me, 401: Problem, 429: Problem})
 def sign_in(request: HttpRequest, body: SignIn) -> Me:
     """Sign in with a name and a password."""
+    check_address(request)
     user = authenticate(request, username=stored_username(body.username), password=body.password)
     member = member_of(user) if user else None
     if user is None or member is None:

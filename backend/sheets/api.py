@@ -78,7 +78,11 @@ def day(
     who = member(request)
     visits = [s for s in visits_between(who, on, on, mine) if s.status in ("planned", "done")]
     plans = {s.plan.pk: s.plan for s in visits if s.plan}
-    bag = pack(request, BagIn(children=[p.child_id for p in plans.values()], store_id=store_id)) if store_id else None
+    bag = (
+        pack(request, BagIn(children=[p.child_id for p in plans.values()], store_id=store_id))
+        if store_id and plans
+        else None
+    )
     context = {
         "on_day": on,
         "visits": visits,

@@ -77,6 +77,8 @@ AUTH_PASSWORD_VALIDATORS = [
 OTP_TOTP_ISSUER = "Pollicor"
 AXES_FAILURE_LIMIT = 5
 AXES_COOLOFF_TIME = 0.25  # hours
+AXES_RESET_ON_SUCCESS = True
+AXES_LOCKOUT_CALLABLE = "clinic.lockout.answer"
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
 
 ROOT_URLCONF = "config.urls"

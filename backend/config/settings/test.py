@@ -1,7 +1,7 @@
 """For the tests: a fast password hasher, a plain static storage, no lock-out."""
 
 from config.settings.base import *  # noqa: F403
-from config.settings.base import INSTALLED_APPS
+from config.settings.base import INSTALLED_APPS, LOGGING
 
 INSTALLED_APPS = [*INSTALLED_APPS, "benchmarks"]
 
@@ -9,6 +9,7 @@ SECRET_KEY = "only-for-tests"
 SETUP_CODE = "only-for-tests"
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
 AXES_ENABLED = False
+LOGGING = {**LOGGING, "loggers": {**LOGGING["loggers"], "axes": {"level": "CRITICAL"}}}
 STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
     "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},

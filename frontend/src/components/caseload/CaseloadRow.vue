@@ -44,7 +44,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
 <style scoped>
 .child {
   display: grid;
-  grid-template-columns: 190px 1fr 118px auto;
+  grid-template-columns: 190px 1fr 118px 112px;
   gap: var(--gap-3);
   align-items: center;
   padding: 10px var(--gap-3) 10px 18px;
@@ -89,6 +89,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
   display: grid;
 }
 .go {
+  padding-inline: 6px;
   display: inline-grid;
   place-items: center;
   text-decoration: none;

@@ -1,0 +1,48 @@
+"""Sign-in locks by account and address, and by address alone."""
+
+from typing import Any
+
+from django.test import Client, TestCase, override_settings
+
+from clinic.lockout import MOST_FROM_AN_ADDRESS
+from testing.builders import make_member
+
+PASSWORD = "a long enough one"
+
+
+@override_settings(AXES_ENABLED=True)
+class LockTest(TestCase):
+    def setUp(self) -> None:
+        self.maren = make_member(username="maren")
+        self.tove = make_member(username="tove")
+
+    def sign_in(self, username: str, password: str, address: str = "192.0.2.1") -> tuple[int, Any]:
+        body = {"username": username, "password": password}
+        answer = Client(REMOTE_ADDR=address).post("/api/session", body, content_type="application/json")
+        return answer.status_code, answer.json()
+
+    def test_five_misses_lock_one_account_at_one_address(self) -> None:
+        statuses = [self.sign_in("maren", "wrong")[0] for _ in range(5)]
+        self.assertEqual(statuses[:4], [401] * 4)
+        status, answer = self.sign_in("maren", PASSWORD)
+        self.assertEqual((status, answer["fields"][0]["field"]), (429, "username"))
+        self.assertIn("15 minutes", answer["fields"][0]["remedy"])
+        self.assertEqual(self.sign_in("tove", PASSWORD)[0], 200, "another account at the same address")
+        self.assertEqual(self.sign_in("maren", PASSWORD, "192.0.2.9")[0], 200, "the same account elsewhere")
+
+    def test_a_name_in_other_letters_is_the_same_account(self) -> None:
+        for name in ("maren", "Maren", " MAREN", "mAren", "maren "):
+            self.sign_in(name, "wrong")
+        self.assertEqual(self.sign_in("maren", PASSWORD)[0], 429)
+
+    def test_a_success_forgets_the_misses_before(self) -> None:
+        for _ in range(3):
+            for _ in range(4):
+                self.sign_in("maren", "wrong")
+            self.assertEqual(self.sign_in("maren", PASSWORD)[0], 200)
+
+    def test_many_names_from_one_address_lock_the_address(self) -> None:
+        for n in range(MOST_FROM_AN_ADDRESS):
+            self.assertEqual(self.sign_in(f"somebody{n}", "summer2026")[0], 401)
+        self.assertEqual(self.sign_in("maren", PASSWORD)[0], 429)
+        self.assertEqual(self.sign_in("maren", PASSWORD, "192.0.2.9")[0], 200)
