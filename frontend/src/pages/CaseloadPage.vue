@@ -114,7 +114,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
       @add="adding = true"
       @close="steps = false"
     />
-    <ul v-if="data?.children.length" class="list">
+    <ul v-if="data?.children.length" class="rows">
       <CaseloadRow v-for="child in data.children" :key="child.id" :child="child" />
     </ul>
     <p v-else-if="data && !nobody" class="soft">
@@ -159,14 +159,5 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
   background: var(--water);
   color: var(--on-water);
   border-color: var(--water);
-}
-.list {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--sheet);
-  overflow: hidden;
 }
 </style>

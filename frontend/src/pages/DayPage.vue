@@ -76,7 +76,7 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
     </nav>
     <ProblemNote :error="error" />
     <p v-if="isPending" class="soft">Fetching the visits…</p>
-    <ul v-else-if="visits.length" class="list">
+    <ul v-else-if="visits.length" class="rows">
       <VisitRow v-for="v in visits" :key="v.id" :visit="v" :with-whom="!mine" @edit="editing = v" />
     </ul>
     <p v-else class="sheet">
@@ -139,14 +139,6 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
 .week .cancelled,
 .week .no_show {
   text-decoration: line-through;
-}
-.list {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--sheet);
 }
 .store {
   width: 220px;

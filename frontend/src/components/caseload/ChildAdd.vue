@@ -4,6 +4,7 @@ import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import HandFields from '@/components/caseload/HandFields.vue'
 import DayField from '@/components/shared/DayField.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -51,21 +52,7 @@ async function save(): Promise<void> {
           <DayField v-model="draft.birth_date" label="Born" :latest="isoToday(new Date())" />
         </el-form-item>
       </div>
-      <div class="pair">
-        <el-form-item label="Hand" :error="at('hand')">
-          <el-radio-group v-model="draft.hand">
-            <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button
-            ><el-radio-button value="not_settled">Not settled</el-radio-button>
-          </el-radio-group>
-        </el-form-item>
-        <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
-          <el-radio-group v-model="draft.mouthing">
-            <el-radio-button value="never">Never</el-radio-button
-            ><el-radio-button value="sometimes">Sometimes</el-radio-button
-            ><el-radio-button value="often">Often</el-radio-button>
-          </el-radio-group>
-        </el-form-item>
-      </div>
+      <HandFields v-model="draft" :at="at" />
       <el-form-item label="What the family wants" :error="at('wanted')"
         ><TaskPicker v-model="draft.wanted"
       /></el-form-item>

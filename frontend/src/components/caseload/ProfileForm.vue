@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import HandFields from '@/components/caseload/HandFields.vue'
 import DayField from '@/components/shared/DayField.vue'
 import TaskPicker from '@/components/shared/TaskPicker.vue'
 import { isoToday } from '@/logic/newChild'
@@ -67,19 +68,7 @@ function say(value: unknown): string {
           ><DayField v-model="form.birth_date" label="Born" :latest="isoToday(new Date())"
         /></el-form-item>
       </div>
-      <el-form-item label="Hand" :error="at('hand')">
-        <el-radio-group v-model="form.hand">
-          <el-radio-button value="right">Right</el-radio-button><el-radio-button value="left">Left</el-radio-button
-          ><el-radio-button value="not_settled">Not settled</el-radio-button>
-        </el-radio-group>
-      </el-form-item>
-      <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
-        <el-radio-group v-model="form.mouthing">
-          <el-radio-button value="never">Never</el-radio-button
-          ><el-radio-button value="sometimes">Sometimes</el-radio-button
-          ><el-radio-button value="often">Often</el-radio-button>
-        </el-radio-group>
-      </el-form-item>
+      <HandFields v-model="form" :at="at" />
       <el-form-item label="Why the child is seen"><el-input v-model="form.reason" maxlength="200" /></el-form-item>
       <el-form-item label="What the family wants, in their words"
         ><el-input v-model="form.family_words" maxlength="200"

@@ -34,7 +34,7 @@ async function withdraw(): Promise<void> {
       the link can read it.
     </p>
     <template v-if="address">
-      <input class="address" readonly :value="address" aria-label="Calendar link" />
+      <input class="plain-input" readonly :value="address" aria-label="Calendar link" />
       <p class="small">Shown now and never again.</p>
     </template>
     <div class="row">
@@ -49,15 +49,3 @@ async function withdraw(): Promise<void> {
     <ProblemNote :error="error" />
   </section>
 </template>
-
-<style scoped>
-.address {
-  width: 100%;
-  min-height: var(--touch);
-  border: 1px solid var(--line-strong);
-  border-radius: 8px;
-  padding: 0 10px;
-  background: var(--sheet);
-  color: var(--ink);
-}
-</style>

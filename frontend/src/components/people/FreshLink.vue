@@ -26,7 +26,7 @@ const { copy, copied } = useClipboard({ legacy: true })
         camera at it.
       </p>
       <p v-if="link.mailed" class="small">{{ MAILED[link.mailed].replace('{to}', link.email) }}</p>
-      <input class="address" readonly :value="link.address" aria-label="Link" />
+      <input class="plain-input" readonly :value="link.address" aria-label="Link" />
       <div class="row">
         <button class="plain-button main" type="button" @click="copy(link.address)">
           {{ copied ? 'Copied' : 'Copy' }}
@@ -48,14 +48,5 @@ const { copy, copied } = useClipboard({ legacy: true })
   padding: 4px;
   border-radius: 6px;
   align-self: start;
-}
-.address {
-  width: 100%;
-  min-height: var(--touch);
-  border: 1px solid var(--line-strong);
-  border-radius: 8px;
-  padding: 0 10px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 </style>

@@ -5,18 +5,5 @@ defineProps<{ label: string; latest?: string }>()
 </script>
 
 <template>
-  <input v-model="day" class="day" type="date" :aria-label="label" :max="latest" />
+  <input v-model="day" class="plain-input" type="date" :aria-label="label" :max="latest" />
 </template>
-
-<style scoped>
-.day {
-  width: 100%;
-  min-height: 34px;
-  padding: 0 11px;
-  border: 1px solid var(--line-strong);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  font-size: var(--step-1);
-}
-</style>

@@ -94,7 +94,7 @@ async function save(): Promise<void> {
       <div class="pair">
         <el-form-item label="Day" :error="at('on')"><DayField v-model="form.on" label="Day" /></el-form-item>
         <el-form-item label="Time (empty: some time that day)" :error="at('at')">
-          <input v-model="form.at" class="time" type="time" aria-label="Time" />
+          <input v-model="form.at" class="plain-input" type="time" aria-label="Time" />
         </el-form-item>
         <el-form-item label="Minutes" :error="at('minutes')"
           ><el-input-number v-model="form.minutes" :min="5" :max="240" :step="5"
@@ -128,16 +128,3 @@ async function save(): Promise<void> {
     </el-form>
   </el-drawer>
 </template>
-
-<style scoped>
-.time {
-  width: 100%;
-  min-height: 34px;
-  padding: 0 11px;
-  border: 1px solid var(--line-strong);
-  border-radius: 4px;
-  background: var(--sheet);
-  color: var(--ink);
-  font-size: var(--step-1);
-}
-</style>
