@@ -11,7 +11,7 @@ from pydantic import Field
 from clinic import people_actions as actions
 from clinic.auth import let_in, member
 from clinic.lockout import check_address
-from clinic.models import Member, Paper, Role, SignedIn, Theme, Thumb
+from clinic.models import Member, Paper, Role, SignedIn, Theme, Thumb, Units
 from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
@@ -42,6 +42,7 @@ class Me(Schema):
     paper: Paper
     run_hand: Thumb
     theme: Theme
+    units: Units
     may: list[str]
 
 
@@ -51,6 +52,7 @@ class MyAccount(Schema):
     name: str = Field(max_length=120)
     run_hand: Thumb
     theme: Theme = "auto"
+    units: Units = "mm"
 
 
 class NewPassword(Schema):
@@ -108,7 +110,7 @@ def me(request: HttpRequest) -> Me:
 @router.put("/me", response={200: Me, **REFUSED})
 def edit_me(request: HttpRequest, body: MyAccount) -> Me:
     """Change one's own name and thumb side."""
-    return me_out(actions.edit_me(member(request), body.name, body.run_hand, body.theme))
+    return me_out(actions.edit_me(member(request), body.name, body.run_hand, body.theme, body.units))
 
 
 @router.post("/me/password", response={200: Me, **REFUSED})
@@ -147,5 +149,6 @@ def me_out(member: Member) -> Me:
         paper=member.clinic.paper,
         run_hand=member.run_hand,
         theme=member.theme,
+        units=member.units,
         may=[action for action in POLICY if may(member, action)],
     )

@@ -13,6 +13,7 @@ Paper = Literal["A4", "Letter"]
 LinkKind = Literal["invitation", "reset"]
 Thumb = Literal["left", "right"]
 Theme = Literal["auto", "light", "dark"]
+Units = Literal["mm", "inch"]
 
 
 class Clinic(models.Model):
@@ -26,12 +27,14 @@ class Clinic(models.Model):
     is_demo = models.BooleanField(default=False)
     paper: "models.CharField[Paper, Paper]" = one_of(Paper, 8, default="A4")
     time_zone = models.CharField(max_length=60, default="UTC")
+    units: "models.CharField[Units, Units]" = one_of(Units, 4, default="mm")
     keep_years = models.PositiveSmallIntegerField(null=True)
     version = models.PositiveIntegerField(default=1)
 
     class Meta:
         constraints = [
             only("paper", Paper, "clinic_paper_known"),
+            only("units", Units, "clinic_units_known"),
             models.CheckConstraint(
                 condition=models.Q(keep_years=None) | models.Q(keep_years__gte=1, keep_years__lte=100),
                 name="clinic_keep_years_possible",
@@ -50,6 +53,7 @@ class Member(models.Model):
     role: "models.CharField[Role, Role]" = one_of(Role, 12)
     run_hand: "models.CharField[Thumb, Thumb]" = one_of(Thumb, 5, default="right")
     theme: "models.CharField[Theme, Theme]" = one_of(Theme, 5, default="auto")
+    units: "models.CharField[Units, Units]" = one_of(Units, 4, default="mm")
     version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("clinic")
@@ -57,6 +61,7 @@ class Member(models.Model):
     class Meta:
         constraints = [
             only("theme", Theme, "member_theme_known"),
+            only("units", Units, "member_units_known"),
             only("role", Role, "member_role_known"),
             only("run_hand", Thumb, "member_run_hand_known"),
         ]

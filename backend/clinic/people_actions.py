@@ -10,7 +10,7 @@ from django.utils import timezone
 from clinic.actions import Done, StaleEdit, acting, log
 from clinic.links import make_link, open_link
 from clinic.mail import checked_email
-from clinic.models import Clinic, Link, LinkKind, Member, Role, SignedIn, Theme, Thumb
+from clinic.models import Clinic, Link, LinkKind, Member, Role, SignedIn, Theme, Thumb, Units
 from clinic.passwords import checked_full_name, checked_password, checked_username, taken
 from clinic.problems import ProblemError
 from clinic.second_factor import take_away
@@ -80,7 +80,7 @@ def new_member(clinic: Clinic, role: Role, name: str, username: str, password: s
             user.save()
     except IntegrityError as error:  # two people chose the same name at the same moment
         raise taken(user.username) from error
-    return Member.objects.create(user=user, clinic=clinic, role=role)
+    return Member.objects.create(user=user, clinic=clinic, role=role, units=clinic.units)
 
 
 @acting("people.edit")
@@ -111,14 +111,14 @@ def edit_member(member: Member, colleague: Member, role: Role, active: bool, ver
 
 
 @acting("me.edit")
-def edit_me(member: Member, name: str, run_hand: Thumb, theme: Theme) -> Done[Member]:
-    """Change what one is called, the side one's thumb taps on, and light or dark."""
-    before = {"name": member.name, "run_hand": member.run_hand, "theme": member.theme}
+def edit_me(member: Member, name: str, run_hand: Thumb, theme: Theme, units: Units) -> Done[Member]:
+    """Change what one is called, the side one's thumb taps on, light or dark, mm or inches."""
+    before = {"name": member.name, "run_hand": member.run_hand, "theme": member.theme, "units": member.units}
     member.user.first_name, member.user.last_name = checked_full_name(name)
     member.user.save(update_fields=["first_name", "last_name"])
-    member.run_hand, member.theme = run_hand, theme
-    member.save(update_fields=["run_hand", "theme"])
-    after = {"name": member.name, "run_hand": run_hand, "theme": theme}
+    member.run_hand, member.theme, member.units = run_hand, theme, units
+    member.save(update_fields=["run_hand", "theme", "units"])
+    after = {"name": member.name, "run_hand": run_hand, "theme": theme, "units": units}
     return Done(member, member, None, {"before": before, "after": after})
 
 

@@ -7,7 +7,7 @@ from django.conf import settings
 from django.db import connection, transaction
 
 from clinic.actions import Done, StaleEdit, acting, log
-from clinic.models import Clinic, Member, Paper
+from clinic.models import Clinic, Member, Paper, Units
 from clinic.people_actions import new_member
 from clinic.problems import ProblemError
 
@@ -25,7 +25,9 @@ def hold_out_others() -> None:
         cursor.execute(f"lock table {Clinic._meta.db_table} in share row exclusive mode")
 
 
-def set_up(code: str, clinic: str, time_zone: str, paper: Paper, name: str, username: str, password: str) -> Member:
+def set_up(
+    code: str, clinic: str, time_zone: str, paper: Paper, units: Units, name: str, username: str, password: str
+) -> Member:
     """Make the clinic and its first lead. Raises ProblemError 409 once there is one, and at every field."""
     with transaction.atomic():
         hold_out_others()
@@ -42,7 +44,9 @@ def set_up(code: str, clinic: str, time_zone: str, paper: Paper, name: str, user
                 "That is not the set-up code.",
                 "Copy the one that ./pollicor start printed.",
             )
-        made = Clinic.objects.create(name=checked_clinic_name(clinic), time_zone=checked_zone(time_zone), paper=paper)
+        made = Clinic.objects.create(
+            name=checked_clinic_name(clinic), time_zone=checked_zone(time_zone), paper=paper, units=units
+        )
         lead = new_member(made, "lead", name, username, password)
         log(lead, "clinic.set_up", made, None, {"name": made.name})
     return lead
@@ -50,15 +54,17 @@ def set_up(code: str, clinic: str, time_zone: str, paper: Paper, name: str, user
 
 @acting("clinic.edit")
 def edit_clinic(
-    member: Member, name: str, time_zone: str, paper: Paper, keep_years: int | None, version: int
+    member: Member, name: str, time_zone: str, paper: Paper, units: Units, keep_years: int | None, version: int
 ) -> Done[Clinic]:
     """Change the clinic's settings. Raises StaleEdit where another lead did so since `version`."""
     now = Clinic.objects.select_for_update().get(pk=member.clinic_id)
     before = plain(now)
     if now.version != version:
-        raise StaleEdit(before, {"name": name, "time_zone": time_zone, "paper": paper, "keep_years": keep_years})
+        raise StaleEdit(
+            before, {"name": name, "time_zone": time_zone, "paper": paper, "units": units, "keep_years": keep_years}
+        )
     now.name, now.time_zone, now.paper = checked_clinic_name(name), checked_zone(time_zone), paper
-    now.keep_years = checked_years(keep_years)
+    now.units, now.keep_years = units, checked_years(keep_years)
     now.version += 1
     now.save()
     return Done(now, now, None, {"before": before, "after": plain(now)})
@@ -70,6 +76,7 @@ def plain(clinic: Clinic) -> dict[str, object]:
         "name": clinic.name,
         "time_zone": clinic.time_zone,
         "paper": clinic.paper,
+        "units": clinic.units,
         "keep_years": clinic.keep_years,
         "version": clinic.version,
     }

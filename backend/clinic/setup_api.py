@@ -7,7 +7,7 @@ from pydantic import Field
 from clinic import setup_actions as actions
 from clinic.api import Me, me_out
 from clinic.auth import let_in, member
-from clinic.models import Clinic, Paper
+from clinic.models import Clinic, Paper, Units
 from clinic.problems import Problem
 from clinic.schema import Schema
 
@@ -29,6 +29,7 @@ class Setup(Schema):
     clinic: str = Field(max_length=120)
     time_zone: str
     paper: Paper
+    units: Units = "mm"
     name: str = Field(max_length=120)
     username: str
     password: str
@@ -40,6 +41,7 @@ class ClinicOut(Schema):
     name: str
     time_zone: str
     paper: Paper
+    units: Units
     keep_years: int | None
     version: int
     demo: bool
@@ -51,6 +53,7 @@ class ClinicEdit(Schema):
     name: str = Field(max_length=120)
     time_zone: str
     paper: Paper
+    units: Units = "mm"
     keep_years: int | None = None
     version: int
 
@@ -89,6 +92,7 @@ def clinic_out(clinic: Clinic) -> ClinicOut:
         name=clinic.name,
         time_zone=clinic.time_zone,
         paper=clinic.paper,
+        units=clinic.units,
         keep_years=clinic.keep_years,
         version=clinic.version,
         demo=beside,

@@ -19,6 +19,7 @@ from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
 from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
+from config.said_units import said
 from core.errors import NotThere
 from core.materials import MeasureError
 from core.planner import RequestError
@@ -50,7 +51,7 @@ class FastRenderer(BaseRenderer):
 
     def render(self, request: HttpRequest, data: Any, *, response_status: int) -> bytes:
         """Return the answer as JSON."""
-        return to_json(data)
+        return said(request, to_json(data))
 
 
 api = NinjaAPI(

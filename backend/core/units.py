@@ -1,6 +1,8 @@
 """Conversions between the units a therapist meets. Inside the core everything is mm, N, g, minutes."""
 
+import re
 from collections.abc import Sequence
+from math import gcd
 from types import MappingProxyType
 
 import numpy as np
@@ -18,6 +20,38 @@ def inches(length_mm: float) -> float:
 def mm_from_inches(length_inches: float) -> float:
     """Return a length in mm from one in inches."""
     return length_inches * MM_PER_INCH
+
+
+def in_inches(text: str) -> str:
+    """Return a text with every length in mm or cm said in inches, the metric one behind it in brackets, so that
+    nothing a rule rests on is rounded away: "20 mm" becomes "3/4 in (20 mm)", "10 to 20 cm" "4 to 8 in (10 to 20 cm)".
+
+    Below a quarter inch as a decimal, below three inches to an eighth, beyond to a half. Labels inside a drawing, which
+    end where their element does, are left as they are.
+    """
+    return _LENGTH.sub(_said_in_inches, text)
+
+
+_LENGTH = re.compile(r"(?<![\d.,])(\d+(?:\.\d+)?)((?:(?: to | × |–)\d+(?:\.\d+)?)*) (mm|cm)\b(?!²|³|\)|</text>)")
+
+
+def _said_in_inches(found: re.Match[str]) -> str:
+    factor = 10.0 if found[3] == "cm" else 1.0
+    said = re.sub(r"\d+(?:\.\d+)?", lambda n: _inch_words(float(n[0]) * factor), found[1] + found[2])
+    return f"{said} in ({found[0]})"
+
+
+def _inch_words(length_mm: float) -> str:
+    length = inches(length_mm)
+    if length < 0.25:
+        return f"{length:.2f}"
+    parts = 8 if length < 3 else 2
+    whole, rest = divmod(round(length * parts), parts)
+    if not rest:
+        return str(whole)
+    shared = gcd(rest, parts)
+    fraction = f"{rest // shared}/{parts // shared}"
+    return f"{whole} {fraction}" if whole else fraction
 
 
 def newton_from_kgf(force_kgf: float) -> float:

@@ -57,6 +57,7 @@ class ThingOut(Schema):
     opening_mm: float | None
     soft: bool
     typical_count: int
+    measure_words: str
 
 
 class ItemOut(Schema):
@@ -175,6 +176,7 @@ def thing_out(m: Thing) -> ThingOut:
         "opening_mm",
         "soft",
         "typical_count",
+        "measure_words",
     )
     values: dict[str, Any] = {name: getattr(m, name) for name in same}
     forms = [FORMS[f] for f in sorted(m.forms)]

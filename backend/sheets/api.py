@@ -107,10 +107,11 @@ def checklist(request: HttpRequest, home_id: int, paper: Paper | None = None) ->
 
 def _sheet(request: HttpRequest, kind: str, context: dict[str, Any], asked: Paper | None, name: str) -> HttpResponse:
     """A sheet as a page, or as the PDF beside it; on the clinic's paper unless another is asked for."""
-    paper = asked or member(request).clinic.paper
+    who = member(request)
+    paper, units = asked or who.clinic.paper, who.units
     if request.path.endswith(".pdf"):
-        return on_paper.pdf(f"sheets/{kind}.html", context, paper, name)
-    return on_paper.page(request, f"sheets/{kind}.html", context, paper)
+        return on_paper.pdf(f"sheets/{kind}.html", context, paper, name, units)
+    return on_paper.page(request, f"sheets/{kind}.html", context, paper, units)
 
 
 def _prep(who: Member, plan_id: UUID, table: bool = True) -> dict[str, Any]:

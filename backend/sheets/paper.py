@@ -8,21 +8,24 @@ from django.http import HttpRequest, HttpResponse
 from django.template.loader import render_to_string
 from django.utils import timezone
 
+from clinic.models import Units
+from core.units import in_inches
+
 PAPERS = {"A4": "sheets/paper-a4.css", "Letter": "sheets/paper-letter.css"}
 OTHER = {"A4": "Letter", "Letter": "A4"}
 STYLES = Path(__file__).parent / "static"
 
 
-def page(request: HttpRequest, template: str, context: dict[str, Any], paper: str) -> HttpResponse:
+def page(request: HttpRequest, template: str, context: dict[str, Any], paper: str, units: Units = "mm") -> HttpResponse:
     """Return a sheet as a web page, with links to its PDF, one address further, and to the other paper."""
     asked = request.GET.copy()
     asked["paper"] = paper
     pdf_url = f"{request.path}.pdf?{asked.urlencode()}"
     asked["paper"] = OTHER[paper]
-    return HttpResponse(_html(template, context, paper, pdf_url=pdf_url, other_url=f"?{asked.urlencode()}"))
+    return HttpResponse(_html(template, context, paper, units, pdf_url=pdf_url, other_url=f"?{asked.urlencode()}"))
 
 
-def pdf(template: str, context: dict[str, Any], paper: str, name: str) -> HttpResponse:
+def pdf(template: str, context: dict[str, Any], paper: str, name: str, units: Units = "mm") -> HttpResponse:
     """Return a sheet as a tagged PDF. Nothing is fetched but the sheet's own style and fonts."""
     from weasyprint import CSS, HTML
     from weasyprint.text.fonts import FontConfiguration
@@ -33,7 +36,7 @@ def pdf(template: str, context: dict[str, Any], paper: str, name: str) -> HttpRe
         CSS(filename=str(_style(s)), url_fetcher=fetcher, font_config=fonts)
         for s in ("sheets/print.css", PAPERS[paper])
     ]
-    document = HTML(string=_html(template, context, paper, pdf=True), url_fetcher=fetcher)
+    document = HTML(string=_html(template, context, paper, units, pdf=True), url_fetcher=fetcher)
     body = document.write_pdf(stylesheets=styles, font_config=fonts, pdf_variant="pdf/ua-1")
     answer = HttpResponse(body, content_type="application/pdf")
     answer["Content-Disposition"] = f'inline; filename="{name}.pdf"'
@@ -45,8 +48,8 @@ def _style(name: str) -> Path:
     return Path(result) if result else STYLES / name
 
 
-def _html(template: str, context: dict[str, Any], paper: str, **more: Any) -> str:
-    return render_to_string(
+def _html(template: str, context: dict[str, Any], paper: str, units: Units, **more: Any) -> str:
+    text = render_to_string(
         template,
         {
             **context,
@@ -57,3 +60,4 @@ def _html(template: str, context: dict[str, Any], paper: str, **more: Any) -> st
             **more,
         },
     )
+    return in_inches(text) if units == "inch" else text

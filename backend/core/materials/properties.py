@@ -113,6 +113,20 @@ class Thing:
     handed: str | None = None
     instead: str = ""
 
+    @property
+    def measure_words(self) -> str:
+        """What is measured of it, short, each number with its unit."""
+        sides = [s for s in self.shape.extents_mm if s >= 0.5]
+        ball = len(set(self.shape.extents_mm)) == 1
+        size = f"{_short(sides[0])} mm across" if ball else f"{' × '.join(_short(s) for s in sides)} mm"
+        more = (
+            f"hole {_short(self.hole_mm)} mm" if self.hole_mm else "",
+            f"opening {_short(self.opening_mm)} mm" if self.opening_mm else "",
+            f"{_short(self.force_newton)} N to work" if self.force_newton else "",
+            f"{_short(self.sheet_gsm)} g/m²" if self.sheet_gsm else "",
+        )
+        return ", ".join((size, *(m for m in more if m)))
+
     def named(self, count: int) -> str:
         """The name for so many of it, in lower case: 'pencil' for one, 'pencils' for three."""
         return self.one if count == 1 else self.many
@@ -151,6 +165,10 @@ class Thing:
     def thin_mm(self) -> float:
         """The shortest side of the box around it."""
         return self.shape.extents_mm[2]
+
+
+def _short(value: float) -> str:
+    return f"{value:.1f}" if value < 10 and value % 1 else f"{value:.0f}"
 
 
 class MeasureError(ValueError):

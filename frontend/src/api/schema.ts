@@ -1979,6 +1979,11 @@ export interface components {
              * @enum {string}
              */
             theme: "auto" | "light" | "dark";
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "mm" | "inch";
             /** May */
             may: string[];
         };
@@ -2060,6 +2065,12 @@ export interface components {
              * @enum {string}
              */
             theme: "auto" | "light" | "dark";
+            /**
+             * Units
+             * @default mm
+             * @enum {string}
+             */
+            units: "mm" | "inch";
         };
         /**
          * NewPassword
@@ -2114,6 +2125,12 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /**
+             * Units
+             * @default mm
+             * @enum {string}
+             */
+            units: "mm" | "inch";
             /** Name */
             name: string;
             /** Username */
@@ -2135,6 +2152,11 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "mm" | "inch";
             /** Keep Years */
             keep_years: number | null;
             /** Version */
@@ -2156,6 +2178,12 @@ export interface components {
              * @enum {string}
              */
             paper: "A4" | "Letter";
+            /**
+             * Units
+             * @default mm
+             * @enum {string}
+             */
+            units: "mm" | "inch";
             /** Keep Years */
             keep_years?: number | null;
             /** Version */
@@ -3457,6 +3485,8 @@ export interface components {
             soft: boolean;
             /** Typical Count */
             typical_count: number;
+            /** Measure Words */
+            measure_words: string;
         };
         /**
          * CupboardOut

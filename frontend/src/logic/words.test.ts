@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
 import { answers, type Reach } from './library'
-import { measureWords } from './sizes'
 import { ageWords, daysAgo, handWords, minutesWords, rungWords } from './words'
 
 describe('words', () => {
@@ -33,17 +32,6 @@ describe('rungs off the ladder', () => {
     expect(rungWords(0.2)).toBe('under 1')
     expect(rungWords(6.1, 5)).toBe('over 5')
     expect(rungWords(5.4, 5)).toBe('5.4')
-  })
-})
-
-describe('measures', () => {
-  const thing = { shape: 'box', sides_mm: [148, 105, 0.3], sheet_gsm: 190 } as Schemas['ThingOut']
-
-  it('says each number with its unit and leaves out what is next to nothing', () => {
-    expect(measureWords(thing)).toBe('148 × 105 mm, 190 g/m²')
-    expect(measureWords({ ...thing, shape: 'ball', sides_mm: [15, 15, 15], sheet_gsm: null, hole_mm: 5 })).toBe(
-      '15 mm across, hole 5.0 mm'.replace('5.0', '5'),
-    )
   })
 })
 

@@ -13,20 +13,21 @@ import { deviceWords, momentWords, ROLES } from '@/logic/people'
 const queries = useQueryClient()
 const { data: me } = useMe()
 const { data: devices } = useQuery({ queryKey: ['devices'], queryFn: () => unwrap(api.GET('/api/me/devices')) })
-const account = reactive<Schemas['MyAccount']>({ name: '', run_hand: 'right', theme: 'auto' })
+const account = reactive<Schemas['MyAccount']>({ name: '', run_hand: 'right', theme: 'auto', units: 'mm' })
 const secret = reactive<Schemas['NewPassword']>({ now: '', password: '' })
 const own = useDoing()
 const word = useDoing()
 const { error: refused, doing: ending } = useDoing()
 const kept = ref('')
 
-watch(me, (m) => m && Object.assign(account, { name: m.name, run_hand: m.run_hand, theme: m.theme }), {
+watch(me, (m) => m && Object.assign(account, { name: m.name, run_hand: m.run_hand, theme: m.theme, units: m.units }), {
   immediate: true,
 })
 
 async function save(): Promise<void> {
   const now = await own.doing(() => unwrap(api.PUT('/api/me', { body: account })))
   if (!now) return
+  await queries.invalidateQueries() // lengths may be said otherwise now
   queries.setQueryData(['me'], now)
   kept.value = 'account'
 }
@@ -66,6 +67,12 @@ async function end(id: number): Promise<void> {
               <el-radio-button value="auto">As the device</el-radio-button
               ><el-radio-button value="light">Light</el-radio-button
               ><el-radio-button value="dark">Dark</el-radio-button>
+            </el-radio-group>
+          </el-form-item>
+          <el-form-item label="Lengths" :error="own.at('units')">
+            <el-radio-group v-model="account.units">
+              <el-radio-button value="mm">mm</el-radio-button
+              ><el-radio-button value="inch">Inches, mm behind them</el-radio-button>
             </el-radio-group>
           </el-form-item>
           <ProblemNote :error="own.apart.value" />

@@ -17,7 +17,10 @@ const goIn = useGoIn()
 const router = useRouter()
 const here = guessedHere(navigator.languages, Intl.DateTimeFormat().resolvedOptions().timeZone)
 const code = reactive({ code: '' })
-const clinic = reactive<{ name: string; time_zone: string; paper: Schemas['Setup']['paper'] }>({ name: '', ...here })
+const clinic = reactive<{ name: string; time_zone: string; paper: Schemas['Setup']['paper']; units: 'mm' | 'inch' }>({
+  name: '',
+  ...here,
+})
 const person = reactive({ name: '', username: '', password: '' })
 
 watch(setup, (s) => {

@@ -2,7 +2,6 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, unwrap } from '@/api/client'
-import { measureWords } from '@/logic/sizes'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
@@ -40,7 +39,7 @@ async function add(): Promise<void> {
   <form class="row" novalidate @submit.prevent="add">
     <el-select v-model="chosen" class="what" filterable placeholder="Add a thing…" aria-label="Add a thing">
       <el-option v-for="m in things" :key="m.id" :value="m.id" :label="m.name"
-        ><span>{{ m.name }}</span> <span class="soft small">{{ measureWords(m) }}</span></el-option
+        ><span>{{ m.name }}</span> <span class="soft small">{{ m.measure_words }}</span></el-option
       >
     </el-select>
     <el-input-number v-if="chosen" v-model="count" class="count" :min="0" :max="9999" aria-label="How many" />

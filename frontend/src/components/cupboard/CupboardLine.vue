@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
-import { measureWords } from '@/logic/sizes'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import MeasureForm from '@/components/cupboard/MeasureForm.vue'
 
@@ -49,7 +48,7 @@ async function remove(): Promise<void> {
     <div class="what">
       <strong>{{ item.thing.name }}</strong>
       <span class="small soft"
-        >{{ measureWords(item.thing) }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span
+        >{{ item.thing.measure_words }}{{ Object.keys(item.measured).length ? ' (measured here)' : '' }}</span
       >
       <span v-for="h in item.verdict?.hits.slice(1)" :key="h.rule" class="small why"
         >Also: {{ h.reason }} {{ h.remedy }}</span

@@ -2,7 +2,12 @@
 import type { Schemas } from '@/api/client'
 
 /** A clinic's name, time zone and paper, at the set-up and ever after. */
-const clinic = defineModel<{ name: string; time_zone: string; paper: Schemas['ClinicOut']['paper'] }>({
+const clinic = defineModel<{
+  name: string
+  time_zone: string
+  paper: Schemas['ClinicOut']['paper']
+  units: Schemas['ClinicOut']['units']
+}>({
   required: true,
 })
 defineProps<{ at: (field: string) => string }>()
@@ -23,6 +28,11 @@ const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 
     <el-form-item label="Paper" :error="at('paper')">
       <el-radio-group v-model="clinic.paper">
         <el-radio-button value="A4">A4</el-radio-button><el-radio-button value="Letter">Letter</el-radio-button>
+      </el-radio-group>
+    </el-form-item>
+    <el-form-item label="Lengths" :error="at('units')">
+      <el-radio-group v-model="clinic.units">
+        <el-radio-button value="mm">mm</el-radio-button><el-radio-button value="inch">Inches</el-radio-button>
       </el-radio-group>
     </el-form-item>
   </div>

@@ -9,7 +9,14 @@ import { useDoing } from '@/composables/useDoing'
 /** The clinic's name, time zone and paper. */
 const queries = useQueryClient()
 const { data } = useQuery({ queryKey: ['clinic'], queryFn: () => unwrap(api.GET('/api/clinic')) })
-const form = reactive<Schemas['ClinicEdit']>({ name: '', time_zone: 'UTC', paper: 'A4', keep_years: null, version: 0 })
+const form = reactive<Schemas['ClinicEdit']>({
+  name: '',
+  time_zone: 'UTC',
+  paper: 'A4',
+  units: 'mm',
+  keep_years: null,
+  version: 0,
+})
 const { busy, at, apart, doing, newest } = useDoing()
 const saved = ref(false)
 

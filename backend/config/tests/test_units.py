@@ -1,0 +1,57 @@
+"""Who reads inches reads them where the library speaks, and never in what people wrote."""
+
+from typing import Any
+
+from django.test import TestCase
+
+from testing.builders import Api, make_child, make_member, plan_for_child
+
+
+class UnitsTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead, seating="20 mm foam under the feet")
+        self.api = Api(self.lead)
+
+    def switch(self, units: str) -> None:
+        status, me = self.api("put", "/me", {"name": "Maren", "run_hand": "right", "theme": "auto", "units": units})
+        self.assertEqual((status, me["units"]), (200, units))
+
+    def bead(self) -> dict[str, Any]:
+        items = self.api("get", f"/homes/{self.child.home_id}/cupboard")[1]["items"]
+        return next(i["thing"] for i in items if i["thing"]["id"] == "wooden_bead_25")
+
+    def test_things_are_said_in_inches_and_measured_in_mm(self) -> None:
+        before = self.bead()
+        self.assertIn("25 mm", before["measure_words"])
+        self.switch("inch")
+        after = self.bead()
+        self.assertIn("1 in (25", after["measure_words"].replace("1 in (25 ×", "1 in (25"))
+        self.assertEqual(after["sides_mm"], before["sides_mm"])
+        self.switch("mm")
+        self.assertEqual(self.bead(), before)
+
+    def test_what_people_wrote_comes_back_as_it_was(self) -> None:
+        self.switch("inch")
+        child = self.api("get", f"/children/{self.child.pk}")[1]
+        self.assertEqual(child["seating"], "20 mm foam under the feet")
+        self.api("put", f"/children/{self.child.pk}", child)
+        self.child.refresh_from_db()
+        self.assertEqual(self.child.seating, "20 mm foam under the feet")
+
+    def test_sheets_follow_who_prints_them(self) -> None:
+        plan = plan_for_child(self.lead, self.child)
+        address = f"/api/plans/{plan.pk}/sheet"
+        metric = self.api.client.get(address).content.decode()
+        self.switch("inch")
+        self.assertNotEqual(self.api.client.get(address).content.decode(), metric)
+        self.assertIn(" in (", self.api.client.get(f"/api/homes/{self.child.home_id}/checklist").content.decode())
+
+    def test_a_new_colleague_begins_with_the_clinics_lengths(self) -> None:
+        body = {"name": "Clinic", "time_zone": "UTC", "paper": "A4", "units": "inch", "version": 1}
+        self.assertEqual(self.api("put", "/clinic", body)[1]["units"], "inch")
+        link = self.api("post", "/links", {"name": "Tove", "role": "therapist"})[1]
+        token = link["address"].rsplit("/", 1)[1]
+        joined = {"name": "Tove", "username": "tove", "password": "three boats in a row"}
+        me = Api(None).client.post(f"/api/join/{token}", joined, content_type="application/json").json()
+        self.assertEqual(me["units"], "inch")
