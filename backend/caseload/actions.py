@@ -66,22 +66,32 @@ def profile_of(child: Child) -> dict[str, Any]:
 
 
 @acting("home.add")
-def add_home(member: Member, name: str, kind: Place, supervision: Supervision) -> Done[Home]:
+def add_home(
+    member: Member, name: str, kind: Place, supervision: Supervision, adults: int = 1, who: str = ""
+) -> Done[Home]:
     """Add a place with an empty cupboard. Raises FieldError for a name or a kind that can't be kept."""
-    home = Home.objects.create(clinic_id=member.clinic_id, **checked_home(name, kind, supervision))
+    home = Home.objects.create(clinic_id=member.clinic_id, **checked_home(name, kind, supervision, adults, who))
     return Done(home, home, None, {"name": home.name, "kind": home.kind})
 
 
 @acting("home.edit")
 def edit_home(
-    member: Member, home: Home, name: str, kind: Place, supervision: Supervision, is_archived: bool, version: int
+    member: Member,
+    home: Home,
+    name: str,
+    kind: Place,
+    supervision: Supervision,
+    adults: int,
+    who: str,
+    is_archived: bool,
+    version: int,
 ) -> Done[Home]:
     """Change a place, or archive it. Raises StaleEdit when somebody else did so since `version`, FieldError for what
     can't be: a place somebody lives in is not archived.
     """
     now = Home.objects.select_for_update().get(pk=home.pk)
     before = _plain_home(now)
-    checked = checked_home(name, kind, supervision)
+    checked = checked_home(name, kind, supervision, adults, who)
     if now.version != version:
         raise StaleEdit(before, {**checked, "is_archived": is_archived})
     living = [c.first_name for c in now.children.all()[:4]]
@@ -92,7 +102,8 @@ def edit_home(
             f"{now.name} is where {' and '.join(living[:3])}{' and others' if living[3:] else ''} live.",
             "Give them another place first.",
         )
-    now.name, now.kind, now.supervision, now.is_archived = checked["name"], kind, supervision, is_archived
+    for field, value in {**checked, "is_archived": is_archived}.items():
+        setattr(now, field, value)
     now.version += 1
     now.save()
     if is_archived:
@@ -235,6 +246,8 @@ def _plain_home(home: Home) -> dict[str, Any]:
         "name": home.name,
         "kind": home.kind,
         "supervision": home.supervision,
+        "adults": home.adults,
+        "who": home.who,
         "is_archived": home.is_archived,
         "version": home.version,
     }

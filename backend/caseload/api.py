@@ -121,11 +121,13 @@ class ProfileEdit(Profile):
 
 
 class NewHome(Schema):
-    """A new place: home, clinic or school, and how close an adult is there."""
+    """A new place: home, clinic or school, how close an adult is, how many adults; who: else is there, in words."""
 
     name: str = Field(max_length=80)
     kind: Place = "home"
     supervision: Supervision = "arms_reach"
+    adults: int = 1
+    who: str = Field("", max_length=120)
 
 
 class NewChild(Profile):
@@ -244,7 +246,7 @@ def list_homes(request: HttpRequest) -> list[HomeOut]:
 @router.post("/homes", response={201: HomeOut, **REFUSED})
 def add_home(request: HttpRequest, body: NewHome) -> tuple[int, HomeOut]:
     """Add a place with an empty cupboard."""
-    home = actions.add_home(member(request), body.name, body.kind, body.supervision)
+    home = actions.add_home(member(request), **body.model_dump())
     return 201, HomeOut.model_validate(home)
 
 

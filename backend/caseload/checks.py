@@ -9,6 +9,7 @@ from core.recording import APPROACH_STEPS, Met
 from core.skills import WANTED_TASKS
 
 OLDEST_YEARS = 21
+MOST_ADULTS = 6
 LONGEST_ALLERGY = 40
 LONGEST_MEETING = 1800  # seconds
 LISTED: dict[str, frozenset[str]] = {
@@ -35,11 +36,15 @@ class FieldErrors(ValueError):
         self.errors = tuple(errors)
 
 
-def checked_home(name: str, kind: Place, supervision: Supervision) -> dict[str, str]:
-    """Return a place's fields, its name trimmed. Raises FieldError for an empty name."""
+def checked_home(name: str, kind: Place, supervision: Supervision, adults: int = 1, who: str = "") -> dict[str, Any]:
+    """Return a place's fields, words trimmed. Raises FieldError for no name, or a number of adults that can't be."""
     if not name.strip():
         raise FieldError("name", name, "A home needs a name.", "Write what the family or the clinic calls it.")
-    return {"name": name.strip(), "kind": kind, "supervision": supervision}
+    if not 1 <= adults <= MOST_ADULTS:
+        raise FieldError(
+            "adults", adults, f"At a table are 1 to {MOST_ADULTS} adults.", "Choose a number between these."
+        )
+    return {"name": name.strip(), "kind": kind, "supervision": supervision, "adults": adults, "who": who.strip()}
 
 
 def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:

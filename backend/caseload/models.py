@@ -30,12 +30,18 @@ Care = Literal["open", "discharged", "archived"]
 
 
 class Home(models.Model):
-    """A place with a cupboard: a family's home, the clinic's room, a school. is_archived: offered no more."""
+    """A place with a cupboard: a family's home, the clinic's room, a school.
+
+    adults      -- how many are at the table as a rule; who: who else is there, in words
+    is_archived -- offered no more
+    """
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
     name = models.CharField(max_length=80)
     kind: "models.CharField[Place, Place]" = one_of(Place, 8, default="home")
     supervision: "models.CharField[Supervision, Supervision]" = one_of(Supervision, 12, default="arms_reach")
+    adults = models.PositiveSmallIntegerField(default=1)
+    who = models.CharField(max_length=120, blank=True)
     is_archived = models.BooleanField(default=False)
     version = models.PositiveIntegerField(default=1)
 
@@ -45,6 +51,7 @@ class Home(models.Model):
         constraints = [
             only("kind", Place, "home_kind_known"),
             only("supervision", Supervision, "home_supervision_known"),
+            models.CheckConstraint(condition=Q(adults__gte=1) & Q(adults__lte=6), name="home_adults_possible"),
         ]
 
     def __str__(self) -> str:

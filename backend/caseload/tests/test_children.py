@@ -184,6 +184,15 @@ class PlacesTest(TestCase):
         self.assertEqual((status, problem["theirs"]["name"]), (409, "Weir house"))
         self.assertEqual(self.edit(self.child.home_id, name=" ", version=2)[0], 422)
 
+    def test_how_many_adults_and_who_else_is_there(self) -> None:
+        home = self.api("get", "/homes")[1][0]
+        changed = {**home, "adults": 2, "who": " a sister of two "}
+        _, now = self.api("put", f"/homes/{home['id']}", changed)
+        self.assertEqual((now["adults"], now["who"]), (2, "a sister of two"))
+        for adults in (0, 7):
+            status, answer = self.api("put", f"/homes/{home['id']}", {**now, "adults": adults})
+            self.assertEqual((status, answer["fields"][0]["field"]), (422, "adults"))
+
     def test_a_place_somebody_lives_in_is_not_archived(self) -> None:
         status, problem = self.edit(self.child.home_id, is_archived=True)
         self.assertEqual((status, problem["fields"][0]["field"]), (422, "is_archived"))

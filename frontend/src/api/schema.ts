@@ -2585,6 +2585,16 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
             /** Id */
             id: number;
             /** Is Archived */
@@ -2594,7 +2604,7 @@ export interface components {
         };
         /**
          * NewHome
-         * @description A new place: home, clinic or school, and how close an adult is there.
+         * @description A new place: home, clinic or school, how close an adult is there, how many adults; who: else is there, in words.
          */
         NewHome: {
             /** Name */
@@ -2611,6 +2621,16 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
         };
         /**
          * HomeEdit
@@ -2631,6 +2651,16 @@ export interface components {
              * @enum {string}
              */
             supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
             /**
              * Is Archived
              * @default false

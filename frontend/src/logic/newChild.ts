@@ -16,7 +16,7 @@ export function emptyChild(): NewChild {
     mouthing: 'never',
     wanted: [],
     home_id: NEW_PLACE,
-    place: { name: '', kind: 'home', supervision: 'arms_reach' },
+    place: { name: '', kind: 'home', supervision: 'arms_reach', adults: 1, who: '' },
     request: crypto.randomUUID(),
   }
 }

@@ -83,6 +83,7 @@ const refresh = (): void => forget('cupboard')
       <RouterLink :to="{ name: 'stock', query: { home: chosen } }">Say what is there</RouterLink>, drawer by drawer; it
       takes a minute.
     </p>
+    <p v-if="place?.who" class="soft">Also there: {{ place.who }}</p>
     <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />
     <ProblemNote :error="error" />
     <MakeAtHome :home-id="chosen" :child-id="child.id" />

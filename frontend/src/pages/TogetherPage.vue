@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
@@ -23,6 +23,11 @@ const ask = reactive<Schemas['GroupIn']>({
   adults: 1,
 })
 const places = computed(() => homes.value.toSorted((a, b) => Number(a.kind === 'home') - Number(b.kind === 'home')))
+/** As many adults, and as near, as there usually are in the place that is chosen. */
+watch(
+  () => places.value.find((p) => p.id === (ask.home_id || places.value[0]?.id)),
+  (place) => place && Object.assign(ask, { adults: place.adults, supervision: place.supervision }),
+)
 const { busy, error, doing } = useDoing()
 const { data: group, error: failed } = useQuery({
   queryKey: ['group', () => groupId],

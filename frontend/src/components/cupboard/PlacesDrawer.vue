@@ -76,7 +76,7 @@ async function savePlace(): Promise<void> {
     </el-form>
     <el-form label-position="top" novalidate class="place" @submit.prevent="savePlace">
       <h3>{{ place.name }}</h3>
-      <PlaceFields v-model="form" :at="ofPlace.at" />
+      <PlaceFields v-model="form" :at="ofPlace.at" whole />
       <el-form-item :error="ofPlace.at('is_archived')">
         <el-checkbox v-model="form.is_archived">Archived: kept with its cupboard, offered no more</el-checkbox>
       </el-form-item>

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client'
 
 /** What a place is called, what kind it is, and how close an adult is there. */
 const place = defineModel<Required<Schemas['NewHome']>>({ required: true })
-defineProps<{ at: (field: string) => string; usual?: string }>()
+defineProps<{ at: (field: string) => string; usual?: string; whole?: boolean }>()
 </script>
 
 <template>
@@ -23,5 +23,13 @@ defineProps<{ at: (field: string) => string; usual?: string }>()
         ><el-radio-button value="room">In the room</el-radio-button>
       </el-radio-group>
     </el-form-item>
+    <template v-if="whole">
+      <el-form-item label="Adults at the table" :error="at('adults')">
+        <el-input-number v-model="place.adults" :min="1" :max="6" />
+      </el-form-item>
+      <el-form-item label="Who else is there" :error="at('who')">
+        <el-input v-model="place.who" maxlength="120" placeholder="a sister of two, a dog" />
+      </el-form-item>
+    </template>
   </div>
 </template>
