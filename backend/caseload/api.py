@@ -1,7 +1,6 @@
 """Children: read, add, change, set a starting rung; and the homes they live in."""
 
 from datetime import date
-from typing import Literal
 from uuid import UUID
 
 from django.http import HttpRequest
@@ -9,7 +8,7 @@ from django.utils import timezone
 from ninja import Router
 from pydantic import Field
 
-from caseload import actions, care_actions, queries
+from caseload import actions, queries
 from caseload.checks import FieldError
 from caseload.everyday import ApproachOut, MeetingIn, TaskIn, TaskOut, approach_out, task_out
 from caseload.facts import age_months, approaches_of, estimates_of, facts_of, standings
@@ -17,7 +16,6 @@ from caseload.models import Care, Child, Home
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
-from clinic.queries import colleague
 from clinic.schema import Schema
 from core.ability import TaskSeen, wanted_rungs
 from core.child import (
@@ -164,109 +162,6 @@ class FoundChild(Schema):
     care: Care
 
 
-class ClosedChild(Schema):
-    """A child whose care has ended."""
-
-    id: int
-    first_name: str
-    care: Care
-    closed_on: date
-    version: int
-
-
-class Therapist(Schema):
-    """Who may look after a child."""
-
-    id: int
-    name: str
-
-
-class Assignment(Schema):
-    """Who looks after a child from now on, nobody for none; and the child's version that was changed."""
-
-    therapist_id: int | None
-    version: int
-
-
-class HandOver(Schema):
-    """To whom a caseload goes."""
-
-    to: int
-
-
-class HandedOver(Schema):
-    """How many children went."""
-
-    children: int
-
-
-class Ending(Schema):
-    """How a child's care ends, the summary, and the child's version that was changed."""
-
-    care: Literal["discharged", "archived"]
-    words: str = Field("", max_length=4000)
-    version: int
-
-
-class Return(Schema):
-    """The version of the child that is brought back."""
-
-    version: int
-
-
-class HomeEdit(NewHome):
-    """A changed place, and the version it was changed from."""
-
-    is_archived: bool = False
-    version: int
-
-
-class HomeOut(NewHome):
-    """A place with a cupboard."""
-
-    id: int
-    is_archived: bool
-    version: int
-
-
-class Places(Schema):
-    """Where a child lives, where else it has sessions, and the child's version that was changed."""
-
-    home_id: int
-    also_at: list[int]
-    version: int
-
-
-@router.get("/homes", response={200: list[HomeOut], 403: Problem})
-def list_homes(request: HttpRequest) -> list[HomeOut]:
-    """The places with a cupboard, by kind and name."""
-    return [HomeOut.model_validate(h) for h in queries.homes(member(request))]
-
-
-@router.post("/homes", response={201: HomeOut, **REFUSED})
-def add_home(request: HttpRequest, body: NewHome) -> tuple[int, HomeOut]:
-    """Add a place with an empty cupboard."""
-    home = actions.add_home(member(request), **body.model_dump())
-    return 201, HomeOut.model_validate(home)
-
-
-@router.put("/homes/{home_id}", response={200: HomeOut, **REFUSED})
-def edit_home(request: HttpRequest, home_id: int, body: HomeEdit) -> HomeOut:
-    """Change a place, or archive it; 409 where somebody else changed it meanwhile."""
-    who = member(request)
-    return HomeOut.model_validate(actions.edit_home(who, queries.home_for(who, home_id), **body.model_dump()))
-
-
-@router.put("/children/{child_id}/places", response={200: ChildOut, **REFUSED})
-def set_places(request: HttpRequest, child_id: int, body: Places) -> ChildOut:
-    """Say where a child lives, and where else it has sessions."""
-    who = member(request)
-    child = queries.child_for(who, child_id, "child.move")
-    also = [queries.home_for(who, pk) for pk in body.also_at]
-    actions.set_places(who, child, queries.home_for(who, body.home_id), also, body.version)
-    return child_out(queries.child_for(who, child_id))
-
-
 @router.get("/children", response={200: list[FoundChild], 403: Problem})
 def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
     """The first eight children whose name begins with these letters."""
@@ -280,16 +175,6 @@ def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
             care=c.care,
         )
         for c in queries.found(member(request), letters)
-    ]
-
-
-@router.get("/closed-children", response={200: list[ClosedChild], 403: Problem})
-def list_closed(request: HttpRequest) -> list[ClosedChild]:
-    """The children whose care has ended, the latest first; up to a hundred."""
-    return [
-        ClosedChild(id=c.pk, first_name=c.first_name, care=c.care, closed_on=c.closed_on, version=c.version)
-        for c in queries.closed(member(request))[:100]
-        if c.closed_on
     ]
 
 
@@ -323,47 +208,6 @@ def edit_child(request: HttpRequest, child_id: int, body: ProfileEdit) -> ChildO
     child = queries.child_for(who, child_id)
     actions.edit_child(who, child, body.model_dump(exclude={"version"}), body.version, timezone.localdate())
     return child_out(queries.child_for(who, child_id))
-
-
-@router.get("/therapists", response={200: list[Therapist], 403: Problem})
-def list_therapists(request: HttpRequest) -> list[Therapist]:
-    """Who may look after a child."""
-    return [Therapist(id=m.pk, name=m.name) for m in queries.therapists(member(request))]
-
-
-@router.put("/children/{child_id}/therapist", response={200: ChildOut, **REFUSED})
-def assign(request: HttpRequest, child_id: int, body: Assignment) -> ChildOut:
-    """Say who looks after a child."""
-    who = member(request)
-    child = queries.child_for(who, child_id)
-    therapist = queries.therapist_for(who, body.therapist_id) if body.therapist_id is not None else None
-    care_actions.assign(who, child, therapist, body.version)
-    return child_out(queries.child_for(who, child_id))
-
-
-@router.post("/children/{child_id}/close", response={200: ChildOut, **REFUSED})
-def close(request: HttpRequest, child_id: int, body: Ending) -> ChildOut:
-    """Discharge a child with a summary, or archive it; the record stays."""
-    who = member(request)
-    child = queries.child_for(who, child_id)
-    care_actions.close(who, child, body.care, body.words, body.version, timezone.localdate())
-    return child_out(queries.child_for(who, child_id))
-
-
-@router.post("/children/{child_id}/reopen", response={200: ChildOut, **REFUSED})
-def reopen(request: HttpRequest, child_id: int, body: Return) -> ChildOut:
-    """Bring a child back."""
-    who = member(request)
-    care_actions.reopen(who, queries.child_for(who, child_id), body.version)
-    return child_out(queries.child_for(who, child_id))
-
-
-@router.post("/people/{member_id}/hand-over", response={200: HandedOver, **REFUSED})
-def hand_over(request: HttpRequest, member_id: int, body: HandOver) -> HandedOver:
-    """Give every child a colleague looks after to another."""
-    who = member(request)
-    from_whom, to = colleague(who, member_id), colleague(who, body.to)
-    return HandedOver(children=care_actions.hand_over(who, from_whom, to))
 
 
 @router.post("/children/{child_id}/rungs", response={200: ChildOut, **REFUSED})

@@ -10,7 +10,9 @@ from ninja.renderers import BaseRenderer
 from pydantic_core import to_json
 
 from caseload.api import router as caseload
+from caseload.care_api import router as care
 from caseload.checks import FieldError, FieldErrors
+from caseload.homes_api import router as homes
 from clinic.actions import StaleEdit
 from clinic.api import router as clinic
 from clinic.auth import MemberAuth
@@ -68,6 +70,8 @@ for _router in (
     second_factor,
     words,
     caseload,
+    homes,
+    care,
     cupboard,
     letters,
     recipes,

@@ -388,70 +388,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/homes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * List Homes
-         * @description The places with a cupboard, by kind and name.
-         */
-        get: operations["caseload_api_list_homes"];
-        put?: never;
-        /**
-         * Add Home
-         * @description Add a place with an empty cupboard.
-         */
-        post: operations["caseload_api_add_home"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/homes/{home_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Edit Home
-         * @description Change a place, or archive it; 409 where somebody else changed it meanwhile.
-         */
-        put: operations["caseload_api_edit_home"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/children/{child_id}/places": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Set Places
-         * @description Say where a child lives, and where else it has sessions.
-         */
-        put: operations["caseload_api_set_places"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/children": {
         parameters: {
             query?: never;
@@ -476,26 +412,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/closed-children": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * List Closed
-         * @description The children whose care has ended, the latest first; up to a hundred.
-         */
-        get: operations["caseload_api_list_closed"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/children/{child_id}": {
         parameters: {
             query?: never;
@@ -514,106 +430,6 @@ export interface paths {
          */
         put: operations["caseload_api_edit_child"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/therapists": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * List Therapists
-         * @description Who may look after a child.
-         */
-        get: operations["caseload_api_list_therapists"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/children/{child_id}/therapist": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Assign
-         * @description Say who looks after a child.
-         */
-        put: operations["caseload_api_assign"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/children/{child_id}/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Close
-         * @description Discharge a child with a summary, or archive it; the record stays.
-         */
-        post: operations["caseload_api_close"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/children/{child_id}/reopen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Reopen
-         * @description Bring a child back.
-         */
-        post: operations["caseload_api_reopen"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/people/{member_id}/hand-over": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Hand Over
-         * @description Give every child a colleague looks after to another.
-         */
-        post: operations["caseload_api_hand_over"];
         delete?: never;
         options?: never;
         head?: never;
@@ -714,6 +530,190 @@ export interface paths {
          * @description Allow what a rule calls overridable, with the reason kept.
          */
         post: operations["caseload_api_override_hazard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/homes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Homes
+         * @description The places with a cupboard, by kind and name.
+         */
+        get: operations["caseload_homes_api_list_homes"];
+        put?: never;
+        /**
+         * Add Home
+         * @description Add a place with an empty cupboard.
+         */
+        post: operations["caseload_homes_api_add_home"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/homes/{home_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Edit Home
+         * @description Change a place, or archive it; 409 where somebody else changed it meanwhile.
+         */
+        put: operations["caseload_homes_api_edit_home"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Places
+         * @description Say where a child lives, and where else it has sessions.
+         */
+        put: operations["caseload_homes_api_set_places"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/closed-children": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Closed
+         * @description The children whose care has ended, the latest first; up to a hundred.
+         */
+        get: operations["caseload_care_api_list_closed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/therapists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Therapists
+         * @description Who may look after a child.
+         */
+        get: operations["caseload_care_api_list_therapists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/therapist": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Assign
+         * @description Say who looks after a child.
+         */
+        put: operations["caseload_care_api_assign"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Close
+         * @description Discharge a child with a summary, or archive it; the record stays.
+         */
+        post: operations["caseload_care_api_close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reopen
+         * @description Bring a child back.
+         */
+        post: operations["caseload_care_api_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{member_id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hand Over
+         * @description Give every child a colleague looks after to another.
+         */
+        post: operations["caseload_care_api_hand_over"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2567,107 +2567,23 @@ export interface components {
             with_whom: components["schemas"]["Choice"][];
         };
         /**
-         * HomeOut
-         * @description A place with a cupboard.
+         * FoundChild
+         * @description A child by name, and what tells one from another of that name.
          */
-        HomeOut: {
-            /** Name */
-            name: string;
-            /**
-             * Kind
-             * @default home
-             * @enum {string}
-             */
-            kind: "clinic" | "home" | "school";
-            /**
-             * Supervision
-             * @default arms_reach
-             * @enum {string}
-             */
-            supervision: "arms_reach" | "room" | "box";
-            /**
-             * Adults
-             * @default 1
-             */
-            adults: number;
-            /**
-             * Who
-             * @default
-             */
-            who: string;
+        FoundChild: {
             /** Id */
             id: number;
-            /** Is Archived */
-            is_archived: boolean;
-            /** Version */
-            version: number;
-        };
-        /**
-         * NewHome
-         * @description A new place: home, clinic or school, how close an adult is there, how many adults; who: else is there, in words.
-         */
-        NewHome: {
-            /** Name */
-            name: string;
+            /** First Name */
+            first_name: string;
+            /** Age Months */
+            age_months: number;
+            /** Home Name */
+            home_name: string;
             /**
-             * Kind
-             * @default home
+             * Care
              * @enum {string}
              */
-            kind: "clinic" | "home" | "school";
-            /**
-             * Supervision
-             * @default arms_reach
-             * @enum {string}
-             */
-            supervision: "arms_reach" | "room" | "box";
-            /**
-             * Adults
-             * @default 1
-             */
-            adults: number;
-            /**
-             * Who
-             * @default
-             */
-            who: string;
-        };
-        /**
-         * HomeEdit
-         * @description A changed place, and the version it was changed from.
-         */
-        HomeEdit: {
-            /** Name */
-            name: string;
-            /**
-             * Kind
-             * @default home
-             * @enum {string}
-             */
-            kind: "clinic" | "home" | "school";
-            /**
-             * Supervision
-             * @default arms_reach
-             * @enum {string}
-             */
-            supervision: "arms_reach" | "room" | "box";
-            /**
-             * Adults
-             * @default 1
-             */
-            adults: number;
-            /**
-             * Who
-             * @default
-             */
-            who: string;
-            /**
-             * Is Archived
-             * @default false
-             */
-            is_archived: boolean;
-            /** Version */
-            version: number;
+            care: "open" | "discharged" | "archived";
         };
         /**
          * ApproachOut
@@ -2960,37 +2876,6 @@ export interface components {
             at_home: string;
         };
         /**
-         * Places
-         * @description Where a child lives, where else it has sessions, and the child's version that was changed.
-         */
-        Places: {
-            /** Home Id */
-            home_id: number;
-            /** Also At */
-            also_at: number[];
-            /** Version */
-            version: number;
-        };
-        /**
-         * FoundChild
-         * @description A child by name, and what tells one from another of that name.
-         */
-        FoundChild: {
-            /** Id */
-            id: number;
-            /** First Name */
-            first_name: string;
-            /** Age Months */
-            age_months: number;
-            /** Home Name */
-            home_name: string;
-            /**
-             * Care
-             * @enum {string}
-             */
-            care: "open" | "discharged" | "archived";
-        };
-        /**
          * NewChild
          * @description A new child, and where it lives: a place that is there, or a new one. request: of the form that is sent, so that
          *     sending it twice makes one child.
@@ -3165,26 +3050,34 @@ export interface components {
             request?: string | null;
         };
         /**
-         * ClosedChild
-         * @description A child whose care has ended.
+         * NewHome
+         * @description A new place: home, clinic or school, how close an adult is, how many adults; who: else is there, in words.
          */
-        ClosedChild: {
-            /** Id */
-            id: number;
-            /** First Name */
-            first_name: string;
+        NewHome: {
+            /** Name */
+            name: string;
             /**
-             * Care
+             * Kind
+             * @default home
              * @enum {string}
              */
-            care: "open" | "discharged" | "archived";
+            kind: "clinic" | "home" | "school";
             /**
-             * Closed On
-             * Format: date
+             * Supervision
+             * @default arms_reach
+             * @enum {string}
              */
-            closed_on: string;
-            /** Version */
-            version: number;
+            supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
         };
         /**
          * ProfileEdit
@@ -3357,68 +3250,6 @@ export interface components {
             version: number;
         };
         /**
-         * Therapist
-         * @description Who may look after a child.
-         */
-        Therapist: {
-            /** Id */
-            id: number;
-            /** Name */
-            name: string;
-        };
-        /**
-         * Assignment
-         * @description Who looks after a child from now on, nobody for none; and the child's version that was changed.
-         */
-        Assignment: {
-            /** Therapist Id */
-            therapist_id: number | null;
-            /** Version */
-            version: number;
-        };
-        /**
-         * Ending
-         * @description How a child's care ends, the summary, and the child's version that was changed.
-         */
-        Ending: {
-            /**
-             * Care
-             * @enum {string}
-             */
-            care: "discharged" | "archived";
-            /**
-             * Words
-             * @default
-             */
-            words: string;
-            /** Version */
-            version: number;
-        };
-        /**
-         * Return
-         * @description The version of the child that is brought back.
-         */
-        Return: {
-            /** Version */
-            version: number;
-        };
-        /**
-         * HandedOver
-         * @description How many children went.
-         */
-        HandedOver: {
-            /** Children */
-            children: number;
-        };
-        /**
-         * HandOver
-         * @description To whom a caseload goes.
-         */
-        HandOver: {
-            /** To */
-            to: number;
-        };
-        /**
          * SeenRung
          * @description What a child was seen to do.
          */
@@ -3483,6 +3314,175 @@ export interface components {
             rule: string;
             /** Reason */
             reason: string;
+        };
+        /**
+         * HomeOut
+         * @description A place with a cupboard.
+         */
+        HomeOut: {
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @default home
+             * @enum {string}
+             */
+            kind: "clinic" | "home" | "school";
+            /**
+             * Supervision
+             * @default arms_reach
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /** Id */
+            id: number;
+            /** Is Archived */
+            is_archived: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
+         * HomeEdit
+         * @description A changed place, and the version it was changed from.
+         */
+        HomeEdit: {
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @default home
+             * @enum {string}
+             */
+            kind: "clinic" | "home" | "school";
+            /**
+             * Supervision
+             * @default arms_reach
+             * @enum {string}
+             */
+            supervision: "arms_reach" | "room" | "box";
+            /**
+             * Adults
+             * @default 1
+             */
+            adults: number;
+            /**
+             * Who
+             * @default
+             */
+            who: string;
+            /**
+             * Is Archived
+             * @default false
+             */
+            is_archived: boolean;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Places
+         * @description Where a child lives, where else it has sessions, and the child's version that was changed.
+         */
+        Places: {
+            /** Home Id */
+            home_id: number;
+            /** Also At */
+            also_at: number[];
+            /** Version */
+            version: number;
+        };
+        /**
+         * ClosedChild
+         * @description A child whose care has ended.
+         */
+        ClosedChild: {
+            /** Id */
+            id: number;
+            /** First Name */
+            first_name: string;
+            /**
+             * Care
+             * @enum {string}
+             */
+            care: "open" | "discharged" | "archived";
+            /**
+             * Closed On
+             * Format: date
+             */
+            closed_on: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Therapist
+         * @description Who may look after a child.
+         */
+        Therapist: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Assignment
+         * @description Who looks after a child from now on, nobody for none; and the child's version that was changed.
+         */
+        Assignment: {
+            /** Therapist Id */
+            therapist_id: number | null;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Ending
+         * @description How a child's care ends, the summary, and the child's version that was changed.
+         */
+        Ending: {
+            /**
+             * Care
+             * @enum {string}
+             */
+            care: "discharged" | "archived";
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * Return
+         * @description The version of the child that is brought back.
+         */
+        Return: {
+            /** Version */
+            version: number;
+        };
+        /**
+         * HandedOver
+         * @description How many children went.
+         */
+        HandedOver: {
+            /** Children */
+            children: number;
+        };
+        /**
+         * HandOver
+         * @description To whom a caseload goes.
+         */
+        HandOver: {
+            /** To */
+            to: number;
         };
         /**
          * ThingOut
@@ -7502,219 +7502,6 @@ export interface operations {
             };
         };
     };
-    caseload_api_list_homes: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HomeOut"][];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_add_home: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewHome"];
-            };
-        };
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HomeOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_edit_home: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                home_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["HomeEdit"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HomeOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_set_places: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                child_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Places"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChildOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     caseload_api_find_children: {
         parameters: {
             query?: {
@@ -7806,35 +7593,6 @@ export interface operations {
             };
         };
     };
-    caseload_api_list_closed: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ClosedChild"][];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     caseload_api_read_child: {
         parameters: {
             query?: never;
@@ -7915,283 +7673,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChildOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_list_therapists: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Therapist"][];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_assign: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                child_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Assignment"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChildOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_close: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                child_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Ending"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChildOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_reopen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                child_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Return"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChildOut"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    caseload_api_hand_over: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                member_id: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["HandOver"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HandedOver"];
                 };
             };
             /** @description Forbidden */
@@ -8498,6 +7979,525 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_homes_api_list_homes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_homes_api_add_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHome"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_homes_api_edit_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                home_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomeEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_homes_api_set_places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Places"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_care_api_list_closed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosedChild"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_care_api_list_therapists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Therapist"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_care_api_assign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Assignment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_care_api_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ending"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_care_api_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Return"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    caseload_care_api_hand_over: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                member_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOver"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedOver"];
                 };
             };
             /** @description Forbidden */
