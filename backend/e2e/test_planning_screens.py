@@ -192,7 +192,7 @@ class PlanningScreensTest(BrowserTest):
     def test_a_caseload_is_planned_in_the_background_and_looked_at_one_by_one(self) -> None:
         page = self.page
         self.sign_in()
-        page.get_by_role("button", name="Plan these 1 in the background").click()
+        page.get_by_role("button", name="Plan this one in the background").click()
         page.get_by_text("0 of 1 planned").wait_for()
         plan_line(BatchLine.objects.get().pk)
         page.get_by_text("1 of 1 planned, 1 to look at").wait_for()

@@ -111,7 +111,6 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
     <FirstSteps
       v-if="steps && data && !ask.letters && !ask.mine && ask.show === 'all'"
       :list="data"
-      @add="adding = true"
       @close="steps = false"
     />
     <ul v-if="data?.children.length" class="rows">

@@ -81,7 +81,7 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
   align-items: start;
 }
 .skills {
-  columns: 2;
+  columns: 2 280px;
   column-gap: var(--gap-4);
 }
 .target {

@@ -42,7 +42,7 @@ async function look(line: Schemas['BatchLineOut']): Promise<void> {
   <section class="sheet batch" aria-label="Plans made in the background">
     <div class="row">
       <button type="button" class="plain-button" :disabled="!children.length || working" @click="ask">
-        Plan these {{ children.length }} in the background
+        {{ children.length === 1 ? 'Plan this one' : `Plan these ${children.length}` }} in the background
       </button>
       <template v-if="batch && (working || open.length)">
         <progress

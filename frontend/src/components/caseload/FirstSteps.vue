@@ -4,7 +4,7 @@ import type { Schemas } from '@/api/client'
 
 /** The way to the first session, one step after the other; it stands beside the work and is closed with one tap. */
 const { list } = defineProps<{ list: Schemas['CaseloadOut'] }>()
-const emit = defineEmits<{ add: []; close: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const child = computed(() => list.children[0])
 const seen = computed(() => list.children.some((c) => c.last_on))
 </script>
@@ -16,10 +16,7 @@ const seen = computed(() => list.children.some((c) => c.last_on))
       <button type="button" class="plain-button close" @click="emit('close')">I know the way</button>
     </div>
     <ol>
-      <li :class="{ done: child }">
-        <strong>A child.</strong> Six fields; the rest is asked when it matters.
-        <button v-if="!child" type="button" class="plain-button" @click="emit('add')">Add one</button>
-      </li>
+      <li :class="{ done: child }"><strong>A child.</strong> Six fields; the rest is asked when it matters.</li>
       <li>
         <strong>What is in the house.</strong> Drawer by drawer, or the usual kitchen in one tap.
         <RouterLink v-if="child" :to="{ name: 'stock', params: { childId: child.id } }">Say what is there</RouterLink>

@@ -115,22 +115,23 @@ nav a {
     display: none;
   }
 }
-@media (max-width: 860px) {
-  .find {
-    width: 140px;
-  }
-}
-@media (max-width: 700px) {
+@media (max-width: 940px) {
   .bar {
     flex-wrap: wrap;
     gap: 4px var(--gap-3);
   }
   nav {
     order: 1;
-    width: 100%;
   }
   .find {
     order: 2;
+    width: 220px;
+    margin-left: auto;
+  }
+}
+@media (max-width: 700px) {
+  nav,
+  .find {
     width: 100%;
   }
 }
