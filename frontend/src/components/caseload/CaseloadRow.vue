@@ -96,7 +96,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
 }
 @media (max-width: 900px) {
   .child {
-    grid-template-columns: 1fr auto;
+    grid-template-columns: 1fr auto 112px;
   }
   .lines {
     grid-column: 1 / -1;
@@ -104,6 +104,9 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
   }
 }
 @media (max-width: 700px) {
+  .child {
+    grid-template-columns: 1fr auto;
+  }
   .lines li {
     grid-template-columns: 1fr;
     justify-items: start;
