@@ -154,7 +154,7 @@ def add_child(
             )
     except IntegrityError as error:  # the same form, sent twice at the same moment
         raise FieldError(
-            "first_name", checked["first_name"], "This child is just being added.", "Wait a moment."
+            "first_name", checked["first_name"], "This child is being added already.", "Wait a moment."
         ) from error
     facts = facts_of(child, on)
     StrandEstimate.objects.bulk_create(

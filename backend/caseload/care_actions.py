@@ -1,9 +1,8 @@
 """A child's care: who looks after it, and how it ends and begins again."""
 
-from collections.abc import Iterable
 from datetime import date
 
-from caseload.checks import FieldError
+from caseload.checks import FieldError, checked_therapist
 from caseload.models import Care, Child
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
@@ -18,7 +17,7 @@ def assign(member: Member, child: Child, therapist: Member | None, version: int)
     """
     now = _locked(child, version)
     before = now.therapist_id
-    now.therapist = _able(therapist) if therapist else None
+    now.therapist = checked_therapist(therapist) if therapist else None
     now.save(update_fields=["therapist", "version"])
     return Done(now, now, now.pk, {"therapist": {"before": before, "after": now.therapist_id}})
 
@@ -26,7 +25,7 @@ def assign(member: Member, child: Child, therapist: Member | None, version: int)
 @acting("people.edit")
 def hand_over(member: Member, from_whom: Member, to: Member) -> Done[int]:
     """Give every child one colleague looks after to another; return how many. Raises FieldError as assign does."""
-    _able(to)
+    checked_therapist(to)
     children = list(Child.objects.visible_to(member).select_for_update(of=("self",)).filter(therapist=from_whom))
     for child in children:
         child.therapist, child.version = to, child.version + 1
@@ -58,19 +57,6 @@ def reopen(member: Member, child: Child, version: int) -> Done[Child]:
     now.care, now.closed_on, now.closing_words = "open", None, ""
     now.save(update_fields=["care", "closed_on", "closing_words", "version"])
     return Done(now, now, now.pk, {"before": before})
-
-
-def able(colleagues: Iterable[Member]) -> list[Member]:
-    """Those who may look after a child: leads and therapists who may sign in."""
-    return [m for m in colleagues if m.role != "assistant" and m.user.is_active]
-
-
-def _able(therapist: Member) -> Member:
-    if not able([therapist]):
-        raise FieldError(
-            "therapist_id", therapist.pk, f"{therapist.name} can't look after a child.", "Choose a therapist or a lead."
-        )
-    return therapist
 
 
 def _locked(child: Child, version: int) -> Child:

@@ -4,6 +4,7 @@ from collections.abc import Collection, Mapping, Sequence
 from datetime import date
 from typing import Any
 
+from clinic.models import Member
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, Place, Supervision
 from core.recording import APPROACH_STEPS, Met
 from core.skills import WANTED_TASKS
@@ -42,9 +43,23 @@ def checked_home(name: str, kind: Place, supervision: Supervision, adults: int =
         raise FieldError("name", name, "A home needs a name.", "Write what the family or the clinic calls it.")
     if not 1 <= adults <= MOST_ADULTS:
         raise FieldError(
-            "adults", adults, f"At a table are 1 to {MOST_ADULTS} adults.", "Choose a number between these."
+            "adults", adults, f"There are 1 to {MOST_ADULTS} adults at a table.", "Choose a number between these."
         )
     return {"name": name.strip(), "kind": kind, "supervision": supervision, "adults": adults, "who": who.strip()}
+
+
+def may_see_children(colleague: Member) -> bool:
+    """Whether somebody may be a child's therapist: leads and therapists who may sign in."""
+    return colleague.role != "assistant" and colleague.user.is_active
+
+
+def checked_therapist(colleague: Member) -> Member:
+    """Return somebody who may be a child's therapist. Raises FieldError for anybody else."""
+    if not may_see_children(colleague):
+        raise FieldError(
+            "therapist_id", colleague.pk, f"{colleague.name} can't be a child's therapist.", "Choose another colleague."
+        )
+    return colleague
 
 
 def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:

@@ -3,11 +3,12 @@
 from django.db.models import Case, Q, QuerySet, When
 from django.http import Http404
 
-from caseload.care_actions import able
+from caseload.checks import may_see_children
 from caseload.models import Child, Home
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
+from clinic.queries import fellow
 
 
 def children(member: Member) -> QuerySet[Child]:
@@ -23,16 +24,14 @@ def closed(member: Member) -> QuerySet[Child]:
 def therapists(member: Member) -> list[Member]:
     """Who may look after a child, by name."""
     require(member, "caseload.read")
-    return sorted(able(Member.objects.visible_to(member).select_related("user")), key=lambda m: m.name.lower())
+    able = filter(may_see_children, Member.objects.visible_to(member).select_related("user"))
+    return sorted(able, key=lambda m: m.name.lower())
 
 
 def therapist_for(member: Member, member_id: int) -> Member:
     """A colleague a child may be given to. Raises Http404 for somebody of another clinic."""
     require(member, "caseload.read")
-    found = Member.objects.visible_to(member).select_related("user").filter(pk=member_id).first()
-    if found is None:
-        raise Http404(f"Nobody with the number {member_id} in your clinic.")
-    return found
+    return fellow(member, member_id)
 
 
 def _all(member: Member) -> QuerySet[Child]:

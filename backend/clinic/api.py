@@ -2,16 +2,16 @@
 
 from datetime import datetime
 
-from django.contrib.auth import authenticate, logout, update_session_auth_hash
+from django.contrib.auth import authenticate
 from django.http import HttpRequest
 from django.middleware.csrf import get_token
 from ninja import Router
 from pydantic import Field
 
 from clinic import people_actions as actions
-from clinic.auth import let_in, member
+from clinic.auth import let_in, let_out, member
 from clinic.lockout import check_address
-from clinic.models import Member, Paper, Role, SignedIn, Theme, Thumb, Units
+from clinic.models import Member, Paper, Role, Theme, Thumb, Units
 from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
@@ -95,8 +95,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
 @router.delete("/session", auth=None, response={204: None})
 def sign_out(request: HttpRequest) -> tuple[int, None]:
     """Sign out."""
-    SignedIn.objects.filter(key=request.session.session_key).delete()
-    logout(request)
+    let_out(request)
     return 204, None
 
 
@@ -117,8 +116,6 @@ def edit_me(request: HttpRequest, body: MyAccount) -> Me:
 def change_password(request: HttpRequest, body: NewPassword) -> Me:
     """Change one's own password; this device stays signed in, every other is signed out."""
     who = actions.change_password(member(request), body.now, body.password)
-    update_session_auth_hash(request, who.user)
-    actions.end_all(who)
     let_in(request, who)
     return me_out(who)
 

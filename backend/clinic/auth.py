@@ -2,7 +2,7 @@
 
 from zoneinfo import ZoneInfo
 
-from django.contrib.auth import login
+from django.contrib.auth import login, logout
 from django.db import transaction
 from django.http import HttpRequest
 from django.utils import timezone
@@ -40,3 +40,13 @@ def let_in(request: HttpRequest, member: Member) -> None:
             key=request.session.session_key, defaults={"member": member, "device": device}
         )
         log(member, "me.sign_in", member, None, {"device": device})
+
+
+def let_out(request: HttpRequest) -> None:
+    """Sign whoever is signed in on this device out; nobody at all is no error."""
+    who = member_of(request.user) if request.user.is_authenticated else None
+    with transaction.atomic():
+        SignedIn.objects.filter(key=request.session.session_key).delete()
+        if who is not None:
+            log(who, "me.sign_out", who, None)
+        logout(request)

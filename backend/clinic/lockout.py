@@ -1,5 +1,5 @@
-"""Sign-in slows down and locks: by account and address after a few misses, by address alone after many, whatever names
-were tried. Counted by django-axes; what is said of it is this clinic's.
+"""Sign-in locks: by account and address after a few failed attempts, by address alone after many, whatever names were
+tried. Counted by django-axes; what is said of it is this clinic's.
 """
 
 from datetime import timedelta
@@ -14,8 +14,7 @@ from django.utils import timezone
 
 from clinic.problems import ProblemError
 
-MOST_FROM_AN_ADDRESS = 30  # misses within the time of a lock: a whole clinic behind one address mistypes less
-WORDS = "Too many tries that missed."
+MOST_FROM_AN_ADDRESS = 30  # failed attempts within the time of a lock: a whole clinic behind one address makes fewer
 
 
 def locked() -> ProblemError:
@@ -26,7 +25,7 @@ def locked() -> ProblemError:
         "Not signed in",
         "username",
         "",
-        WORDS,
+        "Too many failed attempts.",
         f"Try again in {minutes} minutes, or ask the clinic's lead for a new password.",
     )
 
@@ -41,7 +40,7 @@ def check_address(request: HttpRequest) -> None:
         raise locked()
 
 
-def answer(request: HttpRequest, credentials: dict[str, Any] | None = None) -> HttpResponse:
+def answer(request: HttpRequest, response: HttpResponse | None, credentials: dict[str, Any] | None) -> HttpResponse:
     """What axes answers where it locks an account at an address: a problem like any other."""
     problem = locked().problem
     return JsonResponse(

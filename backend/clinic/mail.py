@@ -37,7 +37,7 @@ def mail_link(link: Link, address: str) -> Mailed:
     words = (
         f"Hello {link.for_name},\n\n{link.made_by.name} sends you a link to {what} {link.clinic} in Pollicor.\n"
         f"It works once, until {link.expires_at:%-d %B %Y, %H:%M} UTC:\n\n{address}\n\n"
-        "If you do not expect it, leave it alone: without it nothing happens.\n"
+        "If you did not expect it, ignore this mail: nothing happens until the link is used.\n"
     )
     try:
         send_mail(f"Pollicor: a link from {link.clinic}", words, None, [link.email])

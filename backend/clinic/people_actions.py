@@ -55,8 +55,9 @@ def join(token: str, name: str, username: str, password: str) -> Member:
 
 
 def choose_password(token: str, password: str) -> Member:
-    """Use up a reset link: a new password, every device signed out, and the second factor taken away: who lost a phone
-    asks the lead for this link, too. Raises ProblemError at the field."""
+    """Use up a reset link: a new password, every device signed out, and the second factor taken away: somebody who lost
+    a phone asks the lead for this link, too. Raises ProblemError at the field.
+    """
     with transaction.atomic():
         link = _link(token, "reset")
         member = Member.objects.select_related("user", "clinic").get(links=link)
@@ -124,12 +125,13 @@ def edit_me(member: Member, name: str, run_hand: Thumb, theme: Theme, units: Uni
 
 @acting("me.edit")
 def change_password(member: Member, now: str, password: str) -> Done[Member]:
-    """Change one's own password; every other device is signed out by it. Raises ProblemError at `now`, `password`."""
+    """Change one's own password; every device is signed out by it. Raises ProblemError at `now`, `password`."""
     user = member.user
     if not user.check_password(now):
         raise ProblemError(422, "Not saved", "now", "", "That is not your password now.", "Type it once more.")
     user.set_password(checked_password(password, user))
     user.save(update_fields=["password"])
+    end_all(member)
     return Done(member, member, None, {"password": "changed"})
 
 
@@ -141,9 +143,9 @@ def sign_out_device(member: Member, device: SignedIn) -> Done[None]:
     return Done(None, member, None, {"device": device.device})
 
 
-def end_all(member: Member, but: str | None = None) -> None:
-    """End a person's sessions on every device but the one of a session key. Part of an action."""
-    gone = SignedIn.objects.filter(member=member).exclude(key=but or "")
+def end_all(member: Member) -> None:
+    """End a person's sessions on every device. Part of an action."""
+    gone = SignedIn.objects.filter(member=member)
     Session.objects.filter(session_key__in=[s.key for s in gone]).delete()
     gone.delete()
 

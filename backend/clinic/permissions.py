@@ -36,7 +36,7 @@ POLICY = MappingProxyType(
         "child.add": Policy(_THERAPISTS, "add a child"),
         "child.edit": Policy(_THERAPISTS, "change a child's profile"),
         "child.move": Policy(_THERAPISTS, "change where a child lives"),
-        "child.assign": Policy(_THERAPISTS, "say who looks after a child"),
+        "child.assign": Policy(_THERAPISTS, "assign a child to a therapist"),
         "child.close": Policy(_THERAPISTS, "discharge a child or bring one back"),
         "child.note_mouthing": Policy(
             _ALL, "note that a child mouths things"

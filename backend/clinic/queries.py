@@ -24,8 +24,14 @@ def people(who: Member) -> QuerySet[Member]:
 
 
 def colleague(who: Member, member_id: int) -> Member:
-    """A colleague by number. Raises Http404 for anybody else."""
-    found = people(who).filter(pk=member_id).first()
+    """A colleague by number, for who may see the clinic's people. Raises Http404 for anybody else."""
+    require(who, "people.read")
+    return fellow(who, member_id)
+
+
+def fellow(who: Member, member_id: int) -> Member:
+    """Somebody of the same clinic by number; what of it may be asked is the caller's to check. Raises Http404."""
+    found = Member.objects.visible_to(who).select_related("user").filter(pk=member_id).first()
     if found is None:
         raise Http404(f"Nobody with the number {member_id} in your clinic.")
     return found

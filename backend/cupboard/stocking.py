@@ -1,4 +1,4 @@
-"""A cupboard kept in one go: many counts at once, from a list, or from another home."""
+"""Many counts of a cupboard at once, tapped or from a list."""
 
 import csv
 import io
@@ -45,7 +45,7 @@ def set_counts(member: Member, home: Home, counts: Mapping[str, int]) -> Done[No
 
 def counts_in(text: str) -> dict[str, int]:
     """Read a list of things: comma-separated lines of thing and count, the thing by its name or id, the count left
-    away for the usual one. A first line that says "thing,count" is a heading.
+    out for the usual one. A first line that says "thing,count" is a heading.
 
     Raises FieldErrors at every line that can't be read, the first twenty of them.
     """
@@ -68,7 +68,7 @@ def counts_in(text: str) -> dict[str, int]:
     if wrong:
         raise FieldErrors(wrong[:MOST_SAID])
     if not counts:
-        raise FieldError("list", "", "There is no thing in this list.", "Write one a line, as: Wooden spoon, 2")
+        raise FieldError("list", "", "This list is empty.", "Write one a line, as: Wooden spoon, 2")
     for thing_id, count in counts.items():
         checked_line(thing_id, count, {})
     return counts

@@ -42,7 +42,7 @@ class BadDayTest(BrowserTest):
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
         page.get_by_text("This cupboard is empty").wait_for()
-        page.get_by_role("link", name="Say what is there").click()
+        page.get_by_role("link", name="Fill it drawer by drawer").click()
         first = page.get_by_label("Ask for these first").get_by_role("button").first
         named = first.inner_text().split("→")[0].strip()
         first.click()

@@ -1,8 +1,8 @@
-"""What the way in costs: from an empty clinic to a printed session, counted in actions and in seconds of a hand that
-knows the screen.
+"""What the way in costs: from an empty clinic to a printed session, counted in actions and in seconds of a
+practised user.
 
 Seconds by the keystroke-level model: Card, Moran & Newell 1980, "The keystroke-level model for user performance time
-with interactive systems": a key 0.20 s (a good typist), pointing and pressing 1.10 + 0.20 s, moving the hand between
+with interactive systems": a key 0.20 s (a good typist), pointing and pressing 1.10 + 0.20 s, moving the user between
 mouse and keys 0.40 s, making ready for an action 1.35 s. It leaves out how long the machine takes: `./pollicor bench
 pages` measures that.
 """
@@ -25,7 +25,7 @@ BORN = TODAY.replace(year=TODAY.year - 5, day=1)
 
 
 class Counted:
-    """A hand at the screen whose every action is counted."""
+    """A user whose every action is counted."""
 
     def __init__(self, page: Page) -> None:
         self.page, self.actions, self.seconds = page, 0, 0.0
@@ -74,54 +74,54 @@ class MeasureTest(BrowserTest):
         return self.page.get_by_role("link", name="Prep sheet")
 
     def test_a_new_child_in_a_new_home_to_a_printed_session(self) -> None:
-        page, hand = self.page, Counted(self.page)
+        page, user = self.page, Counted(self.page)
         page.get_by_text("No child here yet").wait_for()
-        hand.press(page.get_by_role("button", name="Add the first child"))
-        hand.write(page.get_by_label("First name"), "Nell")
-        hand.write(page.get_by_role("textbox", name="Born"), BORN.isoformat())
-        hand.press(page.get_by_text("Right", exact=True))
-        hand.press(page.get_by_text("Choose; the most wanted first"))
-        hand.press(page.get_by_role("option", name=re.compile("buttons")).first)
-        page.keyboard.press("Tab")  # leaves the list; a hand would go straight on
-        hand.press(page.get_by_role("button", name="Add", exact=True))
-        hand.press(page.get_by_role("button", name="The usual kitchen"))
+        user.press(page.get_by_role("button", name="Add the first child"))
+        user.write(page.get_by_label("First name"), "Nell")
+        user.write(page.get_by_role("textbox", name="Born"), BORN.isoformat())
+        user.press(page.get_by_text("Right", exact=True))
+        user.press(page.get_by_text("Choose; the most wanted first"))
+        user.press(page.get_by_role("option", name=re.compile("buttons")).first)
+        page.keyboard.press("Tab")  # leaves the list; a user would go straight on
+        user.press(page.get_by_role("button", name="Add", exact=True))
+        user.press(page.get_by_role("button", name="The usual kitchen"))
         page.get_by_text(re.compile(r"\d+ things, saved")).wait_for()
         self.check_axe("stock")
-        hand.press(page.get_by_role("main").get_by_role("link", name="Plan a session").last)
-        hand.press(page.get_by_role("button", name="Plan it"))
+        user.press(page.get_by_role("main").get_by_role("link", name="Plan a session").last)
+        user.press(page.get_by_role("button", name="Plan it"))
         page.get_by_role("heading", name="Session plan").wait_for()
         with page.expect_popup() as opened:
-            hand.press(self.print_link())
+            user.press(self.print_link())
         opened.value.get_by_text("Nell").first.wait_for()
-        self.within_measure(hand)
+        self.within_measure(user)
         child = Child.objects.get()
         self.assertEqual((child.wanted, child.home.name), (["buttons"], "Nell’s home"))
         self.assertGreaterEqual(Plan.objects.get().blocks.count(), 4)
 
     def test_the_same_by_keyboard_alone(self) -> None:
-        page, hand = self.page, Counted(self.page)
+        page, user = self.page, Counted(self.page)
         page.get_by_text("No child here yet").wait_for()
-        hand.tab_to(page.get_by_role("button", name="Add the first child"), "Enter")
-        hand.tab_to(page.get_by_label("First name"), "Nell")
-        hand.tab_to(page.get_by_role("textbox", name="Born"), f"{BORN:%m%d%Y}")
-        hand.tab_to(page.get_by_role("radiogroup").first, "ArrowLeft", "ArrowLeft")
-        hand.tab_to(page.get_by_role("combobox", name="Daily tasks wanted"), "Enter", "ArrowDown", "Enter")
-        hand.tab_to(page.get_by_role("button", name="Add", exact=True), "Enter")
-        hand.tab_to(page.get_by_role("button", name="The usual kitchen"), "Enter")
+        user.tab_to(page.get_by_role("button", name="Add the first child"), "Enter")
+        user.tab_to(page.get_by_label("First name"), "Nell")
+        user.tab_to(page.get_by_role("textbox", name="Born"), f"{BORN:%m%d%Y}")
+        user.tab_to(page.get_by_role("radiogroup").first, "ArrowLeft", "ArrowLeft")
+        user.tab_to(page.get_by_role("combobox", name="Daily tasks wanted"), "Enter", "ArrowDown", "Enter")
+        user.tab_to(page.get_by_role("button", name="Add", exact=True), "Enter")
+        user.tab_to(page.get_by_role("button", name="The usual kitchen"), "Enter")
         page.get_by_text(re.compile(r"\d+ things, saved")).wait_for()
-        hand.tab_to(page.get_by_role("main").get_by_role("link", name="Plan a session").last, "Enter", back=True)
+        user.tab_to(page.get_by_role("main").get_by_role("link", name="Plan a session").last, "Enter", back=True)
         page.get_by_role("button", name="Plan it").wait_for()
-        hand.tab_to(page.get_by_role("button", name="Plan it"), "Enter")
+        user.tab_to(page.get_by_role("button", name="Plan it"), "Enter")
         page.get_by_role("heading", name="Session plan").wait_for()
         with page.expect_popup() as opened:
-            hand.tab_to(self.print_link(), "Enter")
+            user.tab_to(self.print_link(), "Enter")
         opened.value.get_by_text("Nell").first.wait_for()
-        self.within_measure(hand)
+        self.within_measure(user)
         child = Child.objects.get()
         self.assertEqual((child.birth_date, len(child.wanted), child.hand), (BORN, 1, "right"))
 
-    def within_measure(self, hand: Counted) -> None:
-        said = f"{hand.actions} actions, {hand.seconds:.0f} s"
-        self.assertLessEqual(hand.actions, MOST_ACTIONS, said)
-        self.assertLessEqual(hand.seconds, MOST_SECONDS, said)
+    def within_measure(self, user: Counted) -> None:
+        said = f"{user.actions} actions, {user.seconds:.0f} s"
+        self.assertLessEqual(user.actions, MOST_ACTIONS, said)
+        self.assertLessEqual(user.seconds, MOST_SECONDS, said)
         print(f"\n{said}")

@@ -17,6 +17,7 @@ from core.planner import (
     Refusal,
     SessionPlan,
     WeekPlan,
+    format_of,
     plan_session,
     totals,
 )
@@ -41,6 +42,8 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
     """Plan a session and keep it. Raises Infeasible, with nothing kept, when there is none."""
     if child.care != "open":
         raise FieldError("child", child.pk, f"{child.first_name}'s care has ended.", "Bring the child back first.")
+    if not format_of(wish.format_id).planned:
+        raise FieldError("format_id", wish.format_id, "A first look is not planned ahead.", "Begin it.")
     bench = workbench(child, home, wish, on)
     answer = plan_session(bench.request)
     if answer.status == "infeasible":

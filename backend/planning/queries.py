@@ -12,6 +12,7 @@ from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core.ability import Aim, suggested_aims, task_aims
+from core.planner import LOOK
 from planning.models import GroupSession, HomeWeek, Plan
 
 
@@ -27,9 +28,10 @@ def plan_for(member: Member, plan_id: UUID) -> Plan:
 
 
 def plans_of(member: Member, child: Child) -> QuerySet[Plan]:
-    """A child's plans, newest first."""
+    """A child's plans, newest first; first looks are not planned ahead and left out."""
     require(member, "plan.read")
-    return Plan.objects.visible_to(member).filter(child=child).prefetch_related("blocks").order_by("-made_at")
+    plans = Plan.objects.visible_to(member).filter(child=child).exclude(format_id=LOOK)
+    return plans.prefetch_related("blocks").order_by("-made_at")
 
 
 def last_run_before(plan: Plan) -> Plan | None:
@@ -50,9 +52,10 @@ def aims_of(child: Child, today: date) -> tuple[tuple[Aim, ...], dict[str, list[
 
 
 def latest_plan(child: Child) -> Plan | None:
-    """A child's newest plan that was not run yet, else the newest of all."""
+    """A child's newest plan that was not run yet, else the newest of all; no first look."""
     plans = (
         Plan.objects.filter(child=child)
+        .exclude(format_id=LOOK)
         .prefetch_related("blocks", "child__estimates")
         .select_related("child__home", "home")
     )

@@ -3,7 +3,7 @@
 from datetime import date, timedelta
 
 from django.contrib.auth.models import User
-from django.db.models import Q
+from django.db.models import ProtectedError, Q
 
 from caseload.checks import FieldError
 from caseload.models import Child, Home
@@ -26,7 +26,8 @@ def export(member: Member, child: Child) -> Done[dict[str, object]]:
 @acting("record.delete")
 def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[str]:
     """Delete a child's record whole. What stays: in the audit log, who did what and when, without its contents; the
-    deletion itself with its reason. The home and its cupboard stay, too.
+    deletion itself with its reason. The family's home goes with its cupboard, unless somebody else uses it. Plans for
+    several children together go; the other children's own records stay.
 
     name -- the child's name once more, so that nobody deletes another child by a slip
     Raises FieldError without a reason or for another name.
@@ -37,10 +38,11 @@ def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[
         raise FieldError(
             "reason", reason, "A deletion has its reason.", "Say who asked for it and when, in a few words."
         )
-    pk = child.pk
-    empty(Q(child=child))
+    pk, home = child.pk, child.home
+    _empty(Q(child=child))
     GroupSession.objects.filter(children=child).delete()
     child.delete()
+    _delete_home(home)
     AuditEntry.objects.filter(child=pk).update(detail={"deleted": "with the child's record"})
     gone = Child(pk=pk)
     return Done(child.first_name, gone, pk, {"reason": reason.strip()})
@@ -57,7 +59,7 @@ def remove_demo(member: Member, demo: Clinic) -> Done[None]:
 
 def _remove(clinic: Clinic) -> None:
     """Remove a clinic with everything in it, its people's sign-ins too. Part of an action."""
-    empty(Q(child__clinic=clinic))
+    _empty(Q(child__clinic=clinic))
     GroupSession.objects.filter(home__clinic=clinic).delete()
     Batch.objects.filter(clinic=clinic).delete()
     Child.objects.filter(clinic=clinic).delete()
@@ -68,8 +70,19 @@ def _remove(clinic: Clinic) -> None:
     clinic.delete()
 
 
-def empty(whose: Q) -> None:
-    """Delete what is planned and recorded about children, what leans on others first. Part of an action."""
+def _delete_home(home: Home) -> None:
+    """Delete a family's home that nobody uses any more, and its name from the log. Part of an action."""
+    if home.kind != "home" or home.visitors.exists():
+        return
+    try:
+        home.delete()
+    except ProtectedError:  # another child lives there, or was seen there
+        return
+    AuditEntry.objects.filter(subject=f"home:{home.pk}").update(detail={"deleted": "with a child's record"})
+
+
+def _empty(whose: Q) -> None:
+    """Delete what is planned and recorded about children, dependent rows first. Part of an action."""
     Visit.objects.filter(whose).delete()
     Run.objects.filter(whose).delete()
     HomeWeek.objects.filter(whose).delete()

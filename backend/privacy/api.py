@@ -1,7 +1,7 @@
 """A child's whole record out, or gone; and the audit log."""
 
 from datetime import date, datetime
-from typing import Any
+from typing import Any, cast
 
 from django.http import HttpRequest, HttpResponse, JsonResponse
 from django.utils import timezone
@@ -10,22 +10,28 @@ from pydantic import Field
 
 from caseload.everyday import approach_out
 from caseload.facts import age_months, approaches_of, standings
+from caseload.models import Child
 from caseload.queries import child_for
 from clinic.auth import member
 from clinic.models import Clinic, Paper
 from clinic.permissions import POLICY, require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
+from core.child import ALLERGENS, PRECAUTIONS, TEXTURES
+from core.recording import SUPPORTS, SupportLevel
 from core.skills import STRANDS, WANTED_TASKS
 from privacy import actions, queries
 from progress.models import Goal, Note
 from running.models import Run
+from running.queries import names_of
 from sheets import paper as on_paper
 from visits.models import Visit
 
 router = Router(tags=["privacy"])
 BY_THEMSELVES = {
     "me.sign_in": "sign in",
+    "me.sign_out": "sign out",
+    "visit.feed": "read the calendar by its secret link",
     "people.join": "join the clinic by a link",
     "people.reset": "choose a new password by a link",
     "clinic.set_up": "set the clinic up",
@@ -97,11 +103,12 @@ def export_paper(request: HttpRequest, child_id: int, paper: Paper | None = None
     context = {
         "child": child,
         "age": age_months(child.birth_date, timezone.localdate()),
+        "facts": _facts(child),
         "estimates": [(STRANDS[e.strand].name, e) for e in child.estimates.all() if e.strand in STRANDS],
         "tasks": [(WANTED_TASKS[t.task].name, t.words) for t in standings(child)],
         "approaches": [approach_out(a) for a in approaches_of(child)],
         "goals": Goal.objects.filter(child=child).prefetch_related("scores"),
-        "runs": [(run, _names(run), notes.get(run.pk)) for run in runs],
+        "runs": [(run, _sets(run), notes.get(run.pk)) for run in runs],
         "visits": Visit.objects.filter(child=child).select_related("home", "therapist__user"),
     }
     on = paper or who.clinic.paper
@@ -180,5 +187,23 @@ def remove_demo(request: HttpRequest) -> tuple[int, None]:
     return 204, None
 
 
-def _names(run: Run) -> dict[str, str]:
-    return {b["id"]: b["block"]["name"] for b in run.blocks}
+def _facts(child: Child) -> list[tuple[str, str]]:
+    """What is known of a child, each fact by name and in words."""
+    allergies = [*(ALLERGENS[a] for a in child.allergies), *child.other_allergies]
+    return [
+        ("Hand", {"right": "right", "left": "left"}.get(child.hand, "not settled")),
+        ("Mouths things", child.mouthing),
+        ("Allergies", ", ".join(allergies) or "none noted"),
+        ("Precautions", ", ".join(PRECAUTIONS[p].name for p in child.precautions) or "none noted"),
+        ("Refuses to touch", ", ".join(TEXTURES[t] for t in child.refuses) or "nothing noted"),
+    ]
+
+
+def _sets(run: Run) -> list[str]:
+    """Each set of a run in words: the activity, how it went, with which help."""
+    names = names_of(run)
+    help_words = {level: support.words for level, support in SUPPORTS.items()}
+    return [
+        f"{names.get(s.block, s.activity_id)}: {s.successes} of {s.tries}, {help_words[cast(SupportLevel, s.support)]}"
+        for s in run.sets.all()
+    ]

@@ -15,6 +15,7 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.planner import LOOK
 from core.running import EVENT, TABLET_RULES, Event, PromptKind
 from planning.queries import group_for, plan_for
 from planning.schemas import BlockOut
@@ -224,7 +225,7 @@ def run_out(run: Run) -> RunOut:
         ended_at=run.ended_at,
         blocks=[_block_out(b, picture) for b, picture in queries.pictured_blocks(run)],
         events=queries.events_of(run),
-        is_look=run.plan.format_id == "look",
+        is_look=run.plan.format_id == LOOK,
         help_first=run.child.prompt_policy == "most_first",
         rules=TabletRulesOut.model_validate(TABLET_RULES),
     )

@@ -4,6 +4,8 @@ from dataclasses import dataclass, replace
 from datetime import date
 from uuid import UUID
 
+from django.utils import timezone
+
 from caseload.checks import FieldError
 from caseload.facts import estimates_of
 from caseload.models import Child, Home
@@ -12,14 +14,13 @@ from clinic.models import Member
 from core.ability import SetEvidence, suggested_aims
 from core.child import Supervision
 from core.first_look import LOOK_MINUTES, Ended, Probe, next_probe
-from core.planner import Block, PlannedBlock, Reason, Refusal
+from core.planner import LOOK, Block, PlannedBlock, Reason, Refusal
+from core.running import without_undone
 from planning.models import Plan, PlanBlock
 from planning.workbench import Wish, Workbench, stock_stamp, workbench
 from running.actions import Before, frozen
 from running.models import Run
-from running.queries import blocks_of, folded
-
-LOOK = "look"  # the format of a plan that is asked step by step
+from running.queries import blocks_of, events_of, folded
 
 
 @dataclass(frozen=True)
@@ -82,7 +83,7 @@ def next_step(member: Member, run: Run, on: date) -> Done[LookStep]:
     excluded = [b.block.activity_id for b in blocks if b.id in skipped]
     bench = _bench(now.plan, on, excluded)
     done: list[SetEvidence] = [s.evidence(preferred=now.child.hand) for s in sets]
-    left = now.plan.minutes - sum(b.block.minutes for b in blocks if b.id in played)
+    left = _minutes_left(now, sum(b.block.minutes for b in blocks if b.id in played))
     probe = next_probe(bench.request, done, on, left)
     if isinstance(probe, Ended):
         return Done(LookStep(now, probe.why), now, now.child_id, {"ended": probe.why})
@@ -98,11 +99,17 @@ def _bench(plan: Plan, on: date, excluded: list[str] | tuple[str, ...]) -> Workb
 
 
 def _skipped(run: Run) -> set[str]:
-    return set(run.events.filter(kind="skip").values_list("block", flat=True))
+    return {e.block for e in without_undone(events_of(run)) if e.kind == "skip"}
+
+
+def _minutes_left(run: Run, played: float) -> float:
+    """What is left of a look's minutes: by the clock, or by what was planned for the sets played, whichever is less."""
+    gone = (timezone.now() - run.started_at).total_seconds() / 60
+    return run.plan.minutes - max(played, gone)
 
 
 def _add(run: Run, bench: Workbench, probe: Probe, on: date) -> None:
-    """Put a set behind those of the run and its plan. Part of an action."""
+    """Append a set to the run and to its plan. Part of an action."""
     at = len(run.blocks)
     standing = bench.stand(PlannedBlock("main", probe.offer.variant, 1))
     if isinstance(standing, Refusal):

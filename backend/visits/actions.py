@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import date, time, timedelta
 from uuid import uuid4
 
-from caseload.checks import FieldError
+from caseload.checks import FieldError, checked_therapist
 from caseload.models import Child, Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.links import digest
@@ -70,7 +70,7 @@ def move(member: Member, visit: Visit, when: When, later: bool, version: int, to
     _check(when, today)
     now = _locked(visit, version)
     if now.status != "planned":
-        raise FieldError("on", when.on, "This visit is over.", "Make a new one.")
+        raise FieldError("on", when.on, "This visit has been closed.", "Make a new one.")
     moved_by = when.on - now.on
     changed = [now]
     if later and now.series:
@@ -90,7 +90,7 @@ def close(member: Member, visit: Visit, status: VisitStatus, reason: str, later:
     now = _locked(visit, version)
     words = reason.strip()
     if status in ("cancelled", "no_show") and not words:
-        raise FieldError("reason", reason, "Why it did not take place is asked for.", "A word is enough: ill, holiday.")
+        raise FieldError("reason", reason, "Say why it did not take place.", "A word is enough: ill, holiday.")
     changed = [now]
     if later and now.series and status == "cancelled":
         changed += Visit.objects.select_for_update().filter(series=now.series, status="planned", on__gt=now.on)
@@ -119,13 +119,13 @@ def withdraw_feed(member: Member) -> Done[None]:
 def _check(when: When, today: date) -> None:
     if when.home.is_archived:
         raise FieldError("home_id", when.home.pk, f"{when.home.name} is archived.", "Choose another place.")
-    if when.therapist.role == "assistant" or not when.therapist.user.is_active:
-        raise FieldError(
-            "therapist_id", when.therapist.pk, f"{when.therapist.name} sees no children alone.", "Choose a therapist."
-        )
+    checked_therapist(when.therapist)
     if not MINUTES[0] <= when.minutes <= MINUTES[1]:
         raise FieldError(
-            "minutes", when.minutes, f"A visit has {MINUTES[0]} to {MINUTES[1]} minutes.", "Choose a number between."
+            "minutes",
+            when.minutes,
+            f"A visit has {MINUTES[0]} to {MINUTES[1]} minutes.",
+            "Choose a number between these.",
         )
     if abs((when.on - today).days) > LATEST_DAYS:
         raise FieldError("on", when.on, f"{when.on:%d %b %Y} is years away.", "Check the year.")

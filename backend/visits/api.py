@@ -56,7 +56,9 @@ class Outcome(Schema):
 
 
 class VisitOut(Schema):
-    """A visit. plan_id: of a plan that is ready for it; overlaps: whom the same therapist sees elsewhere then."""
+    """A visit. ran: a session of the child ended that day; plan_id: of a plan that is ready for it; overlaps: whom the
+    same therapist sees elsewhere at that time.
+    """
 
     id: int
     child_id: int
@@ -71,6 +73,7 @@ class VisitOut(Schema):
     in_series: bool
     status: VisitStatus
     reason: str
+    ran: bool
     plan_id: UUID | None
     overlaps: list[str]
     version: int
@@ -95,9 +98,7 @@ def add_visits(request: HttpRequest, body: NewVisit) -> tuple[int, list[VisitOut
     who = member(request)
     child = child_for(who, body.child_id)
     made = actions.add_visits(who, child, _when(who, body), body.every_weeks, body.times, timezone.localdate())
-    ids = {v.pk for v in made}
-    shown = queries.visits_between(who, made[0].on, made[-1].on, mine=False)
-    return 201, [visit_out(s) for s in shown if s.visit.pk in ids]
+    return 201, [visit_out(s) for s in queries.as_they_stand(made)]
 
 
 @router.put("/visits/{visit_id}", response={200: VisitOut, **REFUSED})
@@ -160,6 +161,7 @@ def visit_out(seen: queries.Seen) -> VisitOut:
         minutes=v.minutes,
         in_series=v.series is not None,
         status=seen.status,
+        ran=seen.ran,
         reason=v.reason,
         plan_id=seen.plan.pk if seen.plan else None,
         overlaps=list(seen.overlaps),

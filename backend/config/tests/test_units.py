@@ -1,10 +1,13 @@
 """Who reads inches reads them where the library speaks, and never in what people wrote."""
 
+import json
+import re
 from typing import Any
 
 from django.test import TestCase
 
-from testing.builders import Api, make_child, make_member, plan_for_child
+from config.api import api as whole_api
+from testing.builders import Api, make_child, make_member, plan_for_child, run_for_child
 
 
 class UnitsTest(TestCase):
@@ -30,6 +33,28 @@ class UnitsTest(TestCase):
         self.assertEqual(after["sides_mm"], before["sides_mm"])
         self.switch("mm")
         self.assertEqual(self.bead(), before)
+
+    def test_every_answer_of_the_librarys_is_turned(self) -> None:
+        """Any route of one child's that says a length in mm to a metric reader says it in inches to the other; one that
+        is new fails here until it is either turned or the people's own.
+        """
+        plan = plan_for_child(self.lead, self.child)
+        run = run_for_child(self.lead, self.child)
+        here = f"home_id={self.child.home_id}&activity_id=peg_fence&grade=0,0,0"
+        ids = {"child_id": self.child.pk, "home_id": self.child.home_id, "plan_id": plan.pk, "run_id": run.pk}
+        addresses = []
+        for template, item in whole_api.get_openapi_schema()["paths"].items():
+            if "get" in item and not re.search(r"\{(?!child_id|home_id|plan_id|run_id)", template):
+                addresses.append(f"{template.removeprefix('/api').format(**ids)}?{here}")
+        metric = {a: json.dumps(self.api("get", a)[1]) for a in addresses}
+        self.switch("inch")
+        turned = 0
+        for address, before in metric.items():
+            if re.search(r"\d mm\b", before) and not re.match(rf"/children/{self.child.pk}\?|/audit", address):
+                with self.subTest(address=address):
+                    self.assertIn(" in (", json.dumps(self.api("get", address)[1]))
+                turned += 1
+        self.assertGreater(turned, 3)
 
     def test_what_people_wrote_comes_back_as_it_was(self) -> None:
         self.switch("inch")

@@ -1,8 +1,8 @@
 """What an act is drawn from, and the hands and grounds that every act shares.
 
-Lengths are in mm, about the middle of the table's edge: x to the right, y down, so that what stands on the table
-has a y under 0. A frame is two hand lengths wide and one and a half high, whoever's hand it is; a scene with something
-bigger in it stands farther off, its hands with it, so that everything keeps its proportion.
+Lengths are in mm. The origin is the middle of the table's edge, x to the right and y down: a thing on the table has y
+below 0. A frame is two hand lengths wide and one and a half high, whosever hand it is; with something bigger in it, a
+scene is drawn from farther off, hands and all, so that everything keeps its proportion.
 """
 
 from collections.abc import Callable, Iterator, Mapping

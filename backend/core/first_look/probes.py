@@ -1,5 +1,5 @@
-"""What to ask a new child next: the few tries whose answer takes away most doubt a minute in the strands that the
-wanted tasks lean on, easy enough to be fun.
+"""What to ask a new child next: the few tries that take away most doubt a minute in the strands the wanted tasks
+need, easy enough to be fun.
 
 The gain of a set is the doubt it is expected to take away, over every way it may go: Lindley 1956, "On a measure of the
 information provided by an experiment", with the sd in place of the entropy, since the sd is what is shown. Fun first,
@@ -30,7 +30,7 @@ MOST_IN_A_ROW = 3  # sets of one activity before another one
 MOST_ACTIVITIES = 7
 NEXT_TASK = 0.7  # what the next wanted task counts, of the one before
 LEAST_SHARE = 0.1  # of a strand that can hardly be short: looked at when there is time
-STEP_MINUTES = 0.2  # to change the grade of what stands on the table
+STEP_MINUTES = 0.2  # to change the grade of an activity already on the table
 WORTH_ASKING = 0.01  # rungs of doubt a minute: less is not worth a child's time
 LOOKED_INTO = 60  # candidates worked out in full, the most promising by a first estimate
 
@@ -60,13 +60,13 @@ class Probe:
 
 @dataclass(frozen=True)
 class Ended:
-    """Why a look is over: enough is known, the time is up, or this home has nothing more to ask with."""
+    """Why a look is over: enough is known, the time is up, or nothing else in this home would tell more."""
 
     why: str
 
 
 def strands_that_matter(request: SessionRequest) -> dict[str, float]:
-    """Return the strands a look is for, each with its weight: what the wanted tasks lean on, the most wanted task
+    """Return the strands a look is for, each with its weight: what the wanted tasks need, the most wanted task
     first, each strand by the chance that it is short; without a wanted task every strand of the targets, alike.
     """
     weights: dict[str, float] = {}
@@ -90,12 +90,12 @@ def next_probe(request: SessionRequest, done: Sequence[SetEvidence], on: date, m
     now = replace(request, estimates=update(request.estimates, done, on))
     weights = strands_that_matter(now)
     if all(so_far.sd(s) <= ENOUGH for s in weights):
-        return Ended("Enough is known of what the wanted tasks lean on.")
+        return Ended("Enough is known about the skills the wanted tasks need.")
     ready = [p for p in _promising(now, weights, done) if p.minutes <= minutes_left]
     best = max((_worked_out(p, weights, so_far) for p in ready[:LOOKED_INTO]), key=lambda p: p.a_minute, default=None)
     if best is None:
         return Ended(
-            "The time is up." if minutes_left < LOOK_MINUTES / 2 else "This home has nothing more to ask with."
+            "The time is up." if minutes_left < LOOK_MINUTES / 2 else "Nothing else in this home would tell us more."
         )
     if best.a_minute < WORTH_ASKING:
         return Ended("More tries would tell little today.")
@@ -104,7 +104,7 @@ def next_probe(request: SessionRequest, done: Sequence[SetEvidence], on: date, m
 
 def _promising(request: SessionRequest, weights: Mapping[str, float], done: Sequence[SetEvidence]) -> list[Probe]:
     """Every set that may be asked for, the most promising first by a first estimate of what it tells."""
-    played = [s.activity_id for s in done]
+    played = [s.activity_id.split("/")[0] for s in done]  # work with the other hand goes by "activity/hand"
     least = LEAST_CHANCE if done else FIRST_CHANCE
     tired_of = {played[-1]} if len(played) >= MOST_IN_A_ROW and len(set(played[-MOST_IN_A_ROW:])) == 1 else set()
     full = len(set(played)) >= MOST_ACTIVITIES

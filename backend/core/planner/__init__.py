@@ -1,9 +1,9 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
 from core.planner.blocks import stand, totals
-from core.planner.day_order import Stop, travel_order
+from core.planner.day_order import Stop, clashes, travel_order
 from core.planner.dose import Pace, seconds_a_try
-from core.planner.formats import FORMATS, ORDERS, format_of
+from core.planner.formats import FORMATS, LOOK, ORDERS, format_of
 from core.planner.group import (
     GroupBlock,
     GroupPlan,
@@ -39,6 +39,7 @@ from core.planner.why_left_out import left_out
 __all__ = [
     "DAYS",
     "FORMATS",
+    "LOOK",
     "ORDERS",
     "WORKED_OUT",
     "Bag",
@@ -65,6 +66,7 @@ __all__ = [
     "WeekPlan",
     "WeekRequest",
     "bring_in",
+    "clashes",
     "differences",
     "done_elsewhere",
     "format_of",

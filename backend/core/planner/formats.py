@@ -27,6 +27,7 @@ PAPER_GROUPS = frozenset(
 )
 BOXES = MappingProxyType({k.stages[0].activity_id: k for k in KITS.values() if k.kind == "box"})
 """The independent box each activity makes, by activity."""
+LOOK = "look"  # the id of the format that is asked step by step
 IN_STAGES = Zone(0.65, 0.95)  # a stage is played through, easy or hard; from memory
 PART_MINUTES = MappingProxyType(
     {
@@ -201,7 +202,7 @@ FORMATS = MappingProxyType(
                 any_strand=True,
             ),
             Format(
-                "look",
+                LOOK,
                 "First look",
                 "A new child placed by play, each set chosen by what it would tell.",
                 must=MappingProxyType({}),
@@ -226,4 +227,4 @@ def format_of(format_id: str) -> Format:
     return FORMATS[format_id]
 
 
-__all__ = ["FORMATS", "ORDERS", "PARTS", "PART_MINUTES", "Format", "format_of"]
+__all__ = ["FORMATS", "LOOK", "ORDERS", "PARTS", "PART_MINUTES", "Format", "format_of"]

@@ -4,7 +4,7 @@ from core.running.events import EVENT, HANDS, Event, EventError, read_event
 from core.running.grade_advice import step_today
 from core.running.pace import paces
 from core.running.prompts import REST, TABLET_RULES, PromptKind, Rest, Suggestion, table
-from core.running.sets import SetResult, WorkingHand, fold
+from core.running.sets import SetResult, WorkingHand, fold, without_undone
 
 __all__ = [
     "EVENT",
@@ -23,4 +23,5 @@ __all__ = [
     "read_event",
     "step_today",
     "table",
+    "without_undone",
 ]

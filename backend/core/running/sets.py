@@ -121,7 +121,7 @@ def fold(
     prompting -- the child's prompt policy, by which tries from before events said when help came are read
     asked     -- by block and grade, the rungs that the very things in use ask
     """
-    kept = _without_undone(events)
+    kept = without_undone(events)
     keys = _keys(kept, prompting)
     groups: dict[_Key, list[TryEvent]] = {}
     for event in kept:
@@ -134,7 +134,8 @@ def fold(
     )
 
 
-def _without_undone(events: Iterable[Event]) -> list[Event]:
+def without_undone(events: Iterable[Event]) -> list[Event]:
+    """The events that still stand, in the order they were tapped, each once."""
     once = {e.id: e for e in sorted(events, key=lambda e: (e.at, e.id))}
     taken_back = {e.value.event for e in once.values() if isinstance(e, UndoEvent)}
     return [e for e in once.values() if e.id not in taken_back and not isinstance(e, UndoEvent)]

@@ -115,7 +115,7 @@ class ProbeTest(TestCase):
     def test_it_ends_when_enough_is_known_and_when_a_home_has_nothing(self) -> None:
         known = {s: Estimate(e.mean, ENOUGH - 0.05, ON) for s, e in request().estimates.items()}
         over = next_probe(request(estimates=known), (), ON, LOOK_MINUTES)
-        self.assertEqual(over, Ended("Enough is known of what the wanted tasks lean on."))
+        self.assertEqual(over, Ended("Enough is known about the skills the wanted tasks need."))
         self.assertIsInstance(next_probe(request(stock=()), (), ON, LOOK_MINUTES), Ended)
         self.assertEqual(next_probe(request(), (), ON, 0.1), Ended("The time is up."))
 

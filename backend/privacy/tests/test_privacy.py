@@ -11,7 +11,7 @@ from django.db.models import ForeignKey
 from django.test import TestCase, tag
 from pypdf import PdfReader
 
-from caseload.models import Child
+from caseload.models import Child, Home
 from clinic.models import AuditEntry, Clinic, Member
 from cupboard.models import StockItem
 from privacy.export import everything
@@ -91,8 +91,10 @@ class ExportTest(TestCase):
     def test_it_can_be_read_on_paper(self) -> None:
         answer = Api(self.lead).client.get(f"/api/children/{self.child.pk}/export.pdf")
         text = "\n".join(page.extract_text() for page in PdfReader(BytesIO(answer.content)).pages)
-        for words in ("Wyn: the whole record", "Went well.", "And at home.", "Shirt"):
+        for words in ("Wyn: the whole record", "Went well.", "And at home.", "Shirt", "none noted"):
             self.assertIn(words, text)
+        for kept_name in ("_fence", "alone_tries", "not_settled", "hand_over_hand"):  # ids are for machines
+            self.assertNotIn(kept_name, text)
 
 
 class DeletionTest(TestCase):
@@ -120,7 +122,22 @@ class DeletionTest(TestCase):
         self.assertEqual(
             kept.get(action="record.delete", detail__has_key="reason").detail["reason"], self.body["reason"]
         )
-        self.assertTrue(StockItem.objects.filter(home=self.child.home_id).exists())
+        self.assertFalse(Home.objects.filter(pk=self.child.home_id).exists())
+        self.assertFalse(StockItem.objects.filter(home=self.child.home_id).exists())
+
+    def test_a_home_that_somebody_else_uses_stays(self) -> None:
+        """A sibling who lives there, a child who visits there, and a clinic room."""
+        make_child(self.lead, self.child.home, first_name="Isa")
+        self.api("post", f"/children/{self.child.pk}/deletion", self.body)
+        self.assertTrue(Home.objects.filter(pk=self.child.home_id).exists())
+        for using in ("visited", "clinic room"):
+            other = lived_in(self.lead)
+            if using == "visited":
+                make_child(self.lead, first_name="Bo").also_at.add(other.home)
+            else:
+                Home.objects.filter(pk=other.home_id).update(kind="clinic")
+            self.assertEqual(self.api("post", f"/children/{other.pk}/deletion", self.body)[0], 200)
+            self.assertTrue(Home.objects.filter(pk=other.home_id).exists(), using)
 
     def test_a_slip_and_a_deletion_without_a_reason_are_refused(self) -> None:
         for change, field in (({"name": "Isa"}, "name"), ({"reason": "asked"}, "reason")):

@@ -1,9 +1,11 @@
 """A first look as the application keeps it: a run that grows by what was tapped, and ends on the ladders."""
 
+from datetime import timedelta
 from typing import Any
 from uuid import uuid4
 
 from django.test import TestCase
+from django.utils import timezone
 
 from cupboard.models import StockItem
 from running.models import Run
@@ -64,6 +66,28 @@ class LookTest(TestCase):
             self.play(run_id)
         names = [b["activity_id"] for b in step["run"]["blocks"]]
         self.assertEqual(names.count(names[0]), 1)
+
+    def test_a_skip_that_is_taken_back_is_none(self) -> None:
+        run_id = self.begun()["id"]
+        block = Run.objects.get(pk=run_id).blocks[0]["id"]
+        skip = {"id": str(uuid4()), "block": block, "kind": "skip", "at": "2026-03-02T09:00:00Z"}
+        undo = {"id": str(uuid4()), "block": block, "kind": "undo", "at": "2026-03-02T09:00:05Z"}
+        self.api("post", f"/runs/{run_id}/events", [skip, {**undo, "value": {"event": skip["id"]}}])
+        self.assertEqual(len(self.next(run_id)["run"]["blocks"]), 1)
+
+    def test_twelve_minutes_are_twelve_by_the_clock(self) -> None:
+        run_id = self.begun()["id"]
+        self.play(run_id)
+        Run.objects.update(started_at=timezone.now() - timedelta(minutes=13))
+        self.assertEqual(self.next(run_id)["ended"], "The time is up.")
+
+    def test_a_look_is_no_plan_to_be_packed_for_or_planned_ahead(self) -> None:
+        self.begun()
+        lead = Api(self.lead)
+        self.assertEqual(lead("get", f"/children/{self.child.pk}/plans")[1], [])
+        wish = {"minutes": 20, "targets": ["grasp"], "home_id": self.child.home_id, "format_id": "look"}
+        status, answer = lead("post", f"/children/{self.child.pk}/plans", wish)
+        self.assertEqual((status, answer["fields"][0]["field"]), (422, "format_id"))
 
     def test_it_ends_by_itself_and_its_answers_stand_on_the_ladders(self) -> None:
         run_id = self.begun()["id"]

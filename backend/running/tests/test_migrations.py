@@ -16,7 +16,7 @@ from django.test import TransactionTestCase, tag
 from planning.stored import from_json, group_from_json
 from running.frozen import FrozenBlock
 
-BEFORE = [  # what leans on others goes back first
+BEFORE = [  # dependent apps are rolled back first
     ("progress", "0003_changed_answers"),
     ("running", "0004_help_first"),
     ("planning", "0002_weeks_groups_batches"),

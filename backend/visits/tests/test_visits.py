@@ -7,8 +7,9 @@ from zoneinfo import ZoneInfo
 import icalendar
 from django.test import Client, TestCase
 
-from clinic.models import Clinic
-from core.planner import Stop, travel_order
+from caseload.models import Child
+from clinic.models import AuditEntry, Clinic
+from core.planner import Stop, clashes, travel_order
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child, tap_all
 from visits.models import Feed, Visit
@@ -48,6 +49,19 @@ class CalendarTest(TestCase):
         self.assertEqual({(v["at"], v["in_series"], v["minutes"]) for v in made}, {("09:30:00", True, 45)})
         self.assertFalse(self.add()[0]["in_series"])
 
+    def test_a_long_series_comes_back_whole_and_too_many_days_are_refused(self) -> None:
+        self.assertEqual(len(self.add(times=52)), 52)
+        status, answer = self.api("get", f"/visits?first={TODAY}&last={TODAY + timedelta(days=63)}")
+        self.assertEqual((status, answer["fields"][0]["field"]), (422, "last"))
+
+    def test_visits_of_ended_care_are_left_off_until_the_child_is_back(self) -> None:
+        (visit,) = self.add()
+        Child.objects.filter(pk=self.child.pk).update(care="archived", closed_on=TODAY)
+        self.assertEqual(self.days(), [])
+        self.assertEqual(self.outcome(visit, status="done")[0], 404)
+        Child.objects.filter(pk=self.child.pk).update(care="open", closed_on=None)
+        self.assertEqual(len(self.days()), 1)
+
     def test_one_is_moved_and_the_rest_with_it_where_asked(self) -> None:
         first, second, third = self.add(times=3)
         day_after = str(date.fromisoformat(second["on"]) + timedelta(days=1))
@@ -83,7 +97,8 @@ class CalendarTest(TestCase):
         run = run_for_child(self.lead, self.child)
         tap_all(self.lead, run)
         finish_run(self.lead, run)
-        self.assertEqual((self.days()[0]["status"], self.days()[0]["plan_id"]), ("done", None))
+        day = self.days()[0]
+        self.assertEqual((day["status"], day["ran"], day["plan_id"]), ("done", True, None))
 
     def test_what_can_not_be_is_refused_at_its_field_and_nothing_is_kept(self) -> None:
         helper = make_member("assistant", self.lead.clinic)
@@ -126,13 +141,32 @@ class CalendarTest(TestCase):
 class TravelTest(TestCase):
     def test_by_time_and_one_without_beside_its_place(self) -> None:
         stops = [
-            Stop("late", "mill", time(14)),
-            Stop("some time", "lock", None),
-            Stop("early", "lock", time(9)),
-            Stop("elsewhere", "weir", None),
-            Stop("noon", "mill", time(12)),
+            Stop(1, "mill", time(14)),
+            Stop(2, "lock", None),
+            Stop(3, "lock", time(9)),
+            Stop(4, "weir", None),
+            Stop(5, "mill", time(12)),
         ]
-        self.assertEqual([s.id for s in travel_order(stops)], ["early", "some time", "noon", "late", "elsewhere"])
+        self.assertEqual([s.id for s in travel_order(stops)], [3, 2, 5, 1, 4])
+
+
+class ClashTest(TestCase):
+    def clash(self, *stops: Stop) -> dict[int, tuple[int, ...]]:
+        return clashes(stops)
+
+    def test_one_therapist_at_two_places_at_once(self) -> None:
+        one = Stop(1, "mill", time(9), 45, "ada")
+        for other, met in (
+            (Stop(2, "lock", time(9, 30), 45, "ada"), True),
+            (Stop(2, "lock", time(9, 45), 45, "ada"), False),
+            (Stop(2, "lock", time(8, 15), 45, "ada"), False),
+            (Stop(2, "lock", time(8, 15), 46, "ada"), True),
+            (Stop(2, "mill", time(9, 30), 45, "ada"), False),
+            (Stop(2, "lock", time(9, 30), 45, "bo"), False),
+            (Stop(2, "lock", None, 45, "ada"), False),
+        ):
+            expected = {1: (2,), 2: (1,)} if met else {1: (), 2: ()}
+            self.assertEqual(self.clash(one, other), expected, other)
 
 
 class FeedTest(TestCase):
@@ -162,7 +196,8 @@ class FeedTest(TestCase):
         self.assertEqual(timed["DTEND"].dt - begins, timedelta(minutes=30))
         self.assertEqual(str(timed["SUMMARY"]), "Wyn, Lock cottage")
         self.assertEqual(cancelled["DTSTART"].dt, TODAY + timedelta(days=1))
-        self.assertNotIn(b"ill", answer.content.split(b"END:VTIMEZONE")[-1].replace(b"Lock cottage", b""))
+        self.assertFalse([e for e in events.values() if "DESCRIPTION" in e], "no reason, nothing of a record")
+        self.assertEqual(AuditEntry.objects.get(action="visit.feed").detail, {"children": [self.child.pk]})
 
     def test_a_new_link_ends_the_old_and_withdrawing_ends_both(self) -> None:
         first, second = self.opened(), self.opened()

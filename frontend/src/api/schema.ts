@@ -6307,7 +6307,8 @@ export interface components {
         };
         /**
          * VisitOut
-         * @description A visit. plan_id: of a plan that is ready for it; overlaps: whom the same therapist sees elsewhere then.
+         * @description A visit. ran: a session of the child ended that day; plan_id: of a plan that is ready for it; overlaps: whom the
+         *     same therapist sees elsewhere at that time.
          */
         VisitOut: {
             /** Id */
@@ -6342,6 +6343,8 @@ export interface components {
             status: "planned" | "done" | "cancelled" | "no_show";
             /** Reason */
             reason: string;
+            /** Ran */
+            ran: boolean;
             /** Plan Id */
             plan_id: string | null;
             /** Overlaps */

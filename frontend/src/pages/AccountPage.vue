@@ -64,15 +64,15 @@ async function end(id: number): Promise<void> {
           </el-form-item>
           <el-form-item label="Colours" :error="own.at('theme')">
             <el-radio-group v-model="account.theme">
-              <el-radio-button value="auto">As the device</el-radio-button
+              <el-radio-button value="auto">Same as device</el-radio-button
               ><el-radio-button value="light">Light</el-radio-button
               ><el-radio-button value="dark">Dark</el-radio-button>
             </el-radio-group>
           </el-form-item>
-          <el-form-item label="Lengths" :error="own.at('units')">
+          <el-form-item label="Units" :error="own.at('units')">
             <el-radio-group v-model="account.units">
               <el-radio-button value="mm">mm</el-radio-button
-              ><el-radio-button value="inch">Inches, mm behind them</el-radio-button>
+              ><el-radio-button value="inch">Inches (mm in brackets)</el-radio-button>
             </el-radio-group>
           </el-form-item>
           <ProblemNote :error="own.apart.value" />

@@ -10,7 +10,7 @@ import { momentWords } from '@/logic/people'
 const KINDS = [
   { id: 'all', words: 'Everything' },
   { id: 'child', words: 'Children’s records' },
-  { id: 'record', words: 'Taken out, deleted' },
+  { id: 'record', words: 'Exports and deletions' },
   { id: 'run', words: 'Sessions' },
   { id: 'plan', words: 'Plans' },
   { id: 'note', words: 'Notes' },
@@ -53,7 +53,7 @@ async function find(letters: string): Promise<void> {
   <div class="stack">
     <h1>Audit log</h1>
     <p class="soft">
-      Who read and changed what. It is only added to; contents of a deleted record are taken out of it.
+      Who read and changed what. Entries are only ever added; when a record is deleted, their contents are removed.
     </p>
     <div class="row">
       <el-select v-model="ask.action" class="field" aria-label="Kind">
@@ -86,7 +86,7 @@ async function find(letters: string): Promise<void> {
       />
     </div>
     <ProblemNote :error="error" />
-    <p v-if="data && !data.total" class="soft">Nothing fits. Take away a limit.</p>
+    <p v-if="data && !data.total" class="soft">No entries match. Clear a filter.</p>
     <div v-else class="scroll" tabindex="0" role="region" aria-label="Entries">
       <table>
         <thead>

@@ -101,7 +101,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
     <p v-if="isPending" class="soft">Fetching the children…</p>
     <section v-else-if="nobody" class="sheet stack first">
       <h2>No child here yet</h2>
-      <p>Add the first one: six fields, then what is in the kitchen, then the first session.</p>
+      <p>Add the first one: six fields, then the cupboard, then the first session.</p>
       <div>
         <button v-if="me?.may.includes('child.add')" type="button" class="plain-button main" @click="adding = true">
           Add the first child
@@ -117,7 +117,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
       <CaseloadRow v-for="child in data.children" :key="child.id" :child="child" />
     </ul>
     <p v-else-if="data && !nobody" class="soft">
-      No child is in this group. {{ ask.letters || ask.mine ? 'Take away the letters, or look at all children.' : '' }}
+      No child is in this group. {{ ask.letters || ask.mine ? 'Clear the letters, or show all children.' : '' }}
     </p>
     <BatchPanel
       v-if="data?.children.length && me?.may.includes('plan.make')"

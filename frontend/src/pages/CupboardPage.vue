@@ -80,8 +80,8 @@ const refresh = (): void => forget('cupboard')
     </div>
     <p v-if="data && !data.items.length" class="notice">
       This cupboard is empty.
-      <RouterLink :to="{ name: 'stock', query: { home: chosen } }">Say what is there</RouterLink>, drawer by drawer; it
-      takes a minute.
+      <RouterLink :to="{ name: 'stock', query: { home: chosen } }">Fill it drawer by drawer</RouterLink>; it takes a
+      minute.
     </p>
     <p v-if="place?.who" class="soft">Also there: {{ place.who }}</p>
     <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />

@@ -80,8 +80,8 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
       <VisitRow v-for="v in visits" :key="v.id" :visit="v" :with-whom="!mine" @edit="editing = v" />
     </ul>
     <p v-else class="sheet">
-      No visit that day{{ mine ? ' of yours' : '' }}.
-      {{ me?.may.includes('visit.edit') ? 'Add one; it may come again every week.' : '' }}
+      {{ mine ? 'You have no visits that day.' : 'No visits that day.' }}
+      {{ me?.may.includes('visit.edit') ? 'Add one; it can repeat every week.' : '' }}
     </p>
     <section v-if="visits.length" class="row" aria-label="For the whole day">
       <span class="soft">Bag packed from</span>

@@ -13,7 +13,7 @@ import { usePlaces } from '@/composables/usePlaces'
 import { useStocking } from '@/composables/useStocking'
 import { searched } from '@/logic/shelves'
 
-/** What a home has, said in a minute: drawer by drawer, one tap a thing. */
+/** What a home has, in a minute: drawer by drawer, one tap for each thing. */
 const { child } = defineProps<{ child: Child }>()
 const route = useRoute()
 const homeId = computed(() => Number(route.query.home ?? child.home_id))
@@ -32,7 +32,7 @@ const found = computed(() => searched(shelves.value ?? [], search.value))
 const first = computed(() => found.value[0]?.things[0])
 const have = computed(() => Object.values(counts.value).filter(Boolean).length)
 
-/** Enter says yes to the first thing found, and is ready for the next word. */
+/** Enter adds the first match, and the field is ready for the next word. */
 function yes(): void {
   const thing = first.value
   if (!thing || !search.value.trim()) return
@@ -49,7 +49,7 @@ function taken(now: Schemas['Counts']): void {
 <template>
   <div class="stack">
     <div class="row">
-      <h2>What is there: {{ place?.name ?? child.home_name }}</h2>
+      <h2>What is at {{ place?.name ?? child.home_name }}?</h2>
       <span class="soft" role="status">{{ have }} things{{ unsent ? ', saving…' : have ? ', saved' : '' }}</span>
       <RouterLink class="plain-button push" :to="{ name: 'cupboard' }">See the cupboard</RouterLink>
     </div>
@@ -58,7 +58,7 @@ function taken(now: Schemas['Counts']): void {
     <el-input
       v-model="search"
       class="search"
-      placeholder="Type a thing; Enter says yes to the first one"
+      placeholder="Type a thing; Enter adds the first match"
       aria-label="Find a thing"
       clearable
       autofocus

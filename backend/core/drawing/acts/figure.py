@@ -55,7 +55,7 @@ def _bent(start: Point, end: Point, first: float, down: bool) -> list[Point]:
 
 
 def floor(canvas: Canvas) -> None:
-    """The floor that a figure stands on."""
+    """Draw the floor under a figure."""
     with canvas.beyond():
         canvas.line([(-5, FLOOR), (WIDE + 5, FLOOR)], 2.4)
 

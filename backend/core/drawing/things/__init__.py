@@ -102,7 +102,7 @@ def above(canvas: Canvas, thing: Thing, form: str, tint: Tint = "thing") -> None
 
 
 def side(canvas: Canvas, thing: Thing, form: str, tint: Tint = "thing") -> None:
-    """Draw a thing from the side; what stands on a table stands with its foot at y = 0, what is held is about 0."""
+    """Draw a thing from the side: standing on a table, its foot at y = 0; held, its middle at 0."""
     _SIDE.get(form, plain_side)(canvas, thing, tint)
 
 

@@ -48,7 +48,8 @@ async function save(): Promise<void> {
         <el-input v-model="form.words" type="textarea" :rows="12" maxlength="4000" />
       </el-form-item>
       <p class="soft small">
-        The record stays, and {{ child.first_name }} can be brought back at any time. Nothing is planned meanwhile.
+        The record stays, and {{ child.first_name }} can be brought back at any time. Until then nothing can be planned,
+        and visits already booked are left off the calendar.
       </p>
       <ProblemNote :error="apart" />
       <button class="plain-button main" :disabled="busy">

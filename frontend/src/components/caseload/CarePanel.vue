@@ -10,7 +10,7 @@ import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
 import { dayWords } from '@/logic/words'
 
-/** Who looks after a child, why it came, what the family agreed to; and the end of its care. */
+/** A child's therapist, referral and consent; and the end of its care. */
 const { child } = defineProps<{ child: Child }>()
 const changed = useChildChanged()
 const queries = useQueryClient()
@@ -43,11 +43,11 @@ async function bringBack(): Promise<void> {
   <section class="sheet stack" aria-label="Care">
     <h3>Care</h3>
     <label class="who">
-      <span class="soft">Looked after by</span>
+      <span class="soft">Therapist</span>
       <el-select
         :model-value="child.therapist_id"
-        aria-label="Looked after by"
-        placeholder="Nobody in particular"
+        aria-label="Therapist"
+        placeholder="Not assigned"
         clearable
         :disabled="busy || !me?.may.includes('child.assign')"
         @change="assign($event ?? null)"
@@ -58,11 +58,7 @@ async function bringBack(): Promise<void> {
     <p v-if="child.referral"><span class="soft">Referral:</span> {{ child.referral }}</p>
     <p>
       <span class="soft">Consent:</span>
-      {{
-        child.consent_on
-          ? `${dayWords(child.consent_on)}. ${child.consent_words}`
-          : 'not noted yet; Edit profile keeps it.'
-      }}
+      {{ child.consent_on ? `${dayWords(child.consent_on)}. ${child.consent_words}` : 'not noted yet (Edit profile).' }}
     </p>
     <ProblemNote :error="error" />
     <template v-if="child.care !== 'open'">

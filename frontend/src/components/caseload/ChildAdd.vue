@@ -10,6 +10,7 @@ import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TaskPicker from '@/components/shared/TaskPicker.vue'
 import { useDoing } from '@/composables/useDoing'
+import { useMe } from '@/composables/useMe'
 import { useOpenHomes } from '@/composables/usePlaces'
 import { emptyChild, isoToday, NEW_PLACE } from '@/logic/newChild'
 
@@ -20,7 +21,8 @@ const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const queries = useQueryClient()
 const places = useOpenHomes()
-const draft = useSessionStorage('new-child', emptyChild())
+const { data: me } = useMe()
+const draft = useSessionStorage(`new-child of ${me.value?.username}`, emptyChild()) // never the next one's to see
 const { busy, at, apart, doing } = useDoing()
 const atPlace = (field: string): string => at(field) || at(`place.${field}`)
 const usualName = computed(() => (draft.value.first_name.trim() ? `${draft.value.first_name.trim()}’s home` : ''))
@@ -66,7 +68,7 @@ async function save(): Promise<void> {
       <ProblemNote :error="apart" />
       <div class="row">
         <button class="plain-button main" :disabled="busy">Add</button>
-        <span class="soft small">Allergies and precautions are asked before the first session.</span>
+        <span class="soft small">Allergies and precautions are asked about before the first session.</span>
       </div>
     </el-form>
   </el-drawer>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
-/** The way to the first session, one step after the other; it stands beside the work and is closed with one tap. */
+/** The four steps to a first session, beside the work; closed with one tap. */
 const { list } = defineProps<{ list: Schemas['CaseloadOut'] }>()
 const emit = defineEmits<{ close: [] }>()
 const child = computed(() => list.children[0])
@@ -12,22 +12,22 @@ const seen = computed(() => list.children.some((c) => c.last_on))
 <template>
   <section v-if="!seen" class="sheet steps" aria-label="First steps">
     <div class="row">
-      <h2>To the first session</h2>
+      <h2>Your first session</h2>
       <button type="button" class="plain-button close" @click="emit('close')">I know the way</button>
     </div>
     <ol>
-      <li :class="{ done: child }"><strong>A child.</strong> Six fields; the rest is asked when it matters.</li>
+      <li :class="{ done: child }"><strong>A child.</strong> Six fields; the rest is asked for when it matters.</li>
       <li>
-        <strong>What is in the house.</strong> Drawer by drawer, or the usual kitchen in one tap.
-        <RouterLink v-if="child" :to="{ name: 'stock', params: { childId: child.id } }">Say what is there</RouterLink>
+        <strong>The cupboard.</strong> Drawer by drawer, or the usual kitchen in one tap.
+        <RouterLink v-if="child" :to="{ name: 'stock', params: { childId: child.id } }">Fill it</RouterLink>
       </li>
       <li>
-        <strong>A first look,</strong> twelve minutes of play that find out where {{ child?.first_name ?? 'the child' }}
-        stands.
-        <RouterLink v-if="child" :to="{ name: 'child', params: { childId: child.id } }">Begin it there</RouterLink>
+        <strong>A first look,</strong> twelve minutes of play that show where
+        {{ child?.first_name ?? 'the child' }} stands.
+        <RouterLink v-if="child" :to="{ name: 'child', params: { childId: child.id } }">Begin</RouterLink>
       </li>
       <li>
-        <strong>A session,</strong> planned from that house; run with one thumb, or printed.
+        <strong>A session,</strong> planned from that cupboard; run it with one thumb, or print it.
         <RouterLink v-if="child" :to="{ name: 'ask', params: { childId: child.id } }">Plan it</RouterLink>
       </li>
     </ol>

@@ -6,7 +6,7 @@ import { type Child, useChildChanged } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
 
-/** Before the first session: allergies and precautions, asked for where nobody has said anything of them yet. */
+/** Before the first session: allergies and precautions, asked about where nothing has been noted yet. */
 const { child } = defineProps<{ child: Child }>()
 const emit = defineEmits<{ note: [] }>()
 const changed = useChildChanged()
@@ -30,9 +30,7 @@ async function none(): Promise<void> {
 
 <template>
   <section v-if="unsaid" class="notice row" aria-label="Allergies and precautions">
-    <span
-      ><strong>Allergies? Precautions?</strong> Nobody has said anything of them for {{ child.first_name }} yet.</span
-    >
+    <span><strong>Allergies? Precautions?</strong> Nothing has been noted for {{ child.first_name }} yet.</span>
     <button type="button" class="plain-button" :disabled="busy" @click="none">None known</button>
     <button type="button" class="plain-button" @click="emit('note')">Note them…</button>
     <ProblemNote :error="error" />

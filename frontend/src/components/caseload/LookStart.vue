@@ -24,9 +24,9 @@ async function begin(homeId: number): Promise<void> {
 <template>
   <section class="notice look" aria-label="First look">
     <p>
-      <strong>No session with {{ child.first_name }} yet.</strong> A first look takes about 12 minutes of play: each set
-      is chosen by what it tells about what
-      {{ child.wanted.length ? 'the wanted tasks lean' : 'a session would lean' }} on.
+      <strong>No session with {{ child.first_name }} yet.</strong> A first look takes about 12 minutes of play. Each set
+      is chosen for what it tells about the skills
+      {{ child.wanted.length ? 'the wanted tasks need' : 'a session would build on' }}.
     </p>
     <div class="row">
       <button

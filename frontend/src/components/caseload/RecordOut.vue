@@ -40,9 +40,9 @@ async function remove(): Promise<void> {
     </div>
     <el-form v-if="asks" label-position="top" novalidate class="notice barred" @submit.prevent="remove">
       <p>
-        Everything about {{ child.first_name }} goes: plans, sessions, notes, goals, visits. It can’t be undone. The
-        audit log keeps who did what and when, and this deletion with its reason. What the law here wants kept has to be
-        taken out first.
+        This deletes everything about {{ child.first_name }}: plans, sessions, notes, goals and visits, and their home
+        with its cupboard if nobody else uses it. It can’t be undone. The audit log keeps who did what and when, and
+        this deletion with its reason. Export anything the law requires you to keep first.
       </p>
       <el-form-item label="Who asked for it, and when" :error="at('reason')"
         ><el-input v-model="form.reason" maxlength="500"

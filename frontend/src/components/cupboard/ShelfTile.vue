@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 
-/** A thing to say yes to with one tap; then how many, by stepper. */
+/** A thing, added with one tap; then how many, by stepper. */
 const { thing, count } = defineProps<{ thing: Schemas['ShelfThing']; count: number }>()
 const emit = defineEmits<{ set: [count: number] }>()
 </script>
@@ -20,7 +20,7 @@ const emit = defineEmits<{ set: [count: number] }>()
       <span>{{ thing.name }}</span>
     </button>
     <div v-if="count" class="steps">
-      <button type="button" :aria-label="`One less: ${thing.name}`" @click="emit('set', Math.max(0, count - 1))">
+      <button type="button" :aria-label="`One fewer: ${thing.name}`" @click="emit('set', Math.max(0, count - 1))">
         −
       </button>
       <input

@@ -22,7 +22,7 @@ const { data } = useQuery({
   <section v-if="data?.length" class="ask" aria-label="Ask for these first">
     <h3>
       Ask for these first
-      <span class="soft small">they open most for {{ name }}, with what is there; safe ones only</span>
+      <span class="soft small">they make the most activities possible for {{ name }}; safe things only</span>
     </h3>
     <ul class="row">
       <li v-for="thing in data.slice(0, MOST)" :key="thing.thing_id">

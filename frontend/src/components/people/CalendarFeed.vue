@@ -30,19 +30,19 @@ async function withdraw(): Promise<void> {
   <section class="sheet stack" aria-label="Calendar">
     <h2>My visits in my calendar</h2>
     <p class="soft">
-      A secret link that another calendar reads (iCalendar): first names, places and times, nothing of a record. Who has
-      the link can read it.
+      A secret link for another calendar (iCalendar). It shows first names, places and times, and nothing from a record.
+      Anyone who has the link can read it.
     </p>
     <template v-if="address">
       <input class="plain-input" readonly :value="address" aria-label="Calendar link" />
-      <p class="small">Shown now and never again.</p>
+      <p class="small">Shown only this once.</p>
     </template>
     <div class="row">
       <button v-if="address" type="button" class="plain-button main" @click="copy(address)">
         {{ copied ? 'Copied' : 'Copy' }}
       </button>
       <button type="button" class="plain-button" :disabled="busy" @click="make">
-        {{ data?.open ? 'Make a new link; the old one ends' : 'Make a link' }}
+        {{ data?.open ? 'Make a new link (ends the old one)' : 'Make a link' }}
       </button>
       <button v-if="data?.open" type="button" class="plain-button" :disabled="busy" @click="withdraw">Withdraw</button>
     </div>

@@ -30,7 +30,7 @@ const zones = ['UTC', ...Intl.supportedValuesOf('timeZone').filter((z) => z !== 
         <el-radio-button value="A4">A4</el-radio-button><el-radio-button value="Letter">Letter</el-radio-button>
       </el-radio-group>
     </el-form-item>
-    <el-form-item label="Lengths" :error="at('units')">
+    <el-form-item label="Units" :error="at('units')">
       <el-radio-group v-model="clinic.units">
         <el-radio-button value="mm">mm</el-radio-button><el-radio-button value="inch">Inches</el-radio-button>
       </el-radio-group>

@@ -38,7 +38,7 @@ async function save(): Promise<void> {
     <h2>Settings</h2>
     <el-form label-position="top" novalidate @submit.prevent="save">
       <ClinicFields v-model="form" :at="at" />
-      <el-form-item label="Records are kept, years after care has ended (empty: not said)" :error="at('keep_years')">
+      <el-form-item label="Keep records, in years after care ends (empty: no period set)" :error="at('keep_years')">
         <el-input-number v-model="form.keep_years" :min="1" :max="100" :controls="false" />
       </el-form-item>
       <ProblemNote :error="apart" />

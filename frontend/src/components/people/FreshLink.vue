@@ -7,8 +7,8 @@ import { momentWords } from '@/logic/people'
 const { link } = defineProps<{ link: Schemas['FreshLink'] }>()
 defineEmits<{ close: [] }>()
 const MAILED = {
-  sent: 'It was mailed to {to}, too.',
-  written: 'No mail server is set up, so the mail to {to} lies in the folder var/mail on the server.',
+  sent: 'It was also mailed to {to}.',
+  written: 'No mail server is set up, so the mail to {to} was saved in the folder var/mail on the server.',
   failed: 'The mail to {to} could not be sent. Copy the link instead.',
 } as const
 const { copy, copied } = useClipboard({ legacy: true })
@@ -22,7 +22,7 @@ const { copy, copied } = useClipboard({ legacy: true })
     <div class="stack">
       <p>
         <strong>{{ link.kind === 'reset' ? 'A new password' : 'An invitation' }} for {{ link.for_name }}.</strong>
-        Works once, until {{ momentWords(link.expires_at) }}. Shown now and never again: send it, or let them point a
+        Works once, until {{ momentWords(link.expires_at) }}. It is shown only this once: send it, or let them point a
         camera at it.
       </p>
       <p v-if="link.mailed" class="small">{{ MAILED[link.mailed].replace('{to}', link.email) }}</p>

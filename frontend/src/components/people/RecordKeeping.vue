@@ -28,18 +28,18 @@ async function removeDemo(): Promise<void> {
     <h2>Records</h2>
     <p><RouterLink :to="{ name: 'audit' }">Audit log: who read and changed what</RouterLink></p>
     <template v-if="old?.length">
-      <h3>Past the years records are kept here</h3>
+      <h3>Records past the keeping period</h3>
       <ul class="plain">
         <li v-for="c in old" :key="c.id">
           <RouterLink :to="{ name: 'child', params: { childId: c.id } }">{{ c.first_name }}</RouterLink>
           <span class="soft small"> care ended {{ dayWords(c.closed_on) }} {{ c.closed_on.slice(0, 4) }}</span>
         </li>
       </ul>
-      <p class="soft small">Nothing is deleted by itself. Each record is deleted on its own page, with a reason.</p>
+      <p class="soft small">Nothing is deleted automatically. Each record is deleted on its own page, with a reason.</p>
     </template>
     <template v-if="clinic?.demo">
       <h3>Demo clinic</h3>
-      <p class="soft small">A made-up clinic stands beside yours, with sign-ins of its own.</p>
+      <p class="soft small">A made-up clinic exists beside yours, with its own sign-ins.</p>
       <div>
         <button type="button" class="plain-button" :disabled="busy" @click="removeDemo">
           {{ sure ? 'Remove it with everything in it' : 'Remove the demo clinic…' }}

@@ -39,13 +39,13 @@ async function off(): Promise<void> {
   <section class="sheet stack" aria-label="Second factor">
     <h2>Second factor</h2>
     <p class="soft">
-      With it, a password alone lets nobody in: a code from an app on your phone is asked for, too. Any app for one-time
-      codes (TOTP) will do.
+      With a second factor, your password alone is not enough: signing in also asks for a code from an app on your
+      phone. Any app for one-time codes (TOTP) will do.
     </p>
     <div v-if="codes.length" class="notice stack">
       <p>
-        <strong>It is on.</strong> Keep these on paper, for a day without your phone. Each lets you in once; they are
-        shown now and never again.
+        <strong>It is on.</strong> Write these codes down for a day without your phone. Each works once; they are shown
+        only now.
       </p>
       <ul class="codes">
         <li v-for="c in codes" :key="c">{{ c }}</li>

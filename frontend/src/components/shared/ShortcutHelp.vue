@@ -6,7 +6,7 @@ const emit = defineEmits<{ close: []; steps: [] }>()
 </script>
 
 <template>
-  <el-dialog model-value title="Keys" width="min(520px, 96%)" @close="emit('close')">
+  <el-dialog model-value title="Keyboard shortcuts" width="min(520px, 96%)" @close="emit('close')">
     <template v-for="group in SHORTCUTS" :key="group.where">
       <h3>{{ group.where }}</h3>
       <dl>

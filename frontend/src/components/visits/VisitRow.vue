@@ -38,11 +38,9 @@ async function close(status: Schemas['Outcome']['status']): Promise<void> {
       >
       <span class="small soft"
         >{{ visit.home_name }}{{ withWhom ? ` · ${visit.therapist_name}` : ''
-        }}{{ visit.in_series ? ' · comes again' : '' }}</span
+        }}{{ visit.in_series ? ' · repeats' : '' }}</span
       >
-      <span v-if="visit.overlaps.length" class="small clash"
-        >At the same time elsewhere: {{ visit.overlaps.join(', ') }}</span
-      >
+      <span v-if="visit.overlaps.length" class="small clash">Overlaps with {{ visit.overlaps.join(', ') }}</span>
     </div>
     <span class="tag" :class="{ ready: visit.status === 'done', setback: visit.status === 'no_show' }"
       >{{ STATUS[visit.status] }}{{ visit.reason ? `: ${visit.reason}` : '' }}</span
@@ -66,8 +64,9 @@ async function close(status: Schemas['Outcome']['status']): Promise<void> {
           Move…
         </button>
       </template>
+      <span v-else-if="visit.ran" class="small soft">Session recorded</span>
       <button v-else type="button" class="plain-button" :disabled="busy" @click="((reason = ''), close('planned'))">
-        Booked again
+        Book it again
       </button>
     </div>
     <form v-if="asks" class="row why" novalidate @submit.prevent="close(asks)">
