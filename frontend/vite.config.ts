@@ -9,5 +9,6 @@ export default defineConfig(({ command, mode }) => ({
   plugins: [vue(), components({ dirs: [], resolvers: [ElementPlusResolver()], dts: 'src/components.d.ts' })],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  test: { setupFiles: ['src/testing/setup.ts'], server: { deps: { inline: ['element-plus'] } } },
   server: { proxy: { '/api': `http://127.0.0.1:${loadEnv(mode, '.', 'WEB_').WEB_PORT ?? '8470'}` } },
 }))

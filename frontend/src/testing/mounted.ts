@@ -1,0 +1,82 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { mount, type VueWrapper } from '@vue/test-utils'
+import type { Component } from 'vue'
+import { createMemoryHistory, createRouter } from 'vue-router'
+import { vi } from 'vitest'
+import { network } from './setup'
+
+const NAMES = ['child', 'stock', 'ask', 'bench', 'cupboard', 'activity', 'run', 'audit', 'day', 'sign-in'] as const
+
+/** A component on a page of its own, with the queries and the addresses it may ask for. */
+export function shown(
+  component: Component,
+  props: Record<string, unknown>,
+  known: Record<string, unknown> = {},
+): VueWrapper {
+  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  for (const [key, data] of Object.entries(known)) queryClient.setQueryData([key], data)
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/', component: { template: '<i />' } },
+      ...NAMES.map((name) => ({ path: `/${name}/:rest(.*)*`, name, component: { template: '<i />' } })),
+    ],
+  })
+  return mount(component, {
+    props,
+    attachTo: document.body,
+    global: { plugins: [[VueQueryPlugin, { queryClient }], router] },
+  })
+}
+
+export interface Call {
+  route: string
+  body: unknown
+}
+
+/**
+ * Answer the API's routes, as “PUT /api/visits/1”: by a value, or by a refusal with its status. Returns what was asked,
+ * in order.
+ */
+export function answers(routes: Record<string, unknown>): Call[] {
+  const calls: Call[] = []
+  network.answer = async (request: Request) => {
+    const route = `${request.method} ${new URL(request.url).pathname}`
+    const text = await request.text()
+    calls.push({ route, body: text ? JSON.parse(text) : undefined })
+    const said = routes[route]
+    if (said === undefined) throw new Error(`nothing answers ${route}`)
+    const refused = said instanceof Refusal
+    return new Response(JSON.stringify(refused ? said.problem : said), {
+      status: refused ? said.problem.status : 200,
+      headers: { 'Content-Type': refused ? 'application/problem+json' : 'application/json' },
+    })
+  }
+  return calls
+}
+
+/** What the API says no with. */
+export class Refusal {
+  constructor(status: number, field = '', reason = 'No.', more: object = {}) {
+    this.problem = {
+      title: 'No',
+      status,
+      detail: reason,
+      fields: field ? [{ field, value: '', reason, remedy: '' }] : [],
+      ...more,
+    }
+  }
+  readonly problem: { status: number } & Record<string, unknown>
+}
+
+/** The button of a name, as somebody would look for it. */
+export function button(on: VueWrapper, name: string): ReturnType<VueWrapper['get']> {
+  const found = on.findAll('button').find((b) => (b.attributes('aria-label') ?? b.text()).includes(name))
+  if (!found) throw new Error(`no button ${name} in ${on.html()}`)
+  return found as ReturnType<VueWrapper['get']>
+}
+
+/** What a form's field says is wrong; Element Plus shows it a tenth of a second after it is known. */
+export function fieldError(on: VueWrapper): Promise<string> {
+  return vi.waitFor(() => on.get('.el-form-item__error').text())
+}
