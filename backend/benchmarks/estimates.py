@@ -11,42 +11,61 @@ from benchmarks.choosing import (
     ACTIVITIES,
     DAY,
     TRIES,
-    by_age,
-    by_estimate,
-    by_oracle,
-    by_staircase,
+    ByAge,
+    ByEstimate,
+    ByOracle,
+    ByStaircase,
+    Way,
     calibration,
     steps,
     well_placed,
 )
+from benchmarks.others import WAYS_TO_DIFFER, other
 from core.ability import Estimate, on_day, update
 from core.ability.simulation import LEARNING, Child
+from core.running import ASKED_AFTER
 
 Say = Callable[[str], object]
+WAYS: dict[str, Callable[[], Way]] = {
+    "as the application": ByEstimate,
+    "activities given": lambda: ByEstimate(chooses=False),
+    "before the session": lambda: ByEstimate(asked_after=None, chooses=False),
+    "staircase": ByStaircase,
+    "by age": ByAge,
+    "fair oracle": ByOracle,
+    "oracle that learns the day": lambda: ByOracle(ASKED_AFTER),
+}
 
 
-def placed(say: Say, children: int = 40) -> None:
-    """The share of sets whose true chance lies in the zone, after four sessions."""
-    ways = {
-        "on the spot": by_estimate,
-        "before the session": lambda: by_estimate(on_the_spot=False),
-        "staircase": by_staircase,
-        "by age": by_age,
-        "oracle": by_oracle,
-    }
-    shares = {name: {kind: well_placed(way, kind, children) for kind in LEARNING} for name, way in ways.items()}
+def placed(say: Say, children: int = 100) -> None:
+    """The share of tries whose true chance lies in the zone, after four sessions, with its standard error."""
+    shares = {name: {kind: well_placed(way, kind, children) for kind in LEARNING} for name, way in WAYS.items()}
     for kind in LEARNING:
-        ours, best, stairs = shares["on the spot"][kind], shares["oracle"][kind], shares["staircase"][kind]
-        listed = ", ".join(f"{name} {shares[name][kind]:.2f}" for name in ways)
+        ours, best, stairs = (shares[n][kind][0] for n in ("as the application", "fair oracle", "staircase"))
+        listed = ", ".join(f"{name} {s[kind][0]:.3f} ± {s[kind][1]:.3f}" for name, s in shares.items())
         say(
-            f"well-placed sets, {kind}: {listed}; {ours / best:.2f} of the oracle, {ours / stairs:.2f} times the "
+            f"well-placed tries, {kind}: {listed}; {ours / best:.2f} of the fair oracle, {ours / stairs:.2f} times the "
             "staircase"
         )
-    mean = {name: float(np.mean(list(by_kind.values()))) for name, by_kind in shares.items()}
+    mean = {name: float(np.mean([share for share, _ in by_kind.values()])) for name, by_kind in shares.items()}
+    ours = mean["as the application"]
     say(
-        f"well-placed sets, all kinds: {mean['on the spot'] / mean['oracle']:.2f} of the oracle, "
-        f"{mean['on the spot'] / mean['staircase']:.2f} times the staircase"
+        "well-placed tries, all kinds: "
+        + ", ".join(f"{name} {share:.3f}" for name, share in mean.items())
+        + f"; {ours / mean['fair oracle']:.2f} of the fair oracle, {ours / mean['staircase']:.2f} times the staircase"
     )
+
+
+def made_otherwise(say: Say, children: int = 60) -> None:
+    """Children made in other ways than the estimate assumes: well-placed tries, and how far forecasts miss."""
+    for way in WAYS_TO_DIFFER:
+        ours, error = well_placed(ByEstimate, way, children, other)
+        stairs, _ = well_placed(ByStaircase, way, children, other)
+        missed, _ = calibration(children, (way,), other)
+        say(
+            f"made otherwise, {way}: well placed {ours:.3f} ± {error:.3f}, {ours / stairs:.2f} times the staircase; "
+            f"forecasts miss by {missed:.3f}"
+        )
 
 
 def error_by_session(say: Say) -> None:
@@ -84,15 +103,18 @@ def calibrated(say: Say) -> None:
 
 
 def stepped(say: Say) -> None:
-    """Steps up that the truth did not bear out, and waits of children long ready."""
-    result = steps()
+    """Steps up and down that the truth did not bear out, and waits of children long ready."""
+    r = steps(360)
+    wrong_up, wrong_down = r["wrong up"] / max(r["up"], 1), r["wrong down"] / max(r["down"], 1)
+    late = r["ready and not moved up"] / max(r["ready sessions"], 1)
     say(
-        f"steps up: {result['up']}, wrong {result['wrong'] / max(result['up'], 1):.1%}; a child with 9 of 10 waited "
-        f"in {result['sessions a ready child waited'] / result['sessions']:.0%} of sessions"
+        f"steps up: {r['up']}, wrong {wrong_up:.1%}; steps down: {r['down']}, wrong {wrong_down:.0%}; "
+        f"{late:.0%} of {r['ready sessions']} sessions of children with a true 9 of 10 brought no step up; "
+        f"well placed by the next steps alone {r['well placed'] / r['sessions']:.2f}"
     )
 
 
 def report(say: Say) -> None:
     """All of it."""
-    for part in (placed, error_by_session, calibrated, stepped):
+    for part in (placed, made_otherwise, error_by_session, calibrated, stepped):
         part(say)

@@ -13,16 +13,16 @@ from clinic.actions import Done, acting
 from clinic.models import Member
 from core import safety
 from core.library import ACTIVITIES
-from core.offers import Variant, grade_words, neighbours
+from core.offers import Variant, by_hand, grade_words, neighbours
 from core.planner import Block, Refusal
 from core.progress import measures, next_hand
 from core.recording import MEASURED, read_off
-from core.running import REST, Event, EventError, read_event, table
+from core.running import REST, Event, EventError, Ladder, read_event, table
 from planning.models import Plan
 from planning.workbench import Workbench, choices_of, workbench_of
 from running.frozen import FrozenBlock, FrozenGrade, FrozenMeasure
 from running.models import Run, RunEvent, SetRecord
-from running.queries import activities_of, folded, parts_of, sets_by_strand, strands_of
+from running.queries import WORKING_PARTS, activities_of, folded, parts_of, sets_by_strand, strands_of
 
 LADDER_STEPS = 4  # one-step changes each way that a tablet may make while offline
 
@@ -94,17 +94,29 @@ class Before:
 
 def frozen(bench: Workbench, block: Block, at: int, before: Before) -> FrozenBlock:
     """A block as it is run: what to say, the grades around it, whose hand's turn it is."""
-    return FrozenBlock(
+    hand = before.hand(block)
+    result = FrozenBlock(
         id=f"b{at}",
         block=block,
-        says=table(block.count),
+        says=(),
         grades=_grades(bench, block),
         if_mouthed=tuple(if_mouthed(bench, block)),
         rest=REST,
         measures=_measures(bench, block),
-        hand=before.hand(block),
+        hand=hand,
         record=before.record(block),
     )
+    return result.model_copy(update={"says": table(block.count, _ladder(bench, result, before))})
+
+
+def _ladder(bench: Workbench, block: FrozenBlock, before: Before) -> Ladder | None:
+    """The grades of a working block with what is believed of the child; None for a sure win at the start or tidying."""
+    strand = block.block.strand
+    estimate = bench.request.estimates.get(strand)
+    if estimate is None or block.block.part not in WORKING_PARTS:
+        return None
+    name = by_hand(block.block.activity_id, block.hand, before.facts.turn_hand)
+    return Ladder(estimate, before.on, name, block.rungs(strand))
 
 
 def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:

@@ -42,10 +42,15 @@ class TogetherIn(Schema):
 
 
 class SuggestionOut(Schema):
-    """After so many tries and successes, say this."""
+    """After so many tries and from `successes` to `most` successes, say this. at, to: places in the ladder of grades,
+    the one the tries were made at and the one to go to; null where it holds for every grade.
+    """
 
     tries: int
     successes: int
+    most: int
+    at: int | None
+    to: int | None
     helped: bool
     kind: PromptKind
     words: str
@@ -116,8 +121,11 @@ class EventIn(Schema):
 
 
 class TabletRulesOut(Schema):
-    """When a set counts as helped (share of its tries), and when its pace is shown (fewest tries and seconds)."""
+    """When a set counts as helped (share of its tries), when its pace is shown (fewest tries and seconds), and after
+    how many tries of a set, beside its end, it is asked what suits better.
+    """
 
+    asked_after: list[int]
     helped_share: float
     pace_tries: int
     pace_seconds: float

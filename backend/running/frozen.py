@@ -6,6 +6,7 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict
 
+from core.offers import Variant, difficulty
 from core.planner import Block
 from core.running import Rest, Suggestion
 
@@ -45,7 +46,7 @@ class FrozenBlock(BaseModel):
 
     model_config = ConfigDict(frozen=True)
 
-    version: Literal[3] = 3
+    version: Literal[4] = 4
     id: str
     block: Block
     says: tuple[Suggestion, ...]
@@ -55,6 +56,14 @@ class FrozenBlock(BaseModel):
     measures: tuple[FrozenMeasure, ...]
     hand: str
     record: float | None
+
+    def rungs(self, strand: str) -> list[float]:
+        """What each grade of the ladder asks in a strand, easiest first; of a strength by the very thing in use."""
+        activity = self.block.activity_id
+        return [
+            g.rungs[strand] if strand in g.rungs else difficulty(Variant(activity, g.grade))[strand]
+            for g in self.grades
+        ]
 
     def plain(self) -> dict[str, Any]:
         """As plain values that go into JSON and come back by model_validate."""

@@ -5,8 +5,8 @@ from typing import Any, Literal
 
 from caseload.models import StrandEstimate
 from core.ability import from_plain
-from core.offers import Variant
-from core.running import SetResult, step_today
+from core.offers import by_hand
+from core.running import STEPS, SetResult, step_today
 from running.frozen import FrozenBlock
 from running.models import Run
 from running.queries import WORKING_PARTS, blocks_of, folded, strands_of
@@ -53,15 +53,20 @@ def _for_block(run: Run, block: FrozenBlock, strand: str, sets: list[SetResult],
     if here not in ladder:
         return []
     at = ladder.index(here)
-    variants = [Variant(block.block.activity_id, g) for g in ladder]
-    step = step_today(
-        from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, variants, at, strand
-    )
+    rungs = block.rungs(strand)
+    name = by_hand(block.block.activity_id, _hand_now(block, sets), run.child.hand)
+    step = step_today(from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, name, rungs, at)
     if not step:
         return []
     words = ", ".join(block.grades[at + step].words)
-    result = f"Today suits {'one step harder' if step > 0 else 'one step easier'}: {words}"
+    result = f"Today suits {STEPS[abs(step)]} {'harder' if step > 0 else 'easier'}: {words}"
     return [Advice(block.id, "up" if step > 0 else "down", ladder[at + step], result)]
+
+
+def _hand_now(block: FrozenBlock, sets: list[SetResult]) -> str:
+    """The hand a block was last done with; nobody's where it was not noted."""
+    mine = [s for s in sets if s.block == block.id]
+    return mine[-1].hand if mine else ""
 
 
 def _grade_now(block: FrozenBlock, sets: list[SetResult]) -> tuple[int, ...]:

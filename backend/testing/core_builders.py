@@ -1,7 +1,9 @@
 """Plain values the core's tests share. No database."""
 
 import random
+from collections.abc import Iterable
 from datetime import date
+from itertools import groupby
 from typing import Any
 
 from core import ability
@@ -58,6 +60,17 @@ def made_up_request(seed: int) -> SessionRequest:
     targets = tuple(rng.sample(["grasp", "strength", "in_hand", "bilateral", "scissors"], rng.choice([1, 2])))
     stock = stock_of({i: max(1, THINGS[i].typical_count // rng.choice([1, 2])) for i in ids})
     return SessionRequest(child, setting, stock, estimates, rng.choice([10, 20, 30, 45]), targets, recent=recent)
+
+
+def believed(
+    sets: Iterable[SetResult], strand: str, first: ability.Estimate | None = None, preferred: str = ""
+) -> ability.Estimate:
+    """What is believed after sets, from a first guess: by default a wide one at the rung of the first set."""
+    done = sorted((s for s in sets), key=lambda s: s.on)
+    estimate = first or ability.Estimate(done[0].difficulty[strand] if done else 3.0, 1.2)
+    for on, day in groupby(done, key=lambda s: s.on):
+        estimate = ability.update(estimate, [s.evidence(strand, preferred) for s in day], on)
+    return estimate
 
 
 def set_of(

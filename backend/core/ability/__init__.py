@@ -2,16 +2,20 @@
 
 from core.ability.estimate import (
     AT_RUNG,
+    DAY_SD,
     LOG_ODDS_PER_RUNG,
     Estimate,
     Floats,
     SetEvidence,
     as_plain,
     chance,
+    chance_between,
     chance_in_words,
     chance_together,
     from_plain,
+    gap_at,
     on_day,
+    seen_at,
     start,
 )
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
@@ -20,6 +24,7 @@ from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, W
 
 __all__ = [
     "AT_RUNG",
+    "DAY_SD",
     "LOG_ODDS_PER_RUNG",
     "PLACES",
     "WITH_WHOM",
@@ -36,12 +41,15 @@ __all__ = [
     "as_plain",
     "chain",
     "chance",
+    "chance_between",
     "chance_in_words",
     "chance_together",
     "from_plain",
+    "gap_at",
     "held_back",
     "level_today",
     "on_day",
+    "seen_at",
     "shortfalls",
     "standing",
     "start",

@@ -8,7 +8,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
-from core.ability.estimate import DAY_SD, OFFSET_SD, SetEvidence, odds_curve
+from core.ability.estimate import DAY_SD, OFFSET_SD, SetEvidence, odds_curve, with_slips
 from core.recording import SupportLevel, lift
 
 LEARNING = {
@@ -24,7 +24,10 @@ LEARNING = {
 
 @dataclass
 class Child:
-    """A made-up child in one strand. rung is the truth, in rungs; weeks run from the first session."""
+    """A made-up child in one strand. rung is the truth, in rungs; weeks run from the first session.
+
+    One who leans on prompts does less alone, and is lifted further by help, than others at the same rung.
+    """
 
     rung: float
     kind: str
@@ -52,16 +55,24 @@ class Child:
             self.offsets[activity_id] = float(self.random.normal(0, OFFSET_SD))
         return self.offsets[activity_id]
 
+    def level(self, week: float, activity_id: str, support: SupportLevel = "alone") -> float:
+        """What the child can do at an activity with some help, in rungs, the day's swing left out."""
+        leans = self.kind == "prompt_dependent"
+        helped = lift(support) * (1.5 if leans else 1.0)
+        return self.true_rung(week) + self.offset(activity_id) + helped - (0.4 if leans and support == "alone" else 0.0)
+
     def true_chance(self, week: float, activity_id: str, difficulty: float, support: SupportLevel = "alone") -> float:
         """The true chance of success today."""
-        helped = lift(support) * (1.5 if self.kind == "prompt_dependent" else 1.0)
-        alone = -0.4 if self.kind == "prompt_dependent" and support == "alone" else 0.0
-        gap = self.true_rung(week) + self.offset(activity_id) + self.day + helped + alone - difficulty
-        return float(odds_curve(gap))
+        return float(with_slips(odds_curve(self.level(week, activity_id, support) + self.day - difficulty)))
+
+    def attempt(self, week: float, activity_id: str, difficulty: float) -> tuple[float, bool]:
+        """One try alone: its true chance, and how it went."""
+        truth = self.true_chance(week, activity_id, difficulty)
+        return truth, bool(self.random.random() < truth)
 
     def play(
         self, week: float, activity_id: str, difficulty: float, tries: int, support: SupportLevel = "alone"
     ) -> SetEvidence:
-        """One set as it would go."""
+        """One set as it would go, with the same help from the start of every try."""
         won = int(self.random.binomial(tries, self.true_chance(week, activity_id, difficulty, support)))
         return SetEvidence(activity_id, difficulty, tries, won, support)

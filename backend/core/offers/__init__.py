@@ -2,7 +2,16 @@
 
 from core.offers.coverage import Reach, most_useful_first, reach, starter_list
 from core.offers.fitting import room
-from core.offers.grading import Neighbour, asks_other_hand, dials, equals, grade_words, neighbours
+from core.offers.grading import (
+    Neighbour,
+    asks_other_hand,
+    by_hand,
+    dials,
+    equals,
+    evidence_name,
+    grade_words,
+    neighbours,
+)
 from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.offer import Lack, LackKind, Offer, Quantity
 from core.offers.substitutes import Swap, swaps
@@ -34,10 +43,12 @@ __all__ = [
     "Variant",
     "asked_of",
     "asks_other_hand",
+    "by_hand",
     "checked_variant",
     "dials",
     "difficulty",
     "equals",
+    "evidence_name",
     "grade_words",
     "makeable",
     "most_useful_first",

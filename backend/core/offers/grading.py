@@ -65,6 +65,22 @@ def asks_other_hand(variant: Variant) -> bool:
     return "other_hand" in tags_of(checked_variant(variant), variant.grade)
 
 
+def evidence_name(variant: Variant, preferred: str) -> str:
+    """Return the name under which a child's sets at a grade count: the activity's, or one of its own where the grade
+    asks for the other hand.
+
+    preferred -- the child's settled hand, right or left; anything else leaves hands out of it
+    """
+    other = {"right": "left", "left": "right"}.get(preferred)
+    return by_hand(variant.activity_id, other, preferred) if other and asks_other_hand(variant) else variant.activity_id
+
+
+def by_hand(activity_id: str, hand: str | None, preferred: str) -> str:
+    """Return the name under which work with a hand counts: the other hand is an activity of its own."""
+    settled = preferred in ("right", "left") and hand in ("right", "left")
+    return f"{activity_id}/{hand}" if settled and hand != preferred else activity_id
+
+
 def neighbours(variant: Variant, stock: UsableCupboard, strand: str = "") -> tuple[Neighbour | None, Neighbour | None]:
     """Return (easier, harder): the smallest change on one axis that this home and the hazards allow.
 

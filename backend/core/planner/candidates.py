@@ -8,11 +8,11 @@ from math import prod
 import numpy as np
 from numpy.typing import NDArray
 
-from core.ability import Floats, chance_together
+from core.ability import Estimate, Floats, chance_together
 from core.child import Part, Zone
 from core.library import ACTIVITIES
 from core.library.activity import Activity
-from core.offers import Offer
+from core.offers import Offer, evidence_name
 from core.planner.dose import Dose, dose_of, seconds_a_try
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.options import QUALITY, STEP, Option
@@ -29,7 +29,7 @@ from core.planner.suitability import (
 )
 from core.skills import STRANDS
 
-FIT_WANTED = 0.4  # fit below which a part looks no further while anything better is there
+FIT_WANTED = 0.5  # of the best fit in a part: what fits less is not looked at; project definition
 SHORTEST_MAIN = 2  # minutes under which there is no main work; project definition
 MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
 
@@ -47,6 +47,7 @@ class Candidate:
     strand: str
     rung: float
     expected: float
+    fit: float
     quality: int
     zone: Zone
     terms: tuple[Reason, ...]
@@ -61,7 +62,7 @@ class Candidate:
     @property
     def why(self) -> tuple[Reason, ...]:
         """Every term of the worth of its minutes, the forecast's first."""
-        return (zone_reason(self.expected, self.zone, self.part), *self.terms)
+        return (zone_reason(self.expected, self.fit, self.zone, self.part), *self.terms)
 
     def worth(self, sets: int) -> int:
         """What so many sets are worth, of WORTH_A_MINUTE: time at work, without the rests, times its quality."""
@@ -144,8 +145,10 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
         ]
         weigher = _Weigher(request, activity, offers, weights)
         rated += [weigher.rated(part) for part in played] if offers else []
-    near = {r.part for r in rated if len(r.fit) and r.fit.max() >= FIT_WANTED}
-    return [c for r in rated for c in r.candidates(FIT_WANTED if r.part in near and not r.is_task else 0.0)]
+    best: dict[Part, float] = {}
+    for r in rated:
+        best[r.part] = max(best.get(r.part, 0.0), float(r.fit.max(initial=0.0)))
+    return [c for r in rated for c in r.candidates(0.0 if r.is_task else FIT_WANTED * best[r.part])]
 
 
 def _the_wanted_task(every: list[Candidate]) -> list[Candidate]:
@@ -176,22 +179,52 @@ class _Weigher:
     @cached_property
     def chances(self) -> Floats:
         """The chance of each offer, with all the strands it trains: the weakest decides."""
-        strands = [s for s in self.activity.trains if s in self.request.estimates]
-        rungs = np.array([[o.rungs[s] for s in strands] for o in self.offers])
-        asked, place = np.unique(rungs, axis=0, return_inverse=True)  # many grades ask the same
-        estimates = [self.request.estimates[s] for s in strands]
-        return chance_together(estimates, asked, activity_id=self.activity.id)[place.ravel()]
+        result = np.zeros(len(self.offers))
+        for hand, (places, asked, back) in self._asked.items():
+            result[places] = chance_together(self._estimates, asked, activity_id=hand)[back]
+        return result
+
+    def fits(self, zone: Zone) -> Floats:
+        """How sure it is of each offer that a set lies in a zone."""
+        result = np.zeros(len(self.offers))
+        for hand, (places, asked, back) in self._asked.items():
+            levels = [e.level(hand) for e in self._estimates]
+            result[places] = zone_fit(levels, asked[back], self.chances[places], zone)
+        return result
+
+    @cached_property
+    def _strands(self) -> list[str]:
+        return [s for s in self.activity.trains if s in self.request.estimates]
+
+    @cached_property
+    def _estimates(self) -> list[Estimate]:
+        return [self.request.estimates[s] for s in self._strands]
+
+    @cached_property
+    def _asked(self) -> dict[str, tuple[list[int], Floats, NDArray[np.int_]]]:
+        """By the name evidence goes under (the other hand has one of its own): the offers' places, what they ask of the
+        strands, each once, (n, strands), and which of these each offer asks.
+        """
+        by_name: dict[str, list[int]] = {}
+        for place, offer in enumerate(self.offers):
+            by_name.setdefault(evidence_name(offer.variant, self.request.child.turn_hand), []).append(place)
+        result = {}
+        for name, places in by_name.items():
+            rungs = np.array([[self.offers[i].rungs[s] for s in self._strands] for i in places])
+            asked, back = np.unique(rungs, axis=0, return_inverse=True)
+            result[name] = (places, asked, back.ravel())
+        return result
 
     def rated(self, part: Part) -> "_Rated":
         """The offers in a part, each aimed at the strand where its minutes are worth most."""
         strands = aims(self.activity, part, self.request)
         zone = self.request.band(part)
         count = len(self.offers) if strands else 0
+        fits = self.fits(zone) if count else np.zeros(0)
         best = np.full(count, -1, dtype=int)
         at, fit = np.zeros(count, dtype=int), np.zeros(count)
         for place, strand in enumerate(strands):
             weight = self.weights[strand]
-            fits = zone_fit(self.chances, zone)
             quality = np.rint(fits * prod(r.factor for r in (weight, *self.shared)) * QUALITY).astype(int)
             better = quality > best
             best[better], at[better], fit[better] = quality[better], place, fits[better]
@@ -249,6 +282,7 @@ class _Rated:
             strand,
             offer.rungs[strand],
             float(w.chances[i]),
+            float(self.fit[i]),
             max(1, int(self.quality[i])) if task else int(self.quality[i]),
             self.zone,
             (w.weights[strand], *w.shared),

@@ -3,10 +3,13 @@
 Safety, stock, supervision, fatigue and order are limits elsewhere, never prices here.
 """
 
+from collections.abc import Sequence
+from functools import cache
+
 import numpy as np
 from numpy.typing import ArrayLike
 
-from core.ability import Floats, shortfalls
+from core.ability import DAY_SD, Floats, chance_between, gap_at, shortfalls
 from core.child import Child, Part, Zone
 from core.library.activity import Activity
 from core.planner.request import Reason, SessionRequest
@@ -16,21 +19,43 @@ OFF_TARGET = 0.5  # a minute on a strand outside the chosen targets
 NOT_HELD_BACK = 0.6  # a minute on a strand that no wanted task is short of
 FULL_GAP_RUNGS = 3.0  # rungs short at which a strand holds back most
 FRESHNESS = (0.7, 0.85, 0.95)  # done last time, the time before, the time before that
+SURE = 0.9  # fit from which the words call it as sure as can be
+NEARER = 0.1  # of the fit that goes by the distance alone, whatever the doubt
 UNTHEMED = 0.9  # nothing in it that the child likes
 UNKNOWN = 0.5  # not done lately, for a child who keeps what is known
 STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
 
 
-def zone_fit(chance: ArrayLike, zone: Zone) -> Floats:
-    """Return 1 inside the zone, falling with the odds outside: half at twice the odds off. For one chance or many."""
-    odds = _odds(chance)
-    fit: Floats = np.minimum(1.0, np.minimum(odds / _odds(zone.low), _odds(zone.high) / odds))
-    return fit
+def zone_fit(levels: Sequence[tuple[float, float]], rungs: ArrayLike, chances: ArrayLike, zone: Zone) -> Floats:
+    """Return how sure it is that a set lies in the zone, as a share of how sure it could be: 1 where the child is known
+    exactly and only the day's swing is left, falling with the doubt and with the distance.
+
+    levels  -- (mean, sd) of the child's level in each strand the work asks of, in rungs
+    rungs   -- (n, strands), what each piece of work asks of them
+    chances -- (n,) forecasts, by whose odds work that is all but surely outside is still told apart, for NEARER
+    Returns -- (n,) fits from 0 to 1
+    """
+    sure = np.minimum(1.0, chance_between(levels, rungs, *_gaps(zone)) / _surest(zone))
+    odds = _odds(chances)
+    near = np.minimum(1.0, np.minimum(odds / _odds(zone.low), _odds(zone.high) / odds))
+    return np.asarray((1 - NEARER) * sure + NEARER * near)
 
 
 def _odds(chance: ArrayLike) -> Floats:
     within: Floats = np.clip(np.asarray(chance, dtype=float), 1e-6, 1 - 1e-6)
     return within / (1 - within)
+
+
+def _gaps(zone: Zone) -> tuple[float, float]:
+    """The zone in rungs above the work; a forecast's zone leaves slips out."""
+    return gap_at(zone.low, slips=False), gap_at(zone.high, slips=False)
+
+
+@cache
+def _surest(zone: Zone) -> float:
+    """How sure it can be that a set lies in the zone: the child known exactly, in its middle."""
+    low, high = _gaps(zone)
+    return float(chance_between([((low + high) / 2, DAY_SD)], [[0.0]], low, high)[0])
 
 
 def rungs_short(strand: str, request: SessionRequest) -> tuple[float, str]:
@@ -91,12 +116,13 @@ def liking(activity: Activity, child: Child) -> Reason:
     )
 
 
-def zone_reason(chance: float, zone: Zone, part: Part) -> Reason:
-    """The fit of the forecast, in words."""
-    fit = float(zone_fit(chance, zone))
-    where = "inside" if fit == 1 else "easier than" if chance > zone.high else "harder than"
+def zone_reason(chance: float, fit: float, zone: Zone, part: Part) -> Reason:
+    """The forecast, and how sure it is that the set lies in the band, in words."""
+    where = "inside" if zone.low <= chance <= zone.high else "easier than" if chance > zone.high else "harder than"
+    sure = "as sure as can be" if fit > SURE else f"{fit * 100:.0f} % of the certainty there can be"
     return Reason(
         "zone",
         fit,
-        f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f})",
+        f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f}), "
+        f"{sure}",
     )

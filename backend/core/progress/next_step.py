@@ -1,45 +1,57 @@
 """What to do next in a strand: up, hold, down, fade help, swap hands, change activity, check again, check a lower
 strand.
 
-Thresholds: common practice (ready at 8 in 10 alone on two days; down after two misses or under 5 in 10)
-and from memory (stalled over about 4 sessions; out of date after 6 weeks). Each can be set by policy.
+A step rests on what is believed of the child: how likely a set at this grade, and at the ones beside it, is well
+placed. The trade's floors stand beside it as safeguards: enough tries, on two days, ten in a row where the trade asks
+for it (common practice). From memory: stalled over about 4 sessions; out of date after 6 weeks. Each can be set by
+policy.
 """
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
+from functools import cached_property
 from types import MappingProxyType
 from typing import Literal
 
-from core.ability import Estimate
-from core.offers import Variant, asks_other_hand
+from core.ability import Estimate, chance, chance_between, gap_at
+from core.library import ACTIVITIES
+from core.offers import Variant, asks_other_hand, by_hand, difficulty, variants_of
 from core.recording import LEVELS, SUPPORTS, less_help
-from core.running import SetResult
+from core.running import SetResult, well_placed
 
 STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
 OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})
 BOTH_HANDS = frozenset(
     {"squeeze", "pinch", "hold", "push", "midline"}
 )  # trained with either hand on purpose: strength and transfer games; common practice
+STEP_RUNGS = (0.15, 0.6)  # what a step harder or easier adds at the least and at the most, in rungs; project definition
 
 
 @dataclass(frozen=True)
 class Policy:
-    """The thresholds for a clinic or a child."""
+    """The thresholds for a clinic or a child.
+
+    managed   -- the true chance from which a grade is managed
+    sure      -- how sure that has to be before a step up
+    too_hard  -- how sure it has to be that it is not, before a step down
+    """
 
     today: date
     strand: str
+    managed: float = 0.75
+    sure: float = 0.8
+    too_hard: float = 0.8
     ready_share: float = 0.8
     ready_tries: int = 10
     ready_days: int = 2
     row_wanted: int = 0
-    down_share: float = 0.5
-    down_tries: int = 4
     stall_sessions: int = 4
     stall_rungs: float = 0.25
     stale_days: int = STALE_DAYS
     fade_tries: int = 6
     fade_first: bool = True
+    fade_chance: float = 0.65
     same_level: float = 0.35
     preferred: str = ""
 
@@ -130,25 +142,26 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
     """Return what to do next in one strand.
 
     history  -- sets that train the strand, any order; only their day, grade, help and counts are used
-    estimate -- what the child can do in it, in rungs
+    estimate -- what the child can do in it, in rungs, after all of them
     policy   -- thresholds and today's date
     """
-    sets = sorted(history, key=lambda s: s.on)
+    sets = sorted((s for s in history if SUPPORTS[s.support].informative), key=lambda s: s.on)
     if not sets:
         return Decision(
             "recheck",
             WORDS["recheck"],
-            (Evidence("sets", 0, "sets", "No set on record yet."),),
+            (Evidence("sets", 0, "sets", "No set on record yet that tells anything."),),
             "One session with this skill in it.",
         )
     facts = _Facts(sets, policy)
+    belief = _Belief(estimate, facts)
     stale = _out_of_date(facts, policy)
     return (
         stale
-        or _too_hard(facts, policy)
-        or _ready(facts, policy)
-        or _stalled(facts, estimate, policy)
-        or _hold(facts, estimate, policy)
+        or _too_hard(facts, belief, policy)
+        or _ready(facts, belief, policy)
+        or _stalled(facts, belief, policy)
+        or _hold(facts, belief, policy)
     )
 
 
@@ -156,16 +169,30 @@ class _Facts:
     """The few numbers every rule looks at."""
 
     def __init__(self, sets: list[SetResult], policy: Policy) -> None:
-        self.strand = policy.strand
+        self.strand, self.preferred = policy.strand, policy.preferred
         self.last_day = sets[-1].on
         self.days = sorted({s.on for s in sets})
         self.today_sets = [s for s in sets if s.on == self.last_day]
-        self.level = max(s.difficulty[policy.strand] for s in self.today_sets)
-        recent = [s for s in sets if (self.last_day - s.on).days <= policy.stale_days]
-        self.here = [s for s in recent if s.difficulty[policy.strand] >= self.level - policy.same_level]
+        self.work = self._mainly_done()
+        self.level = self.work.difficulty[policy.strand]
+        self.recent = [s for s in sets if (self.last_day - s.on).days <= policy.stale_days]
+        self.harder = [s for s in self.recent if s.difficulty[policy.strand] > self.level + policy.same_level]
+        self.here = [s for s in self.recent if abs(s.difficulty[policy.strand] - self.level) <= policy.same_level]
         self.alone = [s for s in self.here if s.alone_tries]
-        self.helped = [s for s in self.here if s.support != "alone" and SUPPORTS[s.support].informative]
+        self.helped = [s for s in self.here if s.support != "alone"]
         self.sets = sets
+
+    def _mainly_done(self) -> SetResult:
+        """A set at the grade most tries of the last day were made at; the harder of two."""
+        tries: dict[tuple[str, tuple[int, ...]], int] = {}
+        for s in self.today_sets:
+            tries[s.activity_id, s.grade] = tries.get((s.activity_id, s.grade), 0) + s.tries
+        return max(self.today_sets, key=lambda s: (tries[s.activity_id, s.grade], s.difficulty[self.strand]))
+
+    @property
+    def ready_sets(self) -> list[SetResult]:
+        """The sets that tell whether this grade is managed alone: those at it, and what was managed above it."""
+        return self.alone + [s for s in self.harder if s.alone_tries and s.alone_successes >= 0.8 * s.alone_tries]
 
     @staticmethod
     def share(sets: Sequence[SetResult]) -> tuple[int, int, float]:
@@ -181,11 +208,58 @@ class _Facts:
         return won, tries, won / tries if tries else 0.0
 
 
+class _Belief:
+    """What is believed of the child at the grade mainly worked at, and at the ones beside it."""
+
+    def __init__(self, estimate: Estimate, facts: _Facts) -> None:
+        self.estimate, self.level = estimate, facts.level
+        self.name = by_hand(facts.work.activity_id, facts.work.hand, facts.preferred)
+        self.ladder = _ladder(facts.work, facts.strand)
+
+    @cached_property
+    def chance_here(self) -> float:
+        """The chance of success alone at this grade."""
+        return float(chance(self.estimate, self.level, activity_id=self.name))
+
+    def placed(self, rung: float) -> float:
+        """The chance that a set at a rung is well placed on a day to come."""
+        return float(well_placed([self.estimate.level(self.name)], [[rung]])[0])
+
+    def at_least(self, share: float) -> float:
+        """How sure it is that the true chance here, good and bad days left out, is this or more."""
+        shift, extra = self.estimate.offset(self.name)
+        sd = max(self.estimate.sd**2 + extra, 1e-9) ** 0.5
+        return float(chance_between([(self.estimate.mean + shift, sd)], [[self.level]], gap_at(share), 99.0)[0])
+
+    def better(self, side: int) -> bool:
+        """Whether the next grade on a side is likelier to be well placed than this one."""
+        low, high = STEP_RUNGS
+        steps = [r for r in self.ladder if low <= (r - self.level) * side <= high]
+        nearest = min(steps, key=lambda r: abs(r - self.level), default=self.level + side * sum(STEP_RUNGS) / 2)
+        return self.placed(nearest) > self.placed(self.level)
+
+    def evidence(self, policy: Policy) -> tuple[Evidence, ...]:
+        """What is believed, in words."""
+        sure, tenths = self.at_least(policy.managed), policy.managed * 10
+        return (
+            Evidence("chance", self.chance_here, "share of tries", f"{self.chance_here * 10:.1f} of 10 expected alone"),
+            Evidence(
+                "sure", sure, "probability", f"{sure * 100:.0f} in 100 that it is truly {tenths:.1f} of 10 or better"
+            ),
+        )
+
+
+def _ladder(work: SetResult, strand: str) -> list[float]:
+    """The rungs that the grades of an activity ask in a strand, easiest first, as near to this home's as is known."""
+    off = work.difficulty[strand] - difficulty(Variant(work.activity_id, work.grade))[strand]
+    return sorted({round(difficulty(v)[strand] + off, 3) for v in variants_of(ACTIVITIES[work.activity_id])})
+
+
 def _alone_evidence(facts: _Facts) -> tuple[Evidence, ...]:
     won, tries, share = facts.share_alone(facts.alone)
-    days = len({s.on for s in facts.alone})
+    days = len({s.on for s in facts.ready_sets})
     return (
-        Evidence("alone", share, "share of tries", f"{won} of {tries} alone at this grade or harder"),
+        Evidence("alone", share, "share of tries", f"{won} of {tries} alone at this grade"),
         Evidence("days", days, "days", f"on {days} day{'' if days == 1 else 's'}"),
     )
 
@@ -202,32 +276,31 @@ def _out_of_date(facts: _Facts, policy: Policy) -> Decision | None:
     )
 
 
-def _too_hard(facts: _Facts, policy: Policy) -> Decision | None:
-    hardest = [s for s in facts.today_sets if s.difficulty[policy.strand] >= facts.level - policy.same_level]
-    won, tries, share = facts.share(hardest)
-    missed = any(s.first_two_missed for s in hardest) and share < policy.ready_share
-    if not (missed or (tries >= policy.down_tries and share < policy.down_share)):
+def _too_hard(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+    """The belief says that this grade is not managed and the next easier one suits better; one bad day is not enough
+    where much was seen before.
+    """
+    today = [s for s in facts.today_sets if abs(s.difficulty[policy.strand] - facts.level) <= policy.same_level]
+    won, tries, share = facts.share(today)
+    helped = all(s.support != "alone" and s.help_first for s in today)
+    not_managed = 1 - belief.at_least(policy.managed)
+    if share >= policy.ready_share or helped or not_managed < policy.too_hard or not belief.better(-1):
         return None
-    words = f"{won} of {tries} last time" + (", the first two missed" if missed else "")
     return Decision(
         "down",
         WORDS["down"],
-        (Evidence("last", share, "share of tries", words),),
-        f"{policy.down_share * 10:.0f} of 10 or better at this grade, without two misses at the start.",
+        (Evidence("last", share, "share of tries", f"{won} of {tries} last time"), *belief.evidence(policy)),
+        f"Sets of {policy.ready_share * 10:.0f} of 10 or better at this grade.",
     )
 
 
-def _ready(facts: _Facts, policy: Policy) -> Decision | None:
-    _, tries, share = facts.share_alone(facts.alone)
-    days = len({s.on for s in facts.alone})
+def _ready(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+    tries = sum(s.alone_tries for s in facts.ready_sets)
+    days = len({s.on for s in facts.ready_sets})
     row = max((s.longest_row for s in facts.alone), default=0)
-    up = (
-        share >= policy.ready_share
-        and tries >= policy.ready_tries
-        and days >= policy.ready_days
-        and row >= policy.row_wanted
-    )
-    fade = _fade(facts, policy)
+    floors = tries >= policy.ready_tries and days >= policy.ready_days and row >= policy.row_wanted
+    up = floors and belief.at_least(policy.managed) >= policy.sure and belief.better(1)
+    fade = _fade(facts, belief, policy)
     if fade and (policy.fade_first or not up):
         return fade
     other = _other_hand(facts, policy)
@@ -236,7 +309,7 @@ def _ready(facts: _Facts, policy: Policy) -> Decision | None:
     return Decision(
         "up",
         WORDS["up"],
-        _alone_evidence(facts),
+        (*_alone_evidence(facts), *belief.evidence(policy)),
         f"Fewer than {policy.ready_share * 10:.0f} of 10 alone at the next grade brings it back.",
     )
 
@@ -267,7 +340,8 @@ def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
     )
 
 
-def _fade(facts: _Facts, policy: Policy) -> Decision | None:
+def _fade(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+    """Most of the last day's tries had help from their start and came right, and less help is likely to do."""
     today = [s for s in facts.helped if s.on == facts.last_day]
     unhelped = [s for s in facts.here if s.on == facts.last_day and s.support == "alone"]
     won, tries, _ = facts.share(today)
@@ -284,25 +358,35 @@ def _fade(facts: _Facts, policy: Policy) -> Decision | None:
         return None
     most = max((s.support for s in today), key=LEVELS.index)
     less = less_help(most) or "alone"
+    expected = float(chance(belief.estimate, belief.level, less, belief.name))
+    if expected < policy.fade_chance and all(s.help_first for s in today):
+        return None  # help after a failed try says too little of what less help would do: there the counts decide
     return Decision(
         "fade",
         f"{WORDS['fade']}: {SUPPORTS[less].words}",
-        (Evidence("helped", share, "share of tries", f"{won} of {tries} with {SUPPORTS[most].words}"),),
+        (
+            Evidence("helped", share, "share of tries", f"{won} of {tries} with {SUPPORTS[most].words}"),
+            Evidence("less", expected, "share of tries", f"{expected * 10:.1f} of 10 expected with less help"),
+        ),
         "Success that drops under 7 of 10 with less help brings the help back.",
     )
 
 
-def _stalled(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision | None:
-    days = facts.days[-policy.stall_sessions :]
+def _stalled(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+    """The last four sessions, none of them out of date, brought neither a grade nor clearly more successes, and the
+    grade is not managed.
+    """
+    days = sorted({s.on for s in facts.recent})[-policy.stall_sessions :]
     if len(days) < policy.stall_sessions:
         return None
-    levels = [max(s.difficulty[policy.strand] for s in facts.sets if s.on == day) for day in days]
-    shares = [facts.share([s for s in facts.sets if s.on == day])[2] for day in days]
+    sets = [s for s in facts.recent if s.on >= days[0]]
+    levels = [max(s.difficulty[policy.strand] for s in sets if s.on == day) for day in days]
+    shares = [facts.share([s for s in sets if s.on == day])[2] for day in days]
     climbed = max(levels[1:]) - levels[0]
     better = shares[-1] - shares[0]
-    if climbed >= policy.stall_rungs or better >= 0.15:
+    if climbed >= policy.stall_rungs or better >= 0.15 or shares[-1] >= policy.ready_share:
         return None
-    activities = {s.activity_id for s in facts.sets if s.on in days}
+    activities = {s.activity_id for s in sets}
     kind: StepKind = "change" if len(activities) < 3 else "lower"
     words = f"No grade gained in {len(days)} sessions ({min(shares) * 10:.0f} to {max(shares) * 10:.0f} of 10)"
     remedy = (
@@ -315,26 +399,26 @@ def _stalled(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision | No
         WORDS[kind],
         (
             Evidence("climbed", climbed, "rungs", words),
-            Evidence("level", estimate.mean, "rungs", f"Estimated at rung {estimate.mean:.1f}"),
+            Evidence("level", belief.estimate.mean, "rungs", f"Estimated at rung {belief.estimate.mean:.1f}"),
         ),
         remedy,
     )
 
 
-def _hold(facts: _Facts, estimate: Estimate, policy: Policy) -> Decision:
-    won, tries, _ = facts.share_alone(facts.alone)
+def _hold(facts: _Facts, belief: _Belief, policy: Policy) -> Decision:
+    tries = sum(s.alone_tries for s in facts.ready_sets)
     wanting = []
     if tries < policy.ready_tries:
         wanting.append(f"{policy.ready_tries - tries} more tries alone")
-    if len({s.on for s in facts.alone}) < policy.ready_days:
+    if len({s.on for s in facts.ready_sets}) < policy.ready_days:
         wanting.append("another day")
-    if tries and won / tries < policy.ready_share:
-        wanting.append(f"{policy.ready_share * 10:.0f} of 10 alone")
-    if policy.row_wanted:
+    if belief.at_least(policy.managed) < policy.sure:
+        wanting.append(f"{policy.ready_share * 10:.0f} of 10 alone, for longer")
+    if max((s.longest_row for s in facts.alone), default=0) < policy.row_wanted:
         wanting.append(f"{policy.row_wanted} in a row")
     return Decision(
         "hold",
         WORDS["hold"],
-        _alone_evidence(facts),
+        (*_alone_evidence(facts), *belief.evidence(policy)),
         "To step up: " + (", ".join(wanting) or "one more good day") + ".",
     )

@@ -16,9 +16,9 @@ from typing import Literal
 from core.ability import SetEvidence
 from core.child import PromptPolicy
 from core.library import ACTIVITIES
-from core.offers import Variant, difficulty
+from core.offers import Variant, by_hand, difficulty
 from core.recording import OTHER_GRIP, SUPPORTS, SupportLevel, folded
-from core.running.events import HANDS, Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
+from core.running.events import Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
 
 WorkingHand = Literal["right", "left", ""]  # empty where nobody noted it
 
@@ -87,8 +87,7 @@ class SetResult:
                      as another activity would
         Help that came after a failed try leaves a failure alone; help from the start lifts the chance.
         """
-        other = preferred in HANDS and self.hand in HANDS and self.hand != preferred
-        name = f"{self.activity_id}/{self.hand}" if other else self.activity_id
+        name = by_hand(self.activity_id, self.hand, preferred)
         rung = self.difficulty[strand] if strand else 0.0
         if self.failed_alone:
             return SetEvidence(name, rung, self.tries, 0, "alone", self.trained)

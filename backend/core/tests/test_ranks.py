@@ -13,7 +13,17 @@ import numpy as np
 from scipy.stats import chisquare, norm
 
 from core.ability import Estimate, SetEvidence, on_day, update
-from core.ability.estimate import DAY_SD, DRIFT_SD_PER_WEEK, GAIN_PER_WEEK, GAIN_SD, OFFSET_SD, odds_curve
+from core.ability.estimate import (
+    DAY_SD,
+    DRIFT_SD_PER_WEEK,
+    GAIN_DRIFT_SD,
+    GAIN_PER_WEEK,
+    GAIN_SD,
+    HELP_SD,
+    OFFSET_SD,
+    odds_curve,
+    with_slips,
+)
 from core.recording import lift
 from testing.tags import slow
 
@@ -33,21 +43,24 @@ def places() -> tuple[tuple[float, ...], tuple[float, ...]]:
 
 def _one(random: np.random.Generator) -> tuple[float, float]:
     rung, gain = random.normal(PRIOR.mean, PRIOR.sd), random.normal(GAIN_PER_WEEK, GAIN_SD)
-    offsets = {f: random.normal(0, OFFSET_SD) for f in ACTIVITIES}
+    offsets, leaning = {f: random.normal(0, OFFSET_SD) for f in ACTIVITIES}, random.normal(0, HELP_SD)
     estimate = PRIOR
     for week in range(WEEKS):
         on = START + timedelta(weeks=week)
         if week:
             rung += gain + random.normal(0, DRIFT_SD_PER_WEEK)
+            gain += random.normal(0, GAIN_DRIFT_SD)
         day = random.normal(0, DAY_SD)
         sets = []
         for activity in random.choice(ACTIVITIES, 2, replace=False):
             level = on_day(estimate, on).mean + random.uniform(-0.8, 0.8)
             support = "spoken" if random.random() < 0.25 else "alone"
-            chance = float(odds_curve(rung + offsets[activity] + day + lift(support) - level))
+            chance = float(
+                with_slips(odds_curve(rung + offsets[activity] + day + (1 + leaning) * lift(support) - level))
+            )
             sets.append(SetEvidence(str(activity), level, 8, int(random.binomial(8, chance)), support))
         estimate = update(estimate, sets, on)
-    gain_sd = float(np.sqrt(estimate.cov[-1][-1]))
+    gain_sd = float(np.sqrt(estimate.cov[-2][-2]))
     return float(norm.cdf(rung, estimate.mean, estimate.sd)), float(norm.cdf(gain, estimate.gain, gain_sd))
 
 
@@ -95,7 +108,7 @@ def _two(random: np.random.Generator, shared_day: bool) -> list[float]:
         for activity in (str(a) for a in random.choice(ACTIVITIES, 2, replace=False)):
             asked = {s: on_day(beliefs[s], on).mean + random.uniform(-1.2, 0.8) for s in STRANDS_ASKED}
             gaps = [truth[s] + offsets[s, activity] + day[s] - asked[s] for s in STRANDS_ASKED]
-            won = int(random.binomial(8, float(odds_curve(min(gaps)))))
+            won = int(random.binomial(8, float(with_slips(odds_curve(min(gaps))))))
             sets.append(SetEvidence(activity, 0.0, 8, won, rungs=asked))
         beliefs = update(beliefs, sets, on)
     return [float(norm.cdf(truth[s], beliefs[s].mean, beliefs[s].sd)) for s in STRANDS_ASKED]

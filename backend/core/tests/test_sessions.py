@@ -7,11 +7,11 @@ from dataclasses import replace
 from datetime import date, timedelta
 from unittest import TestCase
 
-from core.ability import Estimate, TaskSeen, chain, standing
+from core.ability import Estimate, SetEvidence, TaskSeen, chain, standing, update
 from core.child import Child, overlay_for
 from core.library import ACTIVITIES
 from core.library.work import WORK
-from core.offers import UsableCupboard, Variant, variants_of
+from core.offers import UsableCupboard, Variant, difficulty, variants_of
 from core.planner import Pace, PlannedBlock, plan_session, stand
 from core.planner.candidates import all_candidates
 from core.planner.dose import dose_of
@@ -219,7 +219,8 @@ class WaysTest(TestCase):
         self.assertEqual(axis, 0)
         self.assertFalse(patterned(request))
         strand = ACTIVITIES["signal_string"].strand
-        known = replace(request.estimates[strand], activities=("signal_string",), offsets=(0.0,), cov=((1.0,) * 3,) * 3)
+        asked = difficulty(Variant("signal_string", (1, *(0 for _ in ACTIVITIES["signal_string"].axes[1:]))))[strand]
+        known = update(Estimate(asked, 0.5), [SetEvidence("signal_string", asked, 10, 8)], date(2026, 3, 2))
         self.assertTrue(patterned(replace(request, estimates={**request.estimates, strand: known})))
 
     def test_who_writes_words_draws_no_free_marks(self) -> None:

@@ -5,10 +5,12 @@ from dataclasses import replace
 from math import ceil
 from unittest import TestCase
 
+import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
-from core.ability import Estimate
+from core.ability import DAY_SD, Estimate, chance
+from core.ability.estimate import odds_curve
 from core.child import Child, Setting, Zone
 from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
@@ -28,26 +30,39 @@ FIVE = Child(64, hand="right", wanted=("buttons",), likes=frozenset({"boats"}))
 
 
 class ZoneTest(TestCase):
-    def test_inside_the_band_counts_in_full(self) -> None:
-        for chance in (0.70, 0.78, 0.85):
-            self.assertEqual(zone_fit(chance, MAIN), 1.0)
+    def fit(self, gap: float, sd: float, zone: Zone = MAIN) -> float:
+        """The fit of work a child stands so many rungs above, with so much doubt."""
+        forecast = chance(Estimate(0.0, float(np.sqrt(max(sd**2 - DAY_SD**2, 0)))), -gap)
+        return float(zone_fit([(gap, sd)], [[0.0]], [forecast], zone)[0])
 
-    def test_twice_the_odds_off_counts_half(self) -> None:
-        odds = 2 * 0.85 / 0.15
-        self.assertAlmostEqual(zone_fit(odds / (1 + odds), MAIN), 0.5)
-        odds = 0.5 * 0.70 / 0.30
-        self.assertAlmostEqual(zone_fit(odds / (1 + odds), MAIN), 0.5)
+    def test_a_child_known_exactly_in_the_middle_of_the_band_counts_in_full(self) -> None:
+        self.assertAlmostEqual(self.fit(-0.05, DAY_SD), 1.0, delta=0.02)
 
-    @given(st.floats(0, 1), st.floats(0, 1))
+    def test_the_surer_of_two_at_the_same_place_is_worth_more(self) -> None:
+        fits = [self.fit(0.0, sd) for sd in (0.4, 0.6, 0.9, 1.6)]
+        self.assertEqual(fits, sorted(fits, reverse=True))
+        self.assertGreater(fits[0], 1.5 * fits[2])
+
+    def test_it_is_the_share_of_draws_that_lie_in_the_band(self) -> None:
+        """Sampled: the true chance of a child drawn from the belief, against a child known exactly."""
+        random = np.random.default_rng(3)
+
+        def inside(sd: float) -> float:
+            return float(np.mean([MAIN.low <= c <= MAIN.high for c in odds_curve(random.normal(-0.05, sd, 200_000))]))
+
+        near = 0.1  # what goes by the distance alone: this one is in the band
+        self.assertAlmostEqual(self.fit(-0.05, 0.8), 0.9 * inside(0.8) / inside(DAY_SD) + near, delta=0.02)
+
+    @given(st.floats(-6, 6), st.floats(-6, 6))
     def test_nearer_is_never_worth_less(self, a: float, b: float) -> None:
-        middle = 0.775
-        near, far = sorted((a, b), key=lambda c: abs(c - middle))
+        middle = -0.05
+        near, far = sorted((a, b), key=lambda gap: abs(gap - middle))
         if (near - middle) * (far - middle) > 0:
-            self.assertGreaterEqual(zone_fit(near, MAIN) + 1e-12, zone_fit(far, MAIN))
+            self.assertGreaterEqual(self.fit(near, 0.6) + 1e-9, self.fit(far, 0.6))
 
-    def test_certain_success_or_failure_is_no_error(self) -> None:
-        self.assertGreater(zone_fit(1.0, MAIN), 0)
-        self.assertGreater(zone_fit(0.0, MAIN), 0)
+    def test_work_hopelessly_far_off_still_says_which_is_nearer(self) -> None:
+        self.assertGreater(self.fit(-6, 0.4), self.fit(-7, 0.4))
+        self.assertGreater(self.fit(6, 0.4), self.fit(7, 0.4))
 
 
 class WeightTest(TestCase):
@@ -202,7 +217,7 @@ class BlockTest(TestCase):
         far = replace(request, estimates={**request.estimates, "shift": Estimate(-8.0, 0.3)})
         block = stand(far, PlannedBlock("main", Variant("deal_a_hand", (2, 2)), 1))
         assert block is not None
-        self.assertLess(block.expected, 0.01)
+        self.assertLess(block.expected, 0.02)
         self.assertEqual(block.well_spent, 0)
 
     def test_totals_count_each_thing_once(self) -> None:

@@ -203,12 +203,23 @@ class TodayTest(TestCase):
             if a["block"] == shown_blocks(self.run_)[self.at]["id"]
         ]
 
-    def test_a_lost_set_says_one_step_easier(self) -> None:
+    def test_a_lost_set_says_up_to_two_steps_easier(self) -> None:
         (result,) = self.advice_after("0000010000000000")
-        grades = shown_blocks(self.run_)[self.at]["grades"]
+        block = shown_blocks(self.run_)[self.at]
         self.assertEqual(
-            (result["kind"], result["grade"]), ("down", grades[_here(shown_blocks(self.run_)[self.at]) - 1]["grade"])
+            (result["kind"], result["grade"]), ("down", block["grades"][max(0, _here(block) - 2)]["grade"])
         )
+        self.assertIn("two steps easier", result["words"])
+
+    def test_two_tries_are_enough_to_ask(self) -> None:
+        (result,) = self.advice_after("00")
+        self.assertEqual(result["kind"], "down")
+
+    def test_the_table_travels_with_the_block_for_every_grade_it_may_be_done_at(self) -> None:
+        opener, working = (b["says"] for b in shown_blocks(self.run_)[:2])
+        self.assertEqual({s["at"] for s in opener}, {None})
+        places = {s["at"] for s in working} - {None}
+        self.assertEqual(places, set(range(len(shown_blocks(self.run_)[1]["grades"]))))
 
     def test_a_full_set_says_one_step_harder(self) -> None:
         (result,) = self.advice_after("11111111" * 2)

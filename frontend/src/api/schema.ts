@@ -5503,13 +5503,20 @@ export interface components {
         };
         /**
          * SuggestionOut
-         * @description After so many tries and successes, say this.
+         * @description After so many tries and from `successes` to `most` successes, say this. at, to: places in the ladder of grades,
+         *     the one the tries were made at and the one to go to; null where it holds for every grade.
          */
         SuggestionOut: {
             /** Tries */
             tries: number;
             /** Successes */
             successes: number;
+            /** Most */
+            most: number;
+            /** At */
+            at: number | null;
+            /** To */
+            to: number | null;
             /** Helped */
             helped: boolean;
             /**
@@ -5554,9 +5561,12 @@ export interface components {
         };
         /**
          * TabletRulesOut
-         * @description When a set counts as helped (share of its tries), and when its pace is shown (fewest tries and seconds).
+         * @description When a set counts as helped (share of its tries), when its pace is shown (fewest tries and seconds), and after how
+         *     many tries of a set, beside its end, it is asked what suits better.
          */
         TabletRulesOut: {
+            /** Asked After */
+            asked_after: number[];
             /** Helped Share */
             helped_share: number;
             /** Pace Tries */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  fromTable,
   clockWords,
   durationWords,
   gradeNow,
@@ -17,10 +18,11 @@ import {
   helpChoices,
   tallyOf,
   undone,
+  timesAsked,
   whereLeft,
 } from './tally'
 
-const RULES = { helped_share: 0.5, pace_tries: 3, pace_seconds: 5 }
+const RULES = { asked_after: [2, 5], helped_share: 0.5, pace_tries: 3, pace_seconds: 5 }
 const START = Date.parse('2026-03-02T09:00:00Z')
 let number = 0
 
@@ -35,10 +37,17 @@ const block = {
   id: 'b0',
   grade: [1, 0],
   count: 4,
+  grades: [
+    [0, 0],
+    [1, 0],
+    [2, 0],
+  ].map((grade) => ({ grade, words: [`grade ${grade[0]}`] })),
   says: [
-    { tries: 2, successes: 0, helped: false, kind: 'down', words: 'easier' },
-    { tries: 4, successes: 4, helped: false, kind: 'up', words: 'harder' },
-    { tries: 4, successes: 4, helped: true, kind: 'fade', words: 'less help' },
+    { tries: 2, successes: 0, most: 0, helped: false, kind: 'down', words: 'easier', at: 1, to: 0 },
+    { tries: 2, successes: 0, most: 0, helped: false, kind: 'down', words: 'two easier', at: 2, to: 0 },
+    { tries: 4, successes: 0, most: 1, helped: false, kind: 'down', words: 'easier still', at: 1, to: 0 },
+    { tries: 4, successes: 4, most: 4, helped: false, kind: 'up', words: 'harder', at: 1, to: 2 },
+    { tries: 4, successes: 4, most: 4, helped: true, kind: 'fade', words: 'less help', at: null, to: null },
   ],
 } as unknown as RunBlock
 
@@ -133,6 +142,34 @@ describe('suggestion', () => {
       attempt('miss', 'alone', [2, 0]),
     ]
     expect(suggestion(turned, block, RULES)?.kind).toBe('down')
+  })
+
+  it('speaks of the grade the tries were made at, from so many successes to so many', () => {
+    const harder = [
+      event('grade', { grade: [2, 0] }),
+      attempt('miss', 'alone', [2, 0]),
+      attempt('miss', 'alone', [2, 0]),
+    ]
+    expect(suggestion(harder, block, RULES)?.words).toBe('two easier')
+    const one = [attempt('miss'), attempt('miss'), attempt('miss'), attempt('success')]
+    expect(suggestion(one, block, RULES)?.words).toBe('easier still')
+  })
+
+  it('says without a network which grade to go to', () => {
+    const up = suggestion(
+      Array.from({ length: 4 }, () => attempt('success')),
+      block,
+      RULES,
+    )
+    expect(fromTable(block, up)).toEqual({ kind: 'up', grade: [2, 0], words: 'Today suits grade 2' })
+    expect(fromTable(block, undefined)).toBeUndefined()
+    expect(fromTable(block, { ...up!, to: null })).toBeUndefined()
+  })
+
+  it('is asked for after two and five tries and at the end of each set', () => {
+    const asked = [0, 1, 2, 4, 5, 7, 8, 9, 10, 13, 16].map((tries) => timesAsked(tries, 8, RULES))
+    expect(asked).toEqual([0, 0, 1, 1, 2, 2, 3, 3, 4, 5, 6])
+    expect([1, 2, 3, 4].map((tries) => timesAsked(tries, 4, RULES))).toEqual([0, 1, 1, 2])
   })
 
   it('says nothing where the table says nothing', () => {

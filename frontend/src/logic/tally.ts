@@ -172,7 +172,26 @@ export function suggestion(events: RunEvent[], block: RunBlock, rules: Rules): S
   const withHelp = (e: EventOf<'try'>): boolean => e.value.support !== 'alone'
   const helped = set.filter(withHelp).length >= rules.helped_share * set.length
   const won = set.filter((e) => e.value.outcome === 'success' && (helped || !withHelp(e))).length
-  return block.says.find((s) => s.tries === set.length && s.successes === won && s.helped === helped)
+  const place = block.grades.findIndex((g) => JSON.stringify(g.grade) === grade)
+  const fits = (s: Schemas['SuggestionOut']): boolean =>
+    s.tries === set.length && s.successes <= won && won <= s.most && s.helped === helped
+  return block.says.find((s) => fits(s) && (s.at === null || s.at === place))
+}
+
+/** The change of grade that the table made before the run says, as the server would say it; none where it says none. */
+export function fromTable(
+  block: RunBlock,
+  row: Schemas['SuggestionOut'] | undefined,
+): Pick<Schemas['AdviceOut'], 'kind' | 'grade' | 'words'> | undefined {
+  const to = row && row.to !== null ? block.grades[row.to] : undefined
+  if (!row || !to || (row.kind !== 'up' && row.kind !== 'down')) return undefined
+  return { kind: row.kind, grade: to.grade, words: `Today suits ${to.words.join(', ')}` }
+}
+
+/** How many times by now it was asked what suits better: after the rules' tries of each set, and at its end. */
+export function timesAsked(tries: number, count: number, rules: Rules): number {
+  const points = [...rules.asked_after.filter((n) => n < count), count]
+  return Math.floor(tries / count) * points.length + points.filter((n) => n <= tries % count).length
 }
 
 /** Which block to open a run at: the one last worked at, the one after it where that was skipped, else the first. */

@@ -22,6 +22,7 @@ import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
 import {
+  fromTable,
   gradeNow,
   handNow,
   isPaused,
@@ -31,6 +32,7 @@ import {
   type Support,
   supportOfMiss,
   tallyOf,
+  timesAsked,
   undone,
   whereLeft,
 } from '@/logic/tally'
@@ -62,20 +64,23 @@ const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
 const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
 const say = computed(() => (block.value ? suggestion(events.value, block.value, run.value!.rules) : undefined))
 const advice = ref<Schemas['AdviceOut'][]>([])
-const today = computed(() =>
-  advice.value.find(
-    (a) =>
-      a.block === block.value?.id &&
-      JSON.stringify(a.grade) !== JSON.stringify(block.value && gradeNow(events.value, block.value)),
-  ),
-)
-/**
- * After each set, and on going to another block, ask what today's sets say; without a network the table says enough.
- */
+const asked = ref(false)
+/** What today's tries say of another grade: the server knows all of the day, the table only this set. */
+const today = computed(() => {
+  if (!block.value) return undefined
+  const now = JSON.stringify(gradeNow(events.value, block.value))
+  const known = asked.value ? advice.value.find((a) => a.block === block.value?.id) : fromTable(block.value, say.value)
+  return known && JSON.stringify(known.grade) !== now ? known : undefined
+})
+/** What the table says, unless it would change the grade and the server, who knows the whole day, would not. */
+const told = computed(() => (asked.value && say.value?.to != null && !today.value ? undefined : say.value))
+/** After two and five tries, after each set, and on going to another block, ask what today's tries say. */
 async function ask(): Promise<void> {
+  asked.value = false
   if (!(await flush())) return
   try {
     advice.value = await unwrap(api.GET('/api/runs/{run_id}/today', { params: { path: { run_id: runId } } }))
+    asked.value = true
   } catch {
     advice.value = []
   }
@@ -91,7 +96,7 @@ watch(run, (loaded, before) => {
 })
 
 watch(
-  () => [at.value, block.value ? Math.floor(tally.value.tries / block.value.count) : 0],
+  () => [at.value, block.value ? timesAsked(tally.value.tries, block.value.count, run.value!.rules) : 0],
   () => void ask(),
 )
 
@@ -206,12 +211,12 @@ async function finish(): Promise<void> {
           :block-id="block.id"
           @skip="skip(block.id)"
         />
-        <div class="say" :class="rest ? 'rest' : say?.kind" role="status">
+        <div class="say" :class="rest ? 'rest' : told?.kind" role="status">
           <template v-if="led"
-            ><p v-for="line in lead(block, tally, say)" :key="line">{{ line }}</p>
+            ><p v-for="line in lead(block, tally, told)" :key="line">{{ line }}</p>
             <p v-if="rest">{{ rest }}</p></template
           >
-          <template v-else>{{ rest ?? say?.words ?? (block.do_first || block.say) }}</template>
+          <template v-else>{{ rest ?? told?.words ?? (block.do_first || block.say) }}</template>
         </div>
         <p v-if="today && block" class="row today" role="status">
           <span>{{ today.words }}</span><button
