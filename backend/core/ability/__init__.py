@@ -21,6 +21,7 @@ from core.ability.estimate import (
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
 from core.ability.learning import DaySoFar, level_today, update
 from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, WithWhom, chain, standing
+from core.ability.whole import Common, Day, Found, Gain, Whole
 
 __all__ = [
     "AT_RUNG",
@@ -30,13 +31,18 @@ __all__ = [
     "WITH_WHOM",
     "WORTH_NAMING",
     "Aim",
+    "Common",
+    "Day",
     "DaySoFar",
     "Estimate",
     "Floats",
+    "Found",
+    "Gain",
     "SetEvidence",
     "TaskSeen",
     "TaskStanding",
     "Who",
+    "Whole",
     "WithWhom",
     "as_plain",
     "chain",

@@ -3,6 +3,7 @@
 from core.recording.graded_approach import RULES as APPROACH_RULES
 from core.recording.graded_approach import STEPS as APPROACH_STEPS
 from core.recording.graded_approach import ApproachKind, ApproachStanding, Met, approach_standing
+from core.recording.learned import AS_SHIPPED, Learned
 from core.recording.measures import AUTOMATIC, KNOWN, MEASURED, Measured, folded, read_off
 from core.recording.observations import MARKS, OTHER_GRIP
 from core.recording.support import LEVELS, SUPPORTS, SupportLevel, less_help, lift
@@ -10,6 +11,7 @@ from core.recording.support import LEVELS, SUPPORTS, SupportLevel, less_help, li
 __all__ = [
     "APPROACH_RULES",
     "APPROACH_STEPS",
+    "AS_SHIPPED",
     "AUTOMATIC",
     "KNOWN",
     "LEVELS",
@@ -19,6 +21,7 @@ __all__ = [
     "SUPPORTS",
     "ApproachKind",
     "ApproachStanding",
+    "Learned",
     "Measured",
     "Met",
     "SupportLevel",

@@ -1,0 +1,223 @@
+"""The whole likelihood: every set of one child or of many at once, with what stays and what moves.
+
+The estimate goes on day by day and looks back no further than it must. Here everything is unknown at the same time: the
+child's rung on every day, the day's swing, each activity's offset, leaning on help, the pace, and, where asked, what is
+common to all children. The most likely values are found by Fisher scoring on a sparse system, and their doubt from the
+curvature there (Laplace; a penalised logistic regression with random effects, as in de Boeck & Wilson 2004).
+
+Where a set asks of several strands, the weakest at the values found so far decides.
+"""
+
+from collections.abc import Hashable, Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+from datetime import date
+
+import numpy as np
+from scipy.sparse import coo_matrix, csc_matrix
+from scipy.sparse.linalg import SuperLU, splu
+
+from core.ability.estimate import (
+    AT_RUNG,
+    DAY_SD,
+    DRIFT_SD_PER_WEEK,
+    GAIN_WEEKS,
+    HELP_SD,
+    LOG_ODDS_PER_RUNG,
+    OFFSET_SD,
+    SLIP,
+    Estimate,
+    Floats,
+    SetEvidence,
+)
+from core.recording import SUPPORTS, lift
+
+MOST_ROUNDS = 40
+SETTLED = 1e-4  # rungs the last round moved anything by, at the most
+LONGEST_STEP = 1.0  # rungs a round may move anything by
+SAME_DAY = 1 / 7  # weeks: two days in a row are this far apart at the least
+
+Name = Hashable
+
+
+@dataclass(frozen=True)
+class Common:
+    """Something common to many children: its name, and by how much it may be from 0, in rungs. Each unit of it makes
+    work a rung harder.
+    """
+
+    name: Name
+    sd: float
+
+
+@dataclass(frozen=True)
+class Day:
+    """One child's sets of one day. common: for each set and strand, the names of what is common that bear on it."""
+
+    on: date
+    sets: Sequence[SetEvidence]
+    common: Sequence[Mapping[str, Sequence[Name]]] = ()
+
+
+@dataclass(frozen=True)
+class Gain:
+    """What is believed before of a child's pace: rungs a week, and the doubt."""
+
+    mean: float
+    sd: float
+
+
+@dataclass
+class _Rows:
+    """What is known before, as rows of a sparse system: (row, column, value), with a mean and a spread for each row."""
+
+    columns: list[list[int]] = field(default_factory=list)
+    values: list[list[float]] = field(default_factory=list)
+    means: list[float] = field(default_factory=list)
+    sds: list[float] = field(default_factory=list)
+
+    def add(self, columns: list[int], values: list[float], mean: float, sd: float) -> None:
+        self.columns.append(columns)
+        self.values.append(values)
+        self.means.append(mean)
+        self.sds.append(sd)
+
+    def matrix(self, width: int) -> csc_matrix:
+        rows = np.repeat(np.arange(len(self.columns)), [len(c) for c in self.columns])
+        flat = np.concatenate([np.array(v, dtype=float) for v in self.values])
+        at = np.concatenate([np.array(c, dtype=int) for c in self.columns])
+        return coo_matrix((flat, (rows, at)), shape=(len(self.columns), width)).tocsc()
+
+
+class Whole:
+    """Everything unknown about some children, and how it was found out. Add the children, then `solve`."""
+
+    def __init__(self, common: Iterable[Common] = ()) -> None:
+        self._at: dict[Name, int] = {}
+        self._prior = _Rows()
+        self._sets = _Rows()
+        self._tries: list[tuple[int, int]] = []
+        self._of_set: list[int] = []
+        for c in common:
+            self._prior.add([self._new(c.name)], [1.0], 0.0, c.sd)
+
+    def add_child(self, child: Name, starts: Mapping[str, Estimate], days: Iterable[Day], gain: Gain) -> None:
+        """Take in one child's days, oldest first. starts -- the first guess of each strand, before any set."""
+        last: dict[str, date] = {}
+        for day in days:
+            informative = [
+                (s, day.common[i] if day.common else {})
+                for i, s in enumerate(day.sets)
+                if SUPPORTS[s.support].informative and s.tries
+            ]
+            for strand in sorted({st for s, _ in informative for st in s.rungs if st in starts}):
+                self._move_on(child, strand, starts[strand], last, day.on, gain)
+            for s, common in informative:
+                self._add_set(child, {st: r for st, r in s.rungs.items() if st in starts}, s, day.on, common)
+
+    def _move_on(self, child: Name, strand: str, start: Estimate, last: dict[str, date], on: date, gain: Gain) -> None:
+        here = self._new(("rung", child, strand, on))
+        self._prior.add([self._new(("day", child, strand, on))], [1.0], 0.0, DAY_SD)
+        if strand not in last:
+            self._prior.add([self._new(("pace", child, strand))], [1.0], gain.mean, gain.sd)
+            self._prior.add([self._new(("leaning", child, strand))], [1.0], 0.0, HELP_SD)
+            self._prior.add([here], [1.0], start.mean, start.sd)
+        else:
+            weeks = max((on - last[strand]).days / 7, SAME_DAY)
+            before, gained = self._at["rung", child, strand, last[strand]], self._at["pace", child, strand]
+            drift = DRIFT_SD_PER_WEEK * weeks**0.5
+            self._prior.add([here, before, gained], [1.0, -1.0, -min(weeks, GAIN_WEEKS)], 0.0, drift)
+        last[strand] = on
+
+    def _add_set(
+        self, child: Name, rungs: Mapping[str, float], s: SetEvidence, on: date, common: Mapping[str, Sequence[Name]]
+    ) -> None:
+        if not rungs:
+            return
+        for strand, rung in sorted(rungs.items()):
+            offset = ("offset", child, strand, s.activity_id)
+            if offset not in self._at:
+                self._prior.add([self._new(offset)], [1.0], 0.0, OFFSET_SD)
+            names: list[tuple[Name, float]] = [
+                (("rung", child, strand, on), 1.0),
+                (("day", child, strand, on), 1.0),
+                (offset, 1.0),
+            ]
+            if lift(s.support):
+                names.append((("leaning", child, strand), lift(s.support)))
+            names += [(name, -1.0) for name in common.get(strand, ())]
+            columns = [self._at[name] for name, _ in names]
+            self._sets.add(columns, [value for _, value in names], rung - lift(s.support), 1.0)
+            self._of_set.append(len(self._tries))
+        self._tries.append((s.successes, s.tries))
+
+    def _new(self, name: Name) -> int:
+        return self._at.setdefault(name, len(self._at))
+
+    def solve(self) -> "Found":
+        """Return the most likely values of everything, with their doubt. Raises ValueError where no set tells anything.
+
+        Source: Fisher scoring; checked against scipy.optimize and girth in core/tests/test_whole.py.
+        """
+        if not self._tries:
+            raise ValueError("No set tells anything. Add a child with at least one try alone or with help.")
+        prior, asked = self._prior.matrix(len(self._at)), self._sets.matrix(len(self._at)).tocsr()
+        means, weights = np.array(self._prior.means), np.array(self._prior.sds) ** -2
+        rungs, of_set = np.array(self._sets.means), np.array(self._of_set)
+        won, tries = (np.array(column, dtype=float) for column in zip(*self._tries, strict=True))
+        fixed = (prior.T.multiply(weights)) @ prior
+        theta = splu(csc_matrix(fixed + 1e-9 * _eye(len(self._at)))).solve(prior.T @ (weights * means))
+        for _ in range(MOST_ROUNDS):
+            gaps = asked @ theta - rungs
+            weakest = _weakest(gaps, of_set, len(tries))
+            slope, information = _scores(gaps[weakest], won, tries)
+            rows = asked[weakest]
+            system = csc_matrix(fixed + (rows.T.multiply(information)) @ rows)
+            towards = rows.T @ slope - prior.T @ (weights * (prior @ theta - means))
+            factor = splu(system)
+            step = np.clip(factor.solve(towards), -LONGEST_STEP, LONGEST_STEP)
+            theta = theta + step
+            if np.abs(step).max() < SETTLED:
+                break
+        return Found(self._at, theta, factor)
+
+
+def _eye(size: int) -> csc_matrix:
+    at = np.arange(size)
+    return coo_matrix((np.ones(size), (at, at)), shape=(size, size)).tocsc()
+
+
+def _weakest(gaps: Floats, of_set: Floats, sets: int) -> Floats:
+    """For each set, the row of the strand that is furthest below what is asked."""
+    order = np.lexsort((gaps, of_set))
+    first = np.searchsorted(of_set[order], np.arange(sets))
+    return np.asarray(order[first])
+
+
+def _scores(gaps: Floats, won: Floats, tries: Floats) -> tuple[Floats, Floats]:
+    """Slope of the log-likelihood in each gap, and its expected curvature; slips counted."""
+    plain = 1 / (1 + np.exp(-(LOG_ODDS_PER_RUNG * gaps + AT_RUNG)))
+    chances = SLIP + (1 - 2 * SLIP) * plain
+    steep = (1 - 2 * SLIP) * plain * (1 - plain) * LOG_ODDS_PER_RUNG
+    spread = chances * (1 - chances)
+    return (won - tries * chances) / spread * steep, tries * steep**2 / spread
+
+
+class Found:
+    """The most likely values by name, with their doubt. What was not looked at stands at its prior of 0."""
+
+    def __init__(self, at: Mapping[Name, int], values: Floats, factor: SuperLU) -> None:
+        self._at, self._values, self._factor = at, values, factor
+
+    def value(self, name: Name) -> float:
+        """The most likely value."""
+        return float(self._values[self._at[name]])
+
+    def sd(self, weights: Mapping[Name, float]) -> float:
+        """The doubt about a weighted sum of values."""
+        reach = np.zeros(len(self._values))
+        for name, weight in weights.items():
+            reach[self._at[name]] = weight
+        return float(np.sqrt(max(reach @ self._factor.solve(reach), 0.0)))
+
+    def __contains__(self, name: Name) -> bool:
+        return name in self._at
