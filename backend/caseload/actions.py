@@ -186,10 +186,13 @@ def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> 
         raise FieldError(
             "strand", strand, f"{strand!r} is not a strand of the skills map.", "Choose one of its ladders."
         )
-    estimate = ability.start(facts_of(child, on), strand, seen_rung=rung)
+    ability.start(facts_of(child, on), strand, seen_rung=rung)  # refuses a rung the ladder does not have
     row = StrandEstimate.objects.select_for_update().get(child=child, strand=strand)
-    before = row.mean
-    set_start(row, Estimate(estimate.mean, estimate.sd, on)).seen_rung = rung
+    before, known = row.mean, ability.from_plain(row.state)
+    if known.as_of is not None and known.as_of >= on:  # today's sets will be counted again, from the new start on
+        known = ability.from_plain(row.start_state)
+    estimate = ability.seen_at(known, rung, on)
+    set_start(row, estimate).seen_rung = rung
     row.save()
     keep_point(child, strand, on, estimate)
     return Done(row, child, child.pk, {"strand": strand, "rung": rung, "before": round(before, 2)})

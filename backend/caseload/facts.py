@@ -4,13 +4,13 @@ from collections.abc import Mapping
 from dataclasses import replace
 from datetime import date
 
-from caseload.models import Child, Home, StrandEstimate
+from caseload.models import Child, Home, LibraryVersion, StrandEstimate
 from core import ability
 from core.ability import Estimate, TaskSeen, TaskStanding, standing
 from core.child import Child as Facts
 from core.child import Hand, Setting
 from core.planner import Pace
-from core.recording import ApproachKind, ApproachStanding, Met, approach_standing
+from core.recording import AS_SHIPPED, ApproachKind, ApproachStanding, Learned, Met, approach_standing
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -73,14 +73,27 @@ def with_cutting(facts: Facts, estimates: Mapping[str, Estimate]) -> Facts:
     return replace(facts, cutting_rung=cutting.mean - cutting.sd)
 
 
+def learned_of(child: Child) -> Learned:
+    """What the child's clinic has accepted of what its own children taught of the library. One query."""
+    latest = LibraryVersion.objects.filter(clinic_id=child.clinic_id, status="accepted").order_by("-number").first()
+    return latest.learned if latest else AS_SHIPPED
+
+
+def start_of(row: StrandEstimate, child: Facts, on: date, learned: Learned) -> Estimate:
+    """The first guess of a strand, with what its ladder, the child's age on a day and the clinic's children say."""
+    return replace(ability.with_limits(ability.from_plain(row.start_state), child, row.strand, on), learned=learned)
+
+
 def estimates_of(child: Child, on: date) -> dict[str, Estimate]:
     """Every strand's estimate, widened to a day. One query."""
     return {e.strand: ability.on_day(ability.from_plain(e.state), on) for e in child.estimates.all()}
 
 
-def paces_of(child: Child) -> dict[str, Pace]:
-    """What the child's own clock says of each activity. One query."""
-    return {p.activity_id: Pace(p.ratio, p.tries) for p in child.paces.all()}
+def paces_of(child: Child, learned: Learned) -> dict[str, Pace]:
+    """What the child's own clock says of each activity, and beside it the clocks of the clinic's others. One query."""
+    others = {activity: Pace(1.0, 0, usual) for activity, usual in learned.seconds.items()}
+    own = {p.activity_id: Pace(p.ratio, p.tries, learned.seconds.get(p.activity_id, 1.0)) for p in child.paces.all()}
+    return {**others, **own}
 
 
 def tasks_seen(child: Child) -> list[TaskSeen]:

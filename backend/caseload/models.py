@@ -24,8 +24,10 @@ from core.child import (
     SpeedPolicy,
     Supervision,
 )
-from core.recording import ApproachKind
+from core.recording import ApproachKind, Learned
+from core.refit import Refit
 
+VersionStatus = Literal["proposed", "accepted", "held"]
 Care = Literal["open", "discharged", "archived"]
 
 
@@ -164,6 +166,49 @@ class StrandEstimate(models.Model):
             models.UniqueConstraint(fields=["child", "strand"], name="one_estimate_per_strand"),
             models.CheckConstraint(condition=Q(sd__gt=0), name="estimate_sd_positive"),
         ]
+
+
+class LibraryVersion(models.Model):
+    """What a clinic's own children taught of the library, at one time: proposed by the background, and by the lead
+    accepted, or held back with the reason. Never changed afterwards.
+
+    number   -- counts up within the clinic; findings -- core.refit's, in full
+    children, tries -- what it rests on
+    """
+
+    clinic = models.ForeignKey(Clinic, models.CASCADE, related_name="library_versions")
+    number = models.PositiveIntegerField()
+    made_at = models.DateTimeField(auto_now_add=True)
+    status: "models.CharField[VersionStatus, VersionStatus]" = one_of(VersionStatus, 10, default="proposed")
+    findings = models.JSONField()
+    children = models.PositiveIntegerField()
+    tries = models.PositiveIntegerField()
+    decided_by = models.ForeignKey(Member, models.SET_NULL, null=True)
+    decided_at = models.DateTimeField(null=True)
+    why = models.CharField(max_length=500, blank=True)
+
+    objects = ClinicManager("clinic")
+
+    class Meta:
+        constraints = [
+            models.UniqueConstraint(fields=["clinic", "number"], name="library_version_counts_up"),
+            only("status", VersionStatus, "library_version_status_known"),
+        ]
+
+    @property
+    def name(self) -> str:
+        """What plans and estimates say they were worked out with."""
+        return f"{self.number}, {self.made_at:%-d %b %Y}"
+
+    @property
+    def refit(self) -> Refit:
+        """What was found, as the core has it."""
+        return Refit.from_plain(self.findings, self.children, self.tries)
+
+    @property
+    def learned(self) -> Learned:
+        """What is used where it is accepted."""
+        return self.refit.learned(self.name)
 
 
 class EstimatePoint(models.Model):

@@ -64,6 +64,8 @@ POLICY = MappingProxyType(
         "note.write": Policy(_ALL, "write a note"),
         "note.sign": Policy(_THERAPISTS, "sign a note"),
         "goal.write": Policy(_THERAPISTS, "write a goal"),
+        "library.read_learned": Policy(_LEADS, "see what the clinic's children taught"),
+        "library.learn": Policy(_LEADS, "work difficulties out again, or accept them"),
         "goal.score": Policy(_THERAPISTS, "score a goal"),
     }
 )

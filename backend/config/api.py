@@ -38,6 +38,7 @@ from planning.library_api import router as library
 from planning.weeks_api import router as weeks
 from privacy.api import router as privacy
 from progress.api import router as progress
+from progress.library_api import router as learned
 from progress.record_api import router as records
 from reference.api import router as words
 from running.api import router as running
@@ -85,6 +86,7 @@ for _router in (
     running,
     looks,
     progress,
+    learned,
     records,
     visits,
     sheets,

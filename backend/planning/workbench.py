@@ -7,7 +7,7 @@ from datetime import date
 from types import MappingProxyType
 
 from caseload.checks import FieldError
-from caseload.facts import estimates_of, facts_of, paces_of, standings, with_cutting
+from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting
 from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
 from core.drawing import Laid, draw
@@ -91,17 +91,17 @@ class Workbench:
 
 def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock] = ()) -> Workbench:
     """Return the request for a child with the cupboard to fill it from. A handful of queries."""
-    estimates = estimates_of(child, on)
+    estimates, learned = estimates_of(child, on), learned_of(child)
     tasks = standings(child)
     request = SessionRequest(
-        with_cutting(facts_of(child, on), estimates),
+        replace(with_cutting(facts_of(child, on), estimates), learned=learned),
         Setting(wish.place, wish.supervision, wish.adults),
         stock_of(home),
         MappingProxyType(estimates),
         wish.minutes,
         tuple(wish.targets),
         recent=MappingProxyType(recent_activities(child)),
-        pace=MappingProxyType(paces_of(child)),
+        pace=MappingProxyType(paces_of(child, learned)),
         managed=frozenset(t.task for t in tasks if t.managed),
         steps_alone=MappingProxyType({t.task: t.steps_alone or 0 for t in tasks}),
         locked=tuple(locked),

@@ -8,13 +8,14 @@ from django.utils import timezone
 
 from caseload.actions import keep_paces, keep_points, keep_task
 from caseload.checks import FieldError
-from caseload.facts import facts_of, set_estimate
+from caseload.facts import facts_of, learned_of, set_estimate, start_of
 from caseload.models import Child, StrandEstimate
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate
 from core.progress import WORDS, StepKind, decide, policy_for
+from core.recording import AS_SHIPPED
 from core.running import paces
 from planning.actions import mark_used
 from progress.models import Answer, DecisionRecord, NoStep
@@ -39,7 +40,7 @@ def finish_run(member: Member, run: Run) -> Done[Run]:
     run.ended_at = run.ended_at or timezone.now()
     run.save(update_fields=["ended_at"])
     mark_used(run.plan, run.on)
-    keep_paces(run.child, paces(all_sets(run.child)))
+    keep_paces(run.child, paces(all_sets(run.child, AS_SHIPPED)))
     for seen in tasks_seen(run):
         keep_task(member, run.child, seen)
     stood, now = _move_estimates(run.child, run.on)
@@ -60,10 +61,12 @@ def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[
     Returns the estimates as they stood going into a day, and as they stand now.
     """
     rows = {row.strand: row for row in StrandEstimate.objects.select_for_update().filter(child=child)}
-    now = {strand: ability.from_plain(row.start_state) for strand, row in rows.items()}
+    today, learned = timezone.localdate(), learned_of(child)
+    facts = facts_of(child, today)
+    now = {strand: start_of(row, facts, today, learned) for strand, row in rows.items()}
     since = {strand: estimate.as_of for strand, estimate in now.items()}
     stood, points = dict(now), []
-    for on, day in groupby(all_sets(child), key=lambda s: s.on):
+    for on, day in groupby(all_sets(child, learned), key=lambda s: s.on):
         counted = {st: e for st, e in now.items() if (start := since[st]) is None or on >= start}
         moved = ability.update(counted, [s.evidence(preferred=child.hand) for s in day], on)
         points += [(strand, on, e) for strand, e in moved.items() if e is not counted[strand]]

@@ -116,7 +116,7 @@ def _ladder(bench: Workbench, block: FrozenBlock, before: Before) -> Ladder | No
     if estimate is None or block.block.part not in WORKING_PARTS:
         return None
     name = by_hand(block.block.activity_id, block.hand, before.facts.turn_hand)
-    return Ladder(estimate, before.on, name, block.rungs(strand))
+    return Ladder(estimate, before.on, name, block.rungs(strand, bench.request.child.learned))
 
 
 def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:

@@ -6,8 +6,9 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict
 
-from core.offers import Variant, difficulty
+from core.offers import Variant, difficulty, taught_rungs
 from core.planner import Block
+from core.recording import Learned
 from core.running import Rest, Suggestion
 
 
@@ -57,13 +58,12 @@ class FrozenBlock(BaseModel):
     hand: str
     record: float | None
 
-    def rungs(self, strand: str) -> list[float]:
-        """What each grade of the ladder asks in a strand, easiest first; of a strength by the very thing in use."""
-        activity = self.block.activity_id
-        return [
-            g.rungs[strand] if strand in g.rungs else difficulty(Variant(activity, g.grade))[strand]
-            for g in self.grades
-        ]
+    def rungs(self, strand: str, learned: Learned) -> list[float]:
+        """What each grade of the ladder asks in a strand, easiest first: of a strength by the very thing in use,
+        else as the clinic's children taught.
+        """
+        variants = [(Variant(self.block.activity_id, g.grade), g.rungs) for g in self.grades]
+        return [taught_rungs(v, {**difficulty(v), **forced}, learned, forced)[strand] for v, forced in variants]
 
     def plain(self) -> dict[str, Any]:
         """As plain values that go into JSON and come back by model_validate."""

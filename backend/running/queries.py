@@ -8,13 +8,14 @@ from uuid import UUID
 
 from django.http import Http404
 
-from caseload.facts import facts_of
+from caseload.facts import facts_of, learned_of
 from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core.ability import TaskSeen
 from core.drawing import draw
+from core.recording import Learned
 from core.running import Event, EventError, SetResult, fold, read_event
 from cupboard.queries import stock_of
 from running.frozen import FrozenBlock
@@ -116,26 +117,30 @@ SET_FIELDS = tuple(f.name for f in fields(SetResult))
 
 
 def history(child: Child, strand: str, working: bool = False) -> list[SetResult]:
-    """Every set of a child in one strand, oldest first; with `working`, only those of the working parts. One query."""
+    """Every set of a child in one strand, oldest first; with `working`, only those of the working parts. Two
+    queries.
+    """
     sets = SetRecord.objects.filter(child=child, strand=strand).order_by("on", "pk")
     chosen = sets.filter(part__in=WORKING_PARTS) if working else sets
-    return [set_from(row) for row in chosen.values_list(*SET_FIELDS)]
+    learned = learned_of(child)
+    return [set_from(row).as_taught(learned) for row in chosen.values_list(*SET_FIELDS)]
 
 
 def sets_by_strand(child: Child, working: bool = False) -> dict[str, list[SetResult]]:
-    """Every set of a child, oldest first, by strand; with `working`, only those of the working parts. One query."""
+    """Every set of a child, oldest first, by strand; with `working`, only those of the working parts. Two queries."""
     result: dict[str, list[SetResult]] = defaultdict(list)
     sets = SetRecord.objects.filter(child=child).order_by("on", "pk")
     chosen = sets.filter(part__in=WORKING_PARTS) if working else sets
+    learned = learned_of(child)
     for strand, *row in chosen.values_list("strand", *SET_FIELDS):
-        result[strand].append(set_from(row))
+        result[strand].append(set_from(row).as_taught(learned))
     return result
 
 
-def all_sets(child: Child) -> list[SetResult]:
-    """Every set of a child, oldest first. One query."""
+def all_sets(child: Child, learned: Learned) -> list[SetResult]:
+    """Every set of a child, oldest first, at the rungs that were learned. One query."""
     rows = SetRecord.objects.filter(child=child).order_by("on", "pk").values_list(*SET_FIELDS)
-    return [set_from(row) for row in rows]
+    return [set_from(row).as_taught(learned) for row in rows]
 
 
 def set_from(row: Iterable[Any]) -> SetResult:

@@ -3,9 +3,11 @@
 from dataclasses import dataclass
 from typing import Any, Literal
 
+from caseload.facts import learned_of
 from caseload.models import StrandEstimate
 from core.ability import from_plain
 from core.offers import by_hand
+from core.recording import Learned
 from core.running import STEPS, SetResult, step_today
 from running.frozen import FrozenBlock
 from running.models import Run
@@ -32,7 +34,7 @@ def advice(run: Run) -> list[Advice]:
     """
     if run.ended_at is not None:
         return []
-    strands, done = strands_of(run), folded(run)
+    strands, done, learned = strands_of(run), folded(run), learned_of(run.child)
     states = dict(
         StrandEstimate.objects.filter(child_id=run.child_id, strand__in=set(strands.values())).values_list(
             "strand", "state"
@@ -41,19 +43,21 @@ def advice(run: Run) -> list[Advice]:
     result = []
     for block in (b for b in blocks_of(run) if b.block.part in WORKING_PARTS):
         strand = strands[block.id]
-        sets = [s for s in done if strands[s.block] == strand]
+        sets = [s.as_taught(learned) for s in done if strands[s.block] == strand]
         if sets and strand in states:
-            result += _for_block(run, block, strand, sets, states[strand])
+            result += _for_block(run, block, strand, sets, states[strand], learned)
     return result
 
 
-def _for_block(run: Run, block: FrozenBlock, strand: str, sets: list[SetResult], state: dict[str, Any]) -> list[Advice]:
+def _for_block(
+    run: Run, block: FrozenBlock, strand: str, sets: list[SetResult], state: dict[str, Any], learned: Learned
+) -> list[Advice]:
     ladder = [g.grade for g in block.grades]
     here = _grade_now(block, sets)
     if here not in ladder:
         return []
     at = ladder.index(here)
-    rungs = block.rungs(strand)
+    rungs = block.rungs(strand, learned)
     name = by_hand(block.block.activity_id, _hand_now(block, sets), run.child.hand)
     step = step_today(from_plain(state), [s.evidence(strand, run.child.hand) for s in sets], run.on, name, rungs, at)
     if not step:

@@ -15,6 +15,7 @@ export const router = createRouter({
       meta: { bare: true },
     },
     { path: '/clinic', name: 'people', component: () => import('./pages/PeoplePage.vue') },
+    { path: '/learned', name: 'learned', component: () => import('./pages/LearnedPage.vue') },
     { path: '/audit', name: 'audit', component: () => import('./pages/AuditPage.vue') },
     { path: '/me', name: 'account', component: () => import('./pages/AccountPage.vue') },
     {

@@ -5,7 +5,7 @@ from uuid import uuid4
 
 from django.test import TestCase
 
-from caseload.models import Child
+from caseload.models import Child, LibraryVersion
 from clinic.actions import Done, acting
 from clinic.links import make_link
 from clinic.models import AuditEntry, Member
@@ -50,6 +50,8 @@ class PermissionMatrixTest(TestCase):
             "people.invite",
             "audit.read",
             "record.delete",
+            "library.read_learned",
+            "library.learn",
         }
         for action in POLICY:
             allowed = everyone if action in open_to_all else leads if action in for_leads else therapists
@@ -118,6 +120,7 @@ class WallTest(TestCase):
         "post /runs/{run_id}/next": {},
         "post /groups/{group_id}/runs": {"ids": {}},
         "post /decisions/{decision_id}/answer": {"answer": "accepted"},
+        "post /library/learned/{version_id}/answer": {"status": "accepted"},
         "put /runs/{run_id}/note": {"text": "x", "version": 0},
         "post /runs/{run_id}/note/sign": {"version": 1},
         "post /runs/{run_id}/note/amendments": {"text": "x"},
@@ -166,6 +169,7 @@ class WallTest(TestCase):
         other = make_child(lead, child.home, first_name="Isa")
         wish = {"home_id": child.home_id, "minutes": 30, "targets": ["grasp"], "supervision": "arms_reach"}
         group = own("post", "/groups", {**wish, "children": [child.pk, other.pk]})[1]
+        version = LibraryVersion.objects.create(clinic=lead.clinic, number=1, findings=[], children=3, tries=90)
         batch = Batch.objects.create(clinic=lead.clinic, asked_by=lead)
         line = batch.lines.create(child=child)
         decision = DecisionRecord.objects.create(
@@ -183,6 +187,7 @@ class WallTest(TestCase):
             sd_after=1,
         )
         return {
+            "version_id": version.pk,
             "child_id": child.pk,
             "home_id": child.home_id,
             "item_id": child.home.stock.first().pk,

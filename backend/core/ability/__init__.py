@@ -17,6 +17,7 @@ from core.ability.estimate import (
     on_day,
     seen_at,
     start,
+    with_limits,
 )
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
 from core.ability.learning import DaySoFar, level_today, update
@@ -63,4 +64,5 @@ __all__ = [
     "task_aims",
     "update",
     "wanted_rungs",
+    "with_limits",
 ]

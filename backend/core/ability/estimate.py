@@ -24,7 +24,7 @@ from numpy.typing import ArrayLike, NDArray
 from scipy.special import ndtr
 
 from core.child import Child
-from core.recording import SupportLevel, lift
+from core.recording import AS_SHIPPED, Learned, SupportLevel
 from core.skills import OVER_TOP, STRANDS, Strand
 from core.units import in_proportion
 
@@ -76,6 +76,7 @@ class Estimate:
     leaning   -- what help brings this child beyond the usual, as a share of each level's usual lift
     highest   -- rungs beyond which the ladder can tell nothing
     usual     -- (day, rung) pairs: when a usual child of this age comes to each rung; empty where no age is known
+    learned   -- the version of what the clinic taught that it was worked out with; its lifts of help are used here
     """
 
     mean: float
@@ -90,6 +91,7 @@ class Estimate:
     leaning: float = 0.0
     highest: float = 99.0
     usual: tuple[tuple[date, float], ...] = ()
+    learned: Learned = AS_SHIPPED
 
     def offset(self, activity_id: str | None) -> tuple[float, float]:
         """Return (shift, variance) to add to the rung for one activity: its offset, and what it adds to the doubt."""
@@ -106,7 +108,7 @@ class Estimate:
         """
         shift, extra = self.offset(activity_id)
         help_sd = HELP_SD if not self.cov else float(np.sqrt(max(self.cov[-1][-1], 0.0)))
-        usual = lift(support)
+        usual = self.learned.lift(support)
         variance = max(self.sd**2 + extra, 0.0) + (usual * help_sd) ** 2 + DAY_SD**2
         return self.mean + shift + usual * (1 + self.leaning), float(np.sqrt(variance))
 
@@ -175,6 +177,14 @@ def _first_guess(child: Child, ladder: Strand, seen_rung: int | None) -> tuple[f
     if ladder.rungs[0].age_months is None:
         return in_proportion(child.age_months, STAYING_BY_AGE), STRENGTH_GUESS_SD
     return rung_for_age(ladder, child.age_months), AGE_GUESS_SD
+
+
+def with_limits(estimate: Estimate, child: Child, strand: str, on: date) -> Estimate:
+    """Return an estimate with what its ladder and the child's age say of it, as `start` would; on -- the day of the
+    child's age.
+    """
+    ladder = STRANDS[strand]
+    return replace(estimate, highest=ladder.top + OVER_TOP + BEYOND_TOP, usual=_usual(ladder, child, on))
 
 
 def _usual(ladder: Strand, child: Child, on: date | None) -> tuple[tuple[date, float], ...]:
@@ -336,6 +346,7 @@ def as_plain(estimate: Estimate) -> Mapping[str, object]:
         "gain": estimate.gain,
         "leaning": estimate.leaning,
         "highest": estimate.highest,
+        "learned": {"version": estimate.learned.version, "lifts": dict(estimate.learned.lifts)},
         "usual": [[day.isoformat(), rung] for day, rung in estimate.usual],
         "as_of": estimate.as_of.isoformat() if estimate.as_of else None,
         "carried": estimate.carried.isoformat() if estimate.carried else None,
@@ -364,6 +375,7 @@ def from_plain(plain: Mapping[str, Any]) -> Estimate:
         carried=_day(plain.get("carried")),
         leaning=float(plain.get("leaning", 0.0)),
         highest=float(plain.get("highest", 99.0)),
+        learned=Learned(**plain["learned"]) if plain.get("learned") else AS_SHIPPED,
         usual=tuple((date.fromisoformat(day), float(rung)) for day, rung in plain.get("usual", ())),
     )
 

@@ -34,7 +34,7 @@ from core.ability.estimate import (
     on_day,
     with_slips,
 )
-from core.recording import SUPPORTS, SupportLevel, lift
+from core.recording import SUPPORTS, Learned, SupportLevel
 
 JOINT_SHARE = 0.5  # of the doubt a set of several strands would take away that it does; by core/tests/test_ranks.py
 MOST_SWEEPS = 12  # through a day's sets; they nearly always settle within four
@@ -239,8 +239,8 @@ def _moments(values: Floats, weight: Floats, sd: float) -> tuple[float, float]:
 class _State:
     """Mean and covariance of (rung, activity offsets..., gain, leaning, the day's swing) while one day is added."""
 
-    def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats) -> None:
-        self.activities, self.mean, self.cov = activities, mean, cov
+    def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats, learned: Learned) -> None:
+        self.activities, self.mean, self.cov, self.learned = activities, mean, cov, learned
 
     @classmethod
     def of(cls, estimate: Estimate) -> "_State":
@@ -248,10 +248,10 @@ class _State:
         cov = np.zeros((len(mean), len(mean)))
         cov[:-1, :-1] = covariance_of(estimate)
         cov[-1, -1] = DAY_SD**2
-        return cls(estimate.activities, mean, cov)
+        return cls(estimate.activities, mean, cov, estimate.learned)
 
     def copy(self) -> "_State":
-        return _State(self.activities, self.mean, self.cov)
+        return _State(self.activities, self.mean, self.cov, self.learned)
 
     def with_activity(self, activity_id: str) -> "_State":
         """The same, knowing an activity, too."""
@@ -271,12 +271,12 @@ class _State:
     def level(self, activity_id: str, support: SupportLevel = "alone") -> tuple[float, float]:
         """Mean and sd of today's level at one activity with some help."""
         reach = self._reach(activity_id, support)
-        return float(reach @ self.mean) + lift(support), float(np.sqrt(reach @ self.cov @ reach))
+        return float(reach @ self.mean) + self.learned.lift(support), float(np.sqrt(reach @ self.cov @ reach))
 
     def _reach(self, activity_id: str, support: SupportLevel) -> Floats:
         reach = np.zeros(len(self.mean))
         reach[[0, self.activities.index(activity_id) + 1, -1]] = 1.0
-        reach[-2] = lift(support)
+        reach[-2] = self.learned.lift(support)
         return reach
 
     def move(self, activity_id: str, support: SupportLevel, new_mean: float, new_variance: float) -> None:
@@ -285,7 +285,7 @@ class _State:
         towards = self.cov @ reach
         variance = float(reach @ towards)
         gain = towards / variance
-        self.mean = self.mean + gain * (new_mean - lift(support) - float(reach @ self.mean))
+        self.mean = self.mean + gain * (new_mean - self.learned.lift(support) - float(reach @ self.mean))
         self.cov = self.cov - np.outer(gain, gain) * (variance - new_variance)
 
     def estimate(self, on: date, before: Estimate, tries: int) -> Estimate:

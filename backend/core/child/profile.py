@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
+from core.recording import AS_SHIPPED, Learned
 from core.units import in_proportion
 
 Mouthing = Literal["never", "sometimes", "often"]
@@ -131,6 +132,7 @@ class Child:
     young_guises    -- whether guises made for younger children are welcome
     overlays        -- what is learned on the side: ids of OVERLAYS
     cutting_rung    -- the rung of cutting that is sure by now, None where nobody has seen it
+    learned         -- what the clinic's own children taught of the library
     """
 
     age_months: float
@@ -158,6 +160,7 @@ class Child:
     overlays: frozenset[str] = frozenset()
     food_as_material: bool = True
     overrides: frozenset[str] = frozenset()
+    learned: Learned = AS_SHIPPED
 
     @property
     def mouths_often(self) -> bool:

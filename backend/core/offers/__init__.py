@@ -25,6 +25,7 @@ from core.offers.variants import (
     roles_of,
     set_count,
     tags_of,
+    taught_rungs,
     try_seconds,
     variants_of,
 )
@@ -61,6 +62,7 @@ __all__ = [
     "stock_of",
     "swaps",
     "tags_of",
+    "taught_rungs",
     "told",
     "try_seconds",
     "variants_of",

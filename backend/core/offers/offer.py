@@ -8,7 +8,8 @@ from typing import Literal
 
 from core.library import ACTIVITIES, THINGS
 from core.materials import cutting
-from core.offers.variants import Variant, asked_rungs, difficulty
+from core.offers.variants import Variant, asked_rungs, difficulty, taught_rungs
+from core.recording import AS_SHIPPED, Learned
 from core.safety import Verdict, worst
 
 
@@ -82,13 +83,17 @@ class Offer:
 
     variant: Variant
     filling: Filling
+    learned: Learned = AS_SHIPPED
 
     @cached_property
     def rungs(self) -> Mapping[str, float]:
-        """The rung it asks in each strand, trained or demanded; a strength strand's by the force of the very thing."""
+        """The rung it asks in each strand, trained or demanded, as the clinic's own children taught; a strength
+        strand's by the force of the very thing.
+        """
         if not self.forces:
-            return difficulty(self.variant)
-        return asked_rungs(ACTIVITIES[self.variant.activity_id], self.variant.grade, self.forces)
+            return taught_rungs(self.variant, difficulty(self.variant), self.learned)
+        asked = asked_rungs(ACTIVITIES[self.variant.activity_id], self.variant.grade, self.forces)
+        return taught_rungs(self.variant, asked, self.learned, self.forces)
 
     @property
     def count(self) -> int:

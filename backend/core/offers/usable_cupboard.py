@@ -70,7 +70,9 @@ class UsableCupboard:
         if variant in self._offers:
             return self._offers[variant]
         filling = self.filling(ask_of(ACTIVITIES[variant.activity_id], variant.grade))
-        return None if filling is None else self._offers.setdefault(variant, Offer(variant, filling))
+        return (
+            None if filling is None else self._offers.setdefault(variant, Offer(variant, filling, self.child.learned))
+        )
 
     def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
         """Every variant on offer, activity by activity."""
@@ -79,7 +81,9 @@ class UsableCupboard:
                 filling = self.filling(ask)
                 if filling is not None:
                     for variant in variants:
-                        yield self._offers.get(variant) or self._offers.setdefault(variant, Offer(variant, filling))
+                        yield self._offers.get(variant) or self._offers.setdefault(
+                            variant, Offer(variant, filling, self.child.learned)
+                        )
 
     def tries(self, ask: Ask) -> int:
         """How many tries a set has for this child: with loose joints half as many against resistance or in a hold."""

@@ -3,16 +3,17 @@
 Worked out once for each grade of the library and kept.
 """
 
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 from functools import cache
 from itertools import product
 from types import MappingProxyType
 
 from core.errors import NotThere
-from core.library import find_activity
+from core.library import ACTIVITIES, find_activity
 from core.library.activity import Activity
 from core.materials import Need, Role
+from core.recording import Learned
 from core.skills import OVER_TOP, STRANDS
 
 
@@ -92,6 +93,24 @@ def asked_rungs(f: Activity, grade: tuple[int, ...], forces: Mapping[str, float]
             if not (strand in forces and place in by_force[strand]):
                 rungs[strand] += added
     return MappingProxyType({s: min(r, STRANDS[s].top + OVER_TOP) for s, r in rungs.items()})
+
+
+def taught_rungs(
+    variant: Variant, rungs: Mapping[str, float], learned: Learned, measured: Collection[str] = ()
+) -> Mapping[str, float]:
+    """Return what a grade asks in each strand by what a clinic's own children taught; of a strength measured in newton,
+    as it was measured.
+
+    rungs -- what the library says; measured -- strands whose rung is the force of the very thing in use
+    """
+    if not learned.version:
+        return rungs
+    axes = ACTIVITIES[variant.activity_id].axes
+    steps = [(axis.id, at) for axis, at in zip(axes, variant.grade, strict=True)]
+    return {
+        strand: rung if strand in measured else rung + learned.harder(variant.activity_id, strand, steps)
+        for strand, rung in rungs.items()
+    }
 
 
 @cache

@@ -21,18 +21,20 @@ TENTH = 6  # seconds in a tenth of a minute, the unit work is counted in
 @dataclass(frozen=True)
 class Pace:
     """What a child's own clock says of one activity: the median gap between tries over what the library expects, and
-    the tries it rests on.
+    the tries it rests on. usual -- by how much a try takes longer for other children of the clinic, where that is known
     """
 
     ratio: float
     tries: int
+    usual: float = 1.0
 
     @property
     def factor(self) -> float:
-        """By how much a try takes longer than usual, drawn towards 1 while there are few."""
+        """By how much a try takes longer than the library says, drawn towards the usual while there are few."""
         low, high = PACE_LIMITS
         weight = self.tries / (self.tries + PACE_TRIES)
-        return exp(weight * log(min(max(self.ratio, low), high)))
+        own, usual = (log(min(max(ratio, low), high)) for ratio in (self.ratio, self.usual))
+        return exp(weight * own + (1 - weight) * usual)
 
 
 @dataclass(frozen=True)

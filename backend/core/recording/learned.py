@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from types import MappingProxyType
 
-from core.recording.support import SUPPORTS, SupportLevel
+from core.recording.support import SupportLevel, lift
 
 NOTHING: Mapping[str, float] = MappingProxyType({})
 
@@ -37,8 +37,8 @@ class Learned:
         return base + sum(self.steps.get(f"{activity_id}/{axis}/{step}/{strand}", 0.0) for axis, step in steps)
 
     def lift(self, level: SupportLevel) -> float:
-        """Rungs a level of help lifts the chance by."""
-        return self.lifts.get(level, SUPPORTS[level].lift)
+        """Rungs a level of help lifts the chance by. Raises NotThere for an unknown level."""
+        return self.lifts.get(level) or lift(level)
 
 
 AS_SHIPPED = Learned()

@@ -11,10 +11,10 @@ gaps of children, drawn towards the library (normal means with a known spread; M
 
 from collections import defaultdict
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from itertools import groupby
 from math import exp, log, sqrt
-from typing import Literal
+from typing import Any, Literal
 
 from core.ability import Common, Day, Estimate, Found, Gain, Whole
 from core.library import ACTIVITIES
@@ -25,6 +25,7 @@ SPREADS = {"base": 0.4, "step": 0.15, "help": 0.25}
 """Rungs that an activity, a step of an axis and the lift of a level of help may be from what the library says, before
 anything was found; from memory, as everything the library says.
 """
+WORTH_SAYING = 0.1  # rungs, or a tenth of the seconds: less is not worth a look; project definition
 COUNTS_AS = 2  # findings that this first guess counts as, when the spreads are worked out from what was found
 ROUNDS = 5  # of working out the spreads anew (expectation and maximisation; Dempster, Laird & Rubin 1977)
 SECONDS_SD, OWN_SECONDS_SD = 0.25, 0.35  # log seconds: of activities, of children at one activity; from memory
@@ -68,6 +69,23 @@ class Refit:
     findings: tuple[Finding, ...]
     children: int
     tries: int
+
+    def plain(self) -> list[dict[str, object]]:
+        """The findings as plain values that go into JSON and come back by from_plain."""
+        return [asdict(f) for f in self.findings]
+
+    @classmethod
+    def from_plain(cls, findings: Iterable[Mapping[str, Any]], children: int, tries: int) -> "Refit":
+        """What `plain` made, read back."""
+        return cls(tuple(Finding(**f) for f in findings), children, tries)
+
+    def differs(self, other: "Refit") -> bool:
+        """Whether anything was found that is clearly elsewhere than in another refit: worth being looked at."""
+        before = {(f.kind, f.key): f.shift for f in other.findings}
+        return any(
+            abs(f.shift - before.get((f.kind, f.key), 1.0 if f.kind == "seconds" else 0.0)) >= WORTH_SAYING
+            for f in self.findings
+        )
 
     def learned(self, version: str) -> Learned:
         """What is used when this is accepted."""

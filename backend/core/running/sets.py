@@ -16,8 +16,8 @@ from typing import Literal
 from core.ability import SetEvidence
 from core.child import PromptPolicy
 from core.library import ACTIVITIES
-from core.offers import Variant, by_hand, difficulty
-from core.recording import OTHER_GRIP, SUPPORTS, SupportLevel, folded
+from core.offers import Variant, by_hand, difficulty, taught_rungs
+from core.recording import OTHER_GRIP, SUPPORTS, Learned, SupportLevel, folded
 from core.running.events import Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
 
 WorkingHand = Literal["right", "left", ""]  # empty where nobody noted it
@@ -57,6 +57,13 @@ class SetResult:
     def difficulty(self) -> Mapping[str, float]:
         """The rung asked, by strand; a strength strand's by the force of the thing that was worked."""
         return {**difficulty(Variant(self.activity_id, self.grade)), **self.asked}
+
+    def as_taught(self, learned: Learned) -> "SetResult":
+        """The same set, at the rungs a clinic's own children taught; once only."""
+        if not learned.version:
+            return self
+        variant = Variant(self.activity_id, self.grade)
+        return replace(self, asked=dict(taught_rungs(variant, self.difficulty, learned, self.asked)))
 
     @property
     def trained(self) -> Mapping[str, float]:

@@ -1662,6 +1662,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Learned
+         * @description What the clinic's own children taught of the library.
+         */
+        get: operations["progress_library_api_learned"];
+        put?: never;
+        /**
+         * Work Out
+         * @description Have it worked out again now, in the background.
+         */
+        post: operations["progress_library_api_work_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/learned/{version_id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Answer
+         * @description Accept a proposed version, or hold it back.
+         */
+        post: operations["progress_library_api_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{run_id}/note": {
         parameters: {
             query?: never;
@@ -5561,8 +5605,8 @@ export interface components {
         };
         /**
          * TabletRulesOut
-         * @description When a set counts as helped (share of its tries), when its pace is shown (fewest tries and seconds), and after how
-         *     many tries of a set, beside its end, it is asked what suits better.
+         * @description When a set counts as helped (share of its tries), when its pace is shown (fewest tries and seconds), and after
+         *     how many tries of a set, beside its end, it is asked what suits better.
          */
         TabletRulesOut: {
             /** Asked After */
@@ -6175,6 +6219,98 @@ export interface components {
         SummaryOut: {
             /** Words */
             words: string;
+        };
+        /**
+         * FindingOut
+         * @description One thing that was found, in words. library: what the library says; found: what the children show; sd: the doubt,
+         *     in the same unit; moved: how far it is from the library in spreads of the doubt.
+         */
+        FindingOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "base" | "step" | "help" | "seconds";
+            /** Words */
+            words: string;
+            /** Unit */
+            unit: string;
+            /** Library */
+            library: number;
+            /** Found */
+            found: number;
+            /** Sd */
+            sd: number;
+            /** Moved */
+            moved: number;
+            /** Children */
+            children: number;
+            /** Tries */
+            tries: number;
+            /** Activity Id */
+            activity_id: string;
+        };
+        /**
+         * LearnedOut
+         * @description What is in use (none: the library as it ships), what is proposed, and what was decided before, newest first.
+         */
+        LearnedOut: {
+            in_use: components["schemas"]["VersionOut"] | null;
+            proposed: components["schemas"]["VersionOut"] | null;
+            /** Earlier */
+            earlier: components["schemas"]["VersionOut"][];
+            /** Fewest Children */
+            fewest_children: number;
+        };
+        /**
+         * VersionOut
+         * @description One version of what the children taught. shown: how many findings are clearly elsewhere than the library.
+         */
+        VersionOut: {
+            /** Id */
+            id: number;
+            /** Number */
+            number: number;
+            /** Name */
+            name: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "proposed" | "accepted" | "held";
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Decided By */
+            decided_by: string;
+            /** Decided At */
+            decided_at: string | null;
+            /** Why */
+            why: string;
+            /** Children */
+            children: number;
+            /** Tries */
+            tries: number;
+            /** Findings */
+            findings: components["schemas"]["FindingOut"][];
+        };
+        /**
+         * VersionAnswer
+         * @description Accept, or hold back with the reason.
+         */
+        VersionAnswer: {
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "proposed" | "accepted" | "held";
+            /**
+             * Why
+             * @default
+             */
+            why: string;
         };
         /**
          * AmendmentOut
@@ -11356,6 +11492,115 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress_library_api_learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress_library_api_work_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress_library_api_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

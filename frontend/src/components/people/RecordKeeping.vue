@@ -24,8 +24,9 @@ async function removeDemo(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet stack" aria-label="Records">
-    <h2>Records</h2>
+  <section class="sheet stack" aria-label="Records and library">
+    <h2>Records and library</h2>
+    <p><RouterLink :to="{ name: 'learned' }">Library: what your children taught of it</RouterLink></p>
     <p><RouterLink :to="{ name: 'audit' }">Audit log: who read and changed what</RouterLink></p>
     <template v-if="old?.length">
       <h3>Records past the keeping period</h3>

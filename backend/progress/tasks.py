@@ -1,0 +1,33 @@
+"""Work for the background: what the clinics' own children taught, every night and when asked for."""
+
+from django.utils import timezone
+from procrastinate.contrib.django import app
+
+from clinic.models import Clinic
+from progress.library_actions import replay_all, work_out
+
+
+@app.task(name="refit_clinic", retry=2)
+def refit_clinic(clinic_id: int) -> None:
+    """Work one clinic's difficulties out again; a clinic that has gone since needs none."""
+    clinic = Clinic.objects.filter(pk=clinic_id).first()
+    if clinic is not None:
+        with timezone.override(clinic.time_zone):
+            work_out(clinic)
+
+
+@app.task(name="replay_clinic", retry=2)
+def replay_clinic(clinic_id: int) -> None:
+    """Work every estimate of one clinic out again, after another version of the library came into use."""
+    clinic = Clinic.objects.filter(pk=clinic_id).first()
+    if clinic is not None:
+        with timezone.override(clinic.time_zone):
+            replay_all(clinic)
+
+
+@app.periodic(cron="30 2 * * *")
+@app.task(name="refit_every_clinic", queueing_lock="refit_every_clinic")
+def refit_every_clinic(timestamp: int) -> None:
+    """Every night, hand out each clinic."""
+    for clinic_id in Clinic.objects.values_list("pk", flat=True):
+        refit_clinic.defer(clinic_id=clinic_id)

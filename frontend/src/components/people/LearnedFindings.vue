@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Schemas } from '@/api/client'
+
+/** What was found beside what the library says: a bar for the library, a dot with its doubt for the children. */
+const { findings } = defineProps<{ findings: Schemas['FindingOut'][] }>()
+const KINDS = { base: 'Activities', step: 'Steps', help: 'Help', seconds: 'Seconds a try' } as const
+const SHOWN = 8
+const REACH = { base: 1.5, step: 0.6, help: 0.6, seconds: 1 }
+const all = ref<string[]>([])
+
+const groups = computed(() =>
+  (Object.keys(KINDS) as (keyof typeof KINDS)[])
+    .map((kind) => ({ kind, of: findings.filter((f) => f.kind === kind) }))
+    .filter((g) => g.of.length),
+)
+const across = (f: Schemas['FindingOut'], by: number): number =>
+  100 + Math.max(-1, Math.min(1, (by - f.library) / REACH[f.kind])) * 92
+const number = (f: Schemas['FindingOut'], n: number): string => n.toFixed(f.kind === 'base' ? 1 : 2)
+const doubt = (f: Schemas['FindingOut']): number => (f.kind === 'seconds' ? f.sd * f.found : f.sd)
+/** The words the numbers stand for. */
+function said(f: Schemas['FindingOut']): string {
+  const by = f.found - f.library
+  if (f.kind === 'seconds') return `${number(f, f.found)} times as long`
+  const way = f.kind === 'help' ? (by > 0 ? 'helps more' : 'helps less') : by > 0 ? 'harder' : 'easier'
+  return `${way} by ${Math.abs(by).toFixed(2)} rung`
+}
+</script>
+
+<template>
+  <div class="stack">
+    <section v-for="g in groups" :key="g.kind" :aria-label="KINDS[g.kind]">
+      <h3>{{ KINDS[g.kind] }}</h3>
+      <ul>
+        <li v-for="f in all.includes(g.kind) ? g.of : g.of.slice(0, SHOWN)" :key="f.words">
+          <span class="name">{{ f.words }}</span>
+          <svg viewBox="0 0 200 18" role="img" :aria-label="`${said(f)}, give or take ${number(f, doubt(f))}`">
+            <line x1="8" x2="192" y1="9" y2="9" class="base" />
+            <rect x="98.5" y="2" width="3" height="14" class="library" />
+            <line :x1="across(f, f.found - doubt(f))" :x2="across(f, f.found + doubt(f))" y1="9" y2="9" class="doubt" />
+            <circle :cx="across(f, f.found)" cy="9" r="5" :class="{ clear: f.moved >= 1 }" />
+          </svg>
+          <span class="said"
+            ><b v-if="f.moved >= 1">{{ said(f) }}</b
+            ><template v-else>{{ said(f) }}</template>
+            <span class="small soft"
+              >{{ number(f, f.library) }} → {{ number(f, f.found) }} ± {{ number(f, doubt(f)) }} {{ f.unit }} ·
+              {{ f.children }} {{ f.children === 1 ? 'child' : 'children' }}, {{ f.tries }} tries</span
+            ></span
+          >
+        </li>
+      </ul>
+      <button
+        v-if="g.of.length > SHOWN && !all.includes(g.kind)"
+        type="button"
+        class="plain-button"
+        @click="all = [...all, g.kind]"
+      >
+        All {{ g.of.length }}
+      </button>
+    </section>
+    <p class="small soft">
+      Bar in the middle: what the library says. Dot: what your children show; line: give or take its doubt. Filled:
+      further from the library than its doubt. Furthest first.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 200px minmax(0, 1fr);
+  gap: 4px 14px;
+  align-items: center;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+svg {
+  width: 100%;
+  height: 18px;
+}
+.said {
+  display: flex;
+  flex-direction: column;
+}
+.base {
+  stroke: var(--line-strong);
+  stroke-width: 1.2;
+}
+.library {
+  fill: var(--ink);
+}
+.doubt {
+  stroke: var(--water);
+  stroke-width: 3;
+  opacity: 0.55;
+}
+circle {
+  fill: var(--paper);
+  stroke: var(--water);
+  stroke-width: 2.5;
+}
+circle.clear {
+  fill: var(--water);
+}
+@media (max-width: 640px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
