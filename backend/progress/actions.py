@@ -9,13 +9,14 @@ from django.utils import timezone
 from caseload.actions import keep_paces, keep_points, keep_task
 from caseload.checks import FieldError
 from caseload.facts import facts_of, learned_of, set_estimate, start_of
+from caseload.facts import tasks_seen as sightings_of
 from caseload.models import Child, StrandEstimate
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core import ability
-from core.ability import Estimate
+from core.ability import Estimate, SetEvidence
 from core.progress import WORDS, StepKind, decide, policy_for
-from core.recording import AS_SHIPPED
+from core.recording import AS_SHIPPED, Learned
 from core.running import paces
 from planning.actions import mark_used
 from progress.models import Answer, DecisionRecord, NoStep
@@ -66,9 +67,9 @@ def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[
     now = {strand: start_of(row, facts, today, learned) for strand, row in rows.items()}
     since = {strand: estimate.as_of for strand, estimate in now.items()}
     stood, points = dict(now), []
-    for on, day in groupby(all_sets(child, learned), key=lambda s: s.on):
+    for on, day in evidence_by_day(child, learned):
         counted = {st: e for st, e in now.items() if (start := since[st]) is None or on >= start}
-        moved = ability.update(counted, [s.evidence(preferred=child.hand) for s in day], on)
+        moved = ability.update(counted, day, on)
         points += [(strand, on, e) for strand, e in moved.items() if e is not counted[strand]]
         now = {**now, **moved}
         if going_into is None or on < going_into:
@@ -79,6 +80,16 @@ def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[
     if going_into is not None:
         stood = {strand: ability.on_day(estimate, going_into) for strand, estimate in stood.items()}
     return stood, now
+
+
+def evidence_by_day(child: Child, learned: Learned) -> list[tuple[date, list[SetEvidence]]]:
+    """All that says anything of what a child can do, day by day, oldest first: sets, and what family and school saw of
+    the wanted tasks. Two queries.
+    """
+    told = [(s.on, s.evidence(preferred=child.hand)) for s in all_sets(child, learned)]
+    told += [(seen.on, e) for seen in sightings_of(child) if (e := ability.sighting(seen)) is not None]
+    told.sort(key=lambda t: t[0])
+    return [(on, [e for _, e in day]) for on, day in groupby(told, key=lambda t: t[0])]
 
 
 def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> DecisionRecord:

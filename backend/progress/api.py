@@ -18,11 +18,13 @@ from clinic.auth import member
 from clinic.problems import Problem
 from core.ability import Estimate
 from core.child import Child as Facts
+from core.first_look import to_find_out
 from core.library import ACTIVITIES
 from core.offers import Variant, told
 from core.progress import (
     Point,
     Seen,
+    Smoothed,
     by_hand,
     closing_summary,
     day_levels,
@@ -51,6 +53,7 @@ from progress.schemas import (
     MarkedOut,
     PointOut,
     ProgressOut,
+    QuestionOut,
     ResultsOut,
     SeenOut,
     SeriesOut,
@@ -175,14 +178,43 @@ def _seen(strand: str, now: Estimate, seen: Seen | None, where: str, by: str) ->
 def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     """Whether anything has moved, strand by strand; the most moved first."""
     child = child_for(member(request), child_id, "progress.read")
-    points, sets = queries.points_by_strand(child), sets_by_strand(child)
-    notes, facts = queries.signed_notes(child), facts_of(child, timezone.localdate())
+    today = timezone.localdate()
+    ways, sets = queries.paths(child, today), sets_by_strand(child)
+    notes, facts = queries.signed_notes(child), facts_of(child, today)
     best = {strand: seen for strand, (seen, _, _) in queries.seen_by_strand(child).items()}
-    strands = [_strand(s, points[s], sets[s], notes, facts, best.get(s)) for s in STRANDS if s in points and s in sets]
+    strands = [
+        _strand(s, ways[s], queries.expected(child, s, today), sets[s], notes, facts, best.get(s))
+        for s in STRANDS
+        if s in ways and s in sets
+    ]
     strands.sort(key=lambda s: (s.kind == "too_few", -abs(s.change)))
     lines = [s.words for s in strands if s.kind in ("up", "down")]
     headline = " ".join(lines[:2]) or ("Nothing has clearly moved yet." if strands else "No session on record yet.")
     return ProgressOut(child_id=child.pk, child_name=child.first_name, headline=headline, strands=strands)
+
+
+@router.get("/children/{child_id}/to-find-out", response={200: list[QuestionOut], **REFUSED})
+def read_to_find_out(request: HttpRequest, child_id: int) -> list[QuestionOut]:
+    """What is worth finding out next, and why: the strands whose doubt costs a wanted task most."""
+    child, today = child_for(member(request), child_id, "progress.read"), timezone.localdate()
+    open_tasks = [t.task for t in task_standings(child) if not t.managed]
+    return [
+        QuestionOut(
+            strand=q.strand,
+            name=STRANDS[q.strand].name,
+            task=q.task,
+            task_name=WANTED_TASKS[q.task].name,
+            demanded=q.demanded,
+            mean=q.mean,
+            sd=q.sd,
+            costs=q.costs,
+            due=q.due,
+            now=q.due <= today,
+            seen_on=q.seen_on,
+            words=q.words,
+        )
+        for q in to_find_out(open_tasks, estimates_of(child, today), today)
+    ]
 
 
 @router.get("/children/{child_id}/summary", response={200: SummaryOut, **REFUSED})
@@ -198,10 +230,16 @@ def draft_summary(request: HttpRequest, child_id: int) -> SummaryOut:
 
 
 def _strand(
-    strand: str, points: list[Point], results: list[SetResult], notes: list[Note], facts: Facts, best: Seen | None
+    strand: str,
+    path: Smoothed,
+    expected: list[Point],
+    results: list[SetResult],
+    notes: list[Note],
+    facts: Facts,
+    best: Seen | None,
 ) -> StrandProgressOut:
-    ladder = STRANDS[strand]
-    m = moved(ladder, points, day_levels(strand, results), best)
+    ladder, days = STRANDS[strand], day_levels(strand, results)
+    m = moved(ladder, path, days, best)
     return StrandProgressOut(
         strand=strand,
         name=ladder.name,
@@ -209,11 +247,14 @@ def _strand(
         kind=m.kind,
         words=m.words,
         change=m.change,
+        change_sd=m.change_sd,
         per_week=m.per_week,
         p=m.p,
         nonoverlap=m.nonoverlap,
         sessions=m.sessions,
-        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in points],
+        points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in path.points],
+        days=[ValueOut(on=d.on, value=d.rung) for d in days],
+        expected=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in expected],
         sets=[set_out(s, strand, facts) for s in results],
         measures=[
             SeriesOut(id=x.id, name=x.name, unit=x.unit, points=[ValueOut(on=day, value=v) for day, v in x.points])

@@ -196,7 +196,10 @@ class SeenOut(Schema):
 
 
 class StrandProgressOut(Schema):
-    """One strand over time. change in rungs; per_week in rungs a week; nonoverlap from 0 to 1."""
+    """One strand over time. change and change_sd in rungs; per_week in rungs a week; nonoverlap from 0 to 1.
+
+    points: where the child stood by everything seen; days: what each day alone says; expected: from the last day on
+    """
 
     strand: str
     name: str
@@ -204,16 +207,38 @@ class StrandProgressOut(Schema):
     kind: MovementKind
     words: str
     change: float
+    change_sd: float
     per_week: float | None
     p: float | None
     nonoverlap: float | None
     sessions: int
     points: list[PointOut]
+    days: list[ValueOut]
+    expected: list[PointOut]
     sets: list[SetOut]
     measures: list[SeriesOut]
     hands: list[HandOut]
     help: list[HelpOut]
     marked: list[MarkedOut]
+
+
+class QuestionOut(Schema):
+    """One strand worth finding out about: the task it is for, the rung that demands, where the child is thought to
+    stand (rungs, with the doubt), the rungs that doubt costs, and from when a look is worth it.
+    """
+
+    strand: str
+    name: str
+    task: str
+    task_name: str
+    demanded: int
+    mean: float
+    sd: float
+    costs: float
+    due: date
+    now: bool
+    seen_on: date | None
+    words: str
 
 
 class ProgressOut(Schema):

@@ -21,7 +21,7 @@ from core.ability.estimate import (
 )
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
 from core.ability.learning import DaySoFar, level_today, update
-from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, WithWhom, chain, standing
+from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, WithWhom, chain, sighting, standing
 from core.ability.whole import Common, Day, Found, Gain, Whole
 
 __all__ = [
@@ -58,6 +58,7 @@ __all__ = [
     "on_day",
     "seen_at",
     "shortfalls",
+    "sighting",
     "standing",
     "start",
     "suggested_aims",

@@ -4,11 +4,13 @@ Project definition, after common practice: a task is managed when the child does
 still does two weeks after it first did.
 """
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date
+from types import MappingProxyType
 from typing import Literal
 
+from core.ability.estimate import SetEvidence
 from core.child import Chaining, Place
 from core.skills import WANTED_TASKS
 
@@ -41,6 +43,28 @@ class TaskSeen:
     def is_whole(self) -> bool:
         """Whether every step was done alone."""
         return self.steps_alone >= len(WANTED_TASKS[self.task].steps)
+
+
+SIGHTING_TRIES: Mapping[WithWhom, int] = MappingProxyType({"family": 2, "school": 3, "other": 1})
+"""How many tries of a therapist's count a sighting by others weighs; a therapist's own comes from the session's tries.
+Project definition: another eye and other help make it weaker, several people at school a little less so.
+"""
+
+
+def sighting(seen: TaskSeen) -> SetEvidence | None:
+    """Return what somebody else's sighting of a wanted task says of the task's own ladder: as many successes as steps
+    were done alone, of a few tries, at the rung at which the task is done. None where it has no ladder of its own, or
+    the therapist saw it.
+
+    It counts under a name of its own, so that what one family calls alone has an offset of its own.
+    """
+    task, tries = WANTED_TASKS[seen.task], SIGHTING_TRIES.get(seen.with_whom, 0)
+    if not task.strand or not tries:
+        return None
+    won = int(tries * seen.steps_alone / len(task.steps))
+    return SetEvidence(
+        f"{seen.task} seen by {seen.with_whom}", task.level, tries, won, rungs={task.strand: float(task.level)}
+    )
 
 
 @dataclass(frozen=True)

@@ -101,18 +101,22 @@ class Whole:
             self._prior.add([self._new(c.name)], [1.0], 0.0, c.sd)
 
     def add_child(self, child: Name, starts: Mapping[str, Estimate], days: Iterable[Day], gain: Gain) -> None:
-        """Take in one child's days, oldest first. starts -- the first guess of each strand, before any set."""
+        """Take in one child's days, oldest first.
+
+        starts -- the first guess of each strand; what was seen of it before its own day says nothing any more
+        """
         last: dict[str, date] = {}
         for day in days:
+            counted = {st: e for st, e in starts.items() if e.as_of is None or day.on >= e.as_of}
             informative = [
                 (s, day.common[i] if day.common else {})
                 for i, s in enumerate(day.sets)
                 if SUPPORTS[s.support].informative and s.tries
             ]
-            for strand in sorted({st for s, _ in informative for st in s.rungs if st in starts}):
-                self._move_on(child, strand, starts[strand], last, day.on, gain)
+            for strand in sorted({st for s, _ in informative for st in s.rungs if st in counted}):
+                self._move_on(child, strand, counted[strand], last, day.on, gain)
             for s, common in informative:
-                self._add_set(child, {st: r for st, r in s.rungs.items() if st in starts}, s, day.on, common)
+                self._add_set(child, {st: r for st, r in s.rungs.items() if st in counted}, s, day.on, common)
 
     def _move_on(self, child: Name, strand: str, start: Estimate, last: dict[str, date], on: date, gain: Gain) -> None:
         here = self._new(("rung", child, strand, on))

@@ -15,6 +15,7 @@ import numpy as np
 from scipy.special import ndtr
 
 from core.ability import LOG_ODDS_PER_RUNG, DaySoFar, Estimate, Floats, SetEvidence, chance_together, update
+from core.first_look.evidence import NEXT_TASK, loss_of_doubt
 from core.library import ACTIVITIES
 from core.library.activity import Activity
 from core.offers import Offer
@@ -28,7 +29,7 @@ FIRST_CHANCE = 0.85  # the first set: a sure win
 LEAST_CHANCE = 0.5
 MOST_IN_A_ROW = 3  # sets of one activity before another one
 MOST_ACTIVITIES = 7
-NEXT_TASK = 0.7  # what the next wanted task counts, of the one before
+LOSS_AT_MOST = float(np.sqrt(2 * np.pi))  # brings the loss of a doubt of one spread to 0 to 1
 LEAST_SHARE = 0.1  # of a strand that can hardly be short: looked at when there is time
 STEP_MINUTES = 0.2  # to change the grade of an activity already on the table
 WORTH_ASKING = 0.01  # rungs of doubt a minute: less is not worth a child's time
@@ -67,7 +68,8 @@ class Ended:
 
 def strands_that_matter(request: SessionRequest) -> dict[str, float]:
     """Return the strands a look is for, each with its weight: what the wanted tasks need, the most wanted task
-    first, each strand by the chance that it is short; without a wanted task every strand of the targets, alike.
+    first, each strand by the chance that it is short or by what its doubt costs the task, whichever is more; without
+    a wanted task every strand of the targets, alike.
     """
     weights: dict[str, float] = {}
     for at, task in enumerate(request.tasks):
@@ -75,7 +77,9 @@ def strands_that_matter(request: SessionRequest) -> dict[str, float]:
             if strand in request.estimates:
                 e = request.estimates[strand]
                 short = float(ndtr((rung - e.mean) / e.sd))
-                weights[strand] = max(weights.get(strand, 0.0), max(short, LEAST_SHARE) * NEXT_TASK**at)
+                undecided = LOSS_AT_MOST * loss_of_doubt(e.mean, e.sd, rung) / e.sd
+                share = max(short, undecided, LEAST_SHARE)
+                weights[strand] = max(weights.get(strand, 0.0), share * NEXT_TASK**at)
     if weights:
         return weights
     return {s: 1.0 for s in request.estimates if STRANDS[s].target in request.targets}

@@ -2,7 +2,7 @@
 
 from core.progress.caseload_status import Latest, Standing, StatusId, gravity, standings
 from core.progress.goals import attainment_t_score
-from core.progress.movement import MovementKind, Point, day_levels, grade_changes, moved
+from core.progress.movement import MovementKind, Point, Smoothed, day_levels, grade_changes, moved, smoothed
 from core.progress.next_step import WORDS, StepKind, decide, next_hand, policy_for, priority
 from core.progress.notes import RunRecord, Step, draft
 from core.progress.seen import Seen, highest_seen, stands_at
@@ -17,6 +17,7 @@ __all__ = [
     "Point",
     "RunRecord",
     "Seen",
+    "Smoothed",
     "Standing",
     "StatusId",
     "Step",
@@ -39,6 +40,7 @@ __all__ = [
     "policy_for",
     "priority",
     "rungs_per_week",
+    "smoothed",
     "standings",
     "stands_at",
 ]

@@ -1,12 +1,13 @@
 """Whether a strand has moved, in one plain line; and where the work was made harder or easier."""
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
-from math import hypot, log
+from itertools import groupby
+from math import log
 from typing import Literal
 
-from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, SetEvidence
+from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, Day, Estimate, Found, Gain, SetEvidence, TaskSeen, Whole, sighting
 from core.progress.seen import Seen, stands_at
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 from core.recording import SUPPORTS
@@ -16,7 +17,9 @@ from core.skills import Strand
 FEWEST_SESSIONS = 4  # sessions before anything is said of a trend; project definition
 EARLY_DAYS = 3  # days that later ones are set against; project definition
 WORTH_MARKING = 0.25  # rungs between two days' work before it is drawn as a change of grade; project definition
-CLEAR_SPREADS = 1.0  # spreads of the difference before it is called a move; project definition
+CLEAR_SPREADS = 1.4  # spreads of the change before it is called a move; by core/tests/test_moved.py
+CHANCE = 0.2  # p of the trend test under which a trend is hardly chance; by core/tests/test_moved.py
+NEUTRAL = Gain(0.0, 0.1)  # rungs a week: standing still is as likely as gaining or losing; project definition
 
 
 @dataclass(frozen=True)
@@ -26,6 +29,17 @@ class Point:
     on: date
     mean: float
     sd: float
+
+
+@dataclass(frozen=True)
+class Smoothed:
+    """Where a child stood on each day by everything seen before and after it; the change from the first to the last
+    day, and the doubt about that change, in rungs.
+    """
+
+    points: tuple[Point, ...]
+    change: float
+    change_sd: float
 
 
 @dataclass(frozen=True)
@@ -52,7 +66,7 @@ MovementKind = Literal["too_few", "up", "down", "steady"]
 
 @dataclass(frozen=True)
 class Movement:
-    """kind: up, down, steady or too_few; change in rungs; slope in rungs a week.
+    """kind: up, down, steady or too_few; change and its doubt in rungs; slope in rungs a week; p of the trend test.
 
     nonoverlap -- share of pairs (early day, later day) in which the later one is higher; None where
                   there are too few days
@@ -61,6 +75,7 @@ class Movement:
     kind: MovementKind
     words: str
     change: float
+    change_sd: float
     per_week: float | None
     p: float | None
     sessions: int
@@ -117,32 +132,72 @@ def grade_changes(strand: str, sets: Sequence[SetResult]) -> tuple[GradeChange, 
     return tuple(result)
 
 
-def moved(ladder: Strand, points: Sequence[Point], seen: Sequence[Level], best: Seen | None = None) -> Movement:
+def smoothed(
+    starts: Mapping[str, Estimate],
+    sets: Iterable[SetResult],
+    preferred: str = "",
+    sightings: Iterable[TaskSeen] = (),
+) -> dict[str, Smoothed]:
+    """Return, strand by strand, where the child stood on each day by everything seen before and after it.
+
+    starts -- the first guess of each strand; sets -- all of one child's, any order
+    sightings -- wanted tasks as family and school saw them: evidence of less weight
+    Nothing is taken for granted of the pace: standing still is as likely as gaining or losing.
+    Source: the whole likelihood (core.ability.whole); a fixed-interval smoother of a local linear trend (Harvey 1989).
+    """
+    evidence = [(s.on, s.evidence(preferred=preferred)) for s in sets if _tells(s)]
+    evidence += [(seen.on, told) for seen in sightings if (told := sighting(seen)) is not None]
+    if not any(st in starts for _, e in evidence for st in e.rungs):
+        return {}
+    evidence.sort(key=lambda e: e[0])
+    days = [Day(on, [e for _, e in mine]) for on, mine in groupby(evidence, key=lambda e: e[0])]
+    whole = Whole()
+    whole.add_child("", starts, days, NEUTRAL)
+    found = whole.solve()
+    return {strand: s for strand in starts if (s := _smoothed(found, strand, [d.on for d in days])) is not None}
+
+
+def _tells(s: SetResult) -> bool:
+    return bool(s.tries) and SUPPORTS[s.support].informative
+
+
+def _smoothed(found: Found, strand: str, days: Sequence[date]) -> Smoothed | None:
+    names = [(on, name) for on in days if (name := ("rung", "", strand, on)) in found]
+    if not names:
+        return None
+    points = tuple(Point(on, found.value(name), found.sd({name: 1.0})) for on, name in names)
+    first, last = names[0][1], names[-1][1]
+    between = found.sd({last: 1.0, first: -1.0}) if first != last else 0.0
+    return Smoothed(points, points[-1].mean - points[0].mean, between)
+
+
+def moved(ladder: Strand, path: Smoothed, seen: Sequence[Level], best: Seen | None = None) -> Movement:
     """Return whether a strand moved from its first day to its last.
 
-    points -- the estimate after each day, in order
-    seen   -- what each day alone says (day_levels); slope, trend test and non-overlap rest on these, since
-              estimates also use the days before
-    best   -- the highest rung a set succeeded at: above it the words say “probably”
-    Source: Sen 1968; Mann 1945, Kendall 1975; Parker & Vannest 2009.
+    path -- where the child stood on each day, by everything seen (smoothed)
+    seen -- what each day alone says (day_levels); slope, trend test and non-overlap rest on these
+    best -- the highest rung a set succeeded at: above it the words say “probably”
+    A move is said where the change is CLEAR_SPREADS of its doubt, the slope agrees and the trend test finds it unlikely
+    to be chance. Source: Sen 1968; Mann 1945, Kendall 1975; Parker & Vannest 2009. How often it is wrong:
+    core/tests/test_moved.py.
     """
     n = len(seen)
-    if n < FEWEST_SESSIONS or len(points) < 2:
+    if n < FEWEST_SESSIONS or len(path.points) < 2:
         return Movement(
-            "too_few", f"{ladder.name}: too few sessions to say ({n} of {FEWEST_SESSIONS}).", 0.0, None, None, n
+            "too_few", f"{ladder.name}: too few sessions to say ({n} of {FEWEST_SESSIONS}).", 0.0, 0.0, None, None, n
         )
-    first, last = points[0], points[-1]
+    first, last = path.points[0], path.points[-1]
     days, rungs = [(level.on - seen[0].on).days for level in seen], [level.rung for level in seen]
     slope, test = rungs_per_week(days, rungs), mann_kendall(rungs)
     apart = nonoverlap(rungs[:EARLY_DAYS], rungs[EARLY_DAYS:]) if n >= 2 * EARLY_DAYS else None
-    change = last.mean - first.mean
+    change = path.change
     weeks = max(1, round((last.on - first.on).days / 7))
-    clear = abs(change) >= CLEAR_SPREADS * hypot(first.sd, last.sd) and change * slope > 0
+    clear = abs(change) >= CLEAR_SPREADS * path.change_sd and change * slope > 0 and test.p < CHANCE
     kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
     words = {
         "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: {stands_at(ladder, last.mean, best)}.",
         "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: {stands_at(ladder, last.mean, best)}.",
-        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} rungs, inside the "
-        "doubt).",
+        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} ± {path.change_sd:.1f} "
+        "rungs).",
     }[kind]
-    return Movement(kind, words, change, slope, test.p, n, apart)
+    return Movement(kind, words, change, path.change_sd, slope, test.p, n, apart)

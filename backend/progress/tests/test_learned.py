@@ -42,7 +42,7 @@ class LearnedTest(TestCase):
     def test_what_all_children_find_hard_is_proposed_as_harder_and_nothing_changes_until_it_is_accepted(self) -> None:
         version = work_out(self.lead.clinic)
         assert version is not None
-        harder = max((f.shift for f in version.refit.findings if f.kind == "base"))
+        harder = max(f.shift for f in version.refit.findings if f.kind == "base")
         self.assertGreater(harder, 0.1)
         self.assertEqual(learned_of(self.children[0]), AS_SHIPPED)
         _, out = Api(self.lead)("get", "/library/learned")

@@ -1642,6 +1642,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/to-find-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read To Find Out
+         * @description What is worth finding out next, and why: the strands whose doubt costs a wanted task most.
+         */
+        get: operations["progress_api_read_to_find_out"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}/summary": {
         parameters: {
             query?: never;
@@ -6160,7 +6180,9 @@ export interface components {
         };
         /**
          * StrandProgressOut
-         * @description One strand over time. change in rungs; per_week in rungs a week; nonoverlap from 0 to 1.
+         * @description One strand over time. change and change_sd in rungs; per_week in rungs a week; nonoverlap from 0 to 1.
+         *
+         *     points: where the child stood by everything seen; days: what each day alone says; expected: from the last day on
          */
         StrandProgressOut: {
             /** Strand */
@@ -6178,6 +6200,8 @@ export interface components {
             words: string;
             /** Change */
             change: number;
+            /** Change Sd */
+            change_sd: number;
             /** Per Week */
             per_week: number | null;
             /** P */
@@ -6188,6 +6212,10 @@ export interface components {
             sessions: number;
             /** Points */
             points: components["schemas"]["PointOut"][];
+            /** Days */
+            days: components["schemas"]["ValueOut"][];
+            /** Expected */
+            expected: components["schemas"]["PointOut"][];
             /** Sets */
             sets: components["schemas"]["SetOut"][];
             /** Measures */
@@ -6211,6 +6239,40 @@ export interface components {
             on: string;
             /** Value */
             value: number;
+        };
+        /**
+         * QuestionOut
+         * @description One strand worth finding out about: the task it is for, the rung that demands, where the child is thought to
+         *     stand (rungs, with the doubt), the rungs that doubt costs, and from when a look is worth it.
+         */
+        QuestionOut: {
+            /** Strand */
+            strand: string;
+            /** Name */
+            name: string;
+            /** Task */
+            task: string;
+            /** Task Name */
+            task_name: string;
+            /** Demanded */
+            demanded: number;
+            /** Mean */
+            mean: number;
+            /** Sd */
+            sd: number;
+            /** Costs */
+            costs: number;
+            /**
+             * Due
+             * Format: date
+             */
+            due: string;
+            /** Now */
+            now: boolean;
+            /** Seen On */
+            seen_on: string | null;
+            /** Words */
+            words: string;
         };
         /**
          * SummaryOut
@@ -11412,6 +11474,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProgressOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    progress_api_read_to_find_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionOut"][];
                 };
             };
             /** @description Forbidden */

@@ -8,8 +8,9 @@ const MARKS: Record<string, string> = { harder: 'triangle', easier: 'triangle', 
 const SAID: Record<string, string> = { harder: 'Made harder', easier: 'Made easier', note: 'Signed note' }
 
 /**
- * The rung over time: estimate with its doubt, each day's sets at the rung they asked, changes of grade and signed
- * notes along the foot, the rung a wanted task requires.
+ * The rung over time. What was seen: each day's sets at the rung they asked, what each day alone says, and the line
+ * through all of it with its doubt. What is expected: broken, with a doubt of its own, from the last day on. Along the
+ * foot changes of grade and signed notes; across, the rung a wanted task requires.
  */
 export function rungChart(
   strand: Schemas['StrandProgressOut'],
@@ -18,13 +19,12 @@ export function rungChart(
   colour: (name: string) => string,
 ): EChartsOption {
   const day = (on: string): number => Date.parse(`${on}T12:00:00`)
-  const low = Math.floor(
-    Math.min(...strand.points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3,
-  )
+  const points = [...strand.points, ...strand.expected]
+  const low = Math.floor(Math.min(...points.map((p) => p.mean - p.sd), ...strand.sets.map((s) => s.difficulty)) - 0.3)
   const high = Math.min(
     ladder.rungs.length + 1,
     Math.ceil(
-      Math.max(...strand.points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3,
+      Math.max(...points.map((p) => p.mean + p.sd), ...strand.sets.map((s) => s.difficulty), wanted ?? 0) + 0.3,
     ),
   )
   const text = { color: colour('ink-soft'), fontFamily: FONT, fontSize: 13 }
@@ -33,7 +33,22 @@ export function rungChart(
     if (!found) return ''
     return `${rung}  ${found.words}`
   }
-  const band = (sign: number) => strand.points.map((p) => [day(p.on), sign < 0 ? p.mean - p.sd : 2 * p.sd])
+  const band = (of: Schemas['PointOut'][], stack: string, opacity: number) =>
+    [-1, 1].map((sign) => ({
+      type: 'line' as const,
+      data: of.map((p) => [day(p.on), sign < 0 ? p.mean - p.sd : 2 * p.sd]),
+      stack,
+      stackStrategy: 'all' as const,
+      symbol: 'none',
+      lineStyle: { opacity: 0 },
+      areaStyle: sign < 0 ? undefined : { color: colour('water'), opacity },
+      silent: true,
+    }))
+  const said = (p: Schemas['PointOut'], how: string) => ({
+    value: [day(p.on), p.mean],
+    said: `${dayWords(p.on)}\n${how}: rung ${p.mean.toFixed(1)}, give or take ${p.sd.toFixed(1)}`,
+  })
+  const tooltip = { formatter: (p: unknown) => (p as { data: { said: string } }).data.said }
   return {
     animation: false,
     aria: { enabled: true },
@@ -60,17 +75,8 @@ export function rungChart(
       splitLine: { lineStyle: { color: colour('line') } },
     },
     series: [
-      { type: 'line', data: band(-1), stack: 'doubt', symbol: 'none', lineStyle: { opacity: 0 }, silent: true },
-      {
-        type: 'line',
-        data: band(1),
-        stack: 'doubt',
-        symbol: 'none',
-        lineStyle: { opacity: 0 },
-        areaStyle: { color: colour('water'), opacity: 0.18 },
-        silent: true,
-        stackStrategy: 'all',
-      },
+      ...band(strand.points, 'doubt', 0.2),
+      ...band(strand.expected, 'ahead', 0.1),
       {
         type: 'scatter',
         name: 'sets',
@@ -82,7 +88,7 @@ export function rungChart(
           itemStyle: { color: colour('brass'), borderColor: colour('caution'), borderWidth: 1 },
           said: `${dayWords(s.on)}  ${s.name}\n${s.successes} of ${s.tries} ${s.support_words}\nrung ${s.difficulty.toFixed(1)}: ${s.grade_words.join(', ')}`,
         })),
-        tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
+        tooltip,
       },
       {
         type: 'scatter',
@@ -101,19 +107,38 @@ export function rungChart(
           said: `${dayWords(m.on)}  ${SAID[m.kind]}\n${m.words}`,
           run: m.run_id,
         })),
-        tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
+        tooltip,
+      },
+      {
+        type: 'scatter',
+        name: 'days',
+        data: strand.days.map((d) => ({
+          value: [day(d.on), Math.max(low, Math.min(high, d.value))],
+          said: `${dayWords(d.on)}\nthis day alone says rung ${d.value.toFixed(1)}`,
+        })),
+        symbol: 'diamond',
+        symbolSize: 10,
+        itemStyle: { color: colour('sheet'), borderColor: colour('ink-soft'), borderWidth: 1.5 },
+        tooltip,
+      },
+      {
+        type: 'line',
+        name: 'expected',
+        data: strand.expected.map((p) => said(p, 'expected')),
+        symbol: 'emptyCircle',
+        symbolSize: 7,
+        lineStyle: { color: colour('water'), width: 2, type: 'dashed' },
+        itemStyle: { color: colour('water') },
+        tooltip,
       },
       {
         type: 'line',
         name: 'rung',
-        data: strand.points.map((p) => ({
-          value: [day(p.on), p.mean],
-          said: `${dayWords(p.on)}\nrung ${p.mean.toFixed(1)}, give or take ${p.sd.toFixed(1)}`,
-        })),
+        data: strand.points.map((p) => said(p, 'by everything seen')),
         symbolSize: 8,
         lineStyle: { color: colour('water'), width: 3 },
         itemStyle: { color: colour('water') },
-        tooltip: { formatter: (p) => (p as unknown as { data: { said: string } }).data.said },
+        tooltip,
         markLine: wanted
           ? {
               silent: true,

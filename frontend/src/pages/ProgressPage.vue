@@ -9,6 +9,7 @@ import LadderMoves from '@/components/progress/LadderMoves.vue'
 import MeasureLines from '@/components/progress/MeasureLines.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
+import WorthFinding from '@/components/progress/WorthFinding.vue'
 import type { Child } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
 
@@ -51,6 +52,7 @@ const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.v
         <MeasureLines :series="strand.measures" />
       </section>
     </div>
+    <WorthFinding :child-id="child.id" />
     <GoalsPanel :child-id="child.id" />
   </div>
 </template>

@@ -42,7 +42,10 @@ function open(picked: { data?: unknown }): void {
 <template>
   <VChart class="chart" :option="option" autoresize role="img" :aria-label="strand.words" @click="open" />
   <p class="small soft legend">
-    <span><i class="ball"></i>set without help (larger: more successful)</span
+    <span><b class="stroke"></b>seen: where all days together put the child</span
+    ><span><b class="stroke broken"></b>expected from the last session on</span
+    ><span><i class="lozenge"></i>one day alone</span
+    ><span><i class="ball"></i>set without help (larger: more successful)</span
     ><span><i class="hollow"></i>a set with help</span><span class="harder">▲ an activity made harder</span
     ><span class="easier">▼ made easier</span><span><i class="square"></i>signed note: press to open</span>
   </p>
@@ -67,6 +70,24 @@ i {
 }
 .ball {
   background: var(--brass);
+}
+.stroke {
+  display: inline-block;
+  width: 24px;
+  margin-right: 5px;
+  vertical-align: middle;
+  border-top: 3px solid var(--water);
+}
+.broken {
+  border-top-style: dashed;
+  border-top-width: 2px;
+}
+.lozenge {
+  width: 9px;
+  height: 9px;
+  border-radius: 0;
+  border-color: var(--ink-soft);
+  transform: rotate(45deg);
 }
 .square {
   border-radius: 2px;

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, unwrap, type Schemas } from '@/api/client'
+import { dayWords } from '@/logic/words'
+
+/**
+ * What is worth finding out next: each strand's belief as a bar beside the rung a wanted task demands. The wider the bar
+ * across that rung, the more the doubt costs.
+ */
+const { childId } = defineProps<{ childId: number }>()
+const SHOWN = 5
+const SPREADS = 1.3 // four in five of what is believed
+const { data } = useQuery({
+  queryKey: ['to-find-out', () => childId],
+  queryFn: () => unwrap(api.GET('/api/children/{child_id}/to-find-out', { params: { path: { child_id: childId } } })),
+})
+const now = computed(() => (data.value ?? []).filter((q) => q.now).slice(0, SHOWN))
+const later = computed(() => (data.value ?? []).filter((q) => !q.now).slice(0, SHOWN))
+const REACH = 3 // rungs shown on either side of the demanded one
+type Question = Schemas['QuestionOut']
+const across = (q: Question, rung: number): number => 100 + Math.max(-1, Math.min(1, (rung - q.demanded) / REACH)) * 92
+</script>
+
+<template>
+  <section v-if="now.length || later.length" class="sheet stack" aria-label="Worth finding out">
+    <h2>Worth finding out</h2>
+    <p v-if="!now.length" class="soft">Nothing now: what the wanted tasks need is known well enough.</p>
+    <ul v-else>
+      <li v-for="q in now" :key="q.strand">
+        <span
+          ><b>{{ q.name }}</b> <span class="soft small">for “{{ q.task_name }}”</span></span
+        >
+        <svg
+          viewBox="0 0 200 18"
+          role="img"
+          :aria-label="`Needs rung ${q.demanded}; thought to be at ${q.mean.toFixed(1)}, give or take ${q.sd.toFixed(1)}`"
+        >
+          <line x1="8" x2="192" y1="9" y2="9" class="base" />
+          <line
+            :x1="across(q, q.mean - SPREADS * q.sd)"
+            :x2="across(q, q.mean + SPREADS * q.sd)"
+            y1="9"
+            y2="9"
+            class="doubt"
+          />
+          <circle :cx="across(q, q.mean)" cy="9" r="5" />
+          <rect x="98" y="1" width="4" height="16" class="wanted" />
+        </svg>
+        <span class="small">{{ q.words }}</span>
+      </li>
+    </ul>
+    <p v-if="later.length" class="small">
+      Later:
+      <template v-for="(q, n) in later" :key="q.strand"
+        >{{ n ? ', ' : '' }}{{ q.name.toLowerCase() }} from {{ dayWords(q.due) }}</template
+      >.
+    </p>
+    <p class="small soft">
+      Bar: the rung the task demands. Dot and band: where the child is thought to stand, four in five sure. The doubt
+      that costs a task most comes first; the first look asks by the same rule.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 200px minmax(0, 1.4fr);
+  gap: 2px 14px;
+  align-items: center;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+svg {
+  width: 100%;
+  height: 18px;
+}
+.base {
+  stroke: var(--line-strong);
+  stroke-width: 1.2;
+}
+.doubt {
+  stroke: var(--water);
+  stroke-width: 8;
+  opacity: 0.3;
+}
+circle {
+  fill: var(--water);
+}
+.wanted {
+  fill: var(--caution);
+}
+@media (max-width: 640px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
