@@ -91,3 +91,17 @@ def tried(strand: str, seed: int, spread: float, children: int, sessions: int) -
         shares.append(float(np.mean([WELL_PLACED.low <= t <= WELL_PLACED.high for t in placed])))
     rms = [float(np.sqrt(np.mean(np.square(e)))) for e in (list(wrong.values()), left)]
     return rms[0], rms[1], shares[0], shares[1]
+
+
+def report(say: Say, libraries: int = 8) -> None:
+    """Bases wrong for everybody, and a library that is right."""
+    for spread, children, count in ((0.5, 30, 4), (0.5, 12, 4), (0.5, 30, 12), (0.0, 30, 4)):
+        rows = np.array([tried(STRAND, seed, spread, children, count) for seed in range(libraries)])
+        before, after, shipped, taught = rows.mean(axis=0)
+        gained = rows[:, 3] - rows[:, 2]
+        error = gained.std(ddof=1) / np.sqrt(libraries)
+        say(
+            f"library wrong by {spread} rung, {children} children of {count} sessions: bases off by {before:.2f} rung, "
+            f"after {after:.2f}; new children well placed {shipped:.3f}, after {taught:.3f} "
+            f"({gained.mean():+.3f} ± {error:.3f})"
+        )

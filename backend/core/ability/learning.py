@@ -38,7 +38,7 @@ from core.recording import SUPPORTS, Learned, SupportLevel
 
 JOINT_SHARE = 0.5  # of the doubt a set of several strands would take away that it does; by core/tests/test_ranks.py
 MOST_SWEEPS = 12  # through a day's sets; they nearly always settle within four
-SETTLED = 4e-3  # rungs that the last sweep moved a level by, at the most
+SETTLED = 2e-2  # rungs that the last sweep moved a level by, at the most
 LEAST_LEFT = 1e-3  # of the doubt about a level that one set leaves at the least
 
 _ONE = np.linspace(-5.0, 5.0, 61)  # spreads of the belief around its mean
@@ -158,6 +158,7 @@ def _take_in(states: Mapping[str, "_State"], sets: Iterable[SetEvidence]) -> Non
         if rungs:
             count = counts.setdefault(_Site(s.activity_id, s.support, rungs), [0, 0])
             count[0], count[1] = count[0] + s.successes, count[1] + s.tries
+    counts = dict(sorted(counts.items(), key=lambda c: (c[0].activity_id, c[0].support, c[0].rungs)))
     for site in counts:
         for strand in site.strands:
             states[strand].with_activity(site.activity_id)
@@ -241,6 +242,7 @@ class _State:
 
     def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats, learned: Learned) -> None:
         self.activities, self.mean, self.cov, self.learned = activities, mean, cov, learned
+        self._reaches: dict[tuple[str, SupportLevel], Floats] = {}
 
     @classmethod
     def of(cls, estimate: Estimate) -> "_State":
@@ -261,6 +263,7 @@ class _State:
             self.cov = np.insert(np.insert(self.cov, at, 0.0, axis=0), at, 0.0, axis=1)
             self.cov[at, at] = OFFSET_SD**2
             self.activities = (*self.activities, activity_id)
+            self._reaches = {}
         return self
 
     @property
@@ -274,10 +277,14 @@ class _State:
         return float(reach @ self.mean) + self.learned.lift(support), float(np.sqrt(reach @ self.cov @ reach))
 
     def _reach(self, activity_id: str, support: SupportLevel) -> Floats:
-        reach = np.zeros(len(self.mean))
-        reach[[0, self.activities.index(activity_id) + 1, -1]] = 1.0
-        reach[-2] = self.learned.lift(support)
-        return reach
+        """How much each of what is unknown counts for the level at one activity with some help."""
+        known = self._reaches.get((activity_id, support))
+        if known is None:
+            known = np.zeros(len(self.mean))
+            known[[0, self.activities.index(activity_id) + 1, -1]] = 1.0
+            known[-2] = self.learned.lift(support)
+            self._reaches[activity_id, support] = known
+        return known
 
     def move(self, activity_id: str, support: SupportLevel, new_mean: float, new_variance: float) -> None:
         """Hand what was told of the level at one activity back to rung, offset, gain, leaning and the day's swing."""
@@ -286,7 +293,7 @@ class _State:
         variance = float(reach @ towards)
         gain = towards / variance
         self.mean = self.mean + gain * (new_mean - self.learned.lift(support) - float(reach @ self.mean))
-        self.cov = self.cov - np.outer(gain, gain) * (variance - new_variance)
+        self.cov = self.cov - gain[:, None] * (gain * (variance - new_variance))
 
     def estimate(self, on: date, before: Estimate, tries: int) -> Estimate:
         cov = self.cov[:-1, :-1]

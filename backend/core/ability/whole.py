@@ -11,9 +11,11 @@ Where a set asks of several strands, the weakest at the values found so far deci
 from collections.abc import Hashable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from datetime import date
+from functools import cached_property
+from types import MappingProxyType
 
 import numpy as np
-from scipy.sparse import coo_matrix, csc_matrix
+from scipy.sparse import coo_matrix, csc_matrix, csr_matrix
 from scipy.sparse.linalg import SuperLU, splu
 
 from core.ability.estimate import (
@@ -60,10 +62,13 @@ class Day:
 
 @dataclass(frozen=True)
 class Gain:
-    """What is believed before of a child's pace: rungs a week, and the doubt."""
+    """What is believed before of how a child's rung moves: the pace and its doubt, in rungs a week, and how far it
+    strays from an even pace, in rungs a square-root week.
+    """
 
     mean: float
     sd: float
+    drift: float = DRIFT_SD_PER_WEEK
 
 
 @dataclass
@@ -92,12 +97,14 @@ class Whole:
     """Everything unknown about some children, and how it was found out. Add the children, then `solve`."""
 
     def __init__(self, common: Iterable[Common] = ()) -> None:
+        self._common: list[Name] = []
         self._at: dict[Name, int] = {}
         self._prior = _Rows()
         self._sets = _Rows()
         self._tries: list[tuple[int, int]] = []
         self._of_set: list[int] = []
         for c in common:
+            self._common.append(c.name)
             self._prior.add([self._new(c.name)], [1.0], 0.0, c.sd)
 
     def add_child(self, child: Name, starts: Mapping[str, Estimate], days: Iterable[Day], gain: Gain) -> None:
@@ -128,7 +135,7 @@ class Whole:
         else:
             weeks = max((on - last[strand]).days / 7, SAME_DAY)
             before, gained = self._at["rung", child, strand, last[strand]], self._at["pace", child, strand]
-            drift = DRIFT_SD_PER_WEEK * weeks**0.5
+            drift = gain.drift * weeks**0.5
             self._prior.add([here, before, gained], [1.0, -1.0, -min(weeks, GAIN_WEEKS)], 0.0, drift)
         last[strand] = on
 
@@ -157,19 +164,24 @@ class Whole:
     def _new(self, name: Name) -> int:
         return self._at.setdefault(name, len(self._at))
 
-    def solve(self) -> "Found":
+    def solve(self, sds: Mapping[Name, float] = MappingProxyType({}), near: "Found | None" = None) -> "Found":
         """Return the most likely values of everything, with their doubt. Raises ValueError where no set tells anything.
 
+        sds  -- other spreads of what is common, by name; near -- values found before with others, to begin from
         Source: Fisher scoring; checked against scipy.optimize and girth in core/tests/test_whole.py.
         """
         if not self._tries:
             raise ValueError("No set tells anything. Add a child with at least one try alone or with help.")
-        prior, asked = self._prior.matrix(len(self._at)), self._sets.matrix(len(self._at)).tocsr()
-        means, weights = np.array(self._prior.means), np.array(self._prior.sds) ** -2
+        prior, asked = self._matrices
+        spreads = np.array([*(sds.get(c, self._prior.sds[i]) for i, c in enumerate(self._common)), *self._rest_sds])
+        means, weights = np.array(self._prior.means), spreads**-2
         rungs, of_set = np.array(self._sets.means), np.array(self._of_set)
         won, tries = (np.array(column, dtype=float) for column in zip(*self._tries, strict=True))
         fixed = (prior.T.multiply(weights)) @ prior
-        theta = splu(csc_matrix(fixed + 1e-9 * _eye(len(self._at)))).solve(prior.T @ (weights * means))
+        if near is None:
+            theta = splu(csc_matrix(fixed + 1e-9 * _eye(len(self._at)))).solve(prior.T @ (weights * means))
+        else:
+            theta = near.values
         for _ in range(MOST_ROUNDS):
             gaps = asked @ theta - rungs
             weakest = _weakest(gaps, of_set, len(tries))
@@ -183,6 +195,16 @@ class Whole:
             if np.abs(step).max() < SETTLED:
                 break
         return Found(self._at, theta, factor)
+
+    @cached_property
+    def _matrices(self) -> tuple[csc_matrix, csr_matrix]:
+        """What is known before and what the sets ask, as sparse matrices; made when all the children are there."""
+        return self._prior.matrix(len(self._at)), self._sets.matrix(len(self._at)).tocsr()
+
+    @property
+    def _rest_sds(self) -> list[float]:
+        """The spreads of what is not common."""
+        return self._prior.sds[len(self._common) :]
 
 
 def _eye(size: int) -> csc_matrix:
@@ -210,15 +232,15 @@ class Found:
     """The most likely values by name, with their doubt. What was not looked at stands at its prior of 0."""
 
     def __init__(self, at: Mapping[Name, int], values: Floats, factor: SuperLU) -> None:
-        self._at, self._values, self._factor = at, values, factor
+        self._at, self.values, self._factor = at, values, factor
 
     def value(self, name: Name) -> float:
         """The most likely value."""
-        return float(self._values[self._at[name]])
+        return float(self.values[self._at[name]])
 
     def sd(self, weights: Mapping[Name, float]) -> float:
         """The doubt about a weighted sum of values."""
-        reach = np.zeros(len(self._values))
+        reach = np.zeros(len(self.values))
         for name, weight in weights.items():
             reach[self._at[name]] = weight
         return float(np.sqrt(max(reach @ self._factor.solve(reach), 0.0)))

@@ -1,7 +1,7 @@
 """Whether a strand has moved, in one plain line; and where the work was made harder or easier."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 from itertools import groupby
 from math import log
@@ -17,9 +17,10 @@ from core.skills import Strand
 FEWEST_SESSIONS = 4  # sessions before anything is said of a trend; project definition
 EARLY_DAYS = 3  # days that later ones are set against; project definition
 WORTH_MARKING = 0.25  # rungs between two days' work before it is drawn as a change of grade; project definition
-CLEAR_SPREADS = 1.4  # spreads of the change before it is called a move; by core/tests/test_moved.py
+CLEAR_SPREADS = 1.5  # spreads of the change before it is called a move; by core/tests/test_moved.py
 CHANCE = 0.2  # p of the trend test under which a trend is hardly chance; by core/tests/test_moved.py
-NEUTRAL = Gain(0.0, 0.1)  # rungs a week: standing still is as likely as gaining or losing; project definition
+WIDE = 1.2  # rungs: a first guess is no sight of the child, so a path starts where the first days put it
+NEUTRAL = Gain(0.0, 0.3, 0.03)  # nearly a straight line, of any slope: standing still is as likely as gaining or losing
 
 
 @dataclass(frozen=True)
@@ -152,7 +153,8 @@ def smoothed(
     evidence.sort(key=lambda e: e[0])
     days = [Day(on, [e for _, e in mine]) for on, mine in groupby(evidence, key=lambda e: e[0])]
     whole = Whole()
-    whole.add_child("", starts, days, NEUTRAL)
+    wide = {strand: replace(e, sd=max(e.sd, WIDE)) for strand, e in starts.items()}
+    whole.add_child("", wide, days, NEUTRAL)
     found = whole.solve()
     return {strand: s for strand in starts if (s := _smoothed(found, strand, [d.on for d in days])) is not None}
 

@@ -104,23 +104,17 @@ def refit(histories: Iterable[History]) -> Refit:
     every = [h for h in histories if h.sets]
     used: dict[Name, dict[int, int]] = defaultdict(lambda: defaultdict(int))  # name: child: tries
     days = {h.child: [_day(h, list(sets), used) for _, sets in groupby(h.sets, key=lambda s: s.on)] for h in every}
-    spreads = dict(SPREADS)
+    whole = Whole(Common(name, SPREADS[name[0]]) for name in sorted(used))
+    for h in every:
+        whole.add_child(h.child, h.starts, days[h.child], USUAL_GAIN)
+    spreads, found = dict(SPREADS), None
     for _ in range(ROUNDS):
-        found = _solved(every, days, used, spreads)
+        found = whole.solve({name: spreads[name[0]] for name in used}, found)
         findings = [_finding(found, name, by_child) for name, by_child in used.items()]
         spreads = {kind: _spread_of(kind, findings) for kind in spreads}
     findings += _seconds(every)
     findings.sort(key=lambda f: (-abs(log(f.shift) if f.kind == "seconds" else f.shift), f.kind, f.key))
     return Refit(tuple(findings), len(every), sum(s.tries for h in every for s in h.sets))
-
-
-def _solved(
-    histories: Sequence[History], days: Mapping[int, list[Day]], used: Iterable[Name], spreads: Mapping[str, float]
-) -> Found:
-    whole = Whole(Common(name, spreads[name[0]]) for name in sorted(used))
-    for h in histories:
-        whole.add_child(h.child, h.starts, days[h.child], USUAL_GAIN)
-    return whole.solve()
 
 
 def _spread_of(kind: str, findings: Sequence[Finding]) -> float:

@@ -86,26 +86,26 @@ class TodayTest(TestCase):
         self.assertGreater(now - planned, update(before, won, DAY).mean - ability.on_day(before, DAY).mean)
 
     def test_a_lost_set_makes_the_easier_grade_the_better_one(self) -> None:
-        ladder = [Variant("peg_fence", (g, 1, 0)) for g in (0, 1, 2)]
-        rung = difficulty(ladder[1])["pinch"]
+        ladder = [difficulty(Variant("peg_fence", (g, 1, 0)))["pinch"] for g in (0, 1, 2)]
+        rung = ladder[1]
         estimate = Estimate(rung, 0.4)
 
         def step(won: int) -> int:
-            return step_today(estimate, [SetEvidence("peg_fence", rung, 8, won)], DAY, ladder, 1, "pinch")
+            return step_today(estimate, [SetEvidence("peg_fence", rung, 8, won)], DAY, "peg_fence", ladder, 1)
 
         self.assertEqual([step(2), step(6), step(8)], [-1, 0, 1])
 
     def test_far_off_the_ladder_it_still_goes_towards_the_child_and_stays_at_its_end(self) -> None:
         """Every grade is too hard, or too easy, today: none is likely to suit, and one is nearer all the same."""
-        ladder = [Variant("peg_fence", (g, 1, 0)) for g in (0, 1, 2)]
-        rung = difficulty(ladder[1])["pinch"]
+        ladder = [difficulty(Variant("peg_fence", (g, 1, 0)))["pinch"] for g in (0, 1, 2)]
+        rung = ladder[1]
 
         def steps(estimate: Estimate, won: int) -> list[int]:
             sets = [SetEvidence("peg_fence", rung, 16, won)]
-            return [step_today(estimate, sets, DAY, ladder, at, "pinch") for at in range(3)]
+            return [step_today(estimate, sets, DAY, "peg_fence", ladder, at) for at in range(3)]
 
-        self.assertEqual(steps(Estimate(rung - 3, 0.4), 0), [0, -1, -1])
-        self.assertEqual(steps(Estimate(rung + 4, 0.4), 16), [1, 1, 0])
+        self.assertEqual(steps(Estimate(rung - 3, 0.4), 0), [0, -1, -2])
+        self.assertEqual(steps(Estimate(rung + 4, 0.4), 16), [2, 1, 0])
 
 
 class UpdateTest(TestCase):
@@ -205,14 +205,14 @@ class UpdateTest(TestCase):
         ]
         one = update(Estimate(4, 1), sets, DAY)
         other = update(Estimate(4, 1), [sets[i] for i in order], DAY)
-        self.assertAlmostEqual(one.mean, other.mean, places=4)
+        self.assertAlmostEqual(one.mean, other.mean, places=12)
 
     def test_the_names_of_activities_do_not_matter(self) -> None:
         sets = [SetEvidence("a", 4, 8, 8), SetEvidence("b", 4.5, 8, 1), SetEvidence("c", 3, 8, 4)]
         names = {"a": "z", "b": "m", "c": "a"}
         renamed = [replace(s, activity_id=names[s.activity_id]) for s in sets]
         one, other = update(Estimate(4, 1.5), sets, DAY), update(Estimate(4, 1.5), renamed, DAY)
-        self.assertAlmostEqual(one.mean, other.mean, delta=0.003)
+        self.assertAlmostEqual(one.mean, other.mean, delta=0.01)
 
     def test_one_odd_miss_moves_nothing_far(self) -> None:
         sure = Estimate(6.0, 0.6)

@@ -52,7 +52,7 @@ const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.v
         <MeasureLines :series="strand.measures" />
       </section>
     </div>
-    <WorthFinding :child-id="child.id" />
+    <WorthFinding :child="child" />
     <GoalsPanel :child-id="child.id" />
   </div>
 </template>

@@ -17,15 +17,27 @@ class Command(BaseCommand):
         parser.add_argument(
             "only",
             nargs="*",
-            help="library, plans, sessions, together, estimates, look, pictures, script, pages, taps, year, growth or "
-            "children",
+            help="library, plans, sessions, together, estimates, refit, movement, speed, look, pictures, script, "
+            "pages, taps, year, growth or children",
         )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
         """Measure, and print a line for each."""
         from django.test.utils import setup_test_environment
 
-        from benchmarks import estimates, first_look, pages, pictures, planning, script, sessions, together
+        from benchmarks import (
+            estimates,
+            first_look,
+            movement,
+            pages,
+            pictures,
+            planning,
+            refit,
+            script,
+            sessions,
+            speed,
+            together,
+        )
 
         setup_test_environment(debug=False)
         every: dict[str, list[Callable[[Callable[[str], None]], None]]] = {
@@ -34,6 +46,9 @@ class Command(BaseCommand):
             "sessions": [sessions.figures],
             "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
             "estimates": [estimates.report],
+            "refit": [refit.report],
+            "movement": [movement.report],
+            "speed": [speed.figures],
             "look": [first_look.report],
             "pictures": [pictures.figures],
             "script": [script.first_page],

@@ -7,7 +7,7 @@ import { useDoing } from '@/composables/useDoing'
 import { usePlaces } from '@/composables/usePlaces'
 
 /** A child nobody has seen yet is placed by play: twelve minutes, each set chosen by what it would tell. */
-const { child } = defineProps<{ child: Child }>()
+const { child, again = false } = defineProps<{ child: Child; again?: boolean }>()
 const router = useRouter()
 const places = usePlaces(() => child)
 const { busy, error, doing } = useDoing()
@@ -22,8 +22,9 @@ async function begin(homeId: number): Promise<void> {
 </script>
 
 <template>
-  <section class="notice look" aria-label="First look">
-    <p>
+  <section :class="{ notice: !again }" class="look" :aria-label="again ? 'Another look' : 'First look'">
+    <p v-if="again">Another look takes about 12 minutes of play and asks for just this, what costs most first.</p>
+    <p v-else>
       <strong>No session with {{ child.first_name }} yet.</strong> A first look takes about 12 minutes of play. Each set
       is chosen for what it tells about the skills
       {{ child.wanted.length ? 'the wanted tasks need' : 'a session would build on' }}.
@@ -34,11 +35,11 @@ async function begin(homeId: number): Promise<void> {
         :key="p.id"
         type="button"
         class="plain-button"
-        :class="{ main: i === 0 }"
+        :class="{ main: i === 0 && !again }"
         :disabled="busy"
         @click="begin(p.id)"
       >
-        First look at {{ p.name }}
+        {{ again ? 'Look again' : 'First look' }} at {{ p.name }}
       </button>
     </div>
     <ProblemNote :error="error" />

@@ -2,18 +2,20 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import LookStart from '@/components/caseload/LookStart.vue'
+import type { Child } from '@/composables/useChild'
 import { dayWords } from '@/logic/words'
 
 /**
  * What is worth finding out next: each strand's belief as a bar beside the rung a wanted task demands. The wider the bar
  * across that rung, the more the doubt costs.
  */
-const { childId } = defineProps<{ childId: number }>()
+const { child } = defineProps<{ child: Child }>()
 const SHOWN = 5
 const SPREADS = 1.3 // four in five of what is believed
 const { data } = useQuery({
-  queryKey: ['to-find-out', () => childId],
-  queryFn: () => unwrap(api.GET('/api/children/{child_id}/to-find-out', { params: { path: { child_id: childId } } })),
+  queryKey: ['to-find-out', () => child.id],
+  queryFn: () => unwrap(api.GET('/api/children/{child_id}/to-find-out', { params: { path: { child_id: child.id } } })),
 })
 const now = computed(() => (data.value ?? []).filter((q) => q.now).slice(0, SHOWN))
 const later = computed(() => (data.value ?? []).filter((q) => !q.now).slice(0, SHOWN))
@@ -50,6 +52,7 @@ const across = (q: Question, rung: number): number => 100 + Math.max(-1, Math.mi
         <span class="small">{{ q.words }}</span>
       </li>
     </ul>
+    <LookStart v-if="now.length" :child="child" again />
     <p v-if="later.length" class="small">
       Later:
       <template v-for="(q, n) in later" :key="q.strand"
