@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
 import LearnedFindings from '@/components/people/LearnedFindings.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -17,6 +17,7 @@ const { data, error } = useQuery({
   refetchInterval: () => (waiting.value ? ASK_AGAIN_MS : false),
 })
 const { busy, error: refused, doing } = useDoing()
+const clear = computed(() => data.value?.proposed?.findings.filter((f) => f.moved >= 1).length ?? 0)
 const why = ref('')
 const holding = ref(false)
 
@@ -46,15 +47,17 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
     <h1>What your children taught the library</h1>
     <p class="soft">
       The library’s rungs, lifts of help and seconds are from memory. Every night they are worked out again from this
-      clinic’s own sessions, drawn towards the library while there are few. Nothing changes until you accept it.
+      clinic’s own sessions; while these are few, little moves. Nothing changes until you accept it.
     </p>
     <ProblemNote :error="error ?? refused" />
     <template v-if="data">
       <section class="sheet stack" aria-label="Proposed">
         <template v-if="data.proposed">
           <h2>Proposed: version {{ data.proposed.name }}</h2>
-          <p>From {{ data.proposed.children }} children and {{ data.proposed.tries.toLocaleString('en') }} tries.</p>
-          <LearnedFindings :findings="data.proposed.findings" />
+          <p>
+            From {{ data.proposed.children }} children and {{ data.proposed.tries.toLocaleString('en') }} tries.
+            {{ clear }} of {{ data.proposed.findings.length }} findings are further from the library than their doubt.
+          </p>
           <form v-if="holding" class="stack" @submit.prevent="answer(data.proposed.id, 'held')">
             <label class="stack"
               >Why it is held back <el-input v-model="why" maxlength="500" aria-label="Why it is held back"
@@ -75,6 +78,7 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
             </button>
             <button type="button" class="plain-button" @click="holding = true">Hold it back…</button>
           </div>
+          <LearnedFindings :findings="data.proposed.findings" />
         </template>
         <template v-else>
           <h2>Nothing new</h2>

@@ -11,7 +11,7 @@ const all = ref<string[]>([])
 
 const groups = computed(() =>
   (Object.keys(KINDS) as (keyof typeof KINDS)[])
-    .map((kind) => ({ kind, of: findings.filter((f) => f.kind === kind) }))
+    .map((kind) => ({ kind, of: findings.filter((f) => f.kind === kind).sort((a, b) => b.moved - a.moved) }))
     .filter((g) => g.of.length),
 )
 const across = (f: Schemas['FindingOut'], by: number): number =>
@@ -61,7 +61,7 @@ function said(f: Schemas['FindingOut']): string {
     </section>
     <p class="small soft">
       Bar in the middle: what the library says. Dot: what your children show; line: give or take its doubt. Filled:
-      further from the library than its doubt. Furthest first.
+      further from the library than its doubt. Surest first.
     </p>
   </div>
 </template>
