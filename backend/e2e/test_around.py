@@ -11,8 +11,11 @@ from playwright.sync_api import expect
 from caseload.models import Child
 from clinic.tests.test_second_factor import code_of
 from e2e.browser import BrowserTest
+from progress.actions import finish_run
+from progress.library_actions import replay_all, work_out
+from running.actions import keep_events
 from running.models import Run
-from testing.builders import TODAY, make_member, plan_for_child
+from testing.builders import TODAY, make_child, make_member, plan_for_child, run_for_child, shown_blocks, tries
 from visits.models import Visit
 
 
@@ -159,3 +162,32 @@ class AroundTest(BrowserTest):
         page.get_by_role("button", name="Hide how it is done").click()
         how.wait_for(state="detached")
         self.assertEqual(Run.objects.get().by.role, "assistant")
+
+    def test_the_lead_accepts_what_the_children_taught_and_the_next_plan_says_so(self) -> None:
+        page = self.page
+        for child in (self.child, *(make_child(self.lead, self.home) for _ in range(2))):
+            for week in (2, 1):
+                run = run_for_child(self.lead, child, TODAY - timedelta(weeks=week))
+                at = next(i for i, b in enumerate(shown_blocks(run)) if b["part"] == "main")
+                keep_events(self.lead, run, tries(run, at, "00010000"))
+                finish_run(self.lead, run)
+        version = work_out(self.lead.clinic)
+        assert version is not None
+        self.sign_in()
+        page.get_by_role("link", name="Clinic", exact=True).click()
+        page.get_by_role("link", name="Library: what your children taught of it").click()
+        page.get_by_role("heading", name="Proposed: version 1").wait_for()
+        expect(page.get_by_text("From 3 children")).to_be_visible()
+        self.check_axe("learned")
+        page.get_by_role("button", name="Accept").click()
+        page.get_by_role("heading", name="In use: version 1").wait_for()
+        expect(page.get_by_role("heading", name="Nothing new")).to_be_visible()
+        replay_all(self.lead.clinic)
+        plan = plan_for_child(self.lead, self.child)
+        self.assertEqual(plan.learned, version.name)
+        page.goto(f"/plans/{plan.pk}")
+        page.get_by_text(f"library {version.name}").wait_for()
+        page.goto(f"/children/{self.child.pk}/progress")
+        page.get_by_role("heading", name="Worth finding out").wait_for()
+        page.get_by_role("button", name="Look again at Lock cottage").wait_for()
+        self.check_axe("progress")

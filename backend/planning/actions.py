@@ -66,6 +66,7 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
         notes=list(answer.notes),
         child_version=child.version,
         stock_stamp=stock_stamp(home),
+        learned=bench.request.child.learned.version,
     )
     _keep(plan, answer.blocks)
     return Done(plan, plan, child.pk, {"minutes": wish.minutes, "targets": list(wish.targets)})
@@ -88,6 +89,7 @@ def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str]
         list(answer.notes),
     )
     now.child_version, now.stock_stamp, now.worked_out = now.child.version, stock_stamp(now.home), WORKED_OUT
+    now.learned = request.child.learned.version
     _keep(now, answer.blocks)
     return Done(
         now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.activity_id for b in request.locked]}
@@ -126,7 +128,8 @@ def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
     """Make a new plan with the blocks of an earlier one, each checked for today; what can't stand is left out and
     said.
     """
-    result = [workbench_of(plan, on).stand(p) for p in choices_of(plan)]
+    bench = workbench_of(plan, on)
+    result = [bench.stand(p) for p in choices_of(plan)]
     blocks = [b for b in result if isinstance(b, Block)]
     notes = [f"Left out {r.name}: {r.reason}" for r in result if isinstance(r, Refusal)]
     made = Plan.objects.create(
@@ -145,6 +148,7 @@ def start_from(member: Member, plan: Plan, on: date) -> Done[Plan]:
         notes=[*totals(tuple(blocks)).notes, *notes],
         child_version=plan.child.version,
         stock_stamp=stock_stamp(plan.home),
+        learned=bench.request.child.learned.version,
     )
     _keep(made, blocks)
     return Done(made, made, plan.child_id, {"from": str(plan.pk)})

@@ -211,6 +211,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         standing=[f"{h.reason} {h.remedy}" for h in bench.cupboard.standing],
         approaches=[approach_out(a) for a in approaches_of(plan.child)],
         notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
+        learned=plan.learned,
         changed=what_changed(plan),
         version=plan.version,
         made_at=plan.made_at,

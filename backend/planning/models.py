@@ -19,7 +19,7 @@ BatchStatus = Literal["waiting", "planned", "refused"]
 
 class Plan(models.Model):
     """A session as planned, and what it was planned from. worked_out -- the way it was worked out, as core.planner
-    counts them
+    counts them; learned -- the version of the library the clinic's children taught; empty: as it ships
     """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4)
@@ -44,6 +44,7 @@ class Plan(models.Model):
     stock_stamp = models.CharField(max_length=64)
     used_on = models.DateField(null=True)
     worked_out = models.PositiveSmallIntegerField(default=WORKED_OUT)
+    learned = models.CharField(max_length=40, blank=True)
     version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("child__clinic")

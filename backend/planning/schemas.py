@@ -207,7 +207,9 @@ class KitLineOut(Schema):
 
 
 class PlanOut(Schema):
-    """A plan with its totals. status infeasible: no id, a reason and the shortest fix."""
+    """A plan with its totals. status infeasible: no id, a reason and the shortest fix. learned: the version of the
+    library it was made with; empty: as it ships.
+    """
 
     id: UUID | None
     child_id: int
@@ -238,6 +240,7 @@ class PlanOut(Schema):
     left_out: list[LeftOutOut] = []
     standing: list[str] = []
     approaches: list[ApproachOut] = []
+    learned: str = ""
     notes: list[str] = []
     changed: list[str] = []
     version: int = 0

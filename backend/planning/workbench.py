@@ -20,6 +20,7 @@ from planning.models import Plan
 from planning.stored import planned_of
 
 SESSIONS_REMEMBERED = 4
+BLOCKS_ARE_SETS = 2  # the way of working out from which blocks are whole sets
 
 
 @dataclass(frozen=True)
@@ -178,6 +179,11 @@ def what_changed(plan: Plan) -> list[str]:
         changed.append(f"{plan.child.first_name}'s profile")
     if stock_stamp(plan.home) != plan.stock_stamp:
         changed.append(f"the cupboard of {plan.home.name}")
-    if plan.worked_out != WORKED_OUT:
+    if plan.worked_out < BLOCKS_ARE_SETS:
         changed.append("how sessions are worked out: blocks are whole sets now, and their minutes follow")
+    elif plan.worked_out != WORKED_OUT:
+        changed.append("how sessions are worked out: a grade counts for how sure it is that it suits")
+    now = learned_of(plan.child).version
+    if plan.learned != now:
+        changed.append(f"the library: version {now}, as the clinic’s children taught it" if now else "the library")
     return changed

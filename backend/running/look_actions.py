@@ -7,7 +7,7 @@ from uuid import UUID
 from django.utils import timezone
 
 from caseload.checks import FieldError
-from caseload.facts import estimates_of
+from caseload.facts import estimates_of, learned_of
 from caseload.models import Child, Home
 from clinic.actions import Done, acting
 from clinic.models import Member
@@ -54,6 +54,7 @@ def start_look(member: Member, child: Child, home: Home, supervision: Supervisio
         status="given",
         child_version=child.version,
         stock_stamp=stock_stamp(home),
+        learned=learned_of(child).version,
     )
     bench = _bench(plan, on, ())
     first = next_probe(bench.request, (), on, LOOK_MINUTES)

@@ -17,7 +17,7 @@ from core.safety import Verdict
 from core.skills import STRANDS
 
 PlanStatus = Literal["optimal", "feasible", "infeasible", "given"]
-WORKED_OUT = 2  # counted up when plans come to be worked out another way; an earlier plan is marked stale
+WORKED_OUT = 3  # counted up when plans come to be worked out another way; an earlier plan is marked stale
 SHORTEST_SESSION = 5  # minutes, project definition
 LONGEST_SESSION = 90  # minutes, project definition
 

@@ -197,9 +197,11 @@ def moved(ladder: Strand, path: Smoothed, seen: Sequence[Level], best: Seen | No
     clear = abs(change) >= CLEAR_SPREADS * path.change_sd and change * slope > 0 and test.p < CHANCE
     kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
     words = {
-        "up": f"{ladder.name} moved up {change:.1f} rungs in {weeks} weeks: {stands_at(ladder, last.mean, best)}.",
-        "down": f"{ladder.name} went back {-change:.1f} rungs in {weeks} weeks: {stands_at(ladder, last.mean, best)}.",
-        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks ({change:+.1f} ± {path.change_sd:.1f} "
-        "rungs).",
+        "up": f"{ladder.name} moved up {change:.1f} rungs, give or take {path.change_sd:.1f}, in {weeks} weeks: "
+        f"{stands_at(ladder, last.mean, best)}.",
+        "down": f"{ladder.name} went back {-change:.1f} rungs, give or take {path.change_sd:.1f}, in {weeks} weeks: "
+        f"{stands_at(ladder, last.mean, best)}.",
+        "steady": f"{ladder.name} stayed about where it was over {weeks} weeks: {change:+.1f} rungs, give or take "
+        f"{path.change_sd:.1f}.",
     }[kind]
     return Movement(kind, words, change, path.change_sd, slope, test.p, n, apart)

@@ -21,7 +21,7 @@ from core.library import ACTIVITIES
 from core.recording import SUPPORTS, Learned
 from core.running import SetResult, paces
 
-SPREADS = {"base": 0.4, "step": 0.15, "help": 0.25}
+SPREADS = {"base": 0.5, "step": 0.08, "help": 0.25}
 """Rungs that an activity, a step of an axis and the lift of a level of help may be from what the library says, before
 anything was found; from memory, as everything the library says.
 """

@@ -394,7 +394,7 @@ class MovementTest(TestCase):
     def test_a_clear_rise_is_said_with_the_rung_reached(self) -> None:
         moved = self.line(3, 3.6, 4.1, 4.5, 5.1)
         self.assertEqual(moved.kind, "up")
-        self.assertIn("2.1 rungs in 4 weeks", moved.words)
+        self.assertIn("2.1 rungs, give or take 0.5, in 4 weeks", moved.words)
         self.assertIn("straight line within 12 mm", moved.words)
 
     def test_a_change_inside_the_doubt_is_no_move(self) -> None:

@@ -4084,7 +4084,8 @@ export interface components {
         };
         /**
          * PlanOut
-         * @description A plan with its totals. status infeasible: no id, a reason and the shortest fix.
+         * @description A plan with its totals. status infeasible: no id, a reason and the shortest fix. learned: the version of the
+         *     library it was made with; empty: as it ships.
          */
         PlanOut: {
             /** Id */
@@ -4210,6 +4211,11 @@ export interface components {
              * @default []
              */
             approaches: components["schemas"]["ApproachOut"][];
+            /**
+             * Learned
+             * @default
+             */
+            learned: string;
             /**
              * Notes
              * @default []

@@ -111,7 +111,9 @@ async function run(): Promise<void> {
           :aria-label="`${targetName(target)}: ${minutes} min`"
           ><TargetSign :target="target" :size="18" /> {{ minutes }} min</span
         >
-        <span class="soft small">{{ proof }}</span>
+        <span class="soft small"
+          >{{ proof }}<template v-if="plan.learned"> · library {{ plan.learned }}</template></span
+        >
       </p>
       <div class="row right">
         <button type="button" class="plain-button" :disabled="!canUndo || busy" @click="undo">Undo</button>
