@@ -21,6 +21,8 @@ FULL_GAP_RUNGS = 3.0  # rungs short at which a strand holds back most
 FRESHNESS = (0.7, 0.85, 0.95)  # done last time, the time before, the time before that
 SURE = 0.9  # fit from which the words call it as sure as can be
 NEARER = 0.1  # of the fit that goes by the distance alone, whatever the doubt
+IN_DOUBT = 0.6  # rungs of doubt above which fewer different activities place a child better; project definition
+REPEATS = 0.5  # of what repeating costs while a rung is in doubt
 UNTHEMED = 0.9  # nothing in it that the child likes
 UNKNOWN = 0.5  # not done lately, for a child who keeps what is known
 STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
@@ -94,8 +96,8 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
 
 
 def freshness(activity: Activity, request: SessionRequest) -> Reason:
-    """The same skill in a new guise keeps interest: less for what was done in the last sessions. The other way round
-    for a child who keeps what is known.
+    """The same skill in a new guise keeps interest: less for what was done in the last sessions, half as much less
+    while a rung is in doubt. The other way round for a child who keeps what is known.
     """
     ago = request.recent.get(activity.id)
     when = "last time" if ago == 0 else f"{ago + 1} sessions ago" if ago is not None else ""
@@ -103,7 +105,10 @@ def freshness(activity: Activity, request: SessionRequest) -> Reason:
         return Reason("known", 1.0, f"Known: done {when}") if when else Reason("known", UNKNOWN, "Not done lately")
     if ago is None:
         return Reason("fresh", 1.0, "New for this child")
-    return Reason("fresh", FRESHNESS[ago] if ago < len(FRESHNESS) else 1.0, f"Done {when}")
+    factor = FRESHNESS[ago] if ago < len(FRESHNESS) else 1.0
+    if factor < 1 and any(request.estimates[s].sd > IN_DOUBT for s in activity.trains if s in request.estimates):
+        return Reason("fresh", 1 - (1 - factor) * REPEATS, f"Done {when}; repeated while its rung is in doubt")
+    return Reason("fresh", factor, f"Done {when}")
 
 
 def liking(activity: Activity, child: Child) -> Reason:

@@ -107,6 +107,18 @@ class FreshnessTest(TestCase):
         self.assertEqual(factors, sorted(factors))
         self.assertEqual(freshness(activity, request_for(FIVE, {})).factor, 1.0)
 
+    def test_while_a_rung_is_in_doubt_repeating_costs_half(self) -> None:
+        """Fewer different activities place a child better while little is known."""
+        request = request_for(FIVE, {}, recent={"peg_fence": 0})
+        by_doubt = {}
+        for sd in (0.4, 1.0):
+            known = {**request.estimates, "pinch": Estimate(3.0, sd)}
+            known = {s: Estimate(e.mean, 0.3) if s != "pinch" else e for s, e in known.items()}
+            by_doubt[sd] = freshness(ACTIVITIES["peg_fence"], replace(request, estimates=known))
+        self.assertAlmostEqual(by_doubt[0.4].factor, 0.7)
+        self.assertAlmostEqual(by_doubt[1.0].factor, 0.85)
+        self.assertIn("in doubt", by_doubt[1.0].words)
+
     def test_a_liked_theme_is_named(self) -> None:
         self.assertIn("boats", liking(ACTIVITIES["ring_tower"], FIVE).words)
         self.assertEqual(liking(ACTIVITIES["peg_fence"], FIVE).factor, 0.9)

@@ -5,7 +5,19 @@ import { createMemoryHistory, createRouter } from 'vue-router'
 import { vi } from 'vitest'
 import { network } from './setup'
 
-const NAMES = ['child', 'stock', 'ask', 'bench', 'cupboard', 'activity', 'run', 'audit', 'day', 'sign-in'] as const
+const NAMES = [
+  'child',
+  'stock',
+  'ask',
+  'bench',
+  'cupboard',
+  'activity',
+  'run',
+  'audit',
+  'learned',
+  'day',
+  'sign-in',
+] as const
 
 /** A component on a page of its own, with the queries and the addresses it may ask for. */
 export function shown(

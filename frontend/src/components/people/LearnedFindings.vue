@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import DoubtBar from '@/components/shared/DoubtBar.vue'
 
 /** What was found beside what the library says: a bar for the library, a dot with its doubt for the children. */
 const { findings } = defineProps<{ findings: Schemas['FindingOut'][] }>()
@@ -14,8 +15,6 @@ const groups = computed(() =>
     .map((kind) => ({ kind, of: findings.filter((f) => f.kind === kind).sort((a, b) => b.moved - a.moved) }))
     .filter((g) => g.of.length),
 )
-const across = (f: Schemas['FindingOut'], by: number): number =>
-  100 + Math.max(-1, Math.min(1, (by - f.library) / REACH[f.kind])) * 92
 const number = (f: Schemas['FindingOut'], n: number): string => n.toFixed(f.kind === 'base' ? 1 : 2)
 const doubt = (f: Schemas['FindingOut']): number => (f.kind === 'seconds' ? f.sd * f.found : f.sd)
 /** The words the numbers stand for. */
@@ -34,12 +33,14 @@ function said(f: Schemas['FindingOut']): string {
       <ul>
         <li v-for="f in all.includes(g.kind) ? g.of : g.of.slice(0, SHOWN)" :key="f.words">
           <span class="name">{{ f.words }}</span>
-          <svg viewBox="0 0 200 18" role="img" :aria-label="`${said(f)}, give or take ${number(f, doubt(f))}`">
-            <line x1="8" x2="192" y1="9" y2="9" class="base" />
-            <rect x="98.5" y="2" width="3" height="14" class="library" />
-            <line :x1="across(f, f.found - doubt(f))" :x2="across(f, f.found + doubt(f))" y1="9" y2="9" class="doubt" />
-            <circle :cx="across(f, f.found)" cy="9" r="5" :class="{ clear: f.moved >= 1 }" />
-          </svg>
+          <DoubtBar
+            :mark="f.library"
+            :at="f.found"
+            :doubt="doubt(f)"
+            :reach="REACH[f.kind]"
+            :label="`${said(f)}, give or take ${number(f, doubt(f))}`"
+            :clear="f.moved >= 1"
+          />
           <span class="said"
             ><b v-if="f.moved >= 1">{{ said(f) }}</b
             ><template v-else>{{ said(f) }}</template>
@@ -60,7 +61,7 @@ function said(f: Schemas['FindingOut']): string {
       </button>
     </section>
     <p class="small soft">
-      Bar in the middle: what the library says. Dot: what your children show; line: give or take its doubt. Filled:
+      Bar in the middle: what the library says. Dot: what your children show; band: give or take its doubt. Filled:
       further from the library than its doubt. Surest first.
     </p>
   </div>
@@ -80,33 +81,9 @@ li {
   padding: 5px 0;
   border-bottom: 1px solid var(--line);
 }
-svg {
-  width: 100%;
-  height: 18px;
-}
 .said {
   display: flex;
   flex-direction: column;
-}
-.base {
-  stroke: var(--line-strong);
-  stroke-width: 1.2;
-}
-.library {
-  fill: var(--ink);
-}
-.doubt {
-  stroke: var(--water);
-  stroke-width: 3;
-  opacity: 0.55;
-}
-circle {
-  fill: var(--paper);
-  stroke: var(--water);
-  stroke-width: 2.5;
-}
-circle.clear {
-  fill: var(--water);
 }
 @media (max-width: 640px) {
   li {

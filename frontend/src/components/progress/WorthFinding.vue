@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, unwrap, type Schemas } from '@/api/client'
+import { api, unwrap } from '@/api/client'
+import DoubtBar from '@/components/shared/DoubtBar.vue'
 import LookStart from '@/components/caseload/LookStart.vue'
 import type { Child } from '@/composables/useChild'
 import { dayWords } from '@/logic/words'
@@ -20,8 +21,6 @@ const { data } = useQuery({
 const now = computed(() => (data.value ?? []).filter((q) => q.now).slice(0, SHOWN))
 const later = computed(() => (data.value ?? []).filter((q) => !q.now).slice(0, SHOWN))
 const REACH = 3 // rungs shown on either side of the demanded one
-type Question = Schemas['QuestionOut']
-const across = (q: Question, rung: number): number => 100 + Math.max(-1, Math.min(1, (rung - q.demanded) / REACH)) * 92
 </script>
 
 <template>
@@ -33,22 +32,14 @@ const across = (q: Question, rung: number): number => 100 + Math.max(-1, Math.mi
         <span
           ><b>{{ q.name }}</b> <span class="soft small">for “{{ q.task_name }}”</span></span
         >
-        <svg
-          viewBox="0 0 200 18"
-          role="img"
-          :aria-label="`Needs rung ${q.demanded}; thought to be at ${q.mean.toFixed(1)}, give or take ${q.sd.toFixed(1)}`"
-        >
-          <line x1="8" x2="192" y1="9" y2="9" class="base" />
-          <line
-            :x1="across(q, q.mean - SPREADS * q.sd)"
-            :x2="across(q, q.mean + SPREADS * q.sd)"
-            y1="9"
-            y2="9"
-            class="doubt"
-          />
-          <circle :cx="across(q, q.mean)" cy="9" r="5" />
-          <rect x="98" y="1" width="4" height="16" class="wanted" />
-        </svg>
+        <DoubtBar
+          :mark="q.demanded"
+          :at="q.mean"
+          :doubt="SPREADS * q.sd"
+          :reach="REACH"
+          :label="`Needs rung ${q.demanded}; thought to be at ${q.mean.toFixed(1)}, give or take ${q.sd.toFixed(1)}`"
+          clear
+        />
         <span class="small">{{ q.words }}</span>
       </li>
     </ul>
@@ -79,25 +70,6 @@ li {
   align-items: center;
   padding: 5px 0;
   border-bottom: 1px solid var(--line);
-}
-svg {
-  width: 100%;
-  height: 18px;
-}
-.base {
-  stroke: var(--line-strong);
-  stroke-width: 1.2;
-}
-.doubt {
-  stroke: var(--water);
-  stroke-width: 8;
-  opacity: 0.3;
-}
-circle {
-  fill: var(--water);
-}
-.wanted {
-  fill: var(--caution);
 }
 @media (max-width: 640px) {
   li {
