@@ -131,11 +131,15 @@ def next_hand(
     if variant and asks_other_hand(variant):
         return OTHER_HAND[preferred]
     policy = policy_for(strand, today, hand=preferred)
-    if not history or not policy.preferred:
+    sets = _telling(history)
+    if not sets or not policy.preferred:
         return preferred
-    return (
-        OTHER_HAND[preferred] if _other_hand(_Facts(sorted(history, key=lambda s: s.on), policy), policy) else preferred
-    )
+    return OTHER_HAND[preferred] if _other_hand(_Facts(sets, policy), policy) else preferred
+
+
+def _telling(history: Sequence[SetResult]) -> list[SetResult]:
+    """The sets that tell anything, oldest first: hand over hand says nothing."""
+    return sorted((s for s in history if SUPPORTS[s.support].informative), key=lambda s: s.on)
 
 
 def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> Decision:
@@ -145,7 +149,7 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
     estimate -- what the child can do in it, in rungs, after all of them
     policy   -- thresholds and today's date
     """
-    sets = sorted((s for s in history if SUPPORTS[s.support].informative), key=lambda s: s.on)
+    sets = _telling(history)
     if not sets:
         return Decision(
             "recheck",
