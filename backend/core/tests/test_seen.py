@@ -3,7 +3,7 @@
 from datetime import date, timedelta
 from unittest import TestCase
 
-from core.progress import Point, Seen, day_levels, highest_seen, moved, stands_at
+from core.progress import Point, Seen, Smoothed, day_levels, highest_seen, moved, stands_at
 from core.skills import STRANDS
 from testing.core_builders import set_of
 
@@ -32,10 +32,11 @@ class SeenTest(TestCase):
 
     def test_no_sentence_says_now_stores_ten_when_ten_were_never_stored(self) -> None:
         sets = [set_of(DAY + timedelta(7 * w), 10, 9, **STORE_TWO) for w in range(5)]
-        points = [Point(DAY + timedelta(7 * w), 2.0 + 0.7 * w, 0.2) for w in range(5)]
+        points = tuple(Point(DAY + timedelta(7 * w), 2.0 + 0.7 * w, 0.2) for w in range(5))
+        path = Smoothed(points, 2.8, 0.3)
         rising = [*day_levels("to_palm", sets)]
         levels = [type(rising[0])(level.on, 2.0 + 0.7 * w) for w, level in enumerate(rising)]
-        words = moved(LADDER, points, levels, highest_seen(LADDER, sets)).words
+        words = moved(LADDER, path, levels, highest_seen(LADDER, sets)).words
         self.assertIn("probably “stores ten, small and flat”", words)
         self.assertIn("seen so far: “tucks one small thing away inside the hand”", words)
         self.assertNotIn("now", words)

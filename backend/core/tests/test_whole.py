@@ -168,7 +168,7 @@ class RefitTest(TestCase):
         all_hard = refit([self.history(n, 3) for n in range(6)])
         one_hard = refit([self.history(0, 3), *(self.history(n, 8) for n in range(1, 6))])
         self.assertGreater(self.barge(all_hard).shift, 0.15)
-        self.assertLess(abs(self.barge(one_hard).shift), 0.1)
+        self.assertLess(abs(self.barge(one_hard).shift), 0.5 * self.barge(all_hard).shift)
         self.assertEqual(self.barge(all_hard).children, 6)
 
     def test_more_children_are_surer(self) -> None:
