@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, unwrap } from '@/api/client'
 import LearnedFindings from '@/components/people/LearnedFindings.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -9,12 +9,19 @@ import { momentWords } from '@/logic/people'
 
 /** What the clinic's own children taught of the library, for its lead to accept or hold back. */
 const queries = useQueryClient()
-const ASK_AGAIN_MS = 3000
+const ASK_AGAIN_MS = 2000
+const MOST_ASKS = 30 // a minute: by then a clinic’s sessions are worked through
 const waiting = ref(false)
-const { data, error } = useQuery({
+const asks = ref(0)
+const { data, error, dataUpdatedAt } = useQuery({
   queryKey: ['learned'],
   queryFn: () => unwrap(api.GET('/api/library/learned')),
-  refetchInterval: () => (waiting.value ? ASK_AGAIN_MS : false),
+  refetchInterval: computed(() => (waiting.value ? ASK_AGAIN_MS : false)),
+})
+watch(dataUpdatedAt, () => {
+  if (!waiting.value) return
+  asks.value += 1
+  if (data.value?.proposed || asks.value > MOST_ASKS) waiting.value = false
 })
 const { busy, error: refused, doing } = useDoing()
 const clear = computed(() => data.value?.proposed?.findings.filter((f) => f.moved >= 1).length ?? 0)
@@ -23,6 +30,7 @@ const holding = ref(false)
 
 async function workOut(): Promise<void> {
   await doing(() => unwrap(api.POST('/api/library/learned')))
+  asks.value = 0
   waiting.value = !refused.value
 }
 
@@ -83,6 +91,9 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
         <template v-else>
           <h2>Nothing new</h2>
           <p v-if="waiting" role="status">Working it out. This page shows it when it is done.</p>
+          <p v-else-if="asks > MOST_ASKS" role="status">
+            Worked out: nothing is clearly elsewhere than what is in use.
+          </p>
           <p v-else class="soft">
             Something is proposed here once {{ data.fewest_children }} children have sessions on record and show
             something a tenth of a rung or more from what is in use.

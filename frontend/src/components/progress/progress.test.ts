@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { flushPromises } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import LearnedFindings from '@/components/people/LearnedFindings.vue'
 import LearnedPage from '@/pages/LearnedPage.vue'
 import { rungChart } from '@/logic/rungChart'
@@ -116,17 +116,20 @@ describe('what the children taught the library', () => {
   })
 
   it('is worked out when asked for, and says so meanwhile', async () => {
-    answers({
+    const routes: Record<string, unknown> = {
       'GET /api/library/learned': { in_use: null, proposed: null, earlier: [], fewest_children: 3 },
       'POST /api/library/learned': null,
-    })
+    }
+    answers(routes)
     const page = shown(LearnedPage, {})
     await flushPromises()
     expect(page.text()).toContain('once 3 children')
     await button(page, 'Work it out now').trigger('click')
     await flushPromises()
     expect(page.text()).toContain('Working it out')
-  })
+    routes['GET /api/library/learned'] = { in_use: null, proposed: version, earlier: [], fewest_children: 3 }
+    await vi.waitFor(() => expect(page.text()).toContain('Proposed: version 1'), { timeout: 6000 })
+  }, 15_000)
 })
 
 describe('the picture of a rung over time', () => {
