@@ -35,6 +35,7 @@ class Policy:
     managed   -- the true chance from which a grade is managed
     sure      -- how sure that has to be before a step up
     too_hard  -- how sure it has to be that it is not, before a step down
+    lately_share -- share alone on the last ready_days days, without which there is no step up
     """
 
     today: date
@@ -43,6 +44,7 @@ class Policy:
     sure: float = 0.8
     too_hard: float = 0.8
     ready_share: float = 0.8
+    lately_share: float = 0.7
     ready_tries: int = 10
     ready_days: int = 2
     row_wanted: int = 0
@@ -198,6 +200,11 @@ class _Facts:
         """The sets that tell whether this grade is managed alone: those at it, and what was managed above it."""
         return self.alone + [s for s in self.harder if s.alone_tries and s.alone_successes >= 0.8 * s.alone_tries]
 
+    def lately(self, days: int) -> list[SetResult]:
+        """The sets that tell what is managed alone at this grade, of the last so many days it was worked at."""
+        last = sorted({s.on for s in self.alone})[-days:]
+        return [s for s in self.alone if s.on in last]
+
     @staticmethod
     def share(sets: Sequence[SetResult]) -> tuple[int, int, float]:
         tries, won = sum(s.tries for s in sets), sum(s.successes for s in sets)
@@ -259,11 +266,11 @@ def _ladder(work: SetResult, strand: str) -> list[float]:
     return sorted({round(difficulty(v)[strand] + off, 3) for v in variants_of(ACTIVITIES[work.activity_id])})
 
 
-def _alone_evidence(facts: _Facts) -> tuple[Evidence, ...]:
-    won, tries, share = facts.share_alone(facts.alone)
+def _alone_evidence(facts: _Facts, policy: Policy) -> tuple[Evidence, ...]:
+    won, tries, share = facts.share_alone(facts.lately(policy.ready_days))
     days = len({s.on for s in facts.ready_sets})
     return (
-        Evidence("alone", share, "share of tries", f"{won} of {tries} alone at this grade"),
+        Evidence("alone", share, "share of tries", f"{won} of {tries} alone at this grade lately"),
         Evidence("days", days, "days", f"on {days} day{'' if days == 1 else 's'}"),
     )
 
@@ -302,7 +309,9 @@ def _ready(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
     tries = sum(s.alone_tries for s in facts.ready_sets)
     days = len({s.on for s in facts.ready_sets})
     row = max((s.longest_row for s in facts.alone), default=0)
+    _, _, lately = facts.share_alone(facts.lately(policy.ready_days))
     floors = tries >= policy.ready_tries and days >= policy.ready_days and row >= policy.row_wanted
+    floors = floors and lately >= policy.lately_share
     up = floors and belief.at_least(policy.managed) >= policy.sure and belief.better(1)
     fade = _fade(facts, belief, policy)
     if fade and (policy.fade_first or not up):
@@ -313,7 +322,7 @@ def _ready(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
     return Decision(
         "up",
         WORDS["up"],
-        (*_alone_evidence(facts), *belief.evidence(policy)),
+        (*_alone_evidence(facts, policy), *belief.evidence(policy)),
         f"Fewer than {policy.ready_share * 10:.0f} of 10 alone at the next grade brings it back.",
     )
 
@@ -403,7 +412,7 @@ def _stalled(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
         WORDS[kind],
         (
             Evidence("climbed", climbed, "rungs", words),
-            Evidence("level", belief.estimate.mean, "rungs", f"Estimated at rung {belief.estimate.mean:.1f}"),
+            Evidence("level", belief.estimate.mean, "rungs", f"estimated at rung {belief.estimate.mean:.1f}"),
         ),
         remedy,
     )
@@ -423,6 +432,6 @@ def _hold(facts: _Facts, belief: _Belief, policy: Policy) -> Decision:
     return Decision(
         "hold",
         WORDS["hold"],
-        (*_alone_evidence(facts), *belief.evidence(policy)),
+        (*_alone_evidence(facts, policy), *belief.evidence(policy)),
         "To step up: " + (", ".join(wanting) or "one more good day") + ".",
     )

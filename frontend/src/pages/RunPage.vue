@@ -72,8 +72,8 @@ const today = computed(() => {
   const known = asked.value ? advice.value.find((a) => a.block === block.value?.id) : fromTable(block.value, say.value)
   return known && JSON.stringify(known.grade) !== now ? known : undefined
 })
-/** What the table says, unless it would change the grade and the server, who knows the whole day, would not. */
-const told = computed(() => (asked.value && say.value?.to != null && !today.value ? undefined : say.value))
+/** What the table says of help and of the end of a set; another grade is said beside, with its button. */
+const told = computed(() => (say.value?.to == null ? say.value : undefined))
 /** After two and five tries, after each set, and on going to another block, ask what today's tries say. */
 async function ask(): Promise<void> {
   asked.value = false
