@@ -7,7 +7,8 @@ from dataclasses import dataclass
 from datetime import date
 from typing import Literal
 
-from core.progress.next_step import STALE_DAYS, StepKind
+from core.progress.next_step import StepKind
+from core.progress.step_basis import STALE_DAYS
 from core.skills import STRANDS
 
 StatusId = Literal["new", "recheck", "setback", "stuck", "ready", "steady"]

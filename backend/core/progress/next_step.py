@@ -3,72 +3,21 @@ strand.
 
 A step rests on what is believed of the child: how likely a set at this grade, and at the ones beside it, is well
 placed. The trade's floors stand beside it as safeguards: enough tries, on two days, ten in a row where the trade asks
-for it (common practice). From memory: stalled over about 4 sessions; out of date after 6 weeks. Each can be set by
-policy.
+for it. The thresholds and what they rest on are in `step_basis.py`.
 """
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
-from functools import cached_property
-from types import MappingProxyType
 from typing import Literal
 
-from core.ability import Estimate, chance, chance_between, gap_at
-from core.library import ACTIVITIES
-from core.offers import Variant, asks_other_hand, by_hand, difficulty, variants_of
+from core.ability import Estimate, chance
+from core.offers import Variant, asks_other_hand
+from core.progress.step_basis import OTHER_HAND, Belief, Evidence, Facts, Policy, policy_for, telling
 from core.recording import LEVELS, SUPPORTS, less_help
-from core.running import SetResult, well_placed
-
-STALE_DAYS = 42  # evidence older than 6 weeks is checked again; from memory
-OTHER_HAND = MappingProxyType({"right": "left", "left": "right"})
-BOTH_HANDS = frozenset(
-    {"squeeze", "pinch", "hold", "push", "midline"}
-)  # trained with either hand on purpose: strength and transfer games; common practice
-STEP_RUNGS = (0.15, 0.6)  # what a step harder or easier adds at the least and at the most, in rungs; project definition
-
-
-@dataclass(frozen=True)
-class Policy:
-    """The thresholds for a clinic or a child.
-
-    managed   -- the true chance from which a grade is managed
-    sure      -- how sure that has to be before a step up
-    too_hard  -- how sure it has to be that it is not, before a step down
-    lately_share -- share alone on the last ready_days days, without which there is no step up
-    """
-
-    today: date
-    strand: str
-    managed: float = 0.75
-    sure: float = 0.8
-    too_hard: float = 0.8
-    ready_share: float = 0.8
-    lately_share: float = 0.7
-    ready_tries: int = 10
-    ready_days: int = 2
-    row_wanted: int = 0
-    stall_sessions: int = 4
-    stall_rungs: float = 0.25
-    stale_days: int = STALE_DAYS
-    fade_tries: int = 6
-    fade_first: bool = True
-    fade_chance: float = 0.65
-    same_level: float = 0.35
-    preferred: str = ""
-
+from core.running import SetResult
 
 StepKind = Literal["up", "hold", "down", "fade", "swap", "change", "lower", "recheck"]
-
-
-@dataclass(frozen=True)
-class Evidence:
-    """One number the decision rests on, with its unit and in words."""
-
-    label: str
-    value: float
-    unit: str
-    words: str
 
 
 @dataclass(frozen=True)
@@ -110,17 +59,6 @@ def priority(kind: StepKind) -> int:
     return _PRIORITY[kind]
 
 
-def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = "") -> Policy:
-    """The usual policy for a strand: toss and catch wants 10 in a row (common practice).
-
-    hand -- the child's settled hand, right or left; anything else leaves hands out of it
-    """
-    settled = hand if hand in OTHER_HAND and strand in BOTH_HANDS else ""
-    return Policy(
-        today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first, preferred=settled
-    )
-
-
 def next_hand(
     history: Sequence[SetResult], strand: str, preferred: str, today: date, variant: Variant | None = None
 ) -> str:
@@ -133,15 +71,10 @@ def next_hand(
     if variant and asks_other_hand(variant):
         return OTHER_HAND[preferred]
     policy = policy_for(strand, today, hand=preferred)
-    sets = _telling(history)
+    sets = telling(history)
     if not sets or not policy.preferred:
         return preferred
-    return OTHER_HAND[preferred] if _other_hand(_Facts(sets, policy), policy) else preferred
-
-
-def _telling(history: Sequence[SetResult]) -> list[SetResult]:
-    """The sets that tell anything, oldest first: hand over hand says nothing."""
-    return sorted((s for s in history if SUPPORTS[s.support].informative), key=lambda s: s.on)
+    return OTHER_HAND[preferred] if _other_hand(Facts(sets, policy), policy) else preferred
 
 
 def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> Decision:
@@ -151,7 +84,7 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
     estimate -- what the child can do in it, in rungs, after all of them
     policy   -- thresholds and today's date
     """
-    sets = _telling(history)
+    sets = telling(history)
     if not sets:
         return Decision(
             "recheck",
@@ -159,8 +92,8 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
             (Evidence("sets", 0, "sets", "No set on record yet that tells anything."),),
             "One session with this skill in it.",
         )
-    facts = _Facts(sets, policy)
-    belief = _Belief(estimate, facts)
+    facts = Facts(sets, policy)
+    belief = Belief(estimate, facts)
     stale = _out_of_date(facts, policy)
     return (
         stale
@@ -171,102 +104,7 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
     )
 
 
-class _Facts:
-    """The few numbers every rule looks at."""
-
-    def __init__(self, sets: list[SetResult], policy: Policy) -> None:
-        self.strand, self.preferred = policy.strand, policy.preferred
-        self.last_day = sets[-1].on
-        self.days = sorted({s.on for s in sets})
-        self.today_sets = [s for s in sets if s.on == self.last_day]
-        self.work = self._mainly_done()
-        self.level = self.work.difficulty[policy.strand]
-        self.recent = [s for s in sets if (self.last_day - s.on).days <= policy.stale_days]
-        self.harder = [s for s in self.recent if s.difficulty[policy.strand] > self.level + policy.same_level]
-        self.here = [s for s in self.recent if abs(s.difficulty[policy.strand] - self.level) <= policy.same_level]
-        self.alone = [s for s in self.here if s.alone_tries]
-        self.helped = [s for s in self.here if s.support != "alone"]
-        self.sets = sets
-
-    def _mainly_done(self) -> SetResult:
-        """A set at the grade most tries of the last day were made at; the harder of two."""
-        tries: dict[tuple[str, tuple[int, ...]], int] = {}
-        for s in self.today_sets:
-            tries[s.activity_id, s.grade] = tries.get((s.activity_id, s.grade), 0) + s.tries
-        return max(self.today_sets, key=lambda s: (tries[s.activity_id, s.grade], s.difficulty[self.strand]))
-
-    @property
-    def ready_sets(self) -> list[SetResult]:
-        """The sets that tell whether this grade is managed alone: those at it, and what was managed above it."""
-        return self.alone + [s for s in self.harder if s.alone_tries and s.alone_successes >= 0.8 * s.alone_tries]
-
-    def lately(self, days: int) -> list[SetResult]:
-        """The sets that tell what is managed alone at this grade, of the last so many days it was worked at."""
-        last = sorted({s.on for s in self.alone})[-days:]
-        return [s for s in self.alone if s.on in last]
-
-    @staticmethod
-    def share(sets: Sequence[SetResult]) -> tuple[int, int, float]:
-        tries, won = sum(s.tries for s in sets), sum(s.successes for s in sets)
-        return won, tries, won / tries if tries else 0.0
-
-    @staticmethod
-    def share_alone(sets: Sequence[SetResult]) -> tuple[int, int, float]:
-        """Successes, tries and their share without help: a try that came right with help after failing is a failure
-        here.
-        """
-        tries, won = sum(s.alone_tries for s in sets), sum(s.alone_successes for s in sets)
-        return won, tries, won / tries if tries else 0.0
-
-
-class _Belief:
-    """What is believed of the child at the grade mainly worked at, and at the ones beside it."""
-
-    def __init__(self, estimate: Estimate, facts: _Facts) -> None:
-        self.estimate, self.level = estimate, facts.level
-        self.name = by_hand(facts.work.activity_id, facts.work.hand, facts.preferred)
-        self.ladder = _ladder(facts.work, facts.strand)
-
-    @cached_property
-    def chance_here(self) -> float:
-        """The chance of success alone at this grade."""
-        return float(chance(self.estimate, self.level, activity_id=self.name))
-
-    def placed(self, rung: float) -> float:
-        """The chance that a set at a rung is well placed on a day to come."""
-        return float(well_placed([self.estimate.level(self.name)], [[rung]])[0])
-
-    def at_least(self, share: float) -> float:
-        """How sure it is that the true chance here, good and bad days left out, is this or more."""
-        shift, extra = self.estimate.offset(self.name)
-        sd = max(self.estimate.sd**2 + extra, 1e-9) ** 0.5
-        return float(chance_between([(self.estimate.mean + shift, sd)], [[self.level]], gap_at(share), 99.0)[0])
-
-    def better(self, side: int) -> bool:
-        """Whether the next grade on a side is likelier to be well placed than this one."""
-        low, high = STEP_RUNGS
-        steps = [r for r in self.ladder if low <= (r - self.level) * side <= high]
-        nearest = min(steps, key=lambda r: abs(r - self.level), default=self.level + side * sum(STEP_RUNGS) / 2)
-        return self.placed(nearest) > self.placed(self.level)
-
-    def evidence(self, policy: Policy) -> tuple[Evidence, ...]:
-        """What is believed, in words."""
-        sure, tenths = self.at_least(policy.managed), policy.managed * 10
-        return (
-            Evidence("chance", self.chance_here, "share of tries", f"{self.chance_here * 10:.1f} of 10 expected alone"),
-            Evidence(
-                "sure", sure, "probability", f"{sure * 100:.0f} in 100 that it is truly {tenths:.1f} of 10 or better"
-            ),
-        )
-
-
-def _ladder(work: SetResult, strand: str) -> list[float]:
-    """The rungs that the grades of an activity ask in a strand, easiest first, as near to this home's as is known."""
-    off = work.difficulty[strand] - difficulty(Variant(work.activity_id, work.grade))[strand]
-    return sorted({round(difficulty(v)[strand] + off, 3) for v in variants_of(ACTIVITIES[work.activity_id])})
-
-
-def _alone_evidence(facts: _Facts, policy: Policy) -> tuple[Evidence, ...]:
+def _alone_evidence(facts: Facts, policy: Policy) -> tuple[Evidence, ...]:
     won, tries, share = facts.share_alone(facts.lately(policy.ready_days))
     days = len({s.on for s in facts.ready_sets})
     return (
@@ -275,7 +113,7 @@ def _alone_evidence(facts: _Facts, policy: Policy) -> tuple[Evidence, ...]:
     )
 
 
-def _out_of_date(facts: _Facts, policy: Policy) -> Decision | None:
+def _out_of_date(facts: Facts, policy: Policy) -> Decision | None:
     gap = (policy.today - facts.last_day).days
     if gap <= policy.stale_days:
         return None
@@ -287,7 +125,7 @@ def _out_of_date(facts: _Facts, policy: Policy) -> Decision | None:
     )
 
 
-def _too_hard(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+def _too_hard(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     """The belief says that this grade is not managed and the next easier one suits better; one bad day is not enough
     where much was seen before.
     """
@@ -305,7 +143,7 @@ def _too_hard(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None
     )
 
 
-def _ready(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+def _ready(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     tries = sum(s.alone_tries for s in facts.ready_sets)
     days = len({s.on for s in facts.ready_sets})
     row = max((s.longest_row for s in facts.alone), default=0)
@@ -327,7 +165,7 @@ def _ready(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
+def _other_hand(facts: Facts, policy: Policy) -> Decision | None:
     """The preferred hand is ready and the other is not there yet: the same grade with the other, on purpose."""
     if not policy.preferred:
         return None
@@ -353,7 +191,7 @@ def _other_hand(facts: _Facts, policy: Policy) -> Decision | None:
     )
 
 
-def _fade(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+def _fade(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     """Most of the last day's tries had help from their start and came right, and less help is likely to do."""
     today = [s for s in facts.helped if s.on == facts.last_day]
     unhelped = [s for s in facts.here if s.on == facts.last_day and s.support == "alone"]
@@ -385,7 +223,7 @@ def _fade(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _stalled(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
+def _stalled(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     """The last four sessions, none of them out of date, brought neither a grade nor clearly more successes, and the
     grade is not managed.
     """
@@ -418,7 +256,7 @@ def _stalled(facts: _Facts, belief: _Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _hold(facts: _Facts, belief: _Belief, policy: Policy) -> Decision:
+def _hold(facts: Facts, belief: Belief, policy: Policy) -> Decision:
     tries = sum(s.alone_tries for s in facts.ready_sets)
     wanting = []
     if tries < policy.ready_tries:
