@@ -28,7 +28,7 @@ KNOWN = tuple(f"f{n}" for n in range(ACTIVITIES))
 READY = 0.75  # true chance at a grade under which a step up from it was wrong; project definition
 DAY = date(2026, 1, 5)
 FIRST = Estimate(4.0, 1.5)
-HELP_AFTER = 0.6  # of the failed tries of a child who leans on prompts that help comes after; made up
+HELP_AFTER = 0.6  # share of failed tries after which a child who relies on prompts is helped; made up
 
 
 @dataclass(frozen=True)
@@ -43,8 +43,7 @@ class Session:
     def attempt(self, activity: str, rung: float) -> tuple[float, bool]:
         """The true chance of a try alone, and how it went.
 
-        A child who leans on prompts is helped after a failed try; a try that failed alone and came right with help is
-        not managed alone, so what is kept of it is the same.
+        Whether help follows a failed try makes no difference here: either way it was not managed alone.
         """
         return self.child.attempt(self.week, activity, rung)
 
@@ -137,10 +136,10 @@ class ByStaircase:
 
 @dataclass
 class ByOracle:
-    """Knows the child's rung and how each activity suits, also of one who leans on prompts, but not the day.
+    """Knows the child's rung, how well each activity suits the child and how far prompts help, but not whether the day
+    is a good or a bad one.
 
-    asked_after -- tries of a set after which it may look at the day's tries, as the application does; none: it goes by
-                   what it knows
+    asked_after -- tries of a set after which it may learn the day from its tries, as the application does; none: never
     """
 
     asked_after: tuple[int, ...] = ()
@@ -249,7 +248,7 @@ def gap_of(forecast: Floats, outcome: Floats) -> tuple[float, dict[str, tuple[fl
 
 def steps(children: int = 120, weeks: int = 14) -> Counter[str]:
     """Follow what the decisions say on one activity: steps up and down and how many of them the truth does not bear
-    out, and sessions a ready child waited. A child who leans on prompts gets them after most failed tries.
+    out, and sessions a ready child waited. A child who relies on prompts gets one after most failed tries.
     """
     by_rung = {round(difficulty(v)["pinch"], 2): v for v in variants_of(LIBRARY["peg_fence"])}
     ladder = [by_rung[rung] for rung in sorted(by_rung)]
@@ -299,7 +298,6 @@ def _set(child: Child, week: int, variant: Variant, day: date, block: str) -> li
         "right",
         TRIES - cued,
         sum(tries),
-        first_two_missed=not any(tries[:2]),
     )
     with_cue = SetResult(day, block, variant.activity_id, variant.grade, "spoken", "right", cued, cued)
     return [alone, with_cue] if cued else [alone]

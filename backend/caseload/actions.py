@@ -6,6 +6,7 @@ from typing import Any, NamedTuple
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
+from procrastinate.contrib.django import app
 
 from caseload.checks import FieldError, checked_home, checked_meeting, checked_profile, checked_steps
 from caseload.facts import facts_of, set_start
@@ -158,7 +159,7 @@ def add_child(
         ) from error
     facts = facts_of(child, on)
     StrandEstimate.objects.bulk_create(
-        [set_start(StrandEstimate(child=child, strand=s), ability.start(facts, s)) for s in STRANDS]
+        [set_start(StrandEstimate(child=child, strand=s), ability.start(facts, s, on=on)) for s in STRANDS]
     )
     return Done(child, child, child.pk, {"first_name": child.first_name, "home": place.name})
 
@@ -228,9 +229,12 @@ def note_mouthing(member: Member, child: Child) -> Done[Child]:
 
 @acting("child.note_task")
 def note_task(member: Member, child: Child, seen: TaskSeen) -> Done[TaskRecord]:
-    """Keep that a wanted task was seen: steps alone, where, with whom. Raises FieldError where that can't be."""
+    """Keep that a wanted task was seen: steps alone, where, with whom; the estimates follow in the background. Raises
+    FieldError where that can't be.
+    """
     checked_steps(seen.task, child.wanted, seen.steps_alone)
     made = keep_task(member, child, seen)
+    transaction.on_commit(lambda: app.configure_task("replay_child").defer(child_id=child.pk))
     return Done(made, child, child.pk, {"task": seen.task, "steps_alone": seen.steps_alone, "place": seen.place})
 
 

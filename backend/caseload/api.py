@@ -78,13 +78,16 @@ class Profile(Schema):
 
 
 class StrandOut(Schema):
-    """Where a child stands in one strand. mean and sd in rungs."""
+    """Where a child stands in one strand. mean and sd in rungs; learned: the version of the library it was worked out
+    with, empty: as it ships.
+    """
 
     strand: str
     mean: float
     sd: float
     tries: int
     as_of: date | None
+    learned: str
     seen_rung: int | None
 
 
@@ -267,6 +270,7 @@ def child_out(child: Child) -> ChildOut:
             sd=now[s].sd,
             tries=rows[s].tries,
             as_of=rows[s].as_of,
+            learned=now[s].learned.version,
             seen_rung=rows[s].seen_rung,
         )
         for s in STRANDS

@@ -7,7 +7,7 @@ from typing import Any, Concatenate, Generic, ParamSpec, TypeVar
 
 from django.db import models, transaction
 
-from clinic.models import AuditEntry, Member
+from clinic.models import AuditEntry, Clinic, Member
 from clinic.permissions import require
 
 P = ParamSpec("P")
@@ -53,8 +53,24 @@ def log(
     member: Member, action: str, subject: models.Model, child: int | None, detail: dict[str, Any] | None = None
 ) -> None:
     """Add one line to the audit log."""
+    _add(member.clinic_id, member, action, subject, child, detail)
+
+
+def log_background(clinic: Clinic, action: str, subject: models.Model, detail: dict[str, Any]) -> None:
+    """Add one line for what the background did by itself, for nobody."""
+    _add(clinic.pk, None, action, subject, None, detail)
+
+
+def _add(
+    clinic: int,
+    member: Member | None,
+    action: str,
+    subject: models.Model,
+    child: int | None,
+    detail: dict[str, Any] | None,
+) -> None:
     AuditEntry.objects.create(
-        clinic_id=member.clinic_id,
+        clinic_id=clinic,
         member=member,
         action=action,
         subject=f"{subject._meta.model_name}:{subject.pk}",

@@ -124,10 +124,12 @@ class SignedIn(models.Model):
 
 
 class AuditEntry(models.Model):
-    """One read of a child's record, or one write of anything. Never changed, never removed."""
+    """One read of a child's record, or one write of anything. Never changed, never removed. member -- None: the
+    background did it by itself
+    """
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
-    member = models.ForeignKey(Member, models.PROTECT)
+    member = models.ForeignKey(Member, models.PROTECT, null=True)
     at = models.DateTimeField(auto_now_add=True)
     action = models.CharField(max_length=40)
     subject = models.CharField(max_length=60)

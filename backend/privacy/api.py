@@ -35,6 +35,7 @@ BY_THEMSELVES = {
     "people.join": "join the clinic by a link",
     "people.reset": "choose a new password by a link",
     "clinic.set_up": "set the clinic up",
+    "library.propose": "propose what the clinic's children taught",
 }  # what nobody needs a policy for: each has a lock of its own
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
@@ -163,7 +164,7 @@ def read_audit(
         entries=[
             AuditOut(
                 at=r.at,
-                member=r.member.name,
+                member=r.member.name if r.member else "Pollicor, in the background",
                 action=r.action,
                 words=POLICY[r.action].words if r.action in POLICY else BY_THEMSELVES.get(r.action, r.action),
                 child=names.get(r.child, f"no. {r.child}, deleted") if r.child else "",

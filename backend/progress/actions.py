@@ -64,11 +64,11 @@ def _move_estimates(child: Child, going_into: date | None = None) -> tuple[dict[
     rows = {row.strand: row for row in StrandEstimate.objects.select_for_update().filter(child=child)}
     today, learned = timezone.localdate(), learned_of(child)
     facts = facts_of(child, today)
-    now = {strand: start_of(row, facts, today, learned) for strand, row in rows.items()}
-    since = {strand: estimate.as_of for strand, estimate in now.items()}
+    starts = {strand: start_of(row, facts, today, learned) for strand, row in rows.items()}
+    now: dict[str, Estimate] = dict(starts)
     stood, points = dict(now), []
     for on, day in evidence_by_day(child, learned):
-        counted = {st: e for st, e in now.items() if (start := since[st]) is None or on >= start}
+        counted = {st: e for st, e in now.items() if starts[st].counts(on)}
         moved = ability.update(counted, day, on)
         points += [(strand, on, e) for strand, e in moved.items() if e is not counted[strand]]
         now = {**now, **moved}

@@ -6,11 +6,10 @@ from django.utils import timezone
 from procrastinate.contrib.django import app
 
 from caseload.checks import FieldError
-from caseload.facts import facts_of
+from caseload.facts import facts_of, start_of
 from caseload.models import Child, LibraryVersion, VersionStatus
-from clinic.actions import Done, acting
+from clinic.actions import Done, acting, log_background
 from clinic.models import Clinic, Member
-from core import ability
 from core.recording import AS_SHIPPED
 from core.refit import History, Refit, refit
 from progress.actions import replay
@@ -20,19 +19,14 @@ FEWEST_CHILDREN = 3  # who have sets on record, before anything is worked out fr
 
 
 def histories(clinic: Clinic) -> list[History]:
-    """Every child of a clinic with sets on record, at the library's own rungs. Two queries a child."""
+    """Every child of a clinic with sets on record, at the library's own rungs. One query a child."""
     today, result = timezone.localdate(), []
     children = Child.objects.filter(clinic=clinic, sets__isnull=False).distinct().prefetch_related("estimates")
     for child in children.order_by("pk"):
-        facts = facts_of(child, child.birth_date if child.birth_date > today else today)
-        starts = {
-            row.strand: ability.with_limits(ability.from_plain(row.start_state), facts, row.strand, today)
-            for row in child.estimates.all()
-        }
-        since = {strand: e.as_of for strand, e in starts.items() if e.as_of}
-        sets = [s for s in all_sets(child, AS_SHIPPED) if all(s.on >= since.get(st, s.on) for st in s.trained)]
-        result.append(History(child.pk, starts, sets, child.hand))
-    return [h for h in result if h.sets]
+        facts = facts_of(child, today)
+        starts = {row.strand: start_of(row, facts, today, AS_SHIPPED) for row in child.estimates.all()}
+        result.append(History(child.pk, starts, all_sets(child, AS_SHIPPED), child.hand))
+    return result
 
 
 @transaction.atomic
@@ -51,9 +45,11 @@ def work_out(clinic: Clinic) -> LibraryVersion | None:
     if not found.differs(decided.refit if decided else Refit((), 0, 0)):
         return None
     number = (versions.aggregate(last=Max("number"))["last"] or 0) + 1
-    return LibraryVersion.objects.create(
+    version = LibraryVersion.objects.create(
         clinic=clinic, number=number, findings=found.plain(), children=found.children, tries=found.tries
     )
+    log_background(clinic, "library.propose", version, {"number": number, "children": found.children})
+    return version
 
 
 @acting("library.learn")

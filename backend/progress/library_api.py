@@ -2,21 +2,16 @@
 
 from datetime import datetime
 
-from django.http import Http404, HttpRequest
+from django.http import HttpRequest
 from ninja import Router
 from pydantic import Field
 
 from caseload.models import LibraryVersion, VersionStatus
-from clinic.actions import log
 from clinic.auth import member
-from clinic.permissions import require
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.library import ACTIVITIES
-from core.recording import SUPPORTS, lift
-from core.refit import Finding, Kind
-from core.skills import STRANDS
-from progress import library_actions
+from core.refit import Finding, Kind, said
+from progress import library_actions, queries
 
 router = Router(tags=["library"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -24,7 +19,7 @@ REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 class FindingOut(Schema):
     """One thing that was found, in words. library: what the library says; found: what the children show; sd: the doubt,
-    in the same unit; moved: how far it is from the library in spreads of the doubt.
+    in the same unit (of seconds: of the logarithm); moved: how far it is from the library in spreads of the doubt.
     """
 
     kind: Kind
@@ -40,7 +35,7 @@ class FindingOut(Schema):
 
 
 class VersionOut(Schema):
-    """One version of what the children taught. shown: how many findings are clearly elsewhere than the library."""
+    """One version of what the children taught, with everything that was found."""
 
     id: int
     number: int
@@ -74,10 +69,7 @@ class VersionAnswer(Schema):
 @router.get("/library/learned", response={200: LearnedOut, 403: Problem})
 def learned(request: HttpRequest) -> LearnedOut:
     """What the clinic's own children taught of the library."""
-    who = member(request)
-    require(who, "library.read_learned")
-    versions = list(LibraryVersion.objects.visible_to(who).select_related("decided_by__user").order_by("-number"))
-    log(who, "library.read_learned", who.clinic, None)
+    versions = queries.library_versions(member(request))
     in_use = next((v for v in versions if v.status == "accepted"), None)
     proposed = next((v for v in versions if v.status == "proposed"), None)
     return LearnedOut(
@@ -99,10 +91,7 @@ def work_out(request: HttpRequest) -> tuple[int, None]:
 def answer(request: HttpRequest, version_id: int, body: VersionAnswer) -> VersionOut:
     """Accept a proposed version, or hold it back."""
     who = member(request)
-    require(who, "library.learn")
-    version = LibraryVersion.objects.visible_to(who).filter(pk=version_id).first()
-    if version is None:
-        raise Http404(f"No version {version_id} in your clinic.")
+    version = queries.library_version_for(who, version_id)
     return _out(library_actions.decide_version(who, version, body.status, body.why))
 
 
@@ -123,37 +112,16 @@ def _out(version: LibraryVersion) -> VersionOut:
 
 
 def _finding(found: Finding) -> FindingOut:
-    activity, _, rest = found.key.partition("/")
-    words, unit, library, now = _said(found, activity, rest)
+    shown = said(found)
     return FindingOut(
         kind=found.kind,
-        words=words,
-        unit=unit,
-        library=library,
-        found=now,
+        words=shown.words,
+        unit=shown.unit,
+        library=shown.library,
+        found=shown.found,
         sd=found.sd,
-        moved=abs(now - library) / found.sd,
+        moved=found.spreads_off,
         children=found.children,
         tries=found.tries,
-        activity_id="" if found.kind == "help" else activity,
+        activity_id=shown.activity_id,
     )
-
-
-def _said(found: Finding, activity: str, rest: str) -> tuple[str, str, float, float]:
-    """What was found in words, its unit, what the library says and what was found."""
-    if found.kind == "help":
-        usual = lift(activity)  # type: ignore[arg-type]
-        return f"Help: {SUPPORTS[activity].words}", "rungs easier", usual, usual + found.shift  # type: ignore[index]
-    known = ACTIVITIES.get(activity)
-    name = known.name if known else activity
-    if found.kind == "seconds":
-        return f"{name}: time a try takes", "times the library's", 1.0, found.shift
-    if found.kind == "base" or known is None:
-        strand = STRANDS[rest.rpartition("/")[2]]
-        library = known.trains.get(strand.id, 0.0) if known else 0.0
-        return f"{name}, {strand.name.lower()}", "rung", library, library + found.shift
-    axis_id, step, strand_id = rest.split("/")
-    axis = next(a for a in known.axes if a.id == axis_id)
-    usual = axis.steps[int(step)].rungs.get(strand_id, 0.0)
-    words = f"{name}, {axis.words.lower()}: {axis.steps[int(step)].words} ({STRANDS[strand_id].name.lower()})"
-    return words, "rungs harder", usual, usual + found.shift

@@ -10,7 +10,8 @@ from django.http import Http404
 
 from caseload import queries as caseload
 from caseload.facts import facts_of, learned_of, start_of, tasks_seen
-from caseload.models import Child
+from caseload.models import Child, LibraryVersion
+from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core import ability
@@ -146,3 +147,19 @@ def goals_now(child: Child) -> list[tuple[str, int | None]]:
     """A child's goals in words, each with its latest score. Two queries."""
     goals = Goal.objects.filter(child=child).prefetch_related("scores")
     return [(g.words, max(g.scores.all(), key=lambda s: (s.on, s.pk)).score if g.scores.all() else None) for g in goals]
+
+
+def library_versions(member: Member) -> list[LibraryVersion]:
+    """What the clinic's own children taught of the library, the newest first; the read is noted. Two queries."""
+    require(member, "library.read_learned")
+    log(member, "library.read_learned", member.clinic, None)
+    return list(LibraryVersion.objects.visible_to(member).select_related("decided_by__user").order_by("-number"))
+
+
+def library_version_for(member: Member, version_id: int) -> LibraryVersion:
+    """Return one version. Raises Http404."""
+    require(member, "library.learn")
+    version = LibraryVersion.objects.visible_to(member).filter(pk=version_id).first()
+    if version is None:
+        raise Http404(f"No version {version_id} in your clinic.")
+    return version

@@ -1,9 +1,12 @@
 """Work for the background: what the clinics' own children taught, every night and when asked for."""
 
+from django.db import transaction
 from django.utils import timezone
 from procrastinate.contrib.django import app
 
+from caseload.models import Child
 from clinic.models import Clinic
+from progress.actions import replay
 from progress.library_actions import replay_all, work_out
 
 
@@ -23,6 +26,15 @@ def replay_clinic(clinic_id: int) -> None:
     if clinic is not None:
         with timezone.override(clinic.time_zone):
             replay_all(clinic)
+
+
+@app.task(name="replay_child", retry=2)
+def replay_child(child_id: int) -> None:
+    """Work one child's estimates out again; a child who has gone since needs none."""
+    child = Child.objects.select_related("clinic").filter(pk=child_id).first()
+    if child is not None:
+        with timezone.override(child.clinic.time_zone), transaction.atomic():
+            replay(child)
 
 
 @app.periodic(cron="30 2 * * *")

@@ -242,7 +242,6 @@ def fold_run(run: Run) -> list[SetRecord]:
             hold_seconds=s.hold_seconds,
             measures=dict(s.measures),
             marks=dict(s.marks),
-            first_two_missed=s.first_two_missed,
             longest_row=s.longest_row,
             help_first=s.help_first,
             asked=dict(s.asked),

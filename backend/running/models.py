@@ -69,7 +69,6 @@ class SetRecord(models.Model):
     hold_seconds = models.FloatField(default=0)
     measures = models.JSONField(default=dict)
     marks = models.JSONField(default=dict)
-    first_two_missed = models.BooleanField(default=False)
     longest_row = models.PositiveSmallIntegerField(default=0)
     help_first = models.BooleanField(default=False)
     asked = models.JSONField(default=dict)

@@ -69,11 +69,11 @@ class Estimate:
     as_of     -- the day of the last evidence, or None before any
     activities -- the activities with an offset of their own, in the order of `offsets` and `cov`
     offsets   -- their means, rungs
-    cov       -- covariance of (rung, offsets..., gain, leaning), row by row; empty before any set
+    cov       -- covariance of (rung, offsets..., gain, reliance), row by row; empty before any set
     tries     -- how many informative tries it rests on
     gain      -- rungs a week that practice brings this child, as far as is known
     carried   -- the day it was carried on to since the last evidence, or None
-    leaning   -- what help brings this child beyond the usual, as a share of each level's usual lift
+    reliance   -- what help brings this child beyond the usual, as a share of each level's usual lift
     highest   -- rungs beyond which the ladder can tell nothing
     usual     -- (day, rung) pairs: when a usual child of this age comes to each rung; empty where no age is known
     learned   -- the version of what the clinic taught that it was worked out with; its lifts of help are used here
@@ -88,10 +88,14 @@ class Estimate:
     tries: int = 0
     gain: float = GAIN_PER_WEEK
     carried: date | None = None
-    leaning: float = 0.0
+    reliance: float = 0.0
     highest: float = 99.0
     usual: tuple[tuple[date, float], ...] = ()
     learned: Learned = AS_SHIPPED
+
+    def counts(self, on: date) -> bool:
+        """Whether what was seen on a day counts for a first guess: not what came before the day it was set anew."""
+        return self.as_of is None or on >= self.as_of
 
     def offset(self, activity_id: str | None) -> tuple[float, float]:
         """Return (shift, variance) to add to the rung for one activity: its offset, and what it adds to the doubt."""
@@ -110,7 +114,7 @@ class Estimate:
         help_sd = HELP_SD if not self.cov else float(np.sqrt(max(self.cov[-1][-1], 0.0)))
         usual = self.learned.lift(support)
         variance = max(self.sd**2 + extra, 0.0) + (usual * help_sd) ** 2 + DAY_SD**2
-        return self.mean + shift + usual * (1 + self.leaning), float(np.sqrt(variance))
+        return self.mean + shift + usual * (1 + self.reliance), float(np.sqrt(variance))
 
 
 @dataclass(frozen=True)
@@ -164,8 +168,7 @@ def start(child: Child, strand: str, seen_rung: int | None = None, on: date | No
     Raises ValueError for a rung the ladder does not have.
     """
     ladder = STRANDS[strand]
-    mean, sd = _first_guess(child, ladder, seen_rung)
-    return Estimate(mean, sd, highest=ladder.top + OVER_TOP + BEYOND_TOP, usual=_usual(ladder, child, on))
+    return with_limits(Estimate(*_first_guess(child, ladder, seen_rung)), child, strand, on)
 
 
 def _first_guess(child: Child, ladder: Strand, seen_rung: int | None) -> tuple[float, float]:
@@ -179,9 +182,9 @@ def _first_guess(child: Child, ladder: Strand, seen_rung: int | None) -> tuple[f
     return rung_for_age(ladder, child.age_months), AGE_GUESS_SD
 
 
-def with_limits(estimate: Estimate, child: Child, strand: str, on: date) -> Estimate:
-    """Return an estimate with what its ladder and the child's age say of it, as `start` would; on -- the day of the
-    child's age.
+def with_limits(estimate: Estimate, child: Child, strand: str, on: date | None) -> Estimate:
+    """Return an estimate with what its ladder and the child's age say of it; on -- the day of the child's age, None
+    where it is not to grow.
     """
     ladder = STRANDS[strand]
     return replace(estimate, highest=ladder.top + OVER_TOP + BEYOND_TOP, usual=_usual(ladder, child, on))
@@ -197,7 +200,7 @@ def _usual(ladder: Strand, child: Child, on: date | None) -> tuple[tuple[date, f
 
 def seen_at(estimate: Estimate, rung: int, on: date) -> Estimate:
     """Return an estimate set anew to a rung that was seen on a day; what was learned of the child's activities, pace
-    and leaning on help is kept.
+    and reliance on help is kept.
     """
     if not estimate.cov:
         return replace(estimate, mean=float(rung), sd=SEEN_SD, as_of=on, carried=None)
@@ -316,7 +319,7 @@ def usual_rung(usual: Sequence[tuple[date, float]], on: date) -> float:
 
 
 def covariance_of(estimate: Estimate) -> Floats:
-    """The covariance of (rung, offsets..., gain, leaning); before any set they know nothing of each other."""
+    """The covariance of (rung, offsets..., gain, reliance); before any set they know nothing of each other."""
     if estimate.cov:
         return np.array(estimate.cov, dtype=float)
     return np.diag([estimate.sd**2, *(OFFSET_SD**2 for _ in estimate.activities), GAIN_SD**2, HELP_SD**2])
@@ -344,7 +347,7 @@ def as_plain(estimate: Estimate) -> Mapping[str, object]:
         "sd": estimate.sd,
         "tries": estimate.tries,
         "gain": estimate.gain,
-        "leaning": estimate.leaning,
+        "reliance": estimate.reliance,
         "highest": estimate.highest,
         "learned": {"version": estimate.learned.version, "lifts": dict(estimate.learned.lifts)},
         "usual": [[day.isoformat(), rung] for day, rung in estimate.usual],
@@ -357,7 +360,7 @@ def as_plain(estimate: Estimate) -> Mapping[str, object]:
 
 
 def from_plain(plain: Mapping[str, Any]) -> Estimate:
-    """The estimate from what as_plain made; one from before gains or leaning were learned starts from the usual."""
+    """The estimate from what as_plain made; one from before gains or reliance were learned starts from the usual."""
     activities = tuple(plain["activities"])
     cov = tuple(tuple(row) for row in plain["cov"])
     for size, sd in ((1, GAIN_SD), (2, HELP_SD)):
@@ -373,7 +376,7 @@ def from_plain(plain: Mapping[str, Any]) -> Estimate:
         tries=int(plain["tries"]),
         gain=float(plain.get("gain", GAIN_PER_WEEK)),
         carried=_day(plain.get("carried")),
-        leaning=float(plain.get("leaning", 0.0)),
+        reliance=float(plain.get("reliance", 0.0)),
         highest=float(plain.get("highest", 99.0)),
         learned=Learned(**plain["learned"]) if plain.get("learned") else AS_SHIPPED,
         usual=tuple((date.fromisoformat(day), float(rung)) for day, rung in plain.get("usual", ())),

@@ -1,7 +1,7 @@
 """What a day's sets change in what is believed of a child.
 
 A day's sets are taken in by expectation propagation (Minka 2001): what each set says of the level at its activity is
-worked out exactly on a fixed grid, and handed back to rung, offset, leaning on help and the day's own swing in
+worked out exactly on a fixed grid, and handed back to rung, offset, reliance on help and the day's own swing in
 proportion to their share of the doubt; then each set is looked at once more in the light of the others, until nothing
 moves. So the order of sets and of names does not count.
 
@@ -238,7 +238,7 @@ def _moments(values: Floats, weight: Floats, sd: float) -> tuple[float, float]:
 
 
 class _State:
-    """Mean and covariance of (rung, activity offsets..., gain, leaning, the day's swing) while one day is added."""
+    """Mean and covariance of (rung, activity offsets..., gain, reliance, the day's swing) while one day is added."""
 
     def __init__(self, activities: tuple[str, ...], mean: Floats, cov: Floats, learned: Learned) -> None:
         self.activities, self.mean, self.cov, self.learned = activities, mean, cov, learned
@@ -246,7 +246,7 @@ class _State:
 
     @classmethod
     def of(cls, estimate: Estimate) -> "_State":
-        mean = np.array([estimate.mean, *estimate.offsets, estimate.gain, estimate.leaning, 0.0])
+        mean = np.array([estimate.mean, *estimate.offsets, estimate.gain, estimate.reliance, 0.0])
         cov = np.zeros((len(mean), len(mean)))
         cov[:-1, :-1] = covariance_of(estimate)
         cov[-1, -1] = DAY_SD**2
@@ -287,7 +287,7 @@ class _State:
         return known
 
     def move(self, activity_id: str, support: SupportLevel, new_mean: float, new_variance: float) -> None:
-        """Hand what was told of the level at one activity back to rung, offset, gain, leaning and the day's swing."""
+        """Hand what was told of the level at one activity back to rung, offset, gain, reliance and the day's swing."""
         reach = self._reach(activity_id, support)
         towards = self.cov @ reach
         variance = float(reach @ towards)
@@ -308,5 +308,5 @@ class _State:
             tries=before.tries + tries,
             gain=float(self.mean[-3]),
             carried=None,
-            leaning=float(self.mean[-2]),
+            reliance=float(self.mean[-2]),
         )

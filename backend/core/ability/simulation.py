@@ -26,7 +26,7 @@ LEARNING = {
 class Child:
     """A made-up child in one strand. rung is the truth, in rungs; weeks run from the first session.
 
-    One who leans on prompts does less alone, and is lifted further by help, than others at the same rung.
+    One who relies on prompts does less alone than others at the same rung, and gains more from help.
     """
 
     rung: float

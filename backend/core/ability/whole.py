@@ -1,9 +1,9 @@
 """The whole likelihood: every set of one child or of many at once, with what stays and what moves.
 
 The estimate goes on day by day and looks back no further than it must. Here everything is unknown at the same time: the
-child's rung on every day, the day's swing, each activity's offset, leaning on help, the pace, and, where asked, what is
-common to all children. The most likely values are found by Fisher scoring on a sparse system, and their doubt from the
-curvature there (Laplace; a penalised logistic regression with random effects, as in de Boeck & Wilson 2004).
+child's rung on every day, the day's swing, each activity's offset, reliance on help, the pace, and, where asked, what
+is common to all children. The most likely values are found by Fisher scoring on a sparse system, and their doubt from
+the curvature there (Laplace; a penalised logistic regression with random effects, as in de Boeck & Wilson 2004).
 
 Where a set asks of several strands, the weakest at the values found so far decides.
 """
@@ -19,7 +19,6 @@ from scipy.sparse import coo_matrix, csc_matrix, csr_matrix
 from scipy.sparse.linalg import SuperLU, splu
 
 from core.ability.estimate import (
-    AT_RUNG,
     DAY_SD,
     DRIFT_SD_PER_WEEK,
     GAIN_WEEKS,
@@ -30,8 +29,10 @@ from core.ability.estimate import (
     Estimate,
     Floats,
     SetEvidence,
+    odds_curve,
+    with_slips,
 )
-from core.recording import SUPPORTS, lift
+from core.recording import SUPPORTS
 
 MOST_ROUNDS = 40
 SETTLED = 1e-4  # rungs the last round moved anything by, at the most
@@ -114,7 +115,7 @@ class Whole:
         """
         last: dict[str, date] = {}
         for day in days:
-            counted = {st: e for st, e in starts.items() if e.as_of is None or day.on >= e.as_of}
+            counted = {st: e for st, e in starts.items() if e.counts(day.on)}
             informative = [
                 (s, day.common[i] if day.common else {})
                 for i, s in enumerate(day.sets)
@@ -123,14 +124,14 @@ class Whole:
             for strand in sorted({st for s, _ in informative for st in s.rungs if st in counted}):
                 self._move_on(child, strand, counted[strand], last, day.on, gain)
             for s, common in informative:
-                self._add_set(child, {st: r for st, r in s.rungs.items() if st in counted}, s, day.on, common)
+                self._add_set(child, counted, s, day.on, common)
 
     def _move_on(self, child: Name, strand: str, start: Estimate, last: dict[str, date], on: date, gain: Gain) -> None:
         here = self._new(("rung", child, strand, on))
         self._prior.add([self._new(("day", child, strand, on))], [1.0], 0.0, DAY_SD)
         if strand not in last:
             self._prior.add([self._new(("pace", child, strand))], [1.0], gain.mean, gain.sd)
-            self._prior.add([self._new(("leaning", child, strand))], [1.0], 0.0, HELP_SD)
+            self._prior.add([self._new(("reliance", child, strand))], [1.0], 0.0, HELP_SD)
             self._prior.add([here], [1.0], start.mean, start.sd)
         else:
             weeks = max((on - last[strand]).days / 7, SAME_DAY)
@@ -140,11 +141,18 @@ class Whole:
         last[strand] = on
 
     def _add_set(
-        self, child: Name, rungs: Mapping[str, float], s: SetEvidence, on: date, common: Mapping[str, Sequence[Name]]
+        self,
+        child: Name,
+        starts: Mapping[str, Estimate],
+        s: SetEvidence,
+        on: date,
+        common: Mapping[str, Sequence[Name]],
     ) -> None:
+        rungs = sorted((st, rung) for st, rung in s.rungs.items() if st in starts)
         if not rungs:
             return
-        for strand, rung in sorted(rungs.items()):
+        for strand, rung in rungs:
+            helped = starts[strand].learned.lift(s.support)
             offset = ("offset", child, strand, s.activity_id)
             if offset not in self._at:
                 self._prior.add([self._new(offset)], [1.0], 0.0, OFFSET_SD)
@@ -153,11 +161,11 @@ class Whole:
                 (("day", child, strand, on), 1.0),
                 (offset, 1.0),
             ]
-            if lift(s.support):
-                names.append((("leaning", child, strand), lift(s.support)))
+            if helped:
+                names.append((("reliance", child, strand), helped))
             names += [(name, -1.0) for name in common.get(strand, ())]
             columns = [self._at[name] for name, _ in names]
-            self._sets.add(columns, [value for _, value in names], rung - lift(s.support), 1.0)
+            self._sets.add(columns, [value for _, value in names], rung - helped, 1.0)
             self._of_set.append(len(self._tries))
         self._tries.append((s.successes, s.tries))
 
@@ -178,10 +186,7 @@ class Whole:
         rungs, of_set = np.array(self._sets.means), np.array(self._of_set)
         won, tries = (np.array(column, dtype=float) for column in zip(*self._tries, strict=True))
         fixed = (prior.T.multiply(weights)) @ prior
-        if near is None:
-            theta = splu(csc_matrix(fixed + 1e-9 * _eye(len(self._at)))).solve(prior.T @ (weights * means))
-        else:
-            theta = near.values
+        theta = near.values if near else splu(csc_matrix(fixed)).solve(prior.T @ (weights * means))
         for _ in range(MOST_ROUNDS):
             gaps = asked @ theta - rungs
             weakest = _weakest(gaps, of_set, len(tries))
@@ -207,11 +212,6 @@ class Whole:
         return self._prior.sds[len(self._common) :]
 
 
-def _eye(size: int) -> csc_matrix:
-    at = np.arange(size)
-    return coo_matrix((np.ones(size), (at, at)), shape=(size, size)).tocsc()
-
-
 def _weakest(gaps: Floats, of_set: Floats, sets: int) -> Floats:
     """For each set, the row of the strand that is furthest below what is asked."""
     order = np.lexsort((gaps, of_set))
@@ -221,8 +221,8 @@ def _weakest(gaps: Floats, of_set: Floats, sets: int) -> Floats:
 
 def _scores(gaps: Floats, won: Floats, tries: Floats) -> tuple[Floats, Floats]:
     """Slope of the log-likelihood in each gap, and its expected curvature; slips counted."""
-    plain = 1 / (1 + np.exp(-(LOG_ODDS_PER_RUNG * gaps + AT_RUNG)))
-    chances = SLIP + (1 - 2 * SLIP) * plain
+    plain = odds_curve(gaps)
+    chances = with_slips(plain)
     steep = (1 - 2 * SLIP) * plain * (1 - plain) * LOG_ODDS_PER_RUNG
     spread = chances * (1 - chances)
     return (won - tries * chances) / spread * steep, tries * steep**2 / spread

@@ -87,10 +87,10 @@ def _due(e: Estimate, rung: int, on: date, share: float) -> date | None:
 
 
 def _words(task: str, strand: str, rung: int, e: Estimate, on: date, due: date) -> str:
-    name, step = STRANDS[strand].name, WANTED_TASKS[task].name
+    name, wanted = STRANDS[strand].name.lower(), WANTED_TASKS[task].name
     short = float(norm.cdf((rung - e.mean) / e.sd))
     tenths = int(np.clip(round(short * 10), 0, 10))
-    odds = "as likely short as not" if 4 <= tenths <= 6 else f"{tenths} in 10 that it is short"
+    odds = "as likely to fall short as not" if 4 <= tenths <= 6 else f"a {tenths} in 10 chance of falling short"
     since = "never looked at" if e.as_of is None else f"last looked at {e.as_of:%-d %b}"
     when = "Now" if due <= on else f"From {due:%-d %b} on"
-    return f"{when}: {name.lower()} for “{step}”, rung {rung}: {odds}, {since}."
+    return f"{when}: “{wanted}” needs rung {rung} of {name}; {odds}, {since}."

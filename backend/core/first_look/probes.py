@@ -108,7 +108,7 @@ def next_probe(request: SessionRequest, done: Sequence[SetEvidence], on: date, m
 
 def _promising(request: SessionRequest, weights: Mapping[str, float], done: Sequence[SetEvidence]) -> list[Probe]:
     """Every set that may be asked for, the most promising first by a first estimate of what it tells."""
-    played = [s.activity_id.split("/")[0] for s in done]  # work with the other hand goes by "activity/hand"
+    played = [s.activity_id.split("/")[0] for s in done]  # sets of the other hand are named "activity/hand"
     least = LEAST_CHANCE if done else FIRST_CHANCE
     tired_of = {played[-1]} if len(played) >= MOST_IN_A_ROW and len(set(played[-MOST_IN_A_ROW:])) == 1 else set()
     full = len(set(played)) >= MOST_ACTIVITIES

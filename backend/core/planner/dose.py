@@ -31,10 +31,14 @@ class Pace:
     @property
     def factor(self) -> float:
         """By how much a try takes longer than the library says, drawn towards the usual while there are few."""
-        low, high = PACE_LIMITS
         weight = self.tries / (self.tries + PACE_TRIES)
-        own, usual = (log(min(max(ratio, low), high)) for ratio in (self.ratio, self.usual))
-        return exp(weight * own + (1 - weight) * usual)
+        return exp(weight * self.log_ratio + (1 - weight) * log(self.usual))
+
+    @property
+    def log_ratio(self) -> float:
+        """The logarithm of the ratio, a clock left running set aside."""
+        low, high = PACE_LIMITS
+        return log(min(max(self.ratio, low), high))
 
 
 @dataclass(frozen=True)

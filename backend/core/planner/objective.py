@@ -19,7 +19,6 @@ OFF_TARGET = 0.5  # a minute on a strand outside the chosen targets
 NOT_HELD_BACK = 0.6  # a minute on a strand that no wanted task is short of
 FULL_GAP_RUNGS = 3.0  # rungs short at which a strand holds back most
 FRESHNESS = (0.7, 0.85, 0.95)  # done last time, the time before, the time before that
-SURE = 0.9  # fit from which the words call it as sure as can be
 NEARER = 0.1  # of the fit that goes by the distance alone, whatever the doubt
 IN_DOUBT = 0.6  # rungs of doubt above which fewer different activities place a child better; project definition
 REPEATS = 0.5  # of what repeating costs while a rung is in doubt
@@ -124,10 +123,9 @@ def liking(activity: Activity, child: Child) -> Reason:
 def zone_reason(chance: float, fit: float, zone: Zone, part: Part) -> Reason:
     """The forecast, and how sure it is that the set lies in the band, in words."""
     where = "inside" if zone.low <= chance <= zone.high else "easier than" if chance > zone.high else "harder than"
-    sure = "as sure as can be" if fit > SURE else f"{fit * 100:.0f} % of the certainty there can be"
     return Reason(
         "zone",
         fit,
-        f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f}), "
-        f"{sure}",
+        f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f}); "
+        f"certainty {fit * 100:.0f} % of what a child known exactly would give",
     )

@@ -160,12 +160,11 @@ class Belief:
 
     def evidence(self, policy: Policy) -> tuple[Evidence, ...]:
         """What is believed, in words."""
-        sure, tenths = self.at_least(policy.managed), policy.managed * 10
+        sure = self.at_least(policy.managed)
+        words = f"a {sure * 100:.0f} % chance of truly managing {policy.managed * 10:.1f} of 10 or better"
         return (
             Evidence("chance", self.chance_here, "share of tries", f"{self.chance_here * 10:.1f} of 10 expected alone"),
-            Evidence(
-                "sure", sure, "probability", f"{sure * 100:.0f} in 100 that it is truly {tenths:.1f} of 10 or better"
-            ),
+            Evidence("sure", sure, "probability", words),
         )
 
 

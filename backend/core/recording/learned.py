@@ -38,7 +38,7 @@ class Learned:
 
     def lift(self, level: SupportLevel) -> float:
         """Rungs a level of help lifts the chance by. Raises NotThere for an unknown level."""
-        return self.lifts.get(level) or lift(level)
+        return self.lifts[level] if level in self.lifts else lift(level)
 
 
 AS_SHIPPED = Learned()

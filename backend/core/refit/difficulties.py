@@ -2,7 +2,7 @@
 
 A linear logistic test model (Fischer 1973) with random effects (de Boeck & Wilson 2004): what an activity and each of
 its steps ask is the library's rung and what all children together show beside it, drawn towards the library; each
-child's rung, days, pace, leaning on help and own offsets are worked out at the same time, so that a child who finds an
+child's rung, days, pace, reliance on help and own offsets are worked out at the same time, so that a child who finds an
 activity hard does not pass for an activity that is hard. The whole likelihood is used, not the estimates kept.
 
 A strength asked by the force of the very thing in use is measured, and stays as it is. Seconds a try go by the median
@@ -60,6 +60,11 @@ class Finding:
     sd: float
     children: int
     tries: int
+
+    @property
+    def spreads_off(self) -> float:
+        """How many spreads of its doubt it is from the library; from 1 on it is clearly elsewhere."""
+        return abs(log(self.shift) if self.kind == "seconds" else self.shift) / self.sd
 
 
 @dataclass(frozen=True)
@@ -127,7 +132,8 @@ def _day(history: History, sets: Sequence[SetResult], used: dict[Name, dict[int,
     evidence, common = [], []
     for s in sets:
         e = s.evidence(preferred=history.preferred)
-        names = {strand: _names(s, strand, e.support) for strand in e.rungs}
+        counted = [st for st in e.rungs if st in history.starts and history.starts[st].counts(s.on)]
+        names = {strand: _names(s, strand, e.support) for strand in counted}
         for name in {n for mine in names.values() for n in mine}:
             used[name][history.child] += e.tries
         evidence.append(e)
@@ -158,7 +164,7 @@ def _seconds(histories: Iterable[History]) -> list[Finding]:
     logs: dict[str, list[tuple[float, int]]] = defaultdict(list)
     for h in histories:
         for activity, pace in paces(h.sets).items():
-            logs[activity].append((log(pace.ratio), pace.tries))
+            logs[activity].append((pace.log_ratio, pace.tries))
     result = []
     for activity, mine in logs.items():
         precision = 1 / SECONDS_SD**2 + len(mine) / OWN_SECONDS_SD**2

@@ -48,7 +48,6 @@ class SetResult:
     hold_seconds: float = 0.0
     measures: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
     marks: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
-    first_two_missed: bool = False
     longest_row: int = 0
     help_first: bool = False
     asked: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
@@ -220,7 +219,6 @@ def _set(key: _Key, tries: list[TryEvent], blocks: Mapping[str, str], on: date, 
         hold_seconds=sum(holds),
         measures=_measures(others),
         marks=_marks(tries, others),
-        first_two_missed=len(won) >= 2 and not any(won[:2]),
         longest_row=_longest_row(won),
         help_first=key.help_first,
     )

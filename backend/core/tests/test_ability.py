@@ -180,10 +180,10 @@ class UpdateTest(TestCase):
 
     def test_an_estimate_from_before_gains_were_learned_can_be_read(self) -> None:
         old = dict(ability.as_plain(update(Estimate(4, 1.0), [SetEvidence("a", 4, 10, 8)], DAY)))
-        del old["gain"], old["carried"], old["leaning"], old["highest"], old["usual"]
+        del old["gain"], old["carried"], old["reliance"], old["highest"], old["usual"]
         old["cov"] = [row[:-2] for row in old["cov"][:-2]]
         read = ability.from_plain(old)
-        self.assertEqual((read.gain, read.leaning, len(read.cov)), (GAIN_PER_WEEK, 0.0, 4))
+        self.assertEqual((read.gain, read.reliance, len(read.cov)), (GAIN_PER_WEEK, 0.0, 4))
         self.assertGreater(ability.on_day(read, DAY + timedelta(weeks=1)).mean, read.mean)
 
     def test_more_successes_than_tries_is_refused(self) -> None:
@@ -253,7 +253,7 @@ class UpdateTest(TestCase):
 
     def test_what_help_brings_a_child_is_learned_and_until_then_in_doubt(self) -> None:
         """Six sessions with touch only of a child whom it lifts by half as much again."""
-        rng, errors, leanings = np.random.default_rng(8), [], []
+        rng, errors, reliances = np.random.default_rng(8), [], []
         for _ in range(12):
             child, estimate = MadeUp(4.0, "prompt_dependent", rng, per_week=0.0), Estimate(4.0, 1.2)
             for week in range(6):
@@ -263,9 +263,9 @@ class UpdateTest(TestCase):
             for week in range(6, 12):
                 sets = [child.play(week, f"f{i}", 4.5, 8, s) for i, s in enumerate(("touch", "alone"))]
                 estimate = update(estimate, sets, DAY + timedelta(weeks=week))
-            leanings.append(estimate.leaning)
+            reliances.append(estimate.reliance)
             errors.append(estimate.mean - 3.6)
-        self.assertGreater(float(np.mean(leanings)), 0.15)
+        self.assertGreater(float(np.mean(reliances)), 0.15)
         self.assertLess(abs(float(np.mean(errors))), 0.35)
 
     def test_a_rung_seen_keeps_what_was_learned_of_the_child(self) -> None:

@@ -33,7 +33,7 @@ class ChoosingGradesTest(TestCase):
             self.assertGreater(self.ours[kind], 1.15 * self.stairs[kind], kind)
 
     def test_and_comes_near_what_knowing_the_child_would_give(self) -> None:
-        """The oracle knows rung, activities and leaning on prompts, and not the day, which the estimate learns."""
+        """The oracle knows rung, activities and reliance on prompts, and not the day, which the estimate learns."""
         self.assertGreater(np.mean(list(self.ours.values())), 0.92 * np.mean(list(self.oracle.values())))
         for kind in LEARNING:
             self.assertGreater(self.ours[kind], 0.85 * self.oracle[kind], kind)

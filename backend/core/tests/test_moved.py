@@ -15,6 +15,7 @@ import numpy as np
 from benchmarks.movement import shares
 from core.ability import Day, Estimate, Gain, TaskSeen, Whole, sighting, update
 from core.progress import day_levels, smoothed
+from core.recording import AS_SHIPPED, Learned
 from core.running import SetResult
 from testing.core_builders import set_of
 from testing.tags import slow
@@ -81,6 +82,15 @@ class SmoothedTest(TestCase):
         path = smoothed(start, [], sightings=[zipped])["zip"]
         self.assertTrue(3.1 < path.points[0].mean < 5)
         self.assertEqual(day_levels("zip", []), ())
+
+    def test_help_counts_in_the_path_by_what_the_clinics_children_taught(self) -> None:
+        """The same successes with touch say less where touch is known to help more."""
+        helped = [set_of(DAY + timedelta(weeks=w), 10, 8, "touch", help_first=True) for w in range(4)]
+        taught = Learned("1", lifts={"touch": 1.8})
+        usual, less = (
+            smoothed({STRAND: Estimate(RUNG, 0.8, learned=how)}, helped)[STRAND] for how in (AS_SHIPPED, taught)
+        )
+        self.assertLess(less.points[-1].mean, usual.points[-1].mean - 0.2)
 
     def test_nothing_seen_is_no_path(self) -> None:
         self.assertEqual(smoothed({STRAND: Estimate(3, 1)}, []), {})

@@ -43,7 +43,7 @@ def places() -> tuple[tuple[float, ...], tuple[float, ...]]:
 
 def _one(random: np.random.Generator) -> tuple[float, float]:
     rung, gain = random.normal(PRIOR.mean, PRIOR.sd), random.normal(GAIN_PER_WEEK, GAIN_SD)
-    offsets, leaning = {f: random.normal(0, OFFSET_SD) for f in ACTIVITIES}, random.normal(0, HELP_SD)
+    offsets, reliance = {f: random.normal(0, OFFSET_SD) for f in ACTIVITIES}, random.normal(0, HELP_SD)
     estimate = PRIOR
     for week in range(WEEKS):
         on = START + timedelta(weeks=week)
@@ -56,7 +56,7 @@ def _one(random: np.random.Generator) -> tuple[float, float]:
             level = on_day(estimate, on).mean + random.uniform(-0.8, 0.8)
             support = "spoken" if random.random() < 0.25 else "alone"
             chance = float(
-                with_slips(odds_curve(rung + offsets[activity] + day + (1 + leaning) * lift(support) - level))
+                with_slips(odds_curve(rung + offsets[activity] + day + (1 + reliance) * lift(support) - level))
             )
             sets.append(SetEvidence(str(activity), level, 8, int(random.binomial(8, chance)), support))
         estimate = update(estimate, sets, on)

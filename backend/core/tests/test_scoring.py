@@ -76,10 +76,6 @@ class FoldTest(TestCase):
     def test_seconds_are_never_negative(self) -> None:
         self.assertEqual(fold([tap(0, second=5)], BLOCKS, DAY)[0].seconds, 0)
 
-    def test_two_misses_at_the_start_are_noticed(self) -> None:
-        events = [tap(0, outcome="miss"), tap(1, outcome="miss"), tap(2)]
-        self.assertTrue(fold(events, BLOCKS, DAY)[0].first_two_missed)
-
     def test_events_that_can_not_be_counted_are_refused_at_the_field(self) -> None:
         for field, event in (
             ("kind", plain(0, "jump")),

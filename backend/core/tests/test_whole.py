@@ -52,8 +52,8 @@ class WholeTest(TestCase):
         def worse(theta: np.ndarray) -> float:
             by = dict(zip(names, theta, strict=True))
             one, two = (by["rung", "c", "a", d.on] for d in TWO_DAYS)
-            pace, leaning = by["pace", "c", "a"], by["leaning", "c", "a"]
-            prior = ((one - START.mean) / START.sd) ** 2 + ((pace - 0.02) / 0.05) ** 2 + (leaning / HELP_SD) ** 2
+            pace, reliance = by["pace", "c", "a"], by["reliance", "c", "a"]
+            prior = ((one - START.mean) / START.sd) ** 2 + ((pace - 0.02) / 0.05) ** 2 + (reliance / HELP_SD) ** 2
             prior += ((two - one - pace) / DRIFT_SD_PER_WEEK) ** 2
             prior += sum((by["day", "c", "a", d.on] / DAY_SD) ** 2 for d in TWO_DAYS)
             prior += sum((by["offset", "c", "a", f] / OFFSET_SD) ** 2 for f in "fgh")
@@ -63,7 +63,7 @@ class WholeTest(TestCase):
                     level = (
                         by["rung", "c", "a", d.on] + by["day", "c", "a", d.on] + by["offset", "c", "a", s.activity_id]
                     )
-                    level += lift(s.support) * (1 + leaning)
+                    level += lift(s.support) * (1 + reliance)
                     p = float(with_slips(odds_curve(level - s.difficulty)))
                     like += s.successes * np.log(p) + (s.tries - s.successes) * np.log(1 - p)
             return 0.5 * prior - like
@@ -96,7 +96,7 @@ class ExactTest(TestCase):
         random, draws = np.random.default_rng(11), 600_000
         rung = random.normal(START.mean, START.sd, draws)
         gain = random.normal(0.025, 0.025, draws)
-        leaning = random.normal(0, HELP_SD, draws)
+        reliance = random.normal(0, HELP_SD, draws)
         offset = {f: random.normal(0, OFFSET_SD, draws) for f in "fgh"}
         weight = np.zeros(draws)
         estimate = START
@@ -105,7 +105,7 @@ class ExactTest(TestCase):
                 rung = rung + gain + random.normal(0, DRIFT_SD_PER_WEEK, draws)
             swing = random.normal(0, DAY_SD, draws)
             for s in day.sets:
-                level = rung + swing + offset[s.activity_id] + lift(s.support) * (1 + leaning)
+                level = rung + swing + offset[s.activity_id] + lift(s.support) * (1 + reliance)
                 p = with_slips(odds_curve(level - s.difficulty))
                 weight += s.successes * np.log(p) + (s.tries - s.successes) * np.log(1 - p)
             estimate = update(
@@ -120,7 +120,7 @@ class ExactTest(TestCase):
         sd = float(np.sqrt(share @ (rung - mean) ** 2))
         self.assertAlmostEqual(estimate.mean, mean, delta=0.03)
         self.assertAlmostEqual(estimate.sd, sd, delta=0.03)
-        self.assertAlmostEqual(estimate.leaning, float(share @ leaning), delta=0.02)
+        self.assertAlmostEqual(estimate.reliance, float(share @ reliance), delta=0.02)
 
 
 class CommonTest(TestCase):
@@ -134,6 +134,7 @@ class CommonTest(TestCase):
         items = [f"i{n}" for n in range(5)]
         with (
             patch("core.ability.whole.SLIP", 0.0),
+            patch("core.ability.estimate.SLIP", 0.0),
             patch("core.ability.whole.OFFSET_SD", 1e-3),
             patch("core.ability.whole.DAY_SD", 1e-3),
         ):

@@ -83,6 +83,10 @@ class LearnedTest(TestCase):
         self.assertEqual(learned_of(self.children[0]), AS_SHIPPED)
         entry = AuditEntry.objects.filter(action="library.learn").latest("pk")
         self.assertEqual(entry.detail["why"], "All four had a cold.")
+        proposed = AuditEntry.objects.get(action="library.propose")
+        self.assertIsNone(proposed.member)
+        words = [e["member"] for e in api("get", "/audit?action=library")[1]["entries"]]
+        self.assertIn("Pollicor, in the background", words)
         self.assertIsNone(work_out(self.lead.clinic))
 
     def test_two_children_are_too_few(self) -> None:

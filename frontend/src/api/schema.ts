@@ -2899,7 +2899,8 @@ export interface components {
         };
         /**
          * StrandOut
-         * @description Where a child stands in one strand. mean and sd in rungs.
+         * @description Where a child stands in one strand. mean and sd in rungs; learned: the version of the library it was worked out
+         *     with, empty: as it ships.
          */
         StrandOut: {
             /** Strand */
@@ -2912,6 +2913,8 @@ export interface components {
             tries: number;
             /** As Of */
             as_of: string | null;
+            /** Learned */
+            learned: string;
             /** Seen Rung */
             seen_rung: number | null;
         };
@@ -6291,7 +6294,7 @@ export interface components {
         /**
          * FindingOut
          * @description One thing that was found, in words. library: what the library says; found: what the children show; sd: the doubt,
-         *     in the same unit; moved: how far it is from the library in spreads of the doubt.
+         *     in the same unit (of seconds: of the logarithm); moved: how far it is from the library in spreads of the doubt.
          */
         FindingOut: {
             /**
@@ -6332,7 +6335,7 @@ export interface components {
         };
         /**
          * VersionOut
-         * @description One version of what the children taught. shown: how many findings are clearly elsewhere than the library.
+         * @description One version of what the children taught, with everything that was found.
          */
         VersionOut: {
             /** Id */

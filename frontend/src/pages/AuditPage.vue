@@ -17,6 +17,7 @@ const KINDS = [
   { id: 'cupboard', words: 'Cupboards' },
   { id: 'visit', words: 'Visits' },
   { id: 'people', words: 'People' },
+  { id: 'library', words: 'What the library learned' },
   { id: 'me', words: 'Sign-ins, own accounts' },
 ] as const
 const ask = reactive({

@@ -64,7 +64,8 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
           <h2>Proposed: version {{ data.proposed.name }}</h2>
           <p>
             From {{ data.proposed.children }} children and {{ data.proposed.tries.toLocaleString('en') }} tries.
-            {{ clear }} of {{ data.proposed.findings.length }} findings are further from the library than their doubt.
+            {{ clear }} of {{ data.proposed.findings.length }} findings differ from the library by more than their
+            margin of doubt.
           </p>
           <form v-if="holding" class="stack" @submit.prevent="answer(data.proposed.id, 'held')">
             <label class="stack"
@@ -82,7 +83,7 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
               :disabled="busy"
               @click="answer(data.proposed.id, 'accepted')"
             >
-              Accept: plan and estimate with it
+              Accept and use it
             </button>
             <button type="button" class="plain-button" @click="holding = true">Hold it back…</button>
           </div>
@@ -92,11 +93,11 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
           <h2>Nothing new</h2>
           <p v-if="waiting" role="status">Working it out. This page shows it when it is done.</p>
           <p v-else-if="asks > MOST_ASKS" role="status">
-            Worked out: nothing is clearly elsewhere than what is in use.
+            Worked out again: nothing differs clearly from what is in use.
           </p>
           <p v-else class="soft">
-            Something is proposed here once {{ data.fewest_children }} children have sessions on record and show
-            something a tenth of a rung or more from what is in use.
+            A new version is proposed here once at least {{ data.fewest_children }} children have sessions on record and
+            something differs by a tenth of a rung or more from what is in use.
           </p>
           <div>
             <button type="button" class="plain-button" :disabled="busy || waiting" @click="workOut">

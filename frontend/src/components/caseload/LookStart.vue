@@ -23,7 +23,9 @@ async function begin(homeId: number): Promise<void> {
 
 <template>
   <section :class="{ notice: !again }" class="look" :aria-label="again ? 'Another look' : 'First look'">
-    <p v-if="again">Another look takes about 12 minutes of play and asks for just this, what costs most first.</p>
+    <p v-if="again">
+      Another look takes about 12 minutes of play and is aimed at these skills, the costliest doubt first.
+    </p>
     <p v-else>
       <strong>No session with {{ child.first_name }} yet.</strong> A first look takes about 12 minutes of play. Each set
       is chosen for what it tells about the skills

@@ -23,7 +23,8 @@ const proof = computed(() => {
 })
 const source = computed(() => {
   if (!at) return ''
-  if (at.tries) return `from ${at.tries} tries, last ${at.as_of ? dayWords(at.as_of) : ''}`
+  const library = at.learned ? ` · library ${at.learned}` : ''
+  if (at.tries) return `from ${at.tries} tries, last ${at.as_of ? dayWords(at.as_of) : ''}${library}`
   if (at.seen_rung) return 'set from what was seen'
   return 'guessed from age'
 })

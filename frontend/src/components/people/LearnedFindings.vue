@@ -30,7 +30,7 @@ function said(f: Schemas['FindingOut']): string {
   <div class="stack">
     <section v-for="g in groups" :key="g.kind" :aria-label="KINDS[g.kind]">
       <h3>{{ KINDS[g.kind] }}</h3>
-      <ul>
+      <ul class="pictured-rows">
         <li v-for="f in all.includes(g.kind) ? g.of : g.of.slice(0, SHOWN)" :key="f.words">
           <span class="name">{{ f.words }}</span>
           <DoubtBar
@@ -61,33 +61,15 @@ function said(f: Schemas['FindingOut']): string {
       </button>
     </section>
     <p class="small soft">
-      Bar in the middle: what the library says. Dot: what your children show; band: give or take its doubt. Filled:
-      further from the library than its doubt. Surest first.
+      Bar in the middle: what the library says. Dot and band: what your children show, and the margin of doubt. A filled
+      dot differs by more than that. Surest first.
     </p>
   </div>
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 200px minmax(0, 1fr);
-  gap: 4px 14px;
-  align-items: center;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--line);
-}
 .said {
   display: flex;
   flex-direction: column;
-}
-@media (max-width: 640px) {
-  li {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

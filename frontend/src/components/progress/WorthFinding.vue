@@ -27,7 +27,7 @@ const REACH = 3 // rungs shown on either side of the demanded one
   <section v-if="now.length || later.length" class="sheet stack" aria-label="Worth finding out">
     <h2>Worth finding out</h2>
     <p v-if="!now.length" class="soft">Nothing now: what the wanted tasks need is known well enough.</p>
-    <ul v-else>
+    <ul v-else class="pictured-rows">
       <li v-for="q in now" :key="q.strand">
         <span
           ><b>{{ q.name }}</b> <span class="soft small">for “{{ q.task_name }}”</span></span
@@ -52,28 +52,7 @@ const REACH = 3 // rungs shown on either side of the demanded one
     </p>
     <p class="small soft">
       Bar: the rung the task demands. Dot and band: where the child is thought to stand, four in five sure. The doubt
-      that costs a task most comes first; the first look asks by the same rule.
+      that costs a task most comes first; the first look chooses its sets by the same rule.
     </p>
   </section>
 </template>
-
-<style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 200px minmax(0, 1.4fr);
-  gap: 2px 14px;
-  align-items: center;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--line);
-}
-@media (max-width: 640px) {
-  li {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
