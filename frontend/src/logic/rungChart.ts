@@ -10,13 +10,14 @@ const SAID: Record<string, string> = { harder: 'Made harder', easier: 'Made easi
 /**
  * The rung over time. What was seen: each day's sets at the rung they asked, what each day alone says, and the line
  * through all of it with its doubt. What is expected: broken, with a doubt of its own, from the last day on. Along the
- * foot changes of grade and signed notes; across, the rung a wanted task requires.
+ * foot changes of grade and signed notes; across, the rung a wanted task requires. narrow: rungs by number only.
  */
 export function rungChart(
   strand: Schemas['StrandProgressOut'],
   ladder: Schemas['StrandWords'],
   wanted: number | null,
   colour: (name: string) => string,
+  narrow = false,
 ): EChartsOption {
   const day = (on: string): number => Date.parse(`${on}T12:00:00`)
   const points = [...strand.points, ...strand.expected]
@@ -31,6 +32,7 @@ export function rungChart(
   const words = (rung: number): string => {
     const found = ladder.rungs[rung - 1]
     if (!found) return ''
+    if (narrow) return `${rung}`
     return `${rung}  ${found.words}`
   }
   const band = (of: Schemas['PointOut'][], stack: string, opacity: number) =>
@@ -53,7 +55,7 @@ export function rungChart(
     animation: false,
     aria: { enabled: true },
     textStyle: { fontFamily: FONT },
-    grid: { left: 250, right: 24, top: 14, bottom: 34 },
+    grid: { left: narrow ? 30 : 250, right: narrow ? 10 : 24, top: 14, bottom: 34 },
     tooltip: {
       trigger: 'item',
       renderMode: 'richText',
@@ -71,7 +73,7 @@ export function rungChart(
       min: low,
       max: high,
       interval: 1,
-      axisLabel: { ...text, formatter: words, width: 236, overflow: 'break', lineHeight: 15 },
+      axisLabel: { ...text, formatter: words, width: narrow ? 18 : 236, overflow: 'break', lineHeight: 15 },
       splitLine: { lineStyle: { color: colour('line') } },
     },
     series: [

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDark } from '@vueuse/core'
+import { useDark, useMediaQuery } from '@vueuse/core'
 import { CustomChart, LineChart, ScatterChart } from 'echarts/charts'
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -27,10 +27,11 @@ const { strand, ladder, wanted } = defineProps<{
 }>()
 const router = useRouter()
 const dark = useDark({ disableTransition: false })
+const narrow = useMediaQuery('(max-width: 640px)')
 const option = computed(() => {
   const style = getComputedStyle(document.documentElement)
   const colour = (name: string): string => style.getPropertyValue(`--${name}`).trim() + (dark.value ? '' : '')
-  return rungChart(strand, ladder, wanted, colour)
+  return rungChart(strand, ladder, wanted, colour, narrow.value)
 })
 
 function open(picked: { data?: unknown }): void {
@@ -41,6 +42,9 @@ function open(picked: { data?: unknown }): void {
 
 <template>
   <VChart class="chart" :option="option" autoresize role="img" :aria-label="strand.words" @click="open" />
+  <ol v-if="narrow" class="small rungs" aria-label="The rungs of this ladder">
+    <li v-for="r in ladder.rungs" :key="r.number">{{ r.words }}</li>
+  </ol>
   <p class="small soft legend">
     <span><b class="stroke"></b>seen: where all days together put the child</span
     ><span><b class="stroke broken"></b>expected from the last session on</span
@@ -54,6 +58,10 @@ function open(picked: { data?: unknown }): void {
 <style scoped>
 .chart {
   height: 380px;
+}
+.rungs {
+  margin: 0;
+  padding-left: 22px;
 }
 .legend {
   display: flex;

@@ -148,5 +148,10 @@ describe('the picture of a rung over time', () => {
     expect(series.map((s) => s.name).filter(Boolean)).toEqual(['sets', 'marked', 'days', 'expected', 'rung'])
     expect(series.find((s) => s.name === 'expected')?.lineStyle?.type).toBe('dashed')
     expect(series.find((s) => s.name === 'rung')?.data).toHaveLength(2)
+    const labels = (narrow: boolean): string => {
+      const axis = rungChart(strand as never, ladder as never, 4, () => '#000', narrow).yAxis
+      return (axis as { axisLabel: { formatter: (rung: number) => string } }).axisLabel.formatter(3)
+    }
+    expect([labels(false), labels(true)]).toEqual(['3  rung 3', '3'])
   })
 })
