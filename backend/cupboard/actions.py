@@ -10,7 +10,7 @@ from caseload.models import Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from clinic.permissions import require
-from core.library import THINGS
+from core.library import THINGS, find_thing
 from core.materials import Thing, measured_thing
 from core.safety import lifted_bars
 from cupboard.models import StockItem
@@ -25,8 +25,8 @@ def add_item(member: Member, home: Home, thing_id: str, count: int, measured: di
     line, new = StockItem.objects.select_for_update().get_or_create(
         home=home, thing_id=thing_id, defaults={"count": count, "measured": measured}
     )
-    before = THINGS[thing_id] if new else measured_thing(THINGS[thing_id], line.measured)
-    after = measured_thing(THINGS[thing_id], measured if new else {**line.measured, **measured})
+    before = find_thing(thing_id) if new else measured_thing(find_thing(thing_id), line.measured)
+    after = measured_thing(find_thing(thing_id), measured if new else {**line.measured, **measured})
     lifted = _lifted(member, home, before, after)
     if not new:
         line.count = min(line.count + count, MOST)
@@ -44,7 +44,7 @@ def edit_item(member: Member, item: StockItem, count: int, measured: dict[str, f
     if now.version != version:
         raise StaleEdit(_plain(now), {"count": count, "measured": measured})
     before = _plain(now)
-    usual = THINGS[item.thing_id]
+    usual = find_thing(item.thing_id)
     lifted = _lifted(member, item.home, measured_thing(usual, now.measured), measured_thing(usual, measured))
     now.count, now.measured, now.version = count, measured, now.version + 1
     now.save()
@@ -75,7 +75,7 @@ def checked_line(thing_id: str, count: int, measured: dict[str, float]) -> None:
         raise FieldError("thing_id", thing_id, f"{thing_id!r} is not a known thing.", "Choose one from the list.")
     if not 0 <= count <= MOST:
         raise FieldError("count", count, f"{count} is not a possible number of things.", f"Count again: 0 to {MOST}.")
-    measured_thing(THINGS[thing_id], measured)
+    measured_thing(find_thing(thing_id), measured)
 
 
 def _plain(item: StockItem) -> dict[str, Any]:

@@ -13,7 +13,7 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.drawing import draw_thing
-from core.library import THINGS
+from core.library import THINGS, find_thing
 from core.materials import FORMS, Thing, measured_thing
 from core.safety import Status, assess
 from cupboard import actions, queries
@@ -147,7 +147,7 @@ def remove_item(request: HttpRequest, item_id: int) -> tuple[int, None]:
 
 def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
     """A line as the API shows it."""
-    thing = measured_thing(THINGS[item.thing_id], item.measured)
+    thing = measured_thing(find_thing(item.thing_id), item.measured)
     verdict = None
     if child is not None:
         setting = setting_of(home)

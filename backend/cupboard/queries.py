@@ -6,7 +6,7 @@ from django.http import Http404
 from caseload.models import Home
 from clinic.models import Member
 from clinic.permissions import require
-from core.library import THINGS
+from core.library import THINGS, find_thing
 from core.materials import Stock
 from cupboard.models import StockItem
 
@@ -19,7 +19,7 @@ def items(home: Home) -> QuerySet[StockItem]:
 def stock_of(home: Home) -> tuple[Stock, ...]:
     """A cupboard as the rules see it. Lines with none left count as nothing. One query."""
     return tuple(
-        Stock(THINGS[i.thing_id], i.count, i.thing_id, i.measured)
+        Stock(find_thing(i.thing_id), i.count, i.thing_id, i.measured)
         for i in items(home)
         if i.count > 0 and i.thing_id in THINGS
     )

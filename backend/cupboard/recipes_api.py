@@ -14,7 +14,7 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.drawing import draw_recipe
-from core.library import THINGS
+from core.library import find_thing
 from core.materials import COIN_GRAMS, NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.offers import Recipe, makeable, verdict
 from cupboard.api import VerdictOut
@@ -83,7 +83,7 @@ def list_recipes(request: HttpRequest, home_id: int, child_id: int) -> list[Reci
 
 def _recipe_out(m: Recipe, have: Mapping[str, int], judged: VerdictOut) -> RecipeOut:
     parts = [
-        PartOut(words=p.words, count=p.count, here=[THINGS[x].name for x in p.any_of if have.get(x, 0) >= p.count])
+        PartOut(words=p.words, count=p.count, here=[find_thing(x).name for x in p.any_of if have.get(x, 0) >= p.count])
         for p in m.parts
     ]
     return RecipeOut(

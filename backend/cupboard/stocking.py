@@ -9,7 +9,7 @@ from caseload.checks import FieldError, FieldErrors
 from caseload.models import Home
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core.library import THINGS
+from core.library import THINGS, find_thing
 from cupboard.actions import checked_line
 from cupboard.models import StockItem
 
@@ -78,9 +78,9 @@ def _line(cells: list[str], known: Mapping[str, str]) -> tuple[str, int]:
     name = _plain(cells[0])
     if name not in known:
         near = get_close_matches(name, known, n=1, cutoff=0.6)
-        remedy = f"Did you mean “{THINGS[known[near[0]]].name}”?" if near else "Choose a name from the checklist."
+        remedy = f"Did you mean “{find_thing(known[near[0]]).name}”?" if near else "Choose a name from the checklist."
         raise FieldError("", cells[0], f"“{cells[0][:40]}” is not a known thing.", remedy)
-    thing = THINGS[known[name]]
+    thing = find_thing(known[name])
     written = cells[1] if len(cells) > 1 else ""
     if not written:
         return thing.id, thing.typical_count

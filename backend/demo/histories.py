@@ -13,7 +13,7 @@ from clinic.models import Member
 from core.ability import TaskSeen, WithWhom
 from core.ability.simulation import Child as MadeUp
 from core.child import DEFAULTS
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import difficulty
 from core.recording import SupportLevel
 from core.running import HANDS
@@ -166,7 +166,7 @@ def asked_by(frozen: FrozenBlock) -> Mapping[str, float]:
     """The rung a block asks of every strand it trains, by the force of the things at hand."""
     here = next(g for g in frozen.grades if g.here)
     asked = {**difficulty(frozen.block.variant), **here.rungs}
-    return {s: asked[s] for s in ACTIVITIES[frozen.block.activity_id].trains}
+    return {s: asked[s] for s in find_activity(frozen.block.activity_id).trains}
 
 
 def _weakest(
@@ -243,7 +243,7 @@ def _read_off(
             "measure",
             {"measure": asked.id, "value": min(max(round(read / step) * step, asked.lowest), asked.highest)},
         )
-    if "hold" in ACTIVITIES[frozen.block.activity_id].measures:
+    if "hold" in find_activity(frozen.block.activity_id).measures:
         for _ in range(3):
             yield "hold", {"seconds": round(max(0.5, 2 + 8 * skill + float(random.normal(0, 1))), 1)}
 

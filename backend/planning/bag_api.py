@@ -9,7 +9,7 @@ from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.library import ACTIVITIES, THINGS
+from core.library import find_activity, find_thing
 from core.planner import Block, PlanStatus, Visit, pack_bag
 from cupboard.queries import stock_of
 from planning.queries import latest_plan
@@ -68,14 +68,14 @@ def pack(request: HttpRequest, body: BagIn) -> BagOut:
         unplanned=unplanned,
         lines=[
             BagLineOut(
-                name=THINGS[x.thing_id].named(x.count), count=x.count, children=list(x.visits), between=x.between
+                name=find_thing(x.thing_id).named(x.count), count=x.count, children=list(x.visits), between=x.between
             )
             for x in bag.lines
         ],
         uses=[
             BagUseOut(
                 child=u.visit,
-                activity=ACTIVITIES[u.activity_id].name,
+                activity=find_activity(u.activity_id).name,
                 name=u.name,
                 count=u.count,
                 from_home=u.from_home,

@@ -13,7 +13,7 @@ from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem
 from clinic.schema import Schema
-from core.library import ACTIVITIES
+from core.library import find_activity
 from planning.batch_actions import mark_seen, start_batch
 from planning.models import Batch, BatchLine
 
@@ -98,7 +98,7 @@ def _batch_out(batch: Batch) -> BatchOut:
 
 
 def _line(line: BatchLine) -> BatchLineOut:
-    blocks = [ACTIVITIES[b.activity_id].name for b in line.plan.blocks.all()] if line.plan else []
+    blocks = [find_activity(b.activity_id).name for b in line.plan.blocks.all()] if line.plan else []
     return BatchLineOut(
         id=line.pk,
         child_id=line.child_id,

@@ -1,7 +1,7 @@
 """What the API shows of a block, and of a grade that is only asked about."""
 
 from core.drawing import draw_mark
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import Variant, dials, difficulty, equals, neighbours, told
 from core.planner import Block, PlannedBlock, Refusal
 from core.skills import STRANDS
@@ -24,7 +24,7 @@ NEAR_RUNGS = 0.6  # rungs within which another activity is shown as equally hard
 
 def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
     """A stored block that can no longer stand: its name, and why."""
-    activity, strand = ACTIVITIES[row.activity_id], STRANDS[row.strand]
+    activity, strand = find_activity(row.activity_id), STRANDS[row.strand]
     return BlockOut(
         part=row.part,
         activity_id=row.activity_id,
@@ -79,7 +79,7 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
     refusal = result if isinstance(result, Refusal) else None
     return ForecastOut(
         block=BlockOut.model_validate(result) if isinstance(result, Block) else None,
-        name=ACTIVITIES[planned.variant.activity_id].name,
+        name=find_activity(planned.variant.activity_id).name,
         told=ToldOut.model_validate(told(planned.variant, bench.request.child)),
         why_not=refusal.reason if refusal else "",
         remedy=refusal.remedy if refusal else "",
@@ -88,14 +88,14 @@ def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
         harder=NeighbourOut.model_validate(harder) if harder else None,
         picture=bench.picture(result if isinstance(result, Block) else planned.variant),
         asks=_asked(planned.variant),
-        mark_pictures={m: drawn for m in ACTIVITIES[planned.variant.activity_id].watch if (drawn := draw_mark(m))},
+        mark_pictures={m: drawn for m in find_activity(planned.variant.activity_id).watch if (drawn := draw_mark(m))},
         equals=_alternatives(bench, planned),
     )
 
 
 def _asked(variant: Variant) -> list[AskedRungOut]:
     """The rungs a grade asks: what it trains first, then what it requires."""
-    trains = ACTIVITIES[variant.activity_id].trains
+    trains = find_activity(variant.activity_id).trains
     asked = [
         AskedRungOut(strand_name=STRANDS[s].name, target=STRANDS[s].target, rung=rung, trained=s in trains)
         for s, rung in difficulty(variant).items()

@@ -14,7 +14,7 @@ from clinic.auth import member
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
 from core.child import Supervision
-from core.library import THINGS, find_activity
+from core.library import find_activity, find_thing
 from core.planner import DAYS, Block, PlanStatus, Refusal, left_out
 from planning import queries
 from planning.actions import Infeasible
@@ -213,4 +213,4 @@ def _used_up(blocks: list[Block]) -> list[str]:
     used: dict[str, int] = {}
     for q in (q for b in blocks for q in b.quantities if q.single_use):
         used[q.thing_id] = used.get(q.thing_id, 0) + q.wanted
-    return [f"{n} {THINGS[thing_id].named(n)}" for thing_id, n in sorted(used.items())]
+    return [f"{n} {find_thing(thing_id).named(n)}" for thing_id, n in sorted(used.items())]

@@ -12,6 +12,7 @@ from caseload.models import Child, Home
 from core.child import Place, Setting, Supervision
 from core.drawing import Laid, draw
 from core.errors import NotThere
+from core.library import line_of
 from core.materials import Thing
 from core.offers import UsableCupboard, Variant
 from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionRequest, stand
@@ -162,7 +163,7 @@ def recent_activities(child: Child) -> dict[str, int]:
     result: dict[str, int] = {}
     for ago, plan in enumerate(used[:SESSIONS_REMEMBERED]):
         for block in plan.blocks.all():
-            result.setdefault(block.activity_id, ago)
+            result.setdefault(line_of(block.activity_id), ago)
     return result
 
 

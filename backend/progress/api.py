@@ -19,7 +19,7 @@ from clinic.problems import Problem
 from core.ability import Estimate
 from core.child import Child as Facts
 from core.first_look import to_find_out
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import Variant, told
 from core.progress import (
     Point,
@@ -165,7 +165,7 @@ def _seen(strand: str, now: Estimate, seen: Seen | None, where: str, by: str) ->
         strand=strand,
         rung=seen.rung if seen else None,
         on=seen.on if seen else None,
-        activity=ACTIVITIES[seen.activity_id].name if seen and seen.activity_id else "",
+        activity=find_activity(seen.activity_id).name if seen and seen.activity_id else "",
         tries=seen.tries if seen else 0,
         successes=seen.successes if seen else 0,
         where=where,
@@ -272,7 +272,7 @@ def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[Ma
         MarkedOut(
             on=c.on,
             kind="harder" if c.by > 0 else "easier",
-            words=f"{ACTIVITIES[c.activity_id].name}: {' '.join(told(Variant(c.activity_id, c.grade)).grade)} "
+            words=f"{find_activity(c.activity_id).name}: {' '.join(told(Variant(c.activity_id, c.grade)).grade)} "
             f"{c.by:+.1f} rungs, now rung {c.to:.1f}",
         )
         for c in grade_changes(strand, results)
@@ -307,7 +307,7 @@ def set_out(s: SetResult, strand: str, facts: Facts) -> SetOut:
         on=s.on,
         block=s.block,
         activity_id=s.activity_id,
-        name=ACTIVITIES[s.activity_id].name,
+        name=find_activity(s.activity_id).name,
         grade_words=list(told(Variant(s.activity_id, s.grade), facts).grade),
         strand=strand,
         strand_name=STRANDS[strand].name,

@@ -16,7 +16,7 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member, Paper
 from clinic.problems import Problem
-from core.library import ACTIVITIES, KITS, find_activity
+from core.library import KITS, find_activity
 from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, PlannedBlock, format_of
 from cupboard.queries import items
@@ -119,7 +119,7 @@ def _prep(who: Member, plan_id: UUID, table: bool = True) -> dict[str, Any]:
     bench = workbench_of(plan, timezone.localdate())
     _, blocks = bench.stand_all(choices_of(plan))
     sheet = prep_sheet(blocks, bench.cupboard, plan.child.overrides, plan.child.first_name)
-    themes = {t for b in blocks for t in ACTIVITIES[b.variant.activity_id].themes} & set(plan.child.likes)
+    themes = {t for b in blocks for t in find_activity(b.variant.activity_id).themes} & set(plan.child.likes)
     most_first = plan.child.prompt_policy == "most_first"
     return {
         "cue_order": "most help first, then less" if most_first else "least help first",

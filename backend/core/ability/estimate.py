@@ -24,7 +24,7 @@ from numpy.typing import ArrayLike, NDArray
 from scipy.special import ndtr
 
 from core.child import Child
-from core.recording import AS_SHIPPED, Learned, SupportLevel
+from core.recording import AS_SHIPPED, Learned, SupportLevel, is_own
 from core.skills import OVER_TOP, STRANDS, Strand
 from core.units import in_proportion
 
@@ -38,6 +38,7 @@ PINCH_SHARE = 0.4  # of a whole hand's usual force that thumb and finger give; f
 STAYING_BY_AGE = ((18, 0.8), (36, 1.8), (60, 2.8), (96, 3.8), (144, 4.5))
 """Rung of keeping hold and of weight through the arms by age in months; from memory, and wide."""
 OFFSET_SD = 0.5  # rungs between a child's equals-by-design activities; from memory
+OWN_OFFSET_SD = 1.1  # the same of a clinic's own activity, its rungs being one therapist's guess; project definition
 DAY_SD = 0.35  # rungs from day to day; from memory
 DRIFT_SD_PER_WEEK = 0.15  # rungs a week without evidence; project definition
 GAIN_PER_WEEK = 0.025  # rungs a week that practice is first taken to bring; project definition
@@ -102,7 +103,7 @@ class Estimate:
         if activity_id is None:
             return 0.0, 0.0
         if activity_id not in self.activities:
-            return 0.0, OFFSET_SD**2
+            return 0.0, offset_sd(activity_id, self.learned) ** 2
         at = self.activities.index(activity_id) + 1
         return self.offsets[at - 1], self.cov[at][at] + 2 * self.cov[0][at]
 
@@ -318,11 +319,22 @@ def usual_rung(usual: Sequence[tuple[date, float]], on: date) -> float:
     return float(np.interp(on.toordinal(), [2 * days[0] - days[1], *days], [0.0, *(rung for _, rung in usual)]))
 
 
+def offset_sd(name: str, learned: Learned) -> float:
+    """Return how far, in rungs, a child's work at one activity may be from its rung, before anything was seen of it.
+
+    name -- what the work counts under: an activity, or an activity and the other hand
+    A clinic's own activity starts wide, until the clinic's children have taught how hard it is.
+    """
+    activity = name.split("/", maxsplit=1)[0]
+    return OWN_OFFSET_SD if is_own(activity) and not learned.knows(activity) else OFFSET_SD
+
+
 def covariance_of(estimate: Estimate) -> Floats:
     """The covariance of (rung, offsets..., gain, reliance); before any set they know nothing of each other."""
     if estimate.cov:
         return np.array(estimate.cov, dtype=float)
-    return np.diag([estimate.sd**2, *(OFFSET_SD**2 for _ in estimate.activities), GAIN_SD**2, HELP_SD**2])
+    offsets = (offset_sd(a, estimate.learned) ** 2 for a in estimate.activities)
+    return np.diag([estimate.sd**2, *offsets, GAIN_SD**2, HELP_SD**2])
 
 
 def as_rows(cov: Floats) -> tuple[tuple[float, ...], ...]:

@@ -24,13 +24,13 @@ from core.ability.estimate import (
     FEW_NODES,
     FEW_WEIGHTS,
     LOWEST,
-    OFFSET_SD,
     Estimate,
     Floats,
     SetEvidence,
     as_rows,
     covariance_of,
     odds_curve,
+    offset_sd,
     on_day,
     with_slips,
 )
@@ -261,7 +261,7 @@ class _State:
             at = len(self.activities) + 1
             self.mean = np.insert(self.mean, at, 0.0)
             self.cov = np.insert(np.insert(self.cov, at, 0.0, axis=0), at, 0.0, axis=1)
-            self.cov[at, at] = OFFSET_SD**2
+            self.cov[at, at] = offset_sd(activity_id, self.learned) ** 2
             self.activities = (*self.activities, activity_id)
             self._reaches = {}
         return self

@@ -30,6 +30,7 @@ from core.ability.estimate import (
     Floats,
     SetEvidence,
     odds_curve,
+    offset_sd,
     with_slips,
 )
 from core.recording import SUPPORTS
@@ -155,7 +156,9 @@ class Whole:
             helped = starts[strand].learned.lift(s.support)
             offset = ("offset", child, strand, s.activity_id)
             if offset not in self._at:
-                self._prior.add([self._new(offset)], [1.0], 0.0, OFFSET_SD)
+                is_common = any(isinstance(name, tuple) and name[0] == "base" for name in common.get(strand, ()))
+                sd = OFFSET_SD if is_common else offset_sd(s.activity_id, starts[strand].learned)
+                self._prior.add([self._new(offset)], [1.0], 0.0, sd)
             names: list[tuple[Name, float]] = [
                 (("rung", child, strand, on), 1.0),
                 (("day", child, strand, on), 1.0),

@@ -9,7 +9,7 @@ from core.drawing.scene import HIGH, WIDE, Scene
 from core.drawing.svg import svg
 from core.drawing.table_layout import NO_TABLE
 from core.drawing.things import above, size_mm
-from core.library import THINGS
+from core.library import find_thing
 from core.library.picture import Value
 from core.materials import Thing
 from core.offers import Recipe
@@ -70,14 +70,14 @@ def draw_recipe(recipe: Recipe) -> str:
 
 def _parts(recipe: Recipe) -> Canvas:
     canvas = Canvas(WIDE, HIGH)
-    things = [THINGS[p.any_of[0]] for p in recipe.parts if p.any_of][:3]
+    things = [find_thing(p.any_of[0]) for p in recipe.parts if p.any_of][:3]
     wide = (WIDE - 90) / max(len(things), 1)
     for i, thing in enumerate(things):
         _place(canvas, thing, 8 + wide * (i + 0.5), HIGH / 2, wide - 14, 96)
         if i:
             canvas.words(8 + wide * i, HIGH / 2 + 5, "+", 18, True)
     canvas.arrow([(WIDE - 82, HIGH / 2), (WIDE - 62, HIGH / 2)])
-    _place(canvas, THINGS[recipe.thing_id], WIDE - 32, HIGH / 2, 52, 110)
+    _place(canvas, find_thing(recipe.thing_id), WIDE - 32, HIGH / 2, 52, 110)
     return canvas
 
 

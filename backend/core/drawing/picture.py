@@ -13,7 +13,7 @@ from core.drawing.scene import HIGH, WIDE, Scene
 from core.drawing.svg import svg
 from core.drawing.table import set_out
 from core.drawing.table_layout import Stands, lay_out
-from core.library import THINGS, Activity
+from core.library import Activity, find_thing
 from core.library.picture import ByStep, Frame, Value
 from core.materials import Thing
 from core.offers import Quantity, Variant, checked_variant, tags_of
@@ -67,7 +67,7 @@ def canvases(
     activity = checked_variant(variant)
     hand: Hand = child.skill_hand if child else "right"
     quantities = offer.quantities if offer else ()
-    at_hand = {q.role: things.get(q.stock_id, THINGS[q.thing_id]) for q in quantities}
+    at_hand = {q.role: things.get(q.stock_id, find_thing(q.thing_id)) for q in quantities}
     result: list[Canvas] = []
     said: list[str] = []
     stands = lay_out(activity.id, quantities, hand) if quantities and table else ()

@@ -5,11 +5,11 @@ left-handed child.
 import re
 from collections.abc import Iterable
 from dataclasses import dataclass
-from functools import cache
+from functools import lru_cache
 from typing import Literal
 
 from core.child import Hand
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.materials import FORMS, Role
 from core.offers import Quantity
 
@@ -87,7 +87,7 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
     What lies under the others has the zone "under", and need not be drawn. Nothing for work at a wall or on the floor,
     or with one thing alone: the words say enough.
     """
-    roles = {r.id: r for r in ACTIVITIES[activity_id].roles}
+    roles = {r.id: r for r in find_activity(activity_id).roles}
     listed = list(quantities)
     if len(listed) < 2 or any(roles[q.role].form in NO_TABLE for q in listed):
         return ()
@@ -107,10 +107,10 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
     return tuple(result)
 
 
-@cache
+@lru_cache(maxsize=4096)
 def sides_said(activity_id: str) -> dict[str, Zone]:
     """The roles of which the set-up says where: helper side is the start, skill side the goal, in front the middle."""
-    return sides_in(ACTIVITIES[activity_id].setup, ACTIVITIES[activity_id].roles)
+    return sides_in(find_activity(activity_id).setup, find_activity(activity_id).roles)
 
 
 def sides_in(text: str, roles: tuple[Role, ...]) -> dict[str, Zone]:

@@ -16,7 +16,7 @@ from scipy.special import ndtr
 
 from core.ability import LOG_ODDS_PER_RUNG, DaySoFar, Estimate, Floats, SetEvidence, chance_together, update
 from core.first_look.evidence import NEXT_TASK, loss_of_doubt
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.library.activity import Activity
 from core.offers import Offer
 from core.planner import SessionRequest, parts_of, plain_first, seconds_a_try, too_demanding, too_young
@@ -113,14 +113,14 @@ def _promising(request: SessionRequest, weights: Mapping[str, float], done: Sequ
     tired_of = {played[-1]} if len(played) >= MOST_IN_A_ROW and len(set(played[-MOST_IN_A_ROW:])) == 1 else set()
     full = len(set(played)) >= MOST_ACTIVITIES
     result: list[Probe] = []
-    for activity in ACTIVITIES.values():
+    for activity in request.activities.values():
         told_of = [s for s in activity.trains if s in weights]
-        known = activity.id in played
-        if not told_of or activity.id in tired_of or (full and not known) or not _may_be_asked(activity, request):
+        known = activity.line in played
+        if not told_of or activity.line in tired_of or (full and not known) or not _may_be_asked(activity, request):
             continue
         offers = list(_offers(activity, request))
         if offers:
-            result += _rated(activity, offers, request, weights, least, played[-1:] == [activity.id])
+            result += _rated(activity, offers, request, weights, least, played[-1:] == [activity.line])
     return sorted(result, key=lambda p: -p.a_minute)
 
 
@@ -151,7 +151,7 @@ def _rated(
     strands = [s for s in activity.trains if s in request.estimates]
     estimates = [request.estimates[s] for s in strands]
     asked = np.array([[o.rungs[s] for s in strands] for o in offers])
-    chances = chance_together(estimates, asked, activity_id=activity.id)
+    chances = chance_together(estimates, asked, activity_id=activity.line)
     alike = set()
     for offer, rungs, chance in zip(offers, asked, chances, strict=True):
         key = (tuple(rungs), offer.kit)
@@ -182,14 +182,14 @@ def _first_estimate(
 
 def _worked_out(probe: Probe, weights: Mapping[str, float], so_far: DaySoFar) -> Probe:
     """The same set with what it tells worked out in full: over every number of successes it may have."""
-    activity_id, rungs = probe.offer.variant.activity_id, dict(probe.offer.rungs)
-    trained = {s: rungs[s] for s in ACTIVITIES[activity_id].trains if s in probe.tells}
-    chances, spread = so_far.chances(activity_id, trained)
+    activity, rungs = find_activity(probe.offer.variant.activity_id), dict(probe.offer.rungs)
+    trained = {s: rungs[s] for s in activity.trains if s in probe.tells}
+    chances, spread = so_far.chances(activity.line, trained)
     tells = {s: so_far.sd(s) for s in trained}
     hardest = max(trained.values())
     for won in range(probe.tries + 1):
         likely = float(spread @ (comb(probe.tries, won) * chances**won * (1 - chances) ** (probe.tries - won)))
-        after = so_far.sd_after(SetEvidence(activity_id, hardest, probe.tries, won, rungs=trained))
+        after = so_far.sd_after(SetEvidence(activity.line, hardest, probe.tries, won, rungs=trained))
         tells = {s: tells[s] - likely * after[s] for s in tells}
     worth = sum(weights.get(s, 0.0) * drop for s, drop in tells.items())
     strand = max(tells, key=lambda s: (weights.get(s, 0.0) * tells[s], tells[s]))

@@ -7,8 +7,11 @@ from core.library.activity import Activity, Cue, Fit, Unit
 from core.library.checks import check
 from core.library.files import load_activities, load_kits, load_recipes, load_things
 from core.library.kit import Kit, KitKind, Stage
+from core.library.own import find_own, look_up_own_with, own_activity, own_thing
 from core.library.recipe import Recipe
 from core.library.source import LibraryError
+from core.materials import Thing
+from core.recording import is_own
 
 THINGS = load_things()
 ACTIVITIES = load_activities()
@@ -16,11 +19,31 @@ RECIPES = load_recipes(THINGS)
 KITS = load_kits(ACTIVITIES)
 
 
+def activity_or_none(activity_id: str) -> Activity | None:
+    """The activity of that id, the library's or a clinic's own; None where there is none, or none any more."""
+    result = ACTIVITIES.get(activity_id) or find_own(activity_id)
+    return result if isinstance(result, Activity) else None
+
+
 def find_activity(activity_id: str) -> Activity:
-    """Return the activity of that id. Raises NotThere where there is none."""
-    if activity_id not in ACTIVITIES:
+    """Return the activity of that id, the library's or a clinic's own. Raises NotThere where there is none."""
+    result = activity_or_none(activity_id)
+    if result is None:
         raise NotThere(f"{activity_id!r} is not an activity in the library. Choose one from the list.")
-    return ACTIVITIES[activity_id]
+    return result
+
+
+def find_thing(thing_id: str) -> Thing:
+    """Return the thing of that id, the library's or a clinic's own. Raises NotThere where there is none."""
+    result = THINGS.get(thing_id) or find_own(thing_id)
+    if not isinstance(result, Thing):
+        raise NotThere(f"{thing_id!r} is not a known thing. Choose one from the list.")
+    return result
+
+
+def line_of(activity_id: str) -> str:
+    """Return the name an activity's sets count under. Raises NotThere where there is no such activity."""
+    return find_activity(activity_id).line if is_own(activity_id) else activity_id
 
 
 __all__ = [
@@ -37,6 +60,12 @@ __all__ = [
     "Recipe",
     "Stage",
     "Unit",
+    "activity_or_none",
     "check",
     "find_activity",
+    "find_thing",
+    "line_of",
+    "look_up_own_with",
+    "own_activity",
+    "own_thing",
 ]

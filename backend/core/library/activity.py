@@ -104,6 +104,8 @@ class Activity:
 
     work: its kind of work. seconds: what one try usually takes, before a child's own pace is known.
 
+    line: the name its sets count under: its id, and of a clinic's own activity the same through changes of words alone.
+
     until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
 
     Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
@@ -145,6 +147,7 @@ class Activity:
     themes: tuple[str, ...] = ()
     posture: str = "at the table, feet flat, forearms resting"
     both_hands: bool = False
+    line: str = ""
 
     @property
     def strand(self) -> str:

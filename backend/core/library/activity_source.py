@@ -364,6 +364,7 @@ class ActivitySource(Source):
             picture=tuple(f.build() for f in self.picture),
             why=self.why,
             stop=self.stop,
+            line=self.id,
         )
 
     def _cues(self) -> tuple[Cue, ...]:

@@ -68,7 +68,7 @@ def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> R
     lacks = [lack for v in variants if (lack := cupboard.lack(v))]
     adds = Counter(lack.remedy for lack in lacks if lack.kind in CAN_ADD and cupboard.roles_missing(lack.variant) == 1)
     to_add, opens = max(adds.items(), key=lambda a: (a[1], a[0]), default=("", 0))
-    chances = {v: float(chance(estimate, rungs[v], activity_id=activity.id)) for v in offers}
+    chances = {v: float(chance(estimate, rungs[v], activity_id=activity.line)) for v in offers}
     nearest = min(offers, key=lambda v: (abs(chances[v] - AIMED_AT), v.grade), default=None)
     on_offer = [rungs[v] for v in offers]
     things = sorted({q.name for v in offers for q in _quantities(cupboard, v)})
@@ -94,14 +94,20 @@ def _quantities(cupboard: UsableCupboard, variant: Variant) -> tuple[Quantity, .
     return offer.quantities if offer else ()
 
 
-def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most: int = 10) -> list[tuple[Thing, int]]:
+def starter_list(
+    child: Child,
+    setting: Setting,
+    have: Iterable[str] = (),
+    most: int = 10,
+    activities: Mapping[str, Activity] = ACTIVITIES,
+) -> list[tuple[Thing, int]]:
     """Return the things that open most activities for this child, best first, each with how many it then makes whole.
 
     have -- ids of things that are there already
     A step takes the thing that brings most activities nearest to whole (an activity counts by the square of
     the share of its roles that are filled); safe things only. Worked out anew for each child.
     """
-    fills = _safe_fillers(child, setting)
+    fills = _safe_fillers(child, setting, activities)
     chosen = set(have)
     picked: list[tuple[Thing, int]] = []
     candidates = {m.id: m for roles in fills.values() for role in roles for m in role}
@@ -115,7 +121,9 @@ def starter_list(child: Child, setting: Setting, have: Iterable[str] = (), most:
     return picked
 
 
-def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Thing]]]:
+def _safe_fillers(
+    child: Child, setting: Setting, activities: Mapping[str, Activity]
+) -> Mapping[str, list[list[Thing]]]:
     """For every activity this child may do: the safe things for each role."""
     cupboard = UsableCupboard((), child, setting)
     safe: dict[str, bool] = {}
@@ -126,7 +134,7 @@ def _safe_fillers(child: Child, setting: Setting) -> Mapping[str, list[list[Thin
         return safe[m.id]
 
     result = {}
-    for activity in ACTIVITIES.values():
+    for activity in activities.values():
         easiest = (0,) * len(activity.axes)
         if cupboard.verdict_on_steps(tags_of(activity, easiest)).status != "barred":
             result[activity.id] = [[m for m in fillers(role) if usable(m)] for role in roles_of(activity, easiest)]

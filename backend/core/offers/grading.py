@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from core.child import Child, for_child, for_family
-from core.library import ACTIVITIES
+from core.library import find_activity, line_of
 from core.offers.offer import Offer
 from core.offers.usable_cupboard import UsableCupboard
 from core.offers.variants import Variant, checked_variant, difficulty, tags_of, variants_of
@@ -72,13 +72,15 @@ def evidence_name(variant: Variant, preferred: str) -> str:
     preferred -- the child's settled hand, right or left; anything else leaves hands out of it
     """
     other = {"right": "left", "left": "right"}.get(preferred)
-    return by_hand(variant.activity_id, other, preferred) if other and asks_other_hand(variant) else variant.activity_id
+    hand = other if asks_other_hand(variant) else None
+    return by_hand(variant.activity_id, hand, preferred)
 
 
 def by_hand(activity_id: str, hand: str | None, preferred: str) -> str:
     """Return the name under which work with a hand counts: the other hand is an activity of its own."""
     settled = preferred in ("right", "left") and hand in ("right", "left")
-    return f"{activity_id}/{hand}" if settled and hand != preferred else activity_id
+    line = line_of(activity_id)
+    return f"{line}/{hand}" if settled and hand != preferred else line
 
 
 def neighbours(variant: Variant, stock: UsableCupboard, strand: str = "") -> tuple[Neighbour | None, Neighbour | None]:
@@ -116,7 +118,7 @@ def _smallest(result: list[Neighbour]) -> Neighbour | None:
 
 def _next_on_offer(variant: Variant, place: int, side: int, cupboard: UsableCupboard) -> Variant | None:
     at = variant.grade[place] + side
-    if not 0 <= at < len(ACTIVITIES[variant.activity_id].axes[place].steps):
+    if not 0 <= at < len(find_activity(variant.activity_id).axes[place].steps):
         return None
     moved = variant.moved(place, at)
     return moved if cupboard.offer(moved) is not None else None
@@ -132,7 +134,7 @@ def dials(variant: Variant, cupboard: UsableCupboard) -> tuple[Dial, ...]:
 
 
 def _dial_step(variant: Variant, place: int, at: int, cupboard: UsableCupboard) -> DialStep:
-    activity = ACTIVITIES[variant.activity_id]
+    activity = find_activity(variant.activity_id)
     step = activity.axes[place].steps[at]
     lack = cupboard.lack(variant.moved(place, at))
     return DialStep(
@@ -150,10 +152,10 @@ def equals(variant: Variant, cupboard: UsableCupboard, within: float = SAME_RUNG
 
     within -- rungs; how far from the variant's own difficulty still counts as the same
     """
-    strand = ACTIVITIES[variant.activity_id].strand
+    strand = find_activity(variant.activity_id).strand
     at = difficulty(variant)[strand]
     result = []
-    for f in ACTIVITIES.values():
+    for f in cupboard.activities.values():
         if f.id != variant.activity_id and strand in f.trains:
             near = [(abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(f) if (o := cupboard.offer(v))]
             result += sorted(near, key=lambda n: n[:2])[:1]

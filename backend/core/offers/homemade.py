@@ -4,14 +4,14 @@ from collections.abc import Mapping
 
 from core import safety
 from core.child import Child, Setting
-from core.library import RECIPES, THINGS, Recipe
+from core.library import RECIPES, Recipe, find_thing
 from core.safety import Verdict
 
 
 def verdict(recipe: Recipe, child: Child, setting: Setting) -> Verdict:
     """Return the hazard verdict on the made piece and on its making, for one child in one setting."""
     return safety.worst(
-        (safety.assess(THINGS[recipe.thing_id], child, setting), safety.assess_step(recipe.tags, child, setting))
+        (safety.assess(find_thing(recipe.thing_id), child, setting), safety.assess_step(recipe.tags, child, setting))
     )
 
 

@@ -6,7 +6,7 @@ from functools import cached_property
 from types import MappingProxyType
 from typing import Literal
 
-from core.library import ACTIVITIES, THINGS
+from core.library import find_activity, find_thing
 from core.materials import cutting
 from core.offers.variants import Variant, asked_rungs, difficulty, taught_rungs
 from core.recording import AS_SHIPPED, Learned
@@ -31,7 +31,7 @@ class Quantity:
     @property
     def named(self) -> str:
         """The name for as many as are wanted, in lower case."""
-        return THINGS[self.thing_id].named(self.wanted)
+        return find_thing(self.thing_id).named(self.wanted)
 
     @property
     def cut(self) -> str:
@@ -92,7 +92,7 @@ class Offer:
         """
         if not self.forces:
             return taught_rungs(self.variant, difficulty(self.variant), self.learned)
-        asked = asked_rungs(ACTIVITIES[self.variant.activity_id], self.variant.grade, self.forces)
+        asked = asked_rungs(find_activity(self.variant.activity_id), self.variant.grade, self.forces)
         return taught_rungs(self.variant, asked, self.learned, self.forces)
 
     @property

@@ -10,8 +10,7 @@ from types import MappingProxyType
 
 from core import safety
 from core.child import Child, Setting
-from core.errors import NotThere
-from core.library import ACTIVITIES, THINGS
+from core.library import ACTIVITIES, THINGS, find_activity, find_thing
 from core.library.activity import Activity
 from core.materials import Need, Role, Stock, Thing
 from core.offers.fitting import room
@@ -27,8 +26,11 @@ HARD_ON_JOINTS = frozenset({"resistance", "long_hold"})  # tags of work that loo
 class UsableCupboard:
     """A cupboard as one child may use it in one setting."""
 
-    def __init__(self, stock: Iterable[Stock], child: Child, setting: Setting) -> None:
-        self.child, self.setting = child, setting
+    def __init__(
+        self, stock: Iterable[Stock], child: Child, setting: Setting, activities: Mapping[str, Activity] = ACTIVITIES
+    ) -> None:
+        """activities -- those the clinic works with, by id: the library's, without what it hides and with its own"""
+        self.child, self.setting, self.activities = child, setting, activities
         self._made_of = stock
         judged = [(s, s.thing, safety.assess_stock(s, child, setting)) for s in stock]
         judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].usual.id))
@@ -39,8 +41,8 @@ class UsableCupboard:
         self._usable = sum(
             1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
         )
-        self._as_usual = tuple((1 << i, s.usual.id) for i, s in enumerate(self.stock) if not s.measured)
-        self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if s.measured)
+        self._as_usual = tuple((1 << i, s.usual.id) for i, s in enumerate(self.stock) if _as_listed(s))
+        self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if not _as_listed(s))
         self._sharp = sum(1 << i for i, t in enumerate(self.things) if t.sharp)
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
@@ -58,9 +60,10 @@ class UsableCupboard:
         """The cautions that hold for this child here whatever is done."""
         return safety.standing(self.child, self.setting)
 
-    def is_of(self, stock: Iterable[Stock], child: Child, setting: Setting) -> bool:
-        """Whether this is the judged cupboard of just these things, this child and this setting."""
-        return self._made_of is stock and self.child is child and self.setting is setting
+    def is_of(self, stock: Iterable[Stock], child: Child, setting: Setting, activities: Mapping[str, Activity]) -> bool:
+        """Whether this is the judged cupboard of just these things, this child, this setting and these activities."""
+        same = self._made_of is stock and self.child is child and self.setting is setting
+        return same and self.activities is activities
 
     def _fits_hand(self, thing: Thing) -> bool:
         return thing.handed is None or self.child.skill_hand in (thing.handed, "not_settled")
@@ -69,14 +72,14 @@ class UsableCupboard:
         """Return what this home offers for a variant, or None when something is missing or barred."""
         if variant in self._offers:
             return self._offers[variant]
-        filling = self.filling(ask_of(ACTIVITIES[variant.activity_id], variant.grade))
+        filling = self.filling(ask_of(find_activity(variant.activity_id), variant.grade))
         return (
             None if filling is None else self._offers.setdefault(variant, Offer(variant, filling, self.child.learned))
         )
 
     def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
         """Every variant on offer, activity by activity."""
-        for f in ACTIVITIES.values() if activities is None else activities:
+        for f in self.activities.values() if activities is None else activities:
             for ask, variants in asks_of(f):
                 filling = self.filling(ask)
                 if filling is not None:
@@ -229,7 +232,7 @@ class UsableCupboard:
         """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
         if self.offer(variant) is not None:
             return None
-        f = ACTIVITIES[variant.activity_id]
+        f = find_activity(variant.activity_id)
         ask = ask_of(f, variant.grade)
         steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
@@ -253,7 +256,7 @@ class UsableCupboard:
 
     def roles_missing(self, variant: Variant) -> int:
         """How many roles of a variant nothing here can fill in the number wanted."""
-        ask = ask_of(ACTIVITIES[variant.activity_id], variant.grade)
+        ask = ask_of(find_activity(variant.activity_id), variant.grade)
         count = self.tries(ask)
         masks = (
             self._mask(role, needs) & self._usable & self._enough(role.least(count))
@@ -300,6 +303,11 @@ class UsableCupboard:
             return f"Make {quickest.name.lower()} from what is here ({quickest.minutes} min)."
         names = [m.name.lower() for m in safe]
         return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
+
+
+def _as_listed(stock: Stock) -> bool:
+    """Whether it is a thing of the library with its usual measures."""
+    return not stock.measured and stock.usual.id in THINGS
 
 
 @lru_cache(maxsize=4096)
@@ -355,7 +363,4 @@ def _bits(mask: int) -> Iterator[int]:
 
 def stock_of(counts: Mapping[str, int]) -> tuple[Stock, ...]:
     """A cupboard from thing ids and counts. Raises NotThere for an unknown thing."""
-    for thing_id in counts:
-        if thing_id not in THINGS:
-            raise NotThere(f"{thing_id!r} is not a known thing. Choose one from the list.")
-    return tuple(Stock(THINGS[m], n, m, MappingProxyType({})) for m, n in counts.items())
+    return tuple(Stock(find_thing(m), n, m, MappingProxyType({})) for m, n in counts.items())

@@ -5,16 +5,18 @@ Worked out once for each grade of the library and kept.
 
 from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
-from functools import cache
+from functools import lru_cache
 from itertools import product
 from types import MappingProxyType
 
 from core.errors import NotThere
-from core.library import ACTIVITIES, find_activity
+from core.library import find_activity
 from core.library.activity import Activity
 from core.materials import Need, Role
 from core.recording import Learned
 from core.skills import OVER_TOP, STRANDS
+
+MOST_KEPT = 60_000  # grades whose facts are kept at hand: the whole library several times over, and clinics' own
 
 
 @dataclass(frozen=True)
@@ -42,7 +44,7 @@ def checked_variant(variant: Variant) -> Activity:
     return f
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def variants_of(f: Activity) -> tuple[Variant, ...]:
     """Every grade of an activity, easiest first axis by axis."""
     return tuple(Variant(f.id, grade) for grade in product(*(range(len(a.steps)) for a in f.axes)))
@@ -54,19 +56,19 @@ def set_count(f: Activity, grade: tuple[int, ...], age_months: float) -> int:
     return f.count_for(age_months) if words is None else words
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def _count_said(f: Activity, grade: tuple[int, ...]) -> int | None:
     return next((c for a, at in zip(f.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def try_seconds(f: Activity, grade: tuple[int, ...]) -> float:
     """What one try at this grade usually takes: the longest its steps say, else the activity's own."""
     said = [s for a, at in zip(f.axes, grade, strict=True) if (s := a.steps[at].seconds) is not None]
     return max(said, default=f.seconds)
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def difficulty(variant: Variant) -> Mapping[str, float]:
     """Return the rung a variant asks, by strand: those it trains and those it demands.
 
@@ -105,15 +107,15 @@ def taught_rungs(
     """
     if not learned.version:
         return rungs
-    axes = ACTIVITIES[variant.activity_id].axes
-    steps = [(axis.id, at) for axis, at in zip(axes, variant.grade, strict=True)]
+    activity = find_activity(variant.activity_id)
+    steps = [(axis.id, at) for axis, at in zip(activity.axes, variant.grade, strict=True)]
     return {
-        strand: rung if strand in measured else rung + learned.harder(variant.activity_id, strand, steps)
+        strand: rung if strand in measured else rung + learned.harder(activity.line, strand, steps)
         for strand, rung in rungs.items()
     }
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def force_axes(f: Activity) -> Mapping[str, frozenset[int]]:
     """For every strand whose rung is the force of a thing: the axes that are graded by that force."""
     return {
@@ -127,7 +129,7 @@ def force_axes(f: Activity) -> Mapping[str, frozenset[int]]:
     }
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def roles_of(f: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
     """The roles that are filled at this grade: those of every grade, and those that a chosen step
     brings to the table.
@@ -137,13 +139,13 @@ def roles_of(f: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
     return tuple(r for r in f.roles if r.id not in by_step or r.id in brought)
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def tags_of(f: Activity, grade: tuple[int, ...]) -> tuple[str, ...]:
     """The hazard tags of what is done at this grade."""
     return (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def asked_of(f: Activity, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
     """What a grade asks of the thing in a role, beside the role's own needs."""
     return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))
@@ -163,7 +165,7 @@ class Ask:
     tries: int | None
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def ask_of(f: Activity, grade: tuple[int, ...]) -> Ask:
     """What a grade asks of a cupboard; one value for all grades that ask the same."""
     roles = roles_of(f, grade)
@@ -171,10 +173,10 @@ def ask_of(f: Activity, grade: tuple[int, ...]) -> Ask:
     return _the_same(f, roles, needs, tags_of(f, grade), _count_said(f, grade))
 
 
-_the_same = cache(Ask)
+_the_same = lru_cache(MOST_KEPT)(Ask)
 
 
-@cache
+@lru_cache(MOST_KEPT)
 def asks_of(f: Activity) -> tuple[tuple[Ask, tuple[Variant, ...]], ...]:
     """Everything an activity may ask of a cupboard, each with the grades that ask it, in the order of variants_of."""
     result: dict[Ask, list[Variant]] = {}

@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from core.letters import LetterError, pieces_for
-from core.library import ACTIVITIES, THINGS
+from core.library import find_activity, find_thing
 from core.offers import UsableCupboard, neighbours, tags_of
 from core.planner import Block
 
@@ -23,7 +23,7 @@ class KitLine:
     @property
     def named(self) -> str:
         """The name for as many as are wanted, in lower case."""
-        return THINGS[self.thing_id].named(self.wanted)
+        return find_thing(self.thing_id).named(self.wanted)
 
     @property
     def short(self) -> int:
@@ -114,7 +114,7 @@ def _letters(blocks: Sequence[Block], name: str) -> tuple[str, ...]:
 
 
 def _tied(block: Block) -> str:
-    activity = ACTIVITIES[block.variant.activity_id]
+    activity = find_activity(block.variant.activity_id)
     if "tied_line" in tags_of(activity, block.variant.grade):
         return "an adult ties the line at the child's chest height, marks it with a cloth, and takes it down after"
     cords = [q.named for q in block.quantities if next(r for r in activity.roles if r.id == q.role).form == "cord"]

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from core.ability import Estimate, Floats, chance_together
 from core.child import Part, Zone
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.library.activity import Activity
 from core.offers import Offer, evidence_name
 from core.planner.dose import Dose, dose_of, seconds_a_try
@@ -105,7 +105,7 @@ def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | 
     """Return the offer in a part, aimed at the strand where its minutes are worth most, however little; None if it has
     none.
     """
-    activity = ACTIVITIES[offer.variant.activity_id]
+    activity = find_activity(offer.variant.activity_id)
     weights = {s: strand_weight(s, request) for s in activity.trains if s in request.estimates}
     return next(iter(_Weigher(request, activity, [offer], weights).rated(part).candidates(least_quality=0)), None)
 
@@ -129,7 +129,7 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
     rated: list[_Rated] = []
     weights = {s: strand_weight(s, request) for s in request.estimates}
     locked = {b.variant.activity_id for b in request.locked}
-    for activity in ACTIVITIES.values():
+    for activity in request.activities.values():
         if activity.id in request.excluded or activity.id in locked or too_young(activity, request):
             continue
         played = [p for p in parts_of(activity, request) if p in parts]

@@ -71,7 +71,7 @@ class Dose:
 
 def seconds_a_try(activity: Activity, grade: tuple[int, ...], pace: Mapping[str, Pace]) -> float:
     """What one try takes this child at this grade, in seconds."""
-    own = pace.get(activity.id)
+    own = pace.get(activity.line)
     return try_seconds(activity, grade) * (own.factor if own else 1.0)
 
 

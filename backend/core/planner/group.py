@@ -9,7 +9,7 @@ from dataclasses import dataclass, replace
 from math import ceil
 
 from core.child import Part
-from core.library import ACTIVITIES, THINGS
+from core.library import find_activity, find_thing
 from core.library.activity import Activity
 from core.materials import Stock
 from core.offers import Offer, Variant
@@ -56,7 +56,7 @@ class Shared:
     @property
     def named(self) -> str:
         """The name for as many as are wanted, in lower case."""
-        return THINGS[self.thing_id].named(self.wanted)
+        return find_thing(self.thing_id).named(self.wanted)
 
 
 @dataclass(frozen=True)
@@ -242,7 +242,7 @@ def stand_together(request: GroupRequest, planned: PlannedGroupBlock) -> GroupBl
         if isinstance(result, Refusal):
             return replace(result, reason=f"For {name}: {result.reason}")
         each.append(result)
-    activity = ACTIVITIES[planned.variants[0].activity_id]
+    activity = find_activity(planned.variants[0].activity_id)
     adults = sessions[0].setting.adults
     if not planned.turns and watched(each, sessions) > adults:
         words = "one adult watches" if adults == 1 else f"{adults} adults watch"

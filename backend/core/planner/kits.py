@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from core.library import ACTIVITIES, KITS, Kit
+from core.library import KITS, Kit, find_activity
 from core.offers import variants_of
 from core.planner.blocks import as_block, totals
 from core.planner.candidates import Candidate, all_candidates
@@ -57,7 +57,7 @@ def _ready(kit: Kit, request: SessionRequest, locked: Sequence[Option[Candidate]
     """The options of each stage, or what is lacking for one that may not be left out."""
     stages = {s.activity_id for s in kit.stages}
     foreign = next((o.activity for o in locked if o.activity.id not in stages), None)
-    others = frozenset(ACTIVITIES) - stages
+    others = frozenset(request.activities) - stages
     only = replace(request, excluded=request.excluded | others, parts=("main",))
     options = [_as_stage(o, kit) for c in all_candidates(only) for o in c.options()]
     stay = tuple(_as_stage(o, kit) for o in locked)
@@ -86,10 +86,12 @@ def _as_stage(option: Option[Candidate], kit: Kit) -> Option[Candidate]:
 
 def _lack(activity_id: str, request: SessionRequest) -> tuple[str, str]:
     """Why a stage can't be played here, and what would help."""
-    lack = request.cupboard.lack(variants_of(ACTIVITIES[activity_id])[0])
+    if activity_id not in request.activities:
+        return f"“{find_activity(activity_id).name}” is hidden in this clinic", "Show it again in the library."
+    lack = request.cupboard.lack(variants_of(find_activity(activity_id))[0])
     if lack is not None:
         return lack.reason, lack.remedy
-    return f"no grade of “{ACTIVITIES[activity_id].name}” suits this child", "Choose another one."
+    return f"no grade of “{find_activity(activity_id).name}” suits this child", "Choose another one."
 
 
 def _impossible(ready: list[Played]) -> SessionPlan:

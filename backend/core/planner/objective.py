@@ -98,7 +98,7 @@ def freshness(activity: Activity, request: SessionRequest) -> Reason:
     """The same skill in a new guise keeps interest: less for what was done in the last sessions, half as much less
     while a rung is in doubt. The other way round for a child who keeps what is known.
     """
-    ago = request.recent.get(activity.id)
+    ago = request.recent.get(activity.line)
     when = "last time" if ago == 0 else f"{ago + 1} sessions ago" if ago is not None else ""
     if request.child.sameness_policy != "new_guises":
         return Reason("known", 1.0, f"Known: done {when}") if when else Reason("known", UNKNOWN, "Not done lately")

@@ -3,7 +3,7 @@
 from collections import defaultdict
 from collections.abc import Hashable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
-from functools import cache
+from functools import lru_cache
 from math import ceil
 from typing import Generic, TypeVar
 
@@ -58,7 +58,7 @@ class Option(Generic[Of]):
         return sum(self.worth.values())
 
 
-@cache
+@lru_cache(maxsize=4096)
 def own_steps(activity: Activity) -> int:
     """Half minutes of an activity's own setting up and tidying, rounded up."""
     return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9)

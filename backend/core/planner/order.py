@@ -15,7 +15,7 @@ def in_order(chosen: Row, order: str, known: Mapping[str, int] | None = None) ->
     """Return the blocks in the order they are done.
 
     order -- one of formats.ORDERS: precise work first and tiring work after, or the other way
-    known -- for a child who keeps the order of last time: activity to its place then
+    known -- for a child who keeps the order of last time: activity line to its place then
     Inside the main part, by weight: no two tiring blocks together; the order of last time; the longest stretch on
     the chair as short as can be; precise before tiring, or the other way; of one ladder the lower rung first.
     """
@@ -40,7 +40,7 @@ def in_order(chosen: Row, order: str, known: Mapping[str, int] | None = None) ->
 
 
 def _out_of_order(row: tuple[Option[Candidate], ...], known: Mapping[str, int]) -> int:
-    places = [known[o.activity.id] for o in row if o.activity.id in known]
+    places = [known[o.activity.line] for o in row if o.activity.line in known]
     return sum(a > b for i, a in enumerate(places) for b in places[i + 1 :])
 
 

@@ -7,7 +7,7 @@ from typing import Literal
 
 from core.ability import Estimate, Who, chance_in_words
 from core.child import PARTS, Child, Part, Setting, Zone, Zones
-from core.library import Cue
+from core.library import ACTIVITIES, Activity, Cue
 from core.materials import Stock
 from core.offers import LackKind, Quantity, Told, UsableCupboard, Variant
 from core.planner.dose import Pace
@@ -41,7 +41,8 @@ class SessionRequest:
 
     targets   -- ids of the targets worked on, one or two of skills.TARGETS
     estimates -- strand id to estimate; a strand without one can't be aimed at
-    recent    -- activity id to how many sessions ago it was last done (0: the last one), in the order of doing
+    activities -- those the clinic works with, by id: the library's, without what it hides and with its own
+    recent    -- activity line to how many sessions ago it was last done (0: the last one), in the order of doing
     pace      -- activity id to what the child's own clock says of it
     managed   -- wanted tasks that are managed by now: nothing is planned for them
     steps_alone -- wanted task to how many of its steps are done alone
@@ -57,6 +58,7 @@ class SessionRequest:
     estimates: Mapping[str, Estimate]
     minutes: int
     targets: tuple[str, ...]
+    activities: Mapping[str, Activity] = field(default_factory=lambda: ACTIVITIES, repr=False)
     recent: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
     pace: Mapping[str, Pace] = field(default_factory=lambda: MappingProxyType({}))
     managed: frozenset[str] = frozenset()
@@ -75,8 +77,9 @@ class SessionRequest:
     @property
     def cupboard(self) -> UsableCupboard:
         """The cupboard as this child may use it in this setting, judged once and kept."""
-        if self.usable is None or not self.usable.is_of(self.stock, self.child, self.setting):
-            object.__setattr__(self, "usable", UsableCupboard(self.stock, self.child, self.setting))
+        made_of = self.stock, self.child, self.setting, self.activities
+        if self.usable is None or not self.usable.is_of(*made_of):
+            object.__setattr__(self, "usable", UsableCupboard(*made_of))
         assert self.usable is not None
         return self.usable
 

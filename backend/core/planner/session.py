@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import replace
 
 from core.child import PARTS
-from core.library import ACTIVITIES, KITS
+from core.library import KITS, find_activity
 from core.offers import checked_variant
 from core.planner.blocks import as_block, candidate_of, totals
 from core.planner.candidates import Candidate, all_candidates
@@ -247,7 +247,7 @@ def limit_words(limit: str, minutes: int, request: SessionRequest) -> tuple[str,
     """Why a limit stands in the way, and the fix that gives it up."""
     if limit.startswith("lock:"):
         block = request.locked[int(limit[5:])]
-        name = ACTIVITIES[block.variant.activity_id].name
+        name = find_activity(block.variant.activity_id).name
         sets = "1 set" if block.sets == 1 else f"{block.sets} sets"
         return f"“{name}” is locked at {sets} and conflicts with the other blocks", f"Unlock “{name}”."
     tiring = round(request.minutes * request.tiring_share)

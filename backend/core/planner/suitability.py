@@ -2,7 +2,7 @@
 
 from core.ability import shortfalls
 from core.child import Part
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.library.activity import Activity
 from core.offers import Offer
 from core.planner.request import SessionRequest
@@ -70,7 +70,7 @@ def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | 
     """The strand an offer demands that is furthest above the child, and by how many rungs; None if none is."""
     over = [
         (request_gap, strand)
-        for strand in ACTIVITIES[offer.variant.activity_id].demands
+        for strand in find_activity(offer.variant.activity_id).demands
         if strand in request.estimates
         and (request_gap := offer.rungs[strand] - request.estimates[strand].mean) > TOO_DEMANDING
     ]
@@ -92,7 +92,7 @@ def outgrown(offer: Offer, request: SessionRequest) -> bool:
     """
     if request.child.young_guises:
         return False
-    trains = ACTIVITIES[offer.variant.activity_id].trains
+    trains = find_activity(offer.variant.activity_id).trains
     return any(
         request.estimates[s].mean - offer.rungs[s] > OUTGROWN
         for s in trains
@@ -104,7 +104,7 @@ def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
     """The axes that stay at their first step while an activity is new to this child: no pattern to copy yet."""
     patterned = frozenset(at for at, a in enumerate(activity.axes) if a.id in PATTERN_AXES)
     known = patterned and any(
-        activity.id in request.estimates[s].activities for s in activity.trains if s in request.estimates
+        activity.line in request.estimates[s].activities for s in activity.trains if s in request.estimates
     )
     return frozenset() if known else patterned
 

@@ -9,7 +9,7 @@ from itertools import product
 from typing import Any
 
 from core.child import Child, Setting
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.materials import Role, Stock
 from core.offers import UsableCupboard, Variant, asked_of, checked_variant, roles_of, room, set_count, tags_of
 from core.planner.request import PlanStatus
@@ -183,7 +183,7 @@ def _going_together(
     things |= {(v, s.id, False): s.thing for v in range(len(visits)) for s in store}
     places = {(w.visit, w.block, w.role.id): i for i, w in enumerate(wants)}
     for (visit, block, role), i in places.items():
-        for fit in ACTIVITIES[wants[i].activity_id].fits:
+        for fit in find_activity(wants[i].activity_id).fits:
             other = places.get((visit, block, fit.inner))
             if role != fit.outer or other is None:
                 continue

@@ -14,7 +14,7 @@ from types import MappingProxyType
 from typing import Any
 
 from core.child import Zone
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import Quantity
 from core.planner.blocks import as_block
 from core.planner.candidates import Candidate, all_candidates
@@ -157,7 +157,7 @@ def _blocks(site: Site, rows: Sequence[Sequence[Option[Candidate]]]) -> list[tup
 
 def done_elsewhere(day: int, planned: Iterable[PlannedBlock | Block], minutes: float = 0.0) -> Elsewhere:
     """Return what a session of these blocks means for the week around it. minutes -- of tiring work in it"""
-    strands = {s for b in planned for s in ACTIVITIES[b.variant.activity_id].trains}
+    strands = {s for b in planned for s in find_activity(b.variant.activity_id).trains}
     return Elsewhere(day, frozenset(strands), minutes)
 
 

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import difficulty
 from core.planner.candidates import Candidate, all_candidates
 from core.planner.infeasible import LIMITS_ORDER, smallest
@@ -34,7 +34,7 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
 
     Raises KeyError for an activity that is not in the library.
     """
-    activity = ACTIVITIES[activity_id]
+    activity = find_activity(activity_id)
     candidates = all_candidates(request)
     if not any(c.activity.id == activity_id for c in candidates):
         lack = next((o for o in left_out(request, frozenset()) if o.activity_id == activity_id), None)
@@ -95,7 +95,7 @@ def differences(now: Sequence[PlannedBlock], before: Sequence[PlannedBlock]) -> 
     stayed = [_difference(p, old.get(p.variant.activity_id)) for p in now]
     kept = {p.variant.activity_id for p in now}
     gone = [
-        Difference(p.variant.activity_id, ACTIVITIES[p.variant.activity_id].name, "gone", "not this time")
+        Difference(p.variant.activity_id, find_activity(p.variant.activity_id).name, "gone", "not this time")
         for p in before
         if p.variant.activity_id not in kept
     ]
@@ -103,7 +103,7 @@ def differences(now: Sequence[PlannedBlock], before: Sequence[PlannedBlock]) -> 
 
 
 def _difference(now: PlannedBlock, before: PlannedBlock | None) -> Difference:
-    activity = ACTIVITIES[now.variant.activity_id]
+    activity = find_activity(now.variant.activity_id)
     if before is None:
         return Difference(activity.id, activity.name, "new", "not last time")
     rungs = difficulty(now.variant)[activity.strand] - difficulty(before.variant)[activity.strand]

@@ -2,7 +2,6 @@
 
 from collections.abc import Iterable
 
-from core.library import ACTIVITIES
 from core.library.activity import Activity
 from core.offers import difficulty, variants_of
 from core.planner.request import LeftOut, LeftOutKind, SessionRequest
@@ -24,7 +23,7 @@ GRAVEST: tuple[LeftOutKind, ...] = (
 def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
     """What a therapist may miss: activities that train a target strand and are not in the plan, with why."""
     result = []
-    for activity in ACTIVITIES.values():
+    for activity in request.activities.values():
         strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]
         if strands and activity.id not in chosen:
             result.append(_why_left_out(activity, strands[0], request))

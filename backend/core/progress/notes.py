@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.recording import MARKS, MEASURED, SUPPORTS, Measured, SupportLevel, folded
 from core.running import SetResult
 from core.skills import STRANDS
@@ -50,7 +50,7 @@ def _done_words(record: RunRecord) -> str:
     by_family: dict[str, list[SetResult]] = {}
     for s in record.sets:
         by_family.setdefault(s.activity_id, []).append(s)
-    lines = [f"{ACTIVITIES[f].name}: {_how(sets)}." for f, sets in by_family.items()]
+    lines = [f"{find_activity(f).name}: {_how(sets)}." for f, sets in by_family.items()]
     out = f" Left out: {', '.join(record.skipped)}." if record.skipped else ""
     return f"{record.child}, {_day(record.on)}. {' '.join(lines)}{out}"
 

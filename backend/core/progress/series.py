@@ -6,7 +6,7 @@ from datetime import date
 from functools import partial
 from types import MappingProxyType
 
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.recording import AUTOMATIC, LEVELS, MEASURED, SupportLevel, folded
 from core.running import TABLET_RULES, SetResult, WorkingHand
 
@@ -107,7 +107,7 @@ def _tension(sets: list[SetResult]) -> float | None:
 
 
 def _row(sets: list[SetResult]) -> float | None:
-    rows = [s.longest_row for s in sets if "row" in ACTIVITIES[s.activity_id].measures]
+    rows = [s.longest_row for s in sets if "row" in find_activity(s.activity_id).measures]
     return float(max(rows)) if rows else None
 
 

@@ -11,7 +11,7 @@ from functools import cached_property
 from types import MappingProxyType
 
 from core.ability import Estimate, chance, chance_between, gap_at
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import Variant, by_hand, difficulty, variants_of
 from core.recording import SUPPORTS
 from core.running import SetResult, well_placed
@@ -171,4 +171,4 @@ class Belief:
 def _ladder(work: SetResult, strand: str) -> list[float]:
     """The rungs that the grades of an activity ask in a strand, easiest first, as near to this home's as is known."""
     off = work.difficulty[strand] - difficulty(Variant(work.activity_id, work.grade))[strand]
-    return sorted({round(difficulty(v)[strand] + off, 3) for v in variants_of(ACTIVITIES[work.activity_id])})
+    return sorted({round(difficulty(v)[strand] + off, 3) for v in variants_of(find_activity(work.activity_id))})

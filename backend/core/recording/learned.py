@@ -36,6 +36,10 @@ class Learned:
         base = self.bases.get(f"{activity_id}/{strand}", 0.0)
         return base + sum(self.steps.get(f"{activity_id}/{axis}/{step}/{strand}", 0.0) for axis, step in steps)
 
+    def knows(self, activity_id: str) -> bool:
+        """Whether anything was found of how hard an activity is."""
+        return any(key.startswith(f"{activity_id}/") for key in self.bases)
+
     def lift(self, level: SupportLevel) -> float:
         """Rungs a level of help lifts the chance by. Raises NotThere for an unknown level."""
         return self.lifts[level] if level in self.lifts else lift(level)

@@ -17,11 +17,11 @@ from math import exp, log, sqrt
 from typing import Any, Literal
 
 from core.ability import Common, Day, Estimate, Found, Gain, Whole
-from core.library import ACTIVITIES
-from core.recording import SUPPORTS, Learned
+from core.library import find_activity
+from core.recording import SUPPORTS, Learned, is_own
 from core.running import SetResult, paces
 
-SPREADS = {"base": 0.5, "step": 0.08, "help": 0.25}
+SPREADS = {"base": 0.5, "own": 1.0, "step": 0.08, "help": 0.25}
 """Rungs that an activity, a step of an axis and the lift of a level of help may be from what the library says, before
 anything was found; from memory, as everything the library says.
 """
@@ -109,12 +109,12 @@ def refit(histories: Iterable[History]) -> Refit:
     every = [h for h in histories if h.sets]
     used: dict[Name, dict[int, int]] = defaultdict(lambda: defaultdict(int))  # name: child: tries
     days = {h.child: [_day(h, list(sets), used) for _, sets in groupby(h.sets, key=lambda s: s.on)] for h in every}
-    whole = Whole(Common(name, SPREADS[name[0]]) for name in sorted(used))
+    whole = Whole(Common(name, SPREADS[_spread_kind(name)]) for name in sorted(used))
     for h in every:
         whole.add_child(h.child, h.starts, days[h.child], USUAL_GAIN)
     spreads, found = dict(SPREADS), None
     for _ in range(ROUNDS):
-        found = whole.solve({name: spreads[name[0]] for name in used}, found)
+        found = whole.solve({name: spreads[_spread_kind(name)] for name in used}, found)
         findings = [_finding(found, name, by_child) for name, by_child in used.items()]
         spreads = {kind: _spread_of(kind, findings) for kind in spreads}
     findings += _seconds(every)
@@ -122,9 +122,14 @@ def refit(histories: Iterable[History]) -> Refit:
     return Refit(tuple(findings), len(every), sum(s.tries for h in every for s in h.sets))
 
 
+def _spread_kind(name: Sequence[str]) -> str:
+    """Of what kind a name is when it comes to how far the library may be from the truth: own activities are apart."""
+    return "own" if name[0] == "base" and is_own(name[1]) else name[0]
+
+
 def _spread_of(kind: str, findings: Sequence[Finding]) -> float:
     """How far the library is from the truth in one kind of thing, by what was found of all of them."""
-    mine = [f.shift**2 + f.sd**2 for f in findings if f.kind == kind]
+    mine = [f.shift**2 + f.sd**2 for f in findings if _spread_kind((f.kind, f.key)) == kind]
     return sqrt((sum(mine) + COUNTS_AS * SPREADS[kind] ** 2) / (len(mine) + COUNTS_AS))
 
 
@@ -146,10 +151,11 @@ def _names(s: SetResult, strand: str, support: str) -> list[Name]:
     names: list[Name] = [("help", support)] if SUPPORTS[support].lift else []  # type: ignore[index]
     if strand in s.asked:
         return names
-    names.append(("base", s.activity_id, strand))
-    for axis, at in zip(ACTIVITIES[s.activity_id].axes, s.grade, strict=True):
+    activity = find_activity(s.activity_id)
+    names.append(("base", activity.line, strand))
+    for axis, at in zip(activity.axes, s.grade, strict=True):
         if axis.steps[at].rungs.get(strand):
-            names.append(("step", s.activity_id, axis.id, str(at), strand))
+            names.append(("step", activity.line, axis.id, str(at), strand))
     return names
 
 

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from core.library import ACTIVITIES
+from core.library import activity_or_none
 from core.recording import SUPPORTS, lift
 from core.refit.difficulties import Finding
 from core.skills import STRANDS
@@ -37,7 +37,7 @@ def _seconds(finding: Finding) -> Said:
 
 def _base(finding: Finding) -> Said:
     activity, strand = finding.key.split("/")
-    known = ACTIVITIES.get(activity)
+    known = activity_or_none(activity)
     usual = known.trains.get(strand, 0.0) if known else 0.0
     words = f"{_name(activity)}, {STRANDS[strand].name.lower()}"
     return Said(words, "rung", usual, usual + finding.shift, activity)
@@ -45,7 +45,8 @@ def _base(finding: Finding) -> Said:
 
 def _step(finding: Finding) -> Said:
     activity, axis_id, place, strand = finding.key.split("/")
-    axes = {a.id: a for a in ACTIVITIES[activity].axes} if activity in ACTIVITIES else {}
+    known = activity_or_none(activity)
+    axes = {a.id: a for a in known.axes} if known else {}
     axis, at = axes.get(axis_id), int(place)
     if axis is None or at >= len(axis.steps):
         return Said(f"{_name(activity)}, {axis_id} {at + 1}", "rungs harder", 0.0, finding.shift, activity)
@@ -55,4 +56,5 @@ def _step(finding: Finding) -> Said:
 
 
 def _name(activity: str) -> str:
-    return ACTIVITIES[activity].name if activity in ACTIVITIES else activity
+    known = activity_or_none(activity)
+    return known.name if known else activity

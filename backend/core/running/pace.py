@@ -4,7 +4,7 @@ from collections import defaultdict
 from collections.abc import Iterable
 from statistics import median
 
-from core.library import ACTIVITIES
+from core.library import activity_or_none
 from core.offers import try_seconds
 from core.planner import Pace
 from core.running.sets import SetResult
@@ -21,9 +21,9 @@ def paces(sets: Iterable[SetResult]) -> dict[str, Pace]:
     """
     timed: defaultdict[str, list[tuple[float, int]]] = defaultdict(list)
     for s in sets:
-        if s.gap_seconds and s.tries >= FEWEST_TRIES and s.activity_id in ACTIVITIES:
-            usual = try_seconds(ACTIVITIES[s.activity_id], s.grade)
-            timed[s.activity_id].append((s.gap_seconds / usual, s.tries))
+        if s.gap_seconds and s.tries >= FEWEST_TRIES and (activity := activity_or_none(s.activity_id)):
+            usual = try_seconds(activity, s.grade)
+            timed[activity.line].append((s.gap_seconds / usual, s.tries))
     return {a: _pace(rows[-LATEST_SETS:]) for a, rows in timed.items()}
 
 

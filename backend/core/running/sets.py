@@ -15,7 +15,7 @@ from typing import Literal
 
 from core.ability import SetEvidence
 from core.child import PromptPolicy
-from core.library import ACTIVITIES
+from core.library import find_activity
 from core.offers import Variant, by_hand, difficulty, taught_rungs
 from core.recording import OTHER_GRIP, SUPPORTS, Learned, SupportLevel, folded
 from core.running.events import Event, HoldEvent, MarkEvent, MeasureEvent, PlainEvent, TryEvent, UndoEvent
@@ -67,7 +67,7 @@ class SetResult:
     @property
     def trained(self) -> Mapping[str, float]:
         """The rung asked in every strand the activity trains."""
-        return {strand: self.difficulty[strand] for strand in ACTIVITIES[self.activity_id].trains}
+        return {strand: self.difficulty[strand] for strand in find_activity(self.activity_id).trains}
 
     @property
     def failed_alone(self) -> bool:
