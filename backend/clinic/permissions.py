@@ -66,6 +66,9 @@ POLICY = MappingProxyType(
         "goal.write": Policy(_THERAPISTS, "write a goal"),
         "library.read_learned": Policy(_LEADS, "see what the clinic's children taught"),
         "library.learn": Policy(_LEADS, "work difficulties out again, or accept them"),
+        "shelf.read": Policy(_ALL, "see the clinic's own activities and things"),
+        "shelf.write": Policy(_THERAPISTS, "make an own activity or thing"),
+        "shelf.hide": Policy(_THERAPISTS, "hide an activity of the library"),
         "goal.score": Policy(_THERAPISTS, "score a goal"),
     }
 )

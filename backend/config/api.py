@@ -44,6 +44,7 @@ from reference.api import router as words
 from running.api import router as running
 from running.look_api import router as looks
 from sheets.api import router as sheets
+from shelf.api import router as shelf
 from visits.api import router as visits
 
 
@@ -73,6 +74,7 @@ for _router in (
     caseload,
     homes,
     care,
+    shelf,
     cupboard,
     letters,
     recipes,

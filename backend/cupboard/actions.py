@@ -10,10 +10,10 @@ from caseload.models import Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from clinic.permissions import require
-from core.library import THINGS, find_thing
 from core.materials import Thing, measured_thing
 from core.safety import lifted_bars
 from cupboard.models import StockItem
+from shelf.queries import KnownThings
 
 MOST = 9999
 
@@ -21,12 +21,12 @@ MOST = 9999
 @acting("cupboard.edit")
 def add_item(member: Member, home: Home, thing_id: str, count: int, measured: dict[str, float]) -> Done[StockItem]:
     """Add a thing to a cupboard, or add to the count where it is there already."""
-    checked_line(thing_id, count, measured)
+    usual = checked_line(thing_id, count, measured, KnownThings(home.clinic_id))
     line, new = StockItem.objects.select_for_update().get_or_create(
         home=home, thing_id=thing_id, defaults={"count": count, "measured": measured}
     )
-    before = find_thing(thing_id) if new else measured_thing(find_thing(thing_id), line.measured)
-    after = measured_thing(find_thing(thing_id), measured if new else {**line.measured, **measured})
+    before = usual if new else measured_thing(usual, line.measured)
+    after = measured_thing(usual, measured if new else {**line.measured, **measured})
     lifted = _lifted(member, home, before, after)
     if not new:
         line.count = min(line.count + count, MOST)
@@ -39,12 +39,11 @@ def add_item(member: Member, home: Home, thing_id: str, count: int, measured: di
 @acting("cupboard.edit")
 def edit_item(member: Member, item: StockItem, count: int, measured: dict[str, float], version: int) -> Done[StockItem]:
     """Change how many there are and what was measured. Raises StaleEdit when somebody else did so since."""
-    checked_line(item.thing_id, count, measured)
+    usual = checked_line(item.thing_id, count, measured, KnownThings(item.home.clinic_id))
     now = StockItem.objects.select_for_update().get(pk=item.pk)
     if now.version != version:
         raise StaleEdit(_plain(now), {"count": count, "measured": measured})
     before = _plain(now)
-    usual = find_thing(item.thing_id)
     lifted = _lifted(member, item.home, measured_thing(usual, now.measured), measured_thing(usual, measured))
     now.count, now.measured, now.version = count, measured, now.version + 1
     now.save()
@@ -69,13 +68,18 @@ def _lifted(member: Member, home: Home, before: Thing, after: Thing) -> dict[str
     return {"bars_lifted": list(rules)} if rules else {}
 
 
-def checked_line(thing_id: str, count: int, measured: dict[str, float]) -> None:
-    """Raise FieldError or MeasureError for a line that can't be."""
-    if thing_id not in THINGS:
-        raise FieldError("thing_id", thing_id, f"{thing_id!r} is not a known thing.", "Choose one from the list.")
+def checked_line(thing_id: str, count: int, measured: dict[str, float], known: KnownThings) -> Thing:
+    """Return the thing of a line, as it usually is. Raises FieldError or MeasureError for a line that can't be."""
+    thing = known.checked(thing_id)
+    checked_count(count)
+    measured_thing(thing, measured)
+    return thing
+
+
+def checked_count(count: int) -> None:
+    """Raise FieldError for a number of things that can't be."""
     if not 0 <= count <= MOST:
         raise FieldError("count", count, f"{count} is not a possible number of things.", f"Count again: 0 to {MOST}.")
-    measured_thing(find_thing(thing_id), measured)
 
 
 def _plain(item: StockItem) -> dict[str, Any]:

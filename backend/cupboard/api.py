@@ -13,11 +13,12 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.drawing import draw_thing
-from core.library import THINGS, find_thing
+from core.library import THINGS
 from core.materials import FORMS, Thing, measured_thing
 from core.safety import Status, assess
 from cupboard import actions, queries
 from cupboard.models import StockItem
+from shelf.queries import KnownThings, things_in_use
 
 router = Router(tags=["cupboard"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -99,8 +100,9 @@ class ItemEdit(Schema):
 
 @router.get("/things", response=list[ThingOut])
 def list_things(request: HttpRequest) -> list[ThingOut]:
-    """Every household thing the library knows, by name."""
-    return [thing_out(m) for m in sorted(THINGS.values(), key=lambda m: m.name)]
+    """Every household thing the library knows and the clinic made, by name."""
+    known = {**THINGS, **things_in_use(member(request).clinic_id)}
+    return [thing_out(m, thing_id) for thing_id, m in sorted(known.items(), key=lambda k: k[1].name)]
 
 
 @router.get("/homes/{home_id}/cupboard", response={200: CupboardOut, **REFUSED})
@@ -109,11 +111,12 @@ def read_cupboard(request: HttpRequest, home_id: int, child_id: int | None = Non
     who = member(request)
     home = home_for(who, home_id)
     child = child_for(who, child_id) if child_id else None
+    known = KnownThings(home.clinic_id)
     return CupboardOut(
         home_id=home.pk,
         home_name=home.name,
         kind=home.kind,
-        items=[item_out(i, home, child) for i in queries.items(home)],
+        items=[item_out(i, home, child, known) for i in queries.items(home)],
     )
 
 
@@ -145,16 +148,17 @@ def remove_item(request: HttpRequest, item_id: int) -> tuple[int, None]:
     return 204, None
 
 
-def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
+def item_out(item: StockItem, home: Home, child: Child | None, known: KnownThings | None = None) -> ItemOut:
     """A line as the API shows it."""
-    thing = measured_thing(find_thing(item.thing_id), item.measured)
+    usual = (known or KnownThings(home.clinic_id)).checked(item.thing_id)
+    thing = measured_thing(usual, item.measured)
     verdict = None
     if child is not None:
         setting = setting_of(home)
         verdict = VerdictOut.model_validate(assess(thing, facts_of(child, timezone.localdate()), setting))
     return ItemOut(
         id=item.pk,
-        thing=thing_out(thing),
+        thing=thing_out(thing, item.thing_id),
         count=item.count,
         measured=item.measured,
         version=item.version,
@@ -163,10 +167,9 @@ def item_out(item: StockItem, home: Home, child: Child | None) -> ItemOut:
     )
 
 
-def thing_out(m: Thing) -> ThingOut:
-    """A thing as the API shows it."""
+def thing_out(m: Thing, thing_id: str = "") -> ThingOut:
+    """A thing as the API shows it, by its name in cupboards."""
     same = (
-        "id",
         "name",
         "hole_mm",
         "slit_mm",
@@ -178,6 +181,11 @@ def thing_out(m: Thing) -> ThingOut:
         "typical_count",
         "measure_words",
     )
-    values: dict[str, Any] = {name: getattr(m, name) for name in same}
+    values: dict[str, Any] = {"id": thing_id or m.id, **{name: getattr(m, name) for name in same}}
     forms = [FORMS[f] for f in sorted(m.forms)]
-    return ThingOut(**values, forms=forms, sides_mm=list(m.shape.extents_mm), shape=type(m.shape).__name__.lower())
+    return ThingOut(
+        **values,
+        forms=forms,
+        sides_mm=list(m.shape.extents_mm),
+        shape=type(m.shape).__name__.lower(),
+    )

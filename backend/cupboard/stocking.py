@@ -9,9 +9,11 @@ from caseload.checks import FieldError, FieldErrors
 from caseload.models import Home
 from clinic.actions import Done, acting
 from clinic.models import Member
-from core.library import THINGS, find_thing
-from cupboard.actions import checked_line
+from core.library import THINGS
+from core.materials import Thing
+from cupboard.actions import checked_count, checked_line
 from cupboard.models import StockItem
+from shelf.queries import KnownThings, things_in_use
 
 MOST_LINES = 1000
 MOST_SAID = 20  # of a list's bad lines
@@ -23,8 +25,9 @@ def set_counts(member: Member, home: Home, counts: Mapping[str, int]) -> Done[No
     """Say how many there are of several things. What was measured stays; a line with none left and nothing measured
     goes. Raises FieldError at the first count that can't be, and keeps none of them then.
     """
+    known = KnownThings(home.clinic_id)
     for thing_id, count in counts.items():
-        checked_line(thing_id, count, {})
+        checked_line(thing_id, count, {}, known)
     before = {i.thing_id: i for i in StockItem.objects.select_for_update().filter(home=home, thing_id__in=counts)}
     changed = {t: n for t, n in counts.items() if n != (before[t].count if t in before else 0)}
     said = {t: {"before": before[t].count if t in before else 0, "after": n} for t, n in changed.items()}
@@ -43,7 +46,7 @@ def set_counts(member: Member, home: Home, counts: Mapping[str, int]) -> Done[No
     return Done(None, home, None, {"counts": said})
 
 
-def counts_in(text: str) -> dict[str, int]:
+def counts_in(text: str, clinic_id: int) -> dict[str, int]:
     """Read a list of things: comma-separated lines of thing and count, the thing by its name or id, the count left
     out for the usual one. A first line that says "thing,count" is a heading.
 
@@ -51,7 +54,8 @@ def counts_in(text: str) -> dict[str, int]:
     """
     if len(text) > MOST_LETTERS:
         raise FieldError("list", f"{len(text)} letters", "This list is too long.", "Send it in several parts.")
-    known = {name: t.id for t in THINGS.values() for name in (t.id, _plain(t.name), _plain(t.one), _plain(t.many))}
+    things = {**THINGS, **things_in_use(clinic_id)}
+    known = {name: i for i, t in things.items() for name in (i, _plain(t.name), _plain(t.one), _plain(t.many))}
     counts: dict[str, int] = {}
     wrong: list[FieldError] = []
     for number, line in enumerate(csv.reader(io.StringIO(text)), start=1):
@@ -59,7 +63,7 @@ def counts_in(text: str) -> dict[str, int]:
         if not any(cells) or (number == 1 and _plain(cells[0]) in ("thing", "name", "item")):
             continue
         try:
-            thing_id, count = _line(cells, known)
+            thing_id, count = _line(cells, known, things)
             counts[thing_id] = counts.get(thing_id, 0) + count
         except FieldError as error:
             wrong.append(FieldError(f"line {number}", error.value, error.reason, error.remedy))
@@ -69,25 +73,25 @@ def counts_in(text: str) -> dict[str, int]:
         raise FieldErrors(wrong[:MOST_SAID])
     if not counts:
         raise FieldError("list", "", "This list is empty.", "Write one a line, as: Wooden spoon, 2")
-    for thing_id, count in counts.items():
-        checked_line(thing_id, count, {})
+    for count in counts.values():
+        checked_count(count)
     return counts
 
 
-def _line(cells: list[str], known: Mapping[str, str]) -> tuple[str, int]:
+def _line(cells: list[str], known: Mapping[str, str], things: Mapping[str, Thing]) -> tuple[str, int]:
     name = _plain(cells[0])
     if name not in known:
         near = get_close_matches(name, known, n=1, cutoff=0.6)
-        remedy = f"Did you mean “{find_thing(known[near[0]]).name}”?" if near else "Choose a name from the checklist."
+        remedy = f"Did you mean “{things[known[near[0]]].name}”?" if near else "Choose a name from the checklist."
         raise FieldError("", cells[0], f"“{cells[0][:40]}” is not a known thing.", remedy)
-    thing = find_thing(known[name])
+    thing_id = known[name]
     written = cells[1] if len(cells) > 1 else ""
     if not written:
-        return thing.id, thing.typical_count
+        return thing_id, things[thing_id].typical_count
     if not written.isdecimal():
         raise FieldError("", written, f"“{written[:20]}” is not a number of things.", "Write it in digits.")
-    checked_line(thing.id, int(written), {})
-    return thing.id, int(written)
+    checked_count(int(written))
+    return thing_id, int(written)
 
 
 def _plain(name: str) -> str:

@@ -72,7 +72,8 @@ def set_counts(request: HttpRequest, home_id: int, body: Counts) -> Counts:
 @router.post("/homes/{home_id}/list", response={200: Counts, **REFUSED})
 def take_list(request: HttpRequest, home_id: int, body: ListIn) -> Counts:
     """Take in a list; with one line that can't be read, none of it is kept and each such line is said."""
-    stocking.set_counts(member(request), home_for(member(request), home_id), stocking.counts_in(body.text))
+    who = member(request)
+    stocking.set_counts(who, home_for(who, home_id), stocking.counts_in(body.text, who.clinic_id))
     return read_counts(request, home_id)
 
 

@@ -41,6 +41,7 @@ from planning.schemas import (
 )
 from planning.shown import forecast_out, gone_out
 from planning.workbench import Wish, choices_of, what_changed, workbench_of
+from shelf.queries import checked_activity
 
 router = Router(tags=["planning"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -111,7 +112,7 @@ def set_blocks(request: HttpRequest, plan_id: UUID, body: BlocksIn) -> PlanOut:
     """Set the row of blocks as arranged by hand."""
     who = member(request)
     plan = queries.plan_for(who, plan_id)
-    actions.set_blocks(who, plan, body.version, [b.planned() for b in body.blocks], timezone.localdate())
+    actions.set_blocks(who, plan, body.version, [b.planned(who) for b in body.blocks], timezone.localdate())
     return plan_out(queries.plan_for(who, plan_id))
 
 
@@ -156,9 +157,10 @@ def against_last(request: HttpRequest, plan_id: UUID) -> AgainstOut:
 @router.get("/plans/{plan_id}/bring-in", response={200: BroughtInOut, **REFUSED})
 def ask_to_bring_in(request: HttpRequest, plan_id: UUID, activity_id: str) -> BroughtInOut:
     """What it would cost to have this activity in, or the smallest change that lets it in. Nothing is kept."""
-    plan = queries.plan_for(member(request), plan_id)
+    who = member(request)
+    plan = queries.plan_for(who, plan_id)
     bench = workbench_of(plan, timezone.localdate())
-    find_activity(activity_id)
+    checked_activity(who, activity_id)
     request_now = replace(bench.request, locked=(), excluded=bench.request.excluded - {activity_id})
     return BroughtInOut.model_validate(bring_in(request_now, activity_id))
 
@@ -166,8 +168,9 @@ def ask_to_bring_in(request: HttpRequest, plan_id: UUID, activity_id: str) -> Br
 @router.post("/plans/{plan_id}/forecast", response={200: ForecastOut, **REFUSED})
 def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
     """What a grade would be, nothing kept: forecast, quantities, hazards, dials, neighbours, equals."""
-    plan = queries.plan_for(member(request), plan_id)
-    return forecast_out(workbench_of(plan, timezone.localdate()), body)
+    who = member(request)
+    plan = queries.plan_for(who, plan_id)
+    return forecast_out(workbench_of(plan, timezone.localdate()), body.planned(who))
 
 
 def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:

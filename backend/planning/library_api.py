@@ -17,13 +17,13 @@ from core.child import Child as Facts
 from core.child import Part
 from core.drawing import draw_thing
 from core.errors import NotThere
-from core.library import ACTIVITIES
 from core.offers import Reach, grade_words, most_useful_first, reach, starter_list, swaps
 from core.skills import STRANDS
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out
 from planning.workbench import Wish, Workbench, asked_variant, workbench
+from shelf.queries import shelf_of
 
 router = Router(tags=["library"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -81,7 +81,8 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     """Every activity with the grades this home can offer this child, the most useful first."""
     bench = _bench(member(request), child_id, home_id)
     estimates = bench.request.estimates
-    reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in ACTIVITIES.values())
+    activities = bench.request.activities.values()
+    reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in activities)
     return [_reach_out(r, estimates[r.activity.strand].mean, bench.cupboard.child) for r in reaches]
 
 
@@ -92,14 +93,15 @@ def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[Star
     child, home = child_for(who, child_id), home_for(who, home_id)
     have = [i.thing_id for i in items(home) if i.count]
     setting = setting_of(home)
-    picked = starter_list(facts_of(child, timezone.localdate()), setting, have)
+    picked = starter_list(facts_of(child, timezone.localdate()), setting, have, activities=shelf_of(child.clinic_id))
     return [StarterOut(thing_id=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
 
 
 @router.post("/children/{child_id}/forecast", response={200: ForecastOut, **REFUSED})
 def forecast_here(request: HttpRequest, child_id: int, home_id: int, body: BlockIn) -> ForecastOut:
     """What a grade of an activity would be for this child in this home, nothing kept."""
-    return forecast_out(_bench(member(request), child_id, home_id), body)
+    who = member(request)
+    return forecast_out(_bench(who, child_id, home_id), body.planned(who))
 
 
 @router.get("/children/{child_id}/swaps", response={200: list[SwapOut], **REFUSED})
@@ -109,9 +111,10 @@ def read_swaps(
     """Every other thing in this home for one role, with what the swap does. grade: step places with
     commas, as 0,2,1.
     """
-    bench = _bench(member(request), child_id, home_id)
+    who = member(request)
+    bench = _bench(who, child_id, home_id)
     try:
-        result = swaps(asked_variant(activity_id, grade), role, bench.cupboard)
+        result = swaps(asked_variant(who, activity_id, grade), role, bench.cupboard)
     except NotThere as error:
         raise FieldError("role", role, str(error), "") from error
     things = bench.things
@@ -125,9 +128,10 @@ def read_picture(
     request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str, stock_id: str
 ) -> PictureOut:
     """A grade as a picture with another thing of this home in one role. grade: step places with commas, as 0,2,1."""
-    bench = _bench(member(request), child_id, home_id)
+    who = member(request)
+    bench = _bench(who, child_id, home_id)
     try:
-        return PictureOut(picture=bench.picture_with(asked_variant(activity_id, grade), role, stock_id))
+        return PictureOut(picture=bench.picture_with(asked_variant(who, activity_id, grade), role, stock_id))
     except NotThere as error:
         raise FieldError("stock_id", stock_id, str(error), "") from error
 

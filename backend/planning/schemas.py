@@ -6,6 +6,7 @@ from uuid import UUID
 from pydantic import Field
 
 from caseload.everyday import ApproachOut
+from clinic.models import Member
 from clinic.schema import Schema
 from core.ability import Who
 from core.child import Part, Place, Supervision
@@ -14,6 +15,7 @@ from core.planner import DifferenceKind, LeftOutKind, PlannedBlock, PlanStatus
 from core.recording import SupportLevel
 from cupboard.api import VerdictOut
 from planning.models import MOST_SETS
+from shelf.queries import checked_activity
 
 
 class AimOut(Schema):
@@ -64,8 +66,9 @@ class BlockIn(Schema):
     sets: int
     locked: bool = False
 
-    def planned(self) -> PlannedBlock:
-        """The choice as the core sees it."""
+    def planned(self, who: Member) -> PlannedBlock:
+        """The choice as the core sees it. Raises Http404 for another clinic's own activity."""
+        checked_activity(who, self.activity_id)
         return PlannedBlock(self.part, Variant(self.activity_id, tuple(self.grade)), self.sets, self.locked)
 
 

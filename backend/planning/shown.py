@@ -10,7 +10,6 @@ from planning.models import PlanBlock
 from planning.schemas import (
     AlternativeOut,
     AskedRungOut,
-    BlockIn,
     BlockOut,
     DialOut,
     ForecastOut,
@@ -70,9 +69,8 @@ def gone_out(row: PlanBlock, refusal: Refusal) -> BlockOut:
     )
 
 
-def forecast_out(bench: Workbench, body: BlockIn) -> ForecastOut:
+def forecast_out(bench: Workbench, planned: PlannedBlock) -> ForecastOut:
     """What a grade would be for one child and one home: the block, its dials, neighbours and equals."""
-    planned = body.planned()
     result = bench.stand(planned)
     aim = result.strand if isinstance(result, Block) else ""
     easier, harder = neighbours(planned.variant, bench.cupboard, aim)

@@ -9,6 +9,7 @@ from types import MappingProxyType
 from caseload.checks import FieldError
 from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting
 from caseload.models import Child, Home
+from clinic.models import Member
 from core.child import Place, Setting, Supervision
 from core.drawing import Laid, draw
 from core.errors import NotThere
@@ -19,6 +20,7 @@ from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionReques
 from cupboard.queries import items, stock_of
 from planning.models import Plan
 from planning.stored import planned_of
+from shelf.queries import checked_activity, shelf_of
 
 SESSIONS_REMEMBERED = 4
 BLOCKS_ARE_SETS = 2  # the way of working out from which blocks are whole sets
@@ -40,8 +42,11 @@ class Wish:
     kit: str = ""
 
 
-def asked_variant(activity_id: str, grade: str) -> Variant:
-    """A grade as an address has it: step places with commas, as 0,2,1. Raises FieldError for anything else."""
+def asked_variant(who: Member, activity_id: str, grade: str) -> Variant:
+    """A grade as an address has it: step places with commas, as 0,2,1. Raises FieldError for anything else, and Http404
+    for another clinic's own activity.
+    """
+    checked_activity(who, activity_id)
     try:
         return Variant(activity_id, tuple(int(step) for step in grade.split(",")))
     except ValueError as error:
@@ -102,6 +107,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
         MappingProxyType(estimates),
         wish.minutes,
         tuple(wish.targets),
+        activities=shelf_of(child.clinic_id),
         recent=MappingProxyType(recent_activities(child)),
         pace=MappingProxyType(paces_of(child, learned)),
         managed=frozenset(t.task for t in tasks if t.managed),

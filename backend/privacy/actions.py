@@ -12,6 +12,7 @@ from clinic.models import AuditEntry, Clinic, Link, Member
 from planning.models import Batch, GroupSession, HomeWeek, Plan
 from privacy.export import everything
 from running.models import Run
+from shelf.models import Hidden, OwnEntry
 from visits.models import Visit
 
 LEAST_REASON = 10  # letters
@@ -66,6 +67,8 @@ def _remove(clinic: Clinic) -> None:
     AuditEntry.objects.filter(clinic=clinic).delete()
     Link.objects.filter(clinic=clinic).delete()
     Home.objects.filter(clinic=clinic).delete()
+    OwnEntry.objects.filter(clinic=clinic).delete()
+    Hidden.objects.filter(clinic=clinic).delete()
     User.objects.filter(member__clinic=clinic).delete()
     clinic.delete()
 

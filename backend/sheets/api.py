@@ -176,7 +176,7 @@ def _row(p: PrepBlock, part: str, bench: Workbench, table: bool = True) -> dict[
 def _card(who: Member, child_id: int, home_id: int, activity_id: str, grade: str) -> dict[str, Any]:
     child, home = child_for(who, child_id), home_for(who, home_id)
     bench = workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
-    variant = asked_variant(activity_id, grade)
+    variant = asked_variant(who, activity_id, grade)
     block = bench.stand(PlannedBlock(find_activity(activity_id).parts[0], variant, 1))
     if not isinstance(block, Block):
         raise FieldError("grade", grade, block.reason, block.remedy)

@@ -40,6 +40,7 @@ class PermissionMatrixTest(TestCase):
             "note.read",
             "note.write",
             "me.edit",
+            "shelf.read",
         }
         leads = {"lead": True, "therapist": False, "assistant": False}
         for_leads = {
@@ -125,6 +126,10 @@ class WallTest(TestCase):
         "post /runs/{run_id}/note/sign": {"version": 1},
         "post /runs/{run_id}/note/amendments": {"text": "x"},
         "post /goals/{goal_id}/scores": {"score": 0},
+        "put /own/{entry_id}": {"values": {"name": "x"}, "version": 1},
+        "post /own/{entry_id}/share": {"version": 1},
+        "post /own/{entry_id}/drop-draft": {"version": 1},
+        "post /own/{entry_id}/put-away": {"version": 1, "is_put_away": True},
     }
 
     def test_another_clinic_finds_nothing_on_any_route_that_names_a_thing(self) -> None:
@@ -187,6 +192,7 @@ class WallTest(TestCase):
             sd_after=1,
         )
         return {
+            "entry_id": own("post", "/own", {"kind": "activity", "blank": "piece"})[1]["id"],
             "version_id": version.pk,
             "child_id": child.pk,
             "home_id": child.home_id,

@@ -41,6 +41,7 @@ INSTALLED_APPS = [
     "procrastinate.contrib.django",
     "clinic",
     "caseload",
+    "shelf",
     "cupboard",
     "planning",
     "running",

@@ -2,6 +2,7 @@
 
 from core.drawing.acts import ACTS
 from core.drawing.hands import hand_mm
+from core.drawing.language import ActWords, Input, InputKind, act_language, picture_issues
 from core.drawing.making import draw_recipe, draw_thing
 from core.drawing.marks import draw_mark
 from core.drawing.picture import Laid, canvases, draw
@@ -9,8 +10,12 @@ from core.drawing.table_layout import Stands, lay_out, sides_said
 
 __all__ = [
     "ACTS",
+    "ActWords",
+    "Input",
+    "InputKind",
     "Laid",
     "Stands",
+    "act_language",
     "canvases",
     "draw",
     "draw_mark",
@@ -18,5 +23,6 @@ __all__ = [
     "draw_thing",
     "hand_mm",
     "lay_out",
+    "picture_issues",
     "sides_said",
 ]

@@ -4,12 +4,22 @@ loads.
 
 from core.errors import NotThere
 from core.library.activity import Activity, Cue, Fit, Unit
-from core.library.checks import check
-from core.library.files import load_activities, load_kits, load_recipes, load_things
+from core.library.asks import asked_of_forms
+from core.library.checks import check, is_activity, issues
+from core.library.files import (
+    activity_as_written,
+    blank,
+    load_activities,
+    load_kits,
+    load_recipes,
+    load_things,
+    thing_as_written,
+)
 from core.library.kit import Kit, KitKind, Stage
-from core.library.own import find_own, look_up_own_with, own_activity, own_thing
+from core.library.own import find_own, look_up_own_with, own_activity, own_thing, thing_line
+from core.library.reading import reading_grade
 from core.library.recipe import Recipe
-from core.library.source import LibraryError
+from core.library.source import Issue, LibraryError
 from core.materials import Thing
 from core.recording import is_own
 
@@ -54,18 +64,28 @@ __all__ = [
     "Activity",
     "Cue",
     "Fit",
+    "Issue",
     "Kit",
     "KitKind",
     "LibraryError",
     "Recipe",
     "Stage",
     "Unit",
+    "activity_as_written",
     "activity_or_none",
+    "asked_of_forms",
+    "blank",
     "check",
     "find_activity",
+    "find_own",
     "find_thing",
+    "is_activity",
+    "issues",
     "line_of",
     "look_up_own_with",
     "own_activity",
     "own_thing",
+    "reading_grade",
+    "thing_as_written",
+    "thing_line",
 ]

@@ -1,6 +1,6 @@
 """One activity, as a file or a clinic writes it. The fields are documented, with an example, in docs/library.md."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from itertools import pairwise
 from types import MappingProxyType
 from typing import Annotated, get_args
@@ -14,6 +14,7 @@ from core.library.source import (
     HALVINGS,
     FormId,
     Id,
+    Issue,
     MarkId,
     MeasureId,
     Plain,
@@ -24,11 +25,25 @@ from core.library.source import (
     Value,
     Words,
     fail,
+    fail_all,
 )
 from core.library.work import WORK, WorkKind
 from core.materials import Need, Role
 from core.recording import SupportLevel
+from core.safety import STEP_TAGS
 from core.skills import OVER_TOP, STRANDS
+
+TAG_OF_FORM = MappingProxyType(
+    {
+        "blade": "cutting_tool",
+        "knife": "knife",
+        "hammer": "impact",
+        "water": "wet_floor",
+        "bubble_pot": "wet_floor",
+        "wall": "wall",
+    }
+)
+"""What is done with a thing that serves as this, as the hazard rules name it."""
 
 Drawn = StrictBool | StrictInt | StrictFloat | StrictStr
 Rungs = Annotated[float, Field(ge=0, le=12)]
@@ -141,20 +156,27 @@ class AxisSource(Source):
     words: Words
     steps: tuple[StepSource, ...] = Field(min_length=2)
 
-    def check(self, trains: Mapping[str, float]) -> None:
-        """Raise where the steps do not get harder: each adds more in some strand than the one before, in none less."""
+    def issues(self, place: str, trains: Mapping[str, float]) -> Iterator[Issue]:
+        """Where the steps do not get harder: each adds more in some strand than the one before, in none less."""
         rungs = [s.rungs(trains) for s in self.steps]
         if rungs[0]:
-            raise fail(f"The first step of axis {self.id} adds {rungs[0]} rungs.", "It must add none.")
-        if len(trains) > 1 and any(isinstance(s.adds, int | float) and s.adds for s in self.steps):
-            raise fail(
-                f"Axis {self.id} does not say in which strand its steps are harder.", "Name it: adds: {pinch: 1}."
+            yield Issue(
+                f"{place}.steps.0.adds",
+                f"The first step of axis {self.id} adds {rungs[0]} rungs.",
+                "It must add none.",
             )
-        for earlier, later in pairwise(rungs):
+        if len(trains) > 1 and any(isinstance(s.adds, int | float) and s.adds for s in self.steps):
+            yield Issue(
+                f"{place}.steps",
+                f"Axis {self.id} does not say in which strand its steps are harder.",
+                "Name it: adds: {pinch: 1}.",
+            )
+        for at, (earlier, later) in enumerate(pairwise(rungs)):
             strands = {*earlier, *later}
             change = [later.get(s, 0) - earlier.get(s, 0) for s in strands]
             if not any(c > 0 for c in change) or any(c < 0 for c in change):
-                raise fail(
+                yield Issue(
+                    f"{place}.steps.{at + 1}.adds",
                     f"The steps of axis {self.id} add {earlier}, then {later}.",
                     "Each must add more in some strand than the one before, and in none less.",
                 )
@@ -267,66 +289,98 @@ class ActivitySource(Source):
 
     @model_validator(mode="after")
     def _holds_together(self) -> "ActivitySource":
+        issues = [
+            *self._cue_issues(),
+            *self._pace_issues(),
+            *self._hazard_issues(),
+            *self._strand_issues(),
+            *self._role_issues(),
+            *(issue for i, axis in enumerate(self.axes) for issue in axis.issues(f"axes.{i}", self.trains)),
+            *self._top_issues(),
+            *self._picture_issues(),
+        ]
+        if issues:
+            raise fail_all(issues)
+        return self
+
+    def _cue_issues(self) -> Iterator[Issue]:
         if "shown" not in self.cues:
-            raise fail("Nothing is shown.", "Add cues.shown: what the adult does once, for the child to see.")
+            yield Issue(
+                "cues.shown", "Nothing is shown.", "Add cues.shown: what the adult does once, for the child to see."
+            )
         if "spoken" in self.cues:
-            raise fail("What is said stands twice.", "Keep it in say, and take cues.spoken out.")
+            yield Issue("cues.spoken", "What is said stands twice.", "Keep it in say, and take cues.spoken out.")
+
+    def _pace_issues(self) -> Iterator[Issue]:
         low, high = WORK[self.work].seconds
         if not low <= self.seconds <= high:
-            raise fail(
+            yield Issue(
+                "seconds",
                 f"{self.seconds:g} seconds a try is not {WORK[self.work].words}.",
                 f"Use {low:g} to {high:g} seconds, or another kind of work.",
             )
-        self._check_strands()
-        self._check_roles()
-        for axis in self.axes:
-            axis.check(self.trains)
-        self._check_tops()
-        self._check_picture()
-        return self
 
-    def _check_picture(self) -> None:
+    def _hazard_issues(self) -> Iterator[Issue]:
+        """What is plainly done without being said to the hazard rules."""
+        tags = {*self.tags, *(t for a in self.axes for s in a.steps for t in s.tags)}
+        asked = {TAG_OF_FORM[r.form]: r.words for r in self.roles if r.form in TAG_OF_FORM}
+        asked |= {"resistance": WORK[self.work].words} if self.work == "resistance" else {}
+        for tag, words in asked.items():
+            if tag not in tags:
+                reason = f"The hazard rules are not told of this: {words}."
+                yield Issue("tags", reason, f"Tick “{STEP_TAGS[tag].about}”.")
+
+    def _picture_issues(self) -> Iterator[Issue]:
         steps = {a.id: len(a.steps) for a in self.axes}
-        for frame in self.picture:
+        for i, frame in enumerate(self.picture):
             for key, value in frame.__pydantic_extra__.items():
                 if isinstance(value, ByStepSource) and steps.get(value.axis) != len(value.of):
-                    raise fail(
+                    yield Issue(
+                        f"picture.{i}.{key}",
                         f"{key} of the picture has {len(value.of)} values along {value.axis}.",
                         f"Give one for each step of one of {', '.join(f'{a} ({n})' for a, n in steps.items())}.",
                     )
 
-    def _check_tops(self) -> None:
+    def _top_issues(self) -> Iterator[Issue]:
         known = {*self.trains, *self.demands}
-        for axis in self.axes:
-            for step in axis.steps:
+        for i, axis in enumerate(self.axes):
+            for j, step in enumerate(axis.steps):
+                place = f"axes.{i}.steps.{j}.adds"
                 for strand, added in step.rungs(self.trains).items():
                     if strand not in known:
-                        raise fail(
-                            f"A step of axis {axis.id} adds rungs in {strand}.", "Name a strand it trains or demands."
-                        )
+                        reason = f"A step of axis {axis.id} adds rungs in {strand}."
+                        yield Issue(place, reason, "Name a strand it trains or demands.")
+                        continue
                     at, top = self.trains.get(strand, self.demands.get(strand, 0)) + added, STRANDS[strand].top
                     if at > top + OVER_TOP:
-                        raise fail(
-                            f"“{step.words}” of axis {axis.id} asks rung {at:g} of {strand}.",
-                            f"The ladder ends at {top}: add less.",
-                        )
+                        reason = f"“{step.words}” of axis {axis.id} asks rung {at:g} of {strand}."
+                        yield Issue(place, reason, f"The ladder ends at {top}: add less.")
 
-    def _check_strands(self) -> None:
-        for strand, base in (*self.trains.items(), *self.demands.items()):
-            if strand in self.trains and strand in self.demands:
-                raise fail(f"{strand} is both trained and demanded.", "Keep it where it is trained.")
-            if not 0 <= base <= STRANDS[strand].top + 1:
-                raise fail(f"Rung {base:g} of {strand} is off its ladder.", f"Use 1 to {STRANDS[strand].top}.")
+    def _strand_issues(self) -> Iterator[Issue]:
+        for field, strands in (("trains", self.trains), ("demands", self.demands)):
+            for strand, base in strands.items():
+                if strand in self.trains and strand in self.demands and field == "demands":
+                    reason = f"{strand} is both trained and demanded."
+                    yield Issue(f"{field}.{strand}", reason, "Keep it where it is trained.")
+                if not 0 <= base <= STRANDS[strand].top + 1:
+                    reason = f"Rung {base:g} of {strand} is off its ladder."
+                    yield Issue(f"{field}.{strand}", reason, f"Use 1 to {STRANDS[strand].top}.")
 
-    def _check_roles(self) -> None:
+    def _role_issues(self) -> Iterator[Issue]:
         ids = [r.id for r in self.roles]
-        named = [role for a in self.axes for s in a.steps for role in (*s.needs, *s.uses)]
-        named += [role for c in self.fits for role in (c.outer, c.inner)]
-        for role in named:
+        named = [
+            (f"axes.{i}.steps.{j}", role)
+            for i, a in enumerate(self.axes)
+            for j, s in enumerate(a.steps)
+            for role in (*s.needs, *s.uses)
+        ]
+        named += [(f"fits.{i}", role) for i, c in enumerate(self.fits) for role in (c.outer, c.inner)]
+        for place, role in named:
             if role not in ids:
-                raise fail(f"Role {role} is not declared.", "Add it to roles, or name one that is there.")
-        if len(set(ids)) != len(ids):
-            raise fail("Two roles have one id.", "Give one of them another.")
+                yield Issue(place, f"Role {role} is not declared.", "Add it to roles, or name one that is there.")
+        for i, role in enumerate(ids):
+            if role in ids[:i]:
+                yield Issue(f"roles.{i}.id", "Two roles have one id.", "Give one of them another.")
 
     def build(self) -> Activity:
         """The activity as the core sees it."""

@@ -8,9 +8,24 @@ from typing import Any
 
 from core.library.activity import Activity
 from core.library.activity_source import ActivitySource
-from core.library.source import read
+from core.library.source import Issue, issues_of, read
 from core.library.thing_source import ThingSource
 from core.materials import Thing
+
+
+def issues(values: Mapping[str, Any], as_activity: bool | None = None) -> list[Issue]:
+    """Return everything that is wrong with an activity or a thing as plain values, each at its field; nothing where it
+    can be used.
+
+    as_activity -- what they are meant as; by default what they look like
+    """
+    meant = is_activity(values) if as_activity is None else as_activity
+    return issues_of(ActivitySource if meant else ThingSource, values)
+
+
+def is_activity(values: Mapping[str, Any]) -> bool:
+    """Whether plain values are meant as an activity: it trains something; a thing has a shape."""
+    return "trains" in values or "axes" in values
 
 
 def check(values: Mapping[str, Any], where: str = "") -> Activity | Thing:
@@ -20,6 +35,6 @@ def check(values: Mapping[str, Any], where: str = "") -> Activity | Thing:
     Raises LibraryError with field, value, reason and remedy at the first thing that is wrong.
     """
     named = where or str(values.get("id", "values"))
-    if "trains" in values or "axes" in values:
+    if is_activity(values):
         return read(ActivitySource, values, named).build()
     return read(ThingSource, values, named).build()

@@ -83,6 +83,29 @@ def load_activities() -> MappingProxyType[str, Activity]:
     return MappingProxyType(activities)
 
 
+def activity_as_written(activity_id: str) -> dict[str, Any]:
+    """An activity of the library as its file has it: what a copy starts from. Raises KeyError where there is none."""
+    return _as_written("activities", activity_id)
+
+
+def blank(kind: str) -> dict[str, Any]:
+    """A blank of a kind of work: a plain activity to be written over. Raises KeyError where there is none."""
+    return _as_written("blanks", kind)
+
+
+def thing_as_written(thing_id: str) -> dict[str, Any]:
+    """A thing of the library as its file has it. Raises KeyError where there is none."""
+    return next(dict(row) for _, _, rows in _values("things") for row in rows if row["id"] == thing_id)
+
+
+def _as_written(folder: str, name: str) -> dict[str, Any]:
+    file = files("core.library").joinpath(folder, f"{name}.yaml")
+    if not name.replace("_", "").isalnum() or not file.is_file():
+        raise KeyError(name)
+    values: dict[str, Any] = read_yaml(file.read_text("utf-8"), f"core/library/{folder}/{name}.yaml")
+    return values
+
+
 def load_kits(activities: Mapping[str, Activity]) -> MappingProxyType[str, Kit]:
     """Every kit, box and project, by id: a file each. Raises LibraryError."""
     kits = (read(KitSource, row, where).build(activities, where) for where, _, row in _values("kits"))

@@ -50,6 +50,11 @@ def own_thing(values: Mapping[str, Any], belongs_to: str) -> Thing:
     return hold(replace(thing, id=_name(belongs_to, _plain(values))))
 
 
+def thing_line(belongs_to: str) -> str:
+    """Return the name of a clinic's own thing in cupboards, the same through every version."""
+    return _name(belongs_to, "line")
+
+
 def hold(own: T) -> T:
     """Keep an own activity or thing at hand, and return it; the same as before where it was held already."""
     held = _held.setdefault(own.id, own)

@@ -1,7 +1,8 @@
 """What the sources of the library share: its words checked, and its errors with a reason and a remedy."""
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
 from typing import Annotated, Any, TypeVar
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, ValidationError
@@ -30,8 +31,22 @@ class LibraryError(ValueError):
         self.where, self.field, self.value, self.reason, self.remedy = where, field, value, reason, remedy
 
 
-def fail(reason: str, remedy: str) -> PydanticCustomError:
-    return PydanticCustomError("library", "{reason}|{remedy}", {"reason": reason, "remedy": remedy})
+@dataclass(frozen=True)
+class Issue:
+    """One thing that is wrong with what was written: where (`axes.0.steps.1.tell`), why, and what to do about it."""
+
+    at: str
+    reason: str
+    remedy: str
+
+
+def fail(reason: str, remedy: str, at: str = "") -> PydanticCustomError:
+    return fail_all([Issue(at, reason, remedy)])
+
+
+def fail_all(issues: Sequence[Issue]) -> PydanticCustomError:
+    """Everything that is wrong at once; each place is taken from where the check stands."""
+    return PydanticCustomError("library", "{words}", {"words": issues[0].reason, "issues": list(issues)})
 
 
 def one_of_known(known: Callable[[], Any], what: str) -> AfterValidator:
@@ -76,10 +91,42 @@ def read(source: type[S], values: object, where: str) -> S:
     try:
         return source.model_validate(values)
     except ValidationError as error:
-        first = error.errors()[0]
-        field = ".".join(str(part) for part in first["loc"]) or "the whole"
-        if first["type"] == "library":
-            reason, _, remedy = first["msg"].partition("|")
+        first = issues_in(error)[0]
+        raise LibraryError(
+            where, first.at or "the whole", error.errors()[0]["input"], first.reason, first.remedy
+        ) from error
+
+
+def issues_of(source: type[S], values: object) -> list[Issue]:
+    """Everything that is wrong with plain values as a source; nothing where they can be read."""
+    try:
+        source.model_validate(values)
+    except ValidationError as error:
+        return issues_in(error)
+    return []
+
+
+def issues_in(error: ValidationError) -> list[Issue]:
+    """What a failed check says, place by place."""
+    result = []
+    for one in error.errors():
+        place = ".".join(str(part) for part in one["loc"])
+        if one["type"] == "library":
+            result += [replace(i, at=".".join(filter(None, (place, i.at)))) for i in one["ctx"]["issues"]]
         else:
-            reason, remedy = f"{first['msg']}.", "See docs/library.md for the fields."
-        raise LibraryError(where, field, first["input"], reason, remedy) from error
+            reason, remedy = _PLAINLY.get(one["type"], (f"{one['msg']}.", "See docs/library.md for the fields."))
+            context = one.get("ctx", {})
+            result.append(Issue(place, reason.format(**context), remedy.format(**context)))
+    return result
+
+
+_PLAINLY = {
+    "missing": ("This is missing.", "Fill it in."),
+    "string_too_short": ("This is empty.", "Write a few words."),
+    "string_too_long": ("This is longer than {max_length} characters.", "Say it more briefly."),
+    "too_short": ("There are fewer than {min_length} of these.", "Add one."),
+    "too_long": ("There are more than {max_length} of these.", "Take one out."),
+    "greater_than": ("This has to be more than {gt}.", "Enter a larger number."),
+    "less_than_equal": ("This is more than {le}.", "Enter a smaller number."),
+}
+"""What pydantic says of a value, said to the person who wrote it: by the type of its error, why and what to do."""

@@ -1,6 +1,6 @@
 """What one cupboard can offer one child: graded activities, what fits, what could stand in, what can be made."""
 
-from core.offers.coverage import Reach, most_useful_first, reach, starter_list
+from core.offers.coverage import Reach, most_useful_first, reach, reach_of_thing, starter_list
 from core.offers.fitting import room
 from core.offers.grading import (
     Neighbour,
@@ -16,7 +16,7 @@ from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.offer import Lack, LackKind, Offer, Quantity
 from core.offers.substitutes import Swap, swaps
 from core.offers.telling import Told, told
-from core.offers.usable_cupboard import UsableCupboard, stock_of
+from core.offers.usable_cupboard import UsableCupboard, fillers, stock_of
 from core.offers.variants import (
     Variant,
     asked_of,
@@ -50,11 +50,13 @@ __all__ = [
     "difficulty",
     "equals",
     "evidence_name",
+    "fillers",
     "grade_words",
     "makeable",
     "most_useful_first",
     "neighbours",
     "reach",
+    "reach_of_thing",
     "roles_of",
     "room",
     "set_count",

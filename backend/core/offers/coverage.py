@@ -121,6 +121,11 @@ def starter_list(
     return picked
 
 
+def reach_of_thing(thing: Thing, activities: Iterable[Activity] = ACTIVITIES.values()) -> list[Activity]:
+    """Return the activities in which a thing can fill a role at some grade."""
+    return [a for a in activities if any(role.filled_by(thing, ()) for role in a.roles)]
+
+
 def _safe_fillers(
     child: Child, setting: Setting, activities: Mapping[str, Activity]
 ) -> Mapping[str, list[list[Thing]]]:

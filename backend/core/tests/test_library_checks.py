@@ -90,7 +90,7 @@ class ActivityFileTest(TestCase):
             self.refused({**written("sock_twins"), "seconds": seconds, "work": work}, "seconds a try is not")
 
     def test_a_guise_ends_at_an_age(self) -> None:
-        self.assertEqual(self.refused({**written("lid_drums"), "until_months": 0}, "greater").field, "until_months")
+        self.assertEqual(self.refused({**written("lid_drums"), "until_months": 0}, "more than 0").field, "until_months")
 
     def test_a_cue_for_help_that_does_not_exist(self) -> None:
         values = written("sock_twins")

@@ -720,6 +720,158 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Own
+         * @description Everything the clinic made.
+         */
+        get: operations["shelf_api_list_own"];
+        put?: never;
+        /**
+         * Begin
+         * @description Begin an own activity or thing, as a draft.
+         */
+        post: operations["shelf_api_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/{entry_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Own
+         * @description One of them in full, with what is wrong with it as it stands.
+         */
+        get: operations["shelf_api_read_own"];
+        /**
+         * Write Draft
+         * @description Keep what is being written, right or wrong; what is in use stays as it is.
+         */
+        put: operations["shelf_api_write_draft"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/{entry_id}/share": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Share
+         * @description Make the draft the version in use, for everybody in the clinic; 422 with every field that is wrong.
+         */
+        post: operations["shelf_api_share"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/{entry_id}/drop-draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Drop Draft
+         * @description Go back to the version in use.
+         */
+        post: operations["shelf_api_drop_draft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own/{entry_id}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put Away
+         * @description Offer it no more, or again.
+         */
+        post: operations["shelf_api_put_away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What values make, as they are being written: nothing is kept.
+         */
+        post: operations["shelf_api_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hidden": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Hidden
+         * @description The activities of the library this clinic hides.
+         */
+        get: operations["shelf_api_list_hidden"];
+        /**
+         * Hide
+         * @description Hide an activity of the library in this clinic, or show it again.
+         */
+        put: operations["shelf_api_hide"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/things": {
         parameters: {
             query?: never;
@@ -729,7 +881,7 @@ export interface paths {
         };
         /**
          * List Things
-         * @description Every household thing the library knows, by name.
+         * @description Every household thing the library knows and the clinic made, by name.
          */
         get: operations["cupboard_api_list_things"];
         put?: never;
@@ -3552,6 +3704,353 @@ export interface components {
             to: number;
         };
         /**
+         * OwnLine
+         * @description One own activity or thing in the list. ref: the id it is planned or stocked by; number: of the version in use.
+         */
+        OwnLine: {
+            /** Id */
+            id: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "activity" | "thing";
+            /** Name */
+            name: string;
+            /** Ref */
+            ref: string;
+            /** Number */
+            number: number | null;
+            /** Has Draft */
+            has_draft: boolean;
+            /** Is Put Away */
+            is_put_away: boolean;
+            /** Copied From */
+            copied_from: string;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Made By */
+            made_by: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * ChangeOut
+         * @description One field of the library's own activity that has changed since it was copied: as it was, as it is, and yours.
+         */
+        ChangeOut: {
+            /** Field */
+            field: string;
+            /** Was */
+            was: unknown;
+            /** Now */
+            now: unknown;
+            /** Yours */
+            yours: unknown;
+        };
+        /**
+         * IssueOut
+         * @description One thing that keeps it from being used: where, why, and what to do.
+         */
+        IssueOut: {
+            /** At */
+            at: string;
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+        };
+        /**
+         * OwnOut
+         * @description One own activity or thing in full. values: as it is being written, else as it is in use; copied_values: what it
+         *     began as a copy of, as the library had it then.
+         */
+        OwnOut: {
+            /** Id */
+            id: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "activity" | "thing";
+            /** Name */
+            name: string;
+            /** Ref */
+            ref: string;
+            /** Number */
+            number: number | null;
+            /** Has Draft */
+            has_draft: boolean;
+            /** Is Put Away */
+            is_put_away: boolean;
+            /** Copied From */
+            copied_from: string;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Made By */
+            made_by: string;
+            /** Version */
+            version: number;
+            /** Values */
+            values: {
+                [key: string]: unknown;
+            };
+            /** Issues */
+            issues: components["schemas"]["IssueOut"][];
+            /** Versions */
+            versions: components["schemas"]["VersionLine"][];
+            /** Library Changes */
+            library_changes: components["schemas"]["ChangeOut"][];
+        };
+        /**
+         * VersionLine
+         * @description One version as it was shared.
+         */
+        VersionLine: {
+            /** Number */
+            number: number;
+            /** Ref */
+            ref: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Made By */
+            made_by: string;
+            /** Values */
+            values: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * NewOwn
+         * @description Begin with a blank of a kind of work, with a copy, or with values; request: made by the page, once a form.
+         */
+        NewOwn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "activity" | "thing";
+            /**
+             * Blank
+             * @default
+             */
+            blank: string;
+            /**
+             * Copy Of
+             * @default
+             */
+            copy_of: string;
+            /** Values */
+            values?: {
+                [key: string]: unknown;
+            } | null;
+            /** Request */
+            request?: string | null;
+        };
+        /**
+         * OwnDraft
+         * @description What is being written, and the version it was written over.
+         */
+        OwnDraft: {
+            /** Values */
+            values: {
+                [key: string]: unknown;
+            };
+            /** Version */
+            version: number;
+        };
+        /**
+         * OwnAt
+         * @description The version that is acted on.
+         */
+        OwnAt: {
+            /** Version */
+            version: number;
+        };
+        /**
+         * PutAway
+         * @description Whether it is put away.
+         */
+        PutAway: {
+            /** Version */
+            version: number;
+            /** Is Put Away */
+            is_put_away: boolean;
+        };
+        /**
+         * ActivityPreview
+         * @description An activity as a house with everything and a child of five would have it.
+         */
+        ActivityPreview: {
+            /** Picture */
+            picture: string;
+            /** Hardest Picture */
+            hardest_picture: string;
+            told: components["schemas"]["ToldPreview"];
+            /** Fills */
+            fills: components["schemas"]["FillerOut"][];
+            /** Grades */
+            grades: components["schemas"]["GradeOut"][];
+            /** Strand Name */
+            strand_name: string;
+            /** Minutes */
+            minutes: number[];
+            /** Advice */
+            advice: components["schemas"]["AdviceOut"][];
+        };
+        /**
+         * AdviceOut
+         * @description A block that would suit better at another grade today. kind: up or down.
+         */
+        AdviceOut: {
+            /** Block */
+            block: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "up" | "down";
+            /** Grade */
+            grade: number[];
+            /** Words */
+            words: string;
+        };
+        /**
+         * FillerOut
+         * @description What fills a role: the things the library knows that do, the first few by name.
+         */
+        FillerOut: {
+            /** Role */
+            role: string;
+            /** Words */
+            words: string;
+            /** Count */
+            count: number;
+            /** Names */
+            names: string[];
+        };
+        /**
+         * GradeOut
+         * @description One rung of a block's ladder of one-step changes.
+         */
+        GradeOut: {
+            /** Grade */
+            grade: number[];
+            /** Words */
+            words: string[];
+            /** Change */
+            change: string;
+            /** Here */
+            here: boolean;
+        };
+        /**
+         * JudgedOut
+         * @description A thing as the hazard rules see it for one child in one setting.
+         */
+        JudgedOut: {
+            /** Who */
+            who: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "allowed" | "caution" | "barred";
+            /** Reasons */
+            reasons: string[];
+        };
+        /**
+         * LookedOut
+         * @description What they are as they stand: what is wrong, what could be better, and what they make where they can be used.
+         */
+        LookedOut: {
+            /** Issues */
+            issues: components["schemas"]["IssueOut"][];
+            /** Advice */
+            advice: components["schemas"]["IssueOut"][];
+            activity: components["schemas"]["ActivityPreview"] | null;
+            thing: components["schemas"]["ThingPreview"] | null;
+        };
+        /**
+         * ThingPreview
+         * @description A thing as it is drawn and judged, and where it is used. passes_ring: goes into the small-parts cylinder.
+         */
+        ThingPreview: {
+            /** Picture */
+            picture: string;
+            /** Measure Words */
+            measure_words: string;
+            /** Passes Ring */
+            passes_ring: boolean;
+            /** Part Passes Ring */
+            part_passes_ring: boolean | null;
+            /** Judged */
+            judged: components["schemas"]["JudgedOut"][];
+            /** Used By */
+            used_by: string[];
+        };
+        /**
+         * ToldPreview
+         * @description What a family reads at the easiest grade.
+         */
+        ToldPreview: {
+            /** Does */
+            does: string;
+            /** Grade */
+            grade: string[];
+            /** Steps */
+            steps: string[];
+            /** Counts When */
+            counts_when: string;
+            /** Grip */
+            grip: string;
+            /** Why */
+            why: string;
+            /** Stop */
+            stop: string;
+        };
+        /**
+         * Looked
+         * @description Values to look at, nothing kept.
+         */
+        Looked: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "activity" | "thing";
+            /** Values */
+            values: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * HiddenOut
+         * @description The activities this clinic hides.
+         */
+        HiddenOut: {
+            /** Activity Ids */
+            activity_ids: string[];
+        };
+        /**
+         * HiddenIn
+         * @description Whether this clinic hides an activity of the library.
+         */
+        HiddenIn: {
+            /** Activity Id */
+            activity_id: string;
+            /** Is Hidden */
+            is_hidden: boolean;
+        };
+        /**
          * ThingOut
          * @description A household thing. Sizes in mm, forces in N, sheet weight in g/m².
          */
@@ -5203,20 +5702,6 @@ export interface components {
             value: components["schemas"]["GradeValue"];
         };
         /**
-         * GradeOut
-         * @description One rung of a block's ladder of one-step changes.
-         */
-        GradeOut: {
-            /** Grade */
-            grade: number[];
-            /** Words */
-            words: string[];
-            /** Change */
-            change: string;
-            /** Here */
-            here: boolean;
-        };
-        /**
          * GradeValue
          * @description One step for each axis.
          */
@@ -5776,23 +6261,6 @@ export interface components {
             reason: string;
         };
         EventIn: components["schemas"]["TryEvent"] | components["schemas"]["HoldEvent"] | components["schemas"]["MarkEvent"] | components["schemas"]["SupportEvent"] | components["schemas"]["GradeEvent"] | components["schemas"]["HandEvent"] | components["schemas"]["MeasureEvent"] | components["schemas"]["NoteEvent"] | components["schemas"]["UndoEvent"] | components["schemas"]["PlainEvent"];
-        /**
-         * AdviceOut
-         * @description A block that would suit better at another grade today. kind: up or down.
-         */
-        AdviceOut: {
-            /** Block */
-            block: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "up" | "down";
-            /** Grade */
-            grade: number[];
-            /** Words */
-            words: string;
-        };
         /**
          * LookIn
          * @description Where, with whom, and the run's id, made on the tablet, so that asking twice begins one look.
@@ -8718,6 +9186,514 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HandedOver"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_list_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLine"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOwn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_read_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_write_draft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_share: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_drop_draft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_put_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutAway"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Looked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookedOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_list_hidden: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HiddenOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_hide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HiddenIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HiddenOut"];
                 };
             };
             /** @description Forbidden */

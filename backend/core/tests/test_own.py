@@ -1,0 +1,137 @@
+"""What a clinic makes itself: named by what it holds, found by that name, uncertain at first; and what it begins as."""
+
+from copy import deepcopy
+from datetime import date
+from typing import get_args
+from unittest import TestCase
+
+from core.ability import SetEvidence, chance, start, update
+from core.child import Child, Setting, for_family
+from core.drawing import act_language, draw, picture_issues
+from core.errors import NotThere
+from core.library import (
+    ACTIVITIES,
+    THINGS,
+    asked_of_forms,
+    blank,
+    check,
+    find_activity,
+    issues,
+    line_of,
+    look_up_own_with,
+    own,
+    own_activity,
+    own_thing,
+    reading_grade,
+    thing_as_written,
+)
+from core.library.own import find_own
+from core.library.work import WORK, WorkKind
+from core.offers import UsableCupboard, evidence_name, stock_of, told, variants_of
+
+RIGHT = Child(age_months=60, hand="right")
+CLINIC = Setting("clinic", "arms_reach")
+
+
+class BlanksTest(TestCase):
+    def test_every_kind_of_work_has_a_blank_that_can_be_used_at_once(self) -> None:
+        stock = stock_of(dict.fromkeys(THINGS, 60))
+        for kind in get_args(WorkKind):
+            activity = check({**blank(kind), "name": "Named"})
+            house = UsableCupboard(stock, RIGHT, CLINIC, {activity.id: activity})
+            with self.subTest(kind=kind):
+                self.assertEqual(activity.work, kind)
+                self.assertEqual(issues(blank(kind)), [])
+                self.assertEqual(picture_issues(activity), [])
+                made = own_activity(blank(kind), f"a test of {kind}")
+                house = UsableCupboard(stock, RIGHT, CLINIC, {made.id: made})
+                self.assertEqual(len(list(house.offers())), len(variants_of(made)), house.lack(variants_of(made)[0]))
+                self.assertIn("<svg", draw(variants_of(made)[0], None, RIGHT))
+
+    def test_its_words_are_plain(self) -> None:
+        for kind in WORK:
+            made = own_activity(blank(kind), f"a test of {kind}")
+            words = told(variants_of(made)[0], RIGHT)
+            for text in (words.does, " ".join(words.steps), words.counts_when, words.why, words.stop, *words.grade):
+                with self.subTest(kind=kind, text=text):
+                    self.assertLessEqual(reading_grade(for_family(text, RIGHT)), 6)
+
+
+class NamedByContentTest(TestCase):
+    def setUp(self) -> None:
+        before = list(own._sources)
+        self.addCleanup(lambda: own._sources.__setitem__(slice(None), before))
+        look_up_own_with(lambda _: None)
+
+    def test_the_same_words_make_the_same_id_and_one_other_word_another(self) -> None:
+        one, again = own_activity(blank("piece"), "a"), own_activity(deepcopy(blank("piece")), "a")
+        self.assertIs(one, again)
+        self.assertNotEqual(one.id, own_activity({**blank("piece"), "say": "Plop."}, "a").id)
+        self.assertNotEqual(one.id, own_activity(blank("piece"), "b").id)
+
+    def test_it_is_found_by_id_and_by_line(self) -> None:
+        made = own_activity({**blank("piece"), "name": "Found"}, "a")
+        self.assertIs(find_activity(made.id), made)
+        self.assertEqual(line_of(made.id), made.line)
+        self.assertEqual(line_of("peg_fence"), "peg_fence")
+        with self.assertRaises(NotThere):
+            find_activity("own_of_nobody")
+
+    def test_what_is_not_at_hand_is_asked_of_the_source_once(self) -> None:
+        asked: list[str] = []
+
+        def source(own_id: str) -> None:
+            asked.append(own_id)
+
+        look_up_own_with(source)
+        self.assertIsNone(find_own("own_elsewhere"))
+        self.assertIsNone(find_own("peg_fence"))
+        self.assertEqual(asked, ["own_elsewhere"])
+
+    def test_a_thing_is_named_likewise_and_no_activity(self) -> None:
+        made = own_thing(thing_as_written("cork"), "a")
+        self.assertEqual(made.shape, THINGS["cork"].shape)
+        with self.assertRaises(NotThere):
+            find_activity(made.id)
+
+
+class LearnedFromScratchTest(TestCase):
+    """An own activity's rungs are one therapist's guess: they tell less of the child, and move more."""
+
+    def test_it_says_less_of_the_child_than_an_activity_of_the_library(self) -> None:
+        made = own_activity(blank("piece"), "a")
+        on = date(2026, 3, 2)
+        begun = start(RIGHT, "object_grasp", None, on)
+        ours = update(begun, [SetEvidence(made.line, 3.0, 20, 19)], on)
+        theirs = update(begun, [SetEvidence("cargo_sort", 3.0, 20, 19)], on)
+        self.assertLess(theirs.sd, ours.sd)
+        self.assertGreater(abs(ours.offset(made.line)[0]), abs(theirs.offset("cargo_sort")[0]))
+
+    def test_a_forecast_of_it_is_less_sure_before_anything_was_seen(self) -> None:
+        made = own_activity(blank("piece"), "a")
+        begun = start(RIGHT, "object_grasp", 5, date(2026, 3, 2))
+        sure = float(chance(begun, 3.0, activity_id="cargo_sort"))
+        self.assertLess(float(chance(begun, 3.0, activity_id=made.line)), sure)
+
+    def test_its_sets_count_under_its_line_and_the_other_hand_apart(self) -> None:
+        made = own_activity(blank("piece"), "a")
+        self.assertEqual(evidence_name(variants_of(made)[0], "right"), made.line)
+
+
+class LanguageTest(TestCase):
+    def test_every_act_says_what_it_shows_and_every_role_it_is_given_is_one(self) -> None:
+        acts = {a.id: a for a in act_language()}
+        self.assertEqual({t.kind for t in acts["put"].takes if t.key in ("thing", "into", "tool")}, {"role"})
+        self.assertIn("child", next(t for t in acts["put"].takes if t.key == "hold").options)
+        for activity in ACTIVITIES.values():
+            for frame in activity.picture:
+                known = {t.key for t in acts[frame.act].takes}
+                self.assertLessEqual(set(frame.values), known, activity.id)
+        self.assertTrue(all(a.words[0].isupper() for a in acts.values()))
+
+    def test_what_is_worth_measuring_of_a_thing_follows_from_what_activities_ask(self) -> None:
+        asked = asked_of_forms(tuple(ACTIVITIES.values()))
+        self.assertIn("hole_mm", asked["bead"])
+        self.assertEqual(asked["filler"][0], "grain_mm")
+        self.assertIn("force_newton", asked["clip"])
+        self.assertNotIn("size_mm", {p for props in asked.values() for p in props})

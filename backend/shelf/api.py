@@ -1,0 +1,251 @@
+"""What a clinic made itself: written, looked at, shared, put away; and what it hides of the library."""
+
+from datetime import datetime
+from typing import Any
+from uuid import UUID
+
+from django.http import HttpRequest
+from ninja import Router
+
+from caseload.checks import FieldError
+from clinic.auth import member
+from clinic.problems import Problem
+from clinic.schema import Schema
+from shelf import actions, queries
+from shelf.actions import Begun, all_issues
+from shelf.models import OwnEntry, OwnKind, OwnVersion
+from shelf.preview import ActivityPreview, ThingPreview, preview_activity, preview_thing
+
+router = Router(tags=["own"])
+REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
+READ = {403: Problem, 404: Problem}
+Values = dict[str, Any]
+
+
+class IssueOut(Schema):
+    """One thing that keeps it from being used: where, why, and what to do."""
+
+    at: str
+    reason: str
+    remedy: str
+
+
+class OwnLine(Schema):
+    """One own activity or thing in the list. ref: the id it is planned or stocked by; number: of the version in use."""
+
+    id: int
+    kind: OwnKind
+    name: str
+    ref: str
+    number: int | None
+    has_draft: bool
+    is_put_away: bool
+    copied_from: str
+    changed_at: datetime
+    made_by: str
+    version: int
+
+
+class VersionLine(Schema):
+    """One version as it was shared."""
+
+    number: int
+    ref: str
+    made_at: datetime
+    made_by: str
+    values: Values
+
+
+class OwnOut(OwnLine):
+    """One own activity or thing in full. values: as it is being written, else as it is in use; copied_values: what it
+    began as a copy of, as the library had it then.
+    """
+
+    values: Values
+    issues: list[IssueOut]
+    versions: list[VersionLine]
+    library_changes: list["ChangeOut"]
+
+
+class ChangeOut(Schema):
+    """One field of the library's own activity that has changed since it was copied: as it was, as it is, and yours."""
+
+    field: str
+    was: Any
+    now: Any
+    yours: Any
+
+
+class NewOwn(Schema):
+    """Begin with a blank of a kind of work, with a copy, or with values; request: made by the page, once a form."""
+
+    kind: OwnKind
+    blank: str = ""
+    copy_of: str = ""
+    values: Values | None = None
+    request: UUID | None = None
+
+
+class OwnDraft(Schema):
+    """What is being written, and the version it was written over."""
+
+    values: Values
+    version: int
+
+
+class OwnAt(Schema):
+    """The version that is acted on."""
+
+    version: int
+
+
+class PutAway(OwnAt):
+    """Whether it is put away."""
+
+    is_put_away: bool
+
+
+class HiddenIn(Schema):
+    """Whether this clinic hides an activity of the library."""
+
+    activity_id: str
+    is_hidden: bool
+
+
+class HiddenOut(Schema):
+    """The activities this clinic hides."""
+
+    activity_ids: list[str]
+
+
+class Looked(Schema):
+    """Values to look at, nothing kept."""
+
+    kind: OwnKind
+    values: Values
+
+
+class LookedOut(Schema):
+    """What they are as they stand: what is wrong, what could be better, and what they make where they can be used."""
+
+    issues: list[IssueOut]
+    advice: list[IssueOut]
+    activity: ActivityPreview | None
+    thing: ThingPreview | None
+
+
+@router.get("/own", response={200: list[OwnLine], 403: Problem})
+def list_own(request: HttpRequest) -> list[OwnLine]:
+    """Everything the clinic made."""
+    return [OwnLine(**_line(e)) for e in queries.entries(member(request))]
+
+
+@router.post("/own", response={201: OwnOut, **REFUSED})
+def begin(request: HttpRequest, body: NewOwn) -> tuple[int, OwnOut]:
+    """Begin an own activity or thing, as a draft."""
+    if body.blank:
+        begun = Begun.of_blank(body.blank)
+    elif body.copy_of:
+        begun = Begun.of_copy(body.copy_of)
+    elif body.values is not None:
+        begun = Begun(body.values)
+    else:
+        raise FieldError("values", "", "There is nothing to begin with.", "Choose a blank or something to copy.")
+    return 201, _out(actions.begin(member(request), body.kind, begun, body.request))
+
+
+@router.get("/own/{entry_id}", response={200: OwnOut, **READ})
+def read_own(request: HttpRequest, entry_id: int) -> OwnOut:
+    """One of them in full, with what is wrong with it as it stands."""
+    return _out(queries.entry_for(member(request), entry_id))
+
+
+@router.put("/own/{entry_id}", response={200: OwnOut, **REFUSED})
+def write_draft(request: HttpRequest, entry_id: int, body: OwnDraft) -> OwnOut:
+    """Keep what is being written, right or wrong; what is in use stays as it is."""
+    who = member(request)
+    return _out(actions.write_draft(who, queries.entry_for(who, entry_id), body.values, body.version))
+
+
+@router.post("/own/{entry_id}/share", response={200: OwnOut, **REFUSED})
+def share(request: HttpRequest, entry_id: int, body: OwnAt) -> OwnOut:
+    """Make the draft the version in use, for everybody in the clinic; 422 with every field that is wrong."""
+    who = member(request)
+    return _out(actions.share(who, queries.entry_for(who, entry_id), body.version))
+
+
+@router.post("/own/{entry_id}/drop-draft", response={200: OwnOut, **REFUSED})
+def drop_draft(request: HttpRequest, entry_id: int, body: OwnAt) -> OwnOut:
+    """Go back to the version in use."""
+    who = member(request)
+    return _out(actions.drop_draft(who, queries.entry_for(who, entry_id), body.version))
+
+
+@router.post("/own/{entry_id}/put-away", response={200: OwnOut, **REFUSED})
+def put_away(request: HttpRequest, entry_id: int, body: PutAway) -> OwnOut:
+    """Offer it no more, or again."""
+    who = member(request)
+    return _out(actions.put_away(who, queries.entry_for(who, entry_id), body.is_put_away, body.version))
+
+
+@router.post("/own-look", response={200: LookedOut, 403: Problem, 422: Problem})
+def look(request: HttpRequest, body: Looked) -> LookedOut:
+    """What values make, as they are being written: nothing is kept."""
+    queries.require_reader(member(request))
+    wrong = all_issues(body.kind, body.values)
+    activity = preview_activity(body.values) if body.kind == "activity" and not wrong else None
+    thing = preview_thing(body.values) if body.kind == "thing" and not wrong else None
+    advice = activity.advice if activity else []
+    return LookedOut(
+        issues=[IssueOut.model_validate(i) for i in wrong],
+        advice=[IssueOut.model_validate(i) for i in advice],
+        activity=activity,
+        thing=thing,
+    )
+
+
+@router.get("/hidden", response={200: HiddenOut, 403: Problem})
+def list_hidden(request: HttpRequest) -> HiddenOut:
+    """The activities of the library this clinic hides."""
+    who = member(request)
+    queries.require_reader(who)
+    return HiddenOut(activity_ids=[h.activity_id for h in queries.hidden_in(who.clinic)])
+
+
+@router.put("/hidden", response={200: HiddenOut, **REFUSED})
+def hide(request: HttpRequest, body: HiddenIn) -> HiddenOut:
+    """Hide an activity of the library in this clinic, or show it again."""
+    actions.hide(member(request), body.activity_id, body.is_hidden)
+    return list_hidden(request)
+
+
+def _line(entry: OwnEntry) -> dict[str, Any]:
+    current = entry.current
+    return {
+        "id": entry.pk,
+        "kind": entry.kind,
+        "name": entry.name,
+        "ref": (current.ref if entry.kind == "activity" else current.line) if current else "",
+        "number": current.number if current else None,
+        "has_draft": entry.draft is not None,
+        "is_put_away": entry.is_put_away,
+        "copied_from": entry.copied_from,
+        "changed_at": entry.changed_at,
+        "made_by": entry.made_by.name,
+        "version": entry.version,
+    }
+
+
+def _out(entry: OwnEntry) -> OwnOut:
+    values = entry.draft if entry.draft is not None else entry.current.values if entry.current else {}
+    return OwnOut(
+        **_line(entry),
+        values=values,
+        issues=[IssueOut.model_validate(i) for i in all_issues(entry.kind, values, entry.belongs_to)],
+        versions=[_version(v) for v in entry.versions.select_related("made_by__user").order_by("-number")],
+        library_changes=[ChangeOut.model_validate(c) for c in queries.library_changes(entry, values)],
+    )
+
+
+def _version(v: OwnVersion) -> VersionLine:
+    return VersionLine(number=v.number, ref=v.ref, made_at=v.made_at, made_by=v.made_by.name, values=v.values)

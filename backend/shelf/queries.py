@@ -1,0 +1,164 @@
+"""Reads of what a clinic made and of what it works with."""
+
+import logging
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cached_property
+from types import MappingProxyType
+from typing import Any
+
+from django.db.models import Q, QuerySet
+from django.http import Http404
+
+from caseload.checks import FieldError
+from clinic.models import Clinic, Member
+from clinic.permissions import require
+from core.library import (
+    ACTIVITIES,
+    THINGS,
+    Activity,
+    LibraryError,
+    activity_as_written,
+    find_activity,
+    find_own,
+    own_activity,
+    own_thing,
+    thing_as_written,
+)
+from core.materials import Thing
+from core.recording import is_own
+from shelf.models import Hidden, OwnEntry, OwnVersion
+
+log = logging.getLogger(__name__)
+
+
+def find_version(own_id: str) -> Activity | Thing | None:
+    """Return what has this id, or is the newest of this line: where the core finds what clinics made. One query."""
+    versions = OwnVersion.objects.filter(Q(ref=own_id) | Q(line=own_id)).select_related("entry")
+    version = versions.order_by("-number").first()
+    return None if version is None else built(version)
+
+
+def built(version: OwnVersion) -> Activity | Thing | None:
+    """A version as the core sees it; None, and a line in the log, where the rules would no longer let it be made."""
+    try:
+        make = own_activity if version.entry.kind == "activity" else own_thing
+        return make(version.values, version.entry.belongs_to)
+    except LibraryError as error:
+        log.error("Version %s of own entry %s can't be read: %s", version.number, version.entry_id, error.reason)
+        return None
+
+
+def shelf_of(clinic_id: int) -> Mapping[str, Activity]:
+    """The activities a clinic works with, by id: the library's it does not hide, and its own in use. Two queries."""
+    hidden = set(Hidden.objects.filter(clinic_id=clinic_id).values_list("activity_id", flat=True))
+    own = in_use(clinic_id).filter(kind="activity").values_list("current__ref", flat=True)
+    found = {ref: activity for ref in own if isinstance(activity := find_own(ref), Activity)}
+    if not hidden and not found:
+        return ACTIVITIES
+    return MappingProxyType({**{i: a for i, a in ACTIVITIES.items() if i not in hidden}, **found})
+
+
+def things_in_use(clinic_id: int) -> dict[str, Thing]:
+    """The clinic's own things that are offered, by their name in cupboards. One query, and one for each not at hand."""
+    return dict(_things(in_use(clinic_id)))
+
+
+def own_things(clinic_id: int) -> dict[str, Thing]:
+    """The clinic's own things by their name in cupboards, those put away too. One query."""
+    return dict(_things(OwnEntry.objects.filter(clinic_id=clinic_id, current__isnull=False)))
+
+
+class KnownThings:
+    """The things that may be in a clinic's cupboards, by their name there. Its own are read when one is first asked
+    for.
+    """
+
+    def __init__(self, clinic_id: int) -> None:
+        self._clinic_id = clinic_id
+
+    @cached_property
+    def _own(self) -> dict[str, Thing]:
+        return own_things(self._clinic_id)
+
+    def get(self, thing_id: str) -> Thing | None:
+        """The thing of that name, an own one as it is now; None for none."""
+        return self._own.get(thing_id) if is_own(thing_id) else THINGS.get(thing_id)
+
+    def checked(self, thing_id: str) -> Thing:
+        """The same. Raises FieldError for none."""
+        thing = self.get(thing_id)
+        if thing is None:
+            raise FieldError("thing_id", thing_id, f"{thing_id!r} is not a known thing.", "Choose one from the list.")
+        return thing
+
+
+def _things(of: QuerySet[OwnEntry]) -> list[tuple[str, Thing]]:
+    rows = of.filter(kind="thing").values_list("current__line", "current__ref")
+    return [(line, thing) for line, ref in rows if isinstance(thing := find_own(ref), Thing)]
+
+
+def in_use(clinic_id: int) -> QuerySet[OwnEntry]:
+    """What a clinic made and uses."""
+    return OwnEntry.objects.filter(clinic_id=clinic_id, is_put_away=False, current__isnull=False)
+
+
+def entries(member: Member) -> QuerySet[OwnEntry]:
+    """Everything the member's clinic made."""
+    require(member, "shelf.read")
+    return OwnEntry.objects.visible_to(member).select_related("current", "made_by__user")
+
+
+def require_reader(member: Member) -> None:
+    """Raise NotAllowed for who may not see what the clinic made."""
+    require(member, "shelf.read")
+
+
+def entry_for(member: Member, entry_id: int) -> OwnEntry:
+    """Return one thing the clinic made. Raises Http404."""
+    entry = entries(member).filter(pk=entry_id).first()
+    if entry is None:
+        raise Http404(f"Your clinic has no own activity or thing {entry_id}.")
+    return entry
+
+
+@dataclass(frozen=True)
+class LibraryChange:
+    """One field of an activity of the library that changed since it was copied: as it was, as it is, and the copy's."""
+
+    field: str
+    was: Any
+    now: Any
+    yours: Any
+
+
+def library_changes(entry: OwnEntry, values: Mapping[str, Any]) -> list[LibraryChange]:
+    """What has changed in the library since an entry was copied from it; nothing where it is no copy. A change to the
+    library never touches the copy.
+    """
+    was, now = entry.copied_values, _as_written(entry.copied_from)
+    if was is None or now is None:
+        return []
+    fields = [f for f in {**was, **now} if f != "id" and was.get(f) != now.get(f)]
+    return [LibraryChange(f, was.get(f), now.get(f), values.get(f)) for f in fields]
+
+
+def _as_written(library_id: str) -> dict[str, Any] | None:
+    if library_id in ACTIVITIES:
+        return activity_as_written(library_id)
+    return thing_as_written(library_id) if library_id in THINGS else None
+
+
+def hidden_in(clinic: Clinic) -> QuerySet[Hidden]:
+    """What a clinic hides of the library."""
+    return Hidden.objects.filter(clinic=clinic).order_by("activity_id")
+
+
+def checked_activity(member: Member, activity_id: str) -> Activity:
+    """Return an activity the member's clinic may use: one of the library, or any version of its own.
+
+    Raises Http404 for another clinic's own, NotThere for none at all.
+    """
+    if is_own(activity_id) and not OwnVersion.objects.visible_to(member).filter(ref=activity_id).exists():
+        raise Http404(f"No activity {activity_id} in your clinic.")
+    return find_activity(activity_id)

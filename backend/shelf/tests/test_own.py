@@ -1,0 +1,266 @@
+"""Own activities and things: written, checked, shared in versions, planned and stocked like any other, put away."""
+
+from copy import deepcopy
+from typing import Any
+from uuid import uuid4
+
+from django.test import TestCase
+
+from clinic.models import AuditEntry
+from core.library import activity_as_written, blank, find_activity
+from cupboard.models import StockItem
+from shelf.models import OwnEntry
+from testing.builders import Api, make_child, make_home, make_member
+
+REEL = {
+    "name": "Wooden reels",
+    "one": "wooden reel",
+    "many": "wooden reels",
+    "kept": "craft",
+    "forms": ["bead", "item"],
+    "shape": {"rod": {"diameter_mm": 36, "length_mm": 40}},
+    "hole_mm": 12,
+    "usual_count": 8,
+}
+
+
+def pot_drop(**changes: Any) -> dict[str, Any]:
+    """A whole own activity: the blank of moving a piece, with a name."""
+    return {**blank("piece"), "name": "Pot drop", **changes}
+
+
+class OwnTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member("lead")
+        self.api = Api(self.lead)
+
+    def begun(self, values: dict[str, Any], kind: str = "activity") -> dict[str, Any]:
+        status, entry = self.api("post", "/own", {"kind": kind, "values": values})
+        self.assertEqual(status, 201, entry)
+        return entry
+
+    def shared(self, values: dict[str, Any], kind: str = "activity") -> dict[str, Any]:
+        entry = self.begun(values, kind)
+        status, entry = self.api("post", f"/own/{entry['id']}/share", {"version": entry["version"]})
+        self.assertEqual(status, 200, entry)
+        return entry
+
+    def written(self, entry: dict[str, Any], values: dict[str, Any]) -> dict[str, Any]:
+        status, entry = self.api("put", f"/own/{entry['id']}", {"values": values, "version": entry["version"]})
+        self.assertEqual(status, 200, entry)
+        return self.api("post", f"/own/{entry['id']}/share", {"version": entry["version"]})[1]
+
+    def library(self, child: Any) -> dict[str, dict[str, Any]]:
+        rows = self.api("get", f"/children/{child.pk}/library?home_id={child.home_id}")[1]
+        return {r["activity_id"]: r for r in rows}
+
+
+class WritingTest(OwnTest):
+    def test_a_blank_lacks_only_its_name(self) -> None:
+        status, entry = self.api("post", "/own", {"kind": "activity", "blank": "thread"})
+        self.assertEqual(status, 201)
+        self.assertEqual([i["at"] for i in entry["issues"]], ["name"])
+        self.assertEqual(self.api("post", "/own", {"kind": "activity", "blank": "dreaming"})[0], 422)
+
+    def test_a_copy_begins_as_the_library_has_it(self) -> None:
+        entry = self.api("post", "/own", {"kind": "activity", "copy_of": "peg_fence"})[1]
+        self.assertEqual(entry["values"]["axes"], activity_as_written("peg_fence")["axes"])
+        self.assertEqual((entry["issues"], entry["copied_from"]), ([], "peg_fence"))
+
+    def test_the_same_request_begins_one(self) -> None:
+        body = {"kind": "activity", "blank": "piece", "request": str(uuid4())}
+        first, again = self.api("post", "/own", body)[1], self.api("post", "/own", body)[1]
+        self.assertEqual(first["id"], again["id"])
+
+    def test_everything_that_is_wrong_is_said_at_its_field(self) -> None:
+        values = pot_drop(name="", seconds=99, does="Your child squeezes with 8 N.")
+        values["axes"][0]["steps"][2]["adds"] = {"object_grasp": 0.2}
+        entry = self.begun(values)
+        self.assertLessEqual({"name", "does"}, {i["at"] for i in entry["issues"]})
+        self.assertTrue(all(i["reason"] and i["remedy"] for i in entry["issues"]))
+        entry = self.begun({**values, "name": "Pot drop", "does": "Your child drops it in."})
+        self.assertEqual({i["at"] for i in entry["issues"]}, {"seconds", "axes.0.steps.2.adds"})
+        status, problem = self.api("post", f"/own/{entry['id']}/share", {"version": entry["version"]})
+        self.assertEqual(status, 422)
+        self.assertEqual({f["field"] for f in problem["fields"]}, {"seconds", "axes.0.steps.2.adds"})
+
+    def test_scissors_are_said_to_the_hazard_rules(self) -> None:
+        values = {**blank("snip"), "name": "Ribbon snips", "tags": []}
+        self.assertEqual([i["at"] for i in self.begun(values)["issues"]], ["tags"])
+
+    def test_a_picture_that_can_not_be_drawn_is_an_issue_of_its_frame(self) -> None:
+        values = pot_drop(picture=[{"act": "put", "thing": "moon", "into": "pot"}])
+        self.assertEqual([i["at"] for i in self.begun(values)["issues"]], ["picture.0"])
+
+    def test_a_character_no_text_has_is_refused(self) -> None:
+        for words in ("a\x00b", "half a pair: \ud83d"):
+            status, problem = self.api("post", "/own", {"kind": "activity", "values": {"name": words}})
+            self.assertEqual(status, 422, problem)
+
+    def test_more_text_than_an_activity_has_is_refused(self) -> None:
+        self.assertEqual(self.api("post", "/own", {"kind": "thing", "values": {"name": "x" * 70_000}})[0], 422)
+
+    def test_a_draft_over_somebody_elses_is_a_conflict(self) -> None:
+        entry = self.begun(pot_drop())
+        body = {"values": pot_drop(name="Mine"), "version": entry["version"]}
+        self.assertEqual(self.api("put", f"/own/{entry['id']}", body)[0], 200)
+        self.assertEqual(self.api("put", f"/own/{entry['id']}", body)[0], 409)
+
+    def test_an_assistant_may_look_and_not_write(self) -> None:
+        entry = self.shared(pot_drop())
+        helper = Api(make_member("assistant", self.lead.clinic))
+        self.assertEqual(helper("get", f"/own/{entry['id']}")[0], 200)
+        self.assertEqual(helper("post", "/own", {"kind": "activity", "blank": "piece"})[0], 403)
+        self.assertEqual(helper("put", "/hidden", {"activity_id": "peg_fence", "is_hidden": True})[0], 403)
+
+    def test_every_write_is_in_the_audit_log(self) -> None:
+        self.shared(pot_drop())
+        self.assertEqual(AuditEntry.objects.filter(action="shelf.write").count(), 2)
+
+    def test_looking_keeps_nothing(self) -> None:
+        status, seen = self.api("post", "/own-look", {"kind": "activity", "values": pot_drop()})
+        self.assertEqual(status, 200)
+        self.assertIn("<svg", seen["activity"]["picture"])
+        self.assertEqual([g["rung"] for g in seen["activity"]["grades"]], [3.0, 3.7, 4.4])
+        self.assertTrue(all(f["count"] for f in seen["activity"]["fills"]))
+        self.assertEqual(self.api("get", "/own")[1], [])
+
+    def test_words_hard_to_read_are_pointed_out_and_no_bar(self) -> None:
+        words = "Independently demonstrate sophisticated manipulation of miscellaneous materials."
+        seen = self.api("post", "/own-look", {"kind": "activity", "values": pot_drop(why=words)})[1]
+        self.assertEqual((seen["issues"], [a["at"] for a in seen["advice"]]), ([], ["why"]))
+
+
+class VersionsTest(OwnTest):
+    def test_a_version_stays_as_it_was_shared(self) -> None:
+        first = self.shared(pot_drop())
+        second = self.written(first, pot_drop(name="Pot drop, louder"))
+        self.assertEqual([v["number"] for v in second["versions"]], [2, 1])
+        self.assertNotEqual(first["ref"], second["ref"])
+        self.assertEqual(find_activity(first["ref"]).name, "Pot drop")
+        self.assertEqual(find_activity(second["ref"]).name, "Pot drop, louder")
+
+    def test_what_was_learned_outlives_words_and_ends_with_the_grades(self) -> None:
+        first = self.shared(pot_drop())
+        line = find_activity(first["ref"]).line
+        words = self.written(first, pot_drop(name="Plop"))
+        self.assertEqual(find_activity(words["ref"]).line, line)
+        harder = deepcopy(pot_drop(name="Plop"))
+        harder["axes"][0]["steps"][1]["adds"] = {"object_grasp": 0.9}
+        graded = self.written(words, harder)
+        self.assertNotEqual(find_activity(graded["ref"]).line, line)
+
+    def test_going_back_to_the_same_words_is_the_same_version(self) -> None:
+        first = self.shared(pot_drop())
+        second = self.written(first, pot_drop(name="Plop"))
+        third = self.written(second, pot_drop())
+        self.assertEqual((third["ref"], third["number"]), (first["ref"], 1))
+
+    def test_a_plan_keeps_the_version_it_was_made_with(self) -> None:
+        child = make_child(self.lead)
+        first = self.shared(pot_drop())
+        wish = {"minutes": 30, "targets": ["grasp"], "home_id": child.home_id}
+        plan = self.api("post", f"/children/{child.pk}/plans", wish)[1]
+        block = {"part": "main", "activity_id": first["ref"], "grade": [0], "sets": 1}
+        body = {"version": plan["version"], "blocks": [block]}
+        status, plan = self.api("put", f"/plans/{plan['id']}/blocks", body)
+        self.assertEqual(status, 200, plan)
+        self.written(first, pot_drop(name="Plop"))
+        shown = self.api("get", f"/plans/{plan['id']}")[1]["blocks"][0]
+        self.assertEqual((shown["name"], shown["problem"]), ("Pot drop", ""))
+
+    def test_the_library_says_what_changed_since_the_copy_and_leaves_the_copy(self) -> None:
+        entry = self.api("post", "/own", {"kind": "activity", "copy_of": "peg_fence"})[1]
+        self.assertEqual(entry["library_changes"], [])
+        row = OwnEntry.objects.get(pk=entry["id"])
+        row.copied_values = {**row.copied_values, "say": "Squeeze."}  # as an earlier library had it
+        row.save()
+        (change,) = self.api("get", f"/own/{entry['id']}")[1]["library_changes"]
+        now = activity_as_written("peg_fence")["say"]
+        self.assertEqual((change["field"], change["was"], change["now"]), ("say", "Squeeze.", now))
+
+
+class UsedTest(OwnTest):
+    def test_it_is_in_the_library_of_its_own_clinic_alone(self) -> None:
+        child = make_child(self.lead)
+        entry = self.begun(pot_drop())
+        self.assertNotIn("Pot drop", {r["name"] for r in self.library(child).values()})
+        ref = self.api("post", f"/own/{entry['id']}/share", {"version": entry["version"]})[1]["ref"]
+        self.assertGreater(self.library(child)[ref]["offered"], 0)
+        stranger = make_member("lead")
+        theirs = make_child(stranger)
+        api = Api(stranger)
+        rows = api("get", f"/children/{theirs.pk}/library?home_id={theirs.home_id}")[1]
+        self.assertNotIn(ref, {r["activity_id"] for r in rows})
+        block = {"part": "main", "activity_id": ref, "grade": [0], "sets": 1}
+        self.assertEqual(api("post", f"/children/{theirs.pk}/forecast?home_id={theirs.home_id}", block)[0], 404)
+
+    def test_the_planner_chooses_it_where_it_is_all_there_is(self) -> None:
+        home = make_home(self.lead, {"cork": 12, "wide_bowl": 1})
+        child = make_child(self.lead, home, wanted=[])
+        entry = self.shared(pot_drop(parts=["opener", "warm-up", "main", "stretch", "daily", "tidy"]))
+        for other in [r for r in self.library(child) if r != entry["ref"]]:
+            self.api("put", "/hidden", {"activity_id": other, "is_hidden": True})
+        wish = {"minutes": 15, "targets": ["grasp"], "home_id": home.pk, "format_id": "home"}
+        plan = self.api("post", f"/children/{child.pk}/plans", wish)[1]
+        self.assertEqual([b["name"] for b in plan["blocks"]], ["Pot drop"])
+
+    def test_hidden_is_not_offered_and_can_be_shown_again(self) -> None:
+        child = make_child(self.lead)
+        self.assertIn("peg_fence", self.library(child))
+        status, hidden = self.api("put", "/hidden", {"activity_id": "peg_fence", "is_hidden": True})
+        self.assertEqual((status, hidden["activity_ids"]), (200, ["peg_fence"]))
+        self.assertNotIn("peg_fence", self.library(child))
+        self.api("put", "/hidden", {"activity_id": "peg_fence", "is_hidden": False})
+        self.assertIn("peg_fence", self.library(child))
+
+    def test_put_away_it_is_offered_no_more(self) -> None:
+        child = make_child(self.lead)
+        entry = self.shared(pot_drop())
+        body = {"version": entry["version"], "is_put_away": True}
+        self.assertTrue(self.api("post", f"/own/{entry['id']}/put-away", body)[1]["is_put_away"])
+        self.assertNotIn(entry["ref"], self.library(child))
+
+
+class OwnThingTest(OwnTest):
+    def test_it_is_stocked_judged_and_used(self) -> None:
+        home = make_home(self.lead, {"chenille_stem": 5})
+        child = make_child(self.lead, home)
+        before = {i for i, r in self.library(child).items() if r["offered"]}
+        entry = self.shared(REEL, "thing")
+        status, item = self.api(
+            "post", f"/homes/{home.pk}/cupboard?child_id={child.pk}", {"thing_id": entry["ref"], "count": 8}
+        )
+        self.assertEqual(status, 201, item)
+        self.assertEqual((item["thing"]["name"], item["verdict"]["status"]), ("Wooden reels", "allowed"))
+        after = {i for i, r in self.library(child).items() if r["offered"]}
+        self.assertGreater(after, before)
+
+    def test_a_cupboard_has_the_newest_version(self) -> None:
+        home = make_home(self.lead, {})
+        entry = self.shared(REEL, "thing")
+        self.api("post", f"/homes/{home.pk}/cupboard", {"thing_id": entry["ref"], "count": 8})
+        self.written(entry, {**REEL, "name": "Cotton reels", "hole_mm": 9})
+        (item,) = self.api("get", f"/homes/{home.pk}/cupboard")[1]["items"]
+        self.assertEqual((item["thing"]["name"], item["thing"]["hole_mm"]), ("Cotton reels", 9))
+        self.assertEqual(item["thing"]["id"], entry["ref"])
+
+    def test_a_part_that_comes_off_is_judged(self) -> None:
+        small = {"words": "a button", "shape": {"disc": {"diameter_mm": 15, "height_mm": 4}}}
+        seen = self.api("post", "/own-look", {"kind": "thing", "values": {**REEL, "loose_part": small}})[1]["thing"]
+        self.assertEqual((seen["passes_ring"], seen["part_passes_ring"]), (False, True))
+        toddler = next(j for j in seen["judged"] if "2" in j["who"])
+        self.assertEqual(toddler["status"], "barred")
+
+    def test_another_clinics_thing_can_not_be_stocked(self) -> None:
+        entry = self.shared(REEL, "thing")
+        stranger = make_member("lead")
+        home = make_home(stranger, {})
+        status, _ = Api(stranger)("post", f"/homes/{home.pk}/cupboard", {"thing_id": entry["ref"], "count": 1})
+        self.assertEqual((status, StockItem.objects.filter(home=home).count()), (422, 0))
+
+    def test_a_list_knows_it_by_name(self) -> None:
+        home = make_home(self.lead, {})
+        entry = self.shared(REEL, "thing")
+        counts = self.api("post", f"/homes/{home.pk}/list", {"text": "Wooden reels, 6"})[1]["counts"]
+        self.assertEqual(counts, {entry["ref"]: 6})
