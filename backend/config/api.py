@@ -45,6 +45,7 @@ from running.api import router as running
 from running.look_api import router as looks
 from sheets.api import router as sheets
 from shelf.api import router as shelf
+from shelf.words_api import router as own_words
 from visits.api import router as visits
 
 
@@ -75,6 +76,7 @@ for _router in (
     homes,
     care,
     shelf,
+    own_words,
     cupboard,
     letters,
     recipes,

@@ -12,8 +12,9 @@ from clinic.problems import Problem
 from clinic.schema import Schema
 from core.drawing import draw_thing
 from core.library import THINGS
-from core.materials import KEPT, Kept
+from core.materials import KEPT, Kept, Thing
 from cupboard import queries, stocking
+from shelf.queries import things_in_use
 
 router = Router(tags=["cupboard"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
@@ -51,8 +52,12 @@ class ListIn(Schema):
 
 @router.get("/shelves", response=list[Shelf])
 def list_shelves(request: HttpRequest) -> list[Shelf]:
-    """Every thing there is, by where a home keeps it; the common ones first."""
-    return _shelves()
+    """Every thing there is, by where a home keeps it; the common ones first, the clinic's own before them."""
+    own = things_in_use(member(request).clinic_id)
+    return [
+        shelf.model_copy(update={"things": [_tile(t, i) for i, t in own.items() if t.kept == shelf.id] + shelf.things})
+        for shelf in _shelves()
+    ]
 
 
 @router.get("/homes/{home_id}/counts", response={200: Counts, **REFUSED})
@@ -77,6 +82,10 @@ def take_list(request: HttpRequest, home_id: int, body: ListIn) -> Counts:
     return read_counts(request, home_id)
 
 
+def _tile(t: Thing, thing_id: str) -> ShelfThing:
+    return ShelfThing(id=thing_id, name=t.name, usual_count=t.typical_count, common=t.common, picture=draw_thing(t))
+
+
 @cache
 def _shelves() -> list[Shelf]:
     things = sorted(
@@ -86,11 +95,7 @@ def _shelves() -> list[Shelf]:
         Shelf(
             id=kept,
             name=name,
-            things=[
-                ShelfThing(id=t.id, name=t.name, usual_count=t.typical_count, common=t.common, picture=draw_thing(t))
-                for t in things
-                if t.kept == kept
-            ],
+            things=[_tile(t, t.id) for t in things if t.kept == kept],
         )
         for kept, name in KEPT.items()
     ]

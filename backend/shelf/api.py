@@ -4,7 +4,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Router
 
 from caseload.checks import FieldError
@@ -13,6 +13,7 @@ from clinic.problems import Problem
 from clinic.schema import Schema
 from shelf import actions, queries
 from shelf.actions import Begun, all_issues
+from shelf.files import as_file, take_in
 from shelf.models import OwnEntry, OwnKind, OwnVersion
 from shelf.preview import ActivityPreview, ThingPreview, preview_activity, preview_thing
 
@@ -112,10 +113,52 @@ class HiddenIn(Schema):
     is_hidden: bool
 
 
+class HiddenActivity(Schema):
+    """One activity this clinic hides."""
+
+    id: str
+    name: str
+
+
 class HiddenOut(Schema):
     """The activities this clinic hides."""
 
-    activity_ids: list[str]
+    activities: list[HiddenActivity]
+
+
+class FileEntry(Schema):
+    """One own activity or thing in a file."""
+
+    kind: OwnKind
+    values: Values
+
+
+class OwnFile(Schema):
+    """Own activities and things as a file."""
+
+    format: str
+    entries: list[FileEntry]
+
+
+class FileIn(Schema):
+    """A file to take in, as it was exported."""
+
+    file: Values
+
+
+class RefusedEntry(Schema):
+    """One entry of a file that can't be used, and everything that is wrong with it."""
+
+    name: str
+    issues: list[IssueOut]
+
+
+class TakenInOut(Schema):
+    """What a file brought: drafts begun, names that were here already, and what was refused."""
+
+    begun: list[OwnLine]
+    known: list[str]
+    refused: list[RefusedEntry]
 
 
 class Looked(Schema):
@@ -188,6 +231,32 @@ def put_away(request: HttpRequest, entry_id: int, body: PutAway) -> OwnOut:
     return _out(actions.put_away(who, queries.entry_for(who, entry_id), body.is_put_away, body.version))
 
 
+@router.get("/own/{entry_id}/file", response={200: OwnFile, **READ})
+def export_one(request: HttpRequest, response: HttpResponse, entry_id: int) -> OwnFile:
+    """One of them as a file, to be taken in elsewhere."""
+    entry = queries.entry_for(member(request), entry_id)
+    response["Content-Disposition"] = f'attachment; filename="pollicor-own-{entry.pk}.json"'
+    return OwnFile.model_validate(as_file([entry]))
+
+
+@router.get("/own-file", response={200: OwnFile, 403: Problem})
+def export_all(request: HttpRequest, response: HttpResponse) -> OwnFile:
+    """Everything the clinic made and has not put away, as one file."""
+    response["Content-Disposition"] = 'attachment; filename="pollicor-own-library.json"'
+    return OwnFile.model_validate(as_file(queries.entries(member(request)).filter(is_put_away=False)))
+
+
+@router.post("/own-file", response={200: TakenInOut, 403: Problem, 422: Problem})
+def import_file(request: HttpRequest, body: FileIn) -> TakenInOut:
+    """Take a file in: each entry that can be used becomes a draft, the others are said with what is wrong."""
+    taken = take_in(member(request), body.file)
+    return TakenInOut(
+        begun=[OwnLine(**_line(e)) for e in taken.begun],
+        known=taken.known,
+        refused=[RefusedEntry.model_validate(r) for r in taken.refused],
+    )
+
+
 @router.post("/own-look", response={200: LookedOut, 403: Problem, 422: Problem})
 def look(request: HttpRequest, body: Looked) -> LookedOut:
     """What values make, as they are being written: nothing is kept."""
@@ -209,7 +278,8 @@ def list_hidden(request: HttpRequest) -> HiddenOut:
     """The activities of the library this clinic hides."""
     who = member(request)
     queries.require_reader(who)
-    return HiddenOut(activity_ids=[h.activity_id for h in queries.hidden_in(who.clinic)])
+    hidden = queries.hidden_in(who.clinic)
+    return HiddenOut(activities=[HiddenActivity(id=a.id, name=a.name) for a in hidden])
 
 
 @router.put("/hidden", response={200: HiddenOut, **REFUSED})

@@ -33,7 +33,7 @@ class FillerOut(Schema):
     names: list[str]
 
 
-class GradeOut(Schema):
+class OwnGrade(Schema):
     """One grade in the order of difficulty: its words and the rung it asks in the first strand."""
 
     words: str
@@ -53,7 +53,7 @@ class ToldPreview(Schema):
     stop: str
 
 
-class AdviceOut(Schema):
+class OwnAdvice(Schema):
     """What could be better, without being wrong."""
 
     at: str
@@ -68,10 +68,10 @@ class ActivityPreview(Schema):
     hardest_picture: str
     told: ToldPreview
     fills: list[FillerOut]
-    grades: list[GradeOut]
+    grades: list[OwnGrade]
     strand_name: str
     minutes: list[float]
-    advice: list[AdviceOut]
+    advice: list[OwnAdvice]
 
 
 class JudgedOut(Schema):
@@ -105,12 +105,12 @@ def preview_activity(values: Mapping[str, Any]) -> ActivityPreview:
         told=ToldPreview.model_validate(told(easiest, FIVE), from_attributes=True),
         fills=[_filler(activity, role.id) for role in activity.roles],
         grades=[
-            GradeOut(words=_grade_words(activity, v), rung=difficulty(v)[activity.strand], grade=list(v.grade))
+            OwnGrade(words=_grade_words(activity, v), rung=difficulty(v)[activity.strand], grade=list(v.grade))
             for v in variants
         ],
         strand_name=STRANDS[activity.strand].name,
         minutes=list(activity.minutes),
-        advice=[AdviceOut(at=i.at, reason=i.reason, remedy=i.remedy) for i in _advice(activity, values)],
+        advice=[OwnAdvice(at=i.at, reason=i.reason, remedy=i.remedy) for i in _advice(activity, values)],
     )
 
 

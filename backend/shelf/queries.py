@@ -149,9 +149,10 @@ def _as_written(library_id: str) -> dict[str, Any] | None:
     return thing_as_written(library_id) if library_id in THINGS else None
 
 
-def hidden_in(clinic: Clinic) -> QuerySet[Hidden]:
-    """What a clinic hides of the library."""
-    return Hidden.objects.filter(clinic=clinic).order_by("activity_id")
+def hidden_in(clinic: Clinic) -> list[Activity]:
+    """What a clinic hides of the library, by name."""
+    ids = Hidden.objects.filter(clinic=clinic).values_list("activity_id", flat=True)
+    return sorted((ACTIVITIES[i] for i in ids if i in ACTIVITIES), key=lambda a: a.name)
 
 
 def checked_activity(member: Member, activity_id: str) -> Activity:

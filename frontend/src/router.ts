@@ -16,6 +16,8 @@ export const router = createRouter({
     },
     { path: '/clinic', name: 'people', component: () => import('./pages/PeoplePage.vue') },
     { path: '/learned', name: 'learned', component: () => import('./pages/LearnedPage.vue') },
+    { path: '/own', name: 'shelf', component: () => import('./pages/ShelfPage.vue') },
+    { path: '/own/:entryId(\\d+)', name: 'own', component: () => import('./pages/OwnPage.vue'), props: true },
     { path: '/audit', name: 'audit', component: () => import('./pages/AuditPage.vue') },
     { path: '/me', name: 'account', component: () => import('./pages/AccountPage.vue') },
     {

@@ -20,6 +20,8 @@ from core.library.own import find_own, look_up_own_with, own_activity, own_thing
 from core.library.reading import reading_grade
 from core.library.recipe import Recipe
 from core.library.source import Issue, LibraryError
+from core.library.thing_words import PROPERTY_WORDS, PropertyKind, PropertyWords
+from core.library.work import WORK
 from core.materials import Thing
 from core.recording import is_own
 
@@ -59,8 +61,10 @@ def line_of(activity_id: str) -> str:
 __all__ = [
     "ACTIVITIES",
     "KITS",
+    "PROPERTY_WORDS",
     "RECIPES",
     "THINGS",
+    "WORK",
     "Activity",
     "Cue",
     "Fit",
@@ -68,6 +72,8 @@ __all__ = [
     "Kit",
     "KitKind",
     "LibraryError",
+    "PropertyKind",
+    "PropertyWords",
     "Recipe",
     "Stage",
     "Unit",

@@ -3,7 +3,7 @@
 from core.planner.blocks import stand, totals
 from core.planner.day_order import Stop, clashes, travel_order
 from core.planner.dose import Pace, seconds_a_try
-from core.planner.formats import FORMATS, LOOK, ORDERS, format_of
+from core.planner.formats import FORMATS, LOOK, ORDERS, PART_NAMES, format_of
 from core.planner.group import (
     GroupBlock,
     GroupPlan,
@@ -41,6 +41,7 @@ __all__ = [
     "FORMATS",
     "LOOK",
     "ORDERS",
+    "PART_NAMES",
     "WORKED_OUT",
     "Bag",
     "Block",

@@ -1,6 +1,6 @@
 """How the names of a clinic's own activities and things are told from the library's."""
 
-OWN = "own_"
+OWN = "own-"  # with a hyphen, which no id of the library may have
 
 
 def is_own(name: str) -> bool:

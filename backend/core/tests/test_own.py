@@ -28,6 +28,7 @@ from core.library import (
 from core.library.own import find_own
 from core.library.work import WORK, WorkKind
 from core.offers import UsableCupboard, evidence_name, stock_of, told, variants_of
+from core.recording import is_own
 
 RIGHT = Child(age_months=60, hand="right")
 CLINIC = Setting("clinic", "arms_reach")
@@ -75,7 +76,7 @@ class NamedByContentTest(TestCase):
         self.assertEqual(line_of(made.id), made.line)
         self.assertEqual(line_of("peg_fence"), "peg_fence")
         with self.assertRaises(NotThere):
-            find_activity("own_of_nobody")
+            find_activity("own-of-nobody")
 
     def test_what_is_not_at_hand_is_asked_of_the_source_once(self) -> None:
         asked: list[str] = []
@@ -84,9 +85,12 @@ class NamedByContentTest(TestCase):
             asked.append(own_id)
 
         look_up_own_with(source)
-        self.assertIsNone(find_own("own_elsewhere"))
+        self.assertIsNone(find_own("own-elsewhere"))
         self.assertIsNone(find_own("peg_fence"))
-        self.assertEqual(asked, ["own_elsewhere"])
+        self.assertEqual(asked, ["own-elsewhere"])
+
+    def test_no_name_of_the_library_is_taken_for_an_own_one(self) -> None:
+        self.assertEqual([i for i in (*ACTIVITIES, *THINGS) if is_own(i)], [])
 
     def test_a_thing_is_named_likewise_and_no_activity(self) -> None:
         made = own_thing(thing_as_written("cork"), "a")

@@ -209,7 +209,7 @@ class UsedTest(OwnTest):
         child = make_child(self.lead)
         self.assertIn("peg_fence", self.library(child))
         status, hidden = self.api("put", "/hidden", {"activity_id": "peg_fence", "is_hidden": True})
-        self.assertEqual((status, hidden["activity_ids"]), (200, ["peg_fence"]))
+        self.assertEqual((status, [h["id"] for h in hidden["activities"]]), (200, ["peg_fence"]))
         self.assertNotIn("peg_fence", self.library(child))
         self.api("put", "/hidden", {"activity_id": "peg_fence", "is_hidden": False})
         self.assertIn("peg_fence", self.library(child))
@@ -264,3 +264,37 @@ class OwnThingTest(OwnTest):
         entry = self.shared(REEL, "thing")
         counts = self.api("post", f"/homes/{home.pk}/list", {"text": "Wooden reels, 6"})[1]["counts"]
         self.assertEqual(counts, {entry["ref"]: 6})
+
+
+class FilesTest(OwnTest):
+    def test_what_is_exported_is_taken_in_elsewhere_as_a_draft(self) -> None:
+        entry = self.shared(pot_drop())
+        self.shared(REEL, "thing")
+        file = self.api("get", "/own-file")[1]
+        self.assertEqual(len(file["entries"]), 2)
+        there = Api(make_member("lead"))
+        status, taken = there("post", "/own-file", {"file": file})
+        self.assertEqual((status, len(taken["begun"]), taken["known"], taken["refused"]), (200, 2, [], []))
+        self.assertTrue(all(e["number"] is None and e["has_draft"] for e in taken["begun"]))
+        again = there("post", "/own-file", {"file": file})[1]
+        self.assertEqual((again["begun"], sorted(again["known"])), ([], ["Pot drop", "Wooden reels"]))
+        made = there("get", f"/own/{next(e['id'] for e in taken['begun'] if e['kind'] == 'activity')}")[1]
+        made = there("post", f"/own/{made['id']}/share", {"version": made["version"]})[1]
+        self.assertEqual(find_activity(made["ref"]).name, find_activity(entry["ref"]).name)
+        self.assertNotEqual(made["ref"], entry["ref"])
+
+    def test_what_can_not_be_used_is_said_and_the_rest_taken_in(self) -> None:
+        good, bad = pot_drop(), pot_drop(name="Broken", seconds=99)
+        file = {"format": "pollicor own library 1", "entries": [{"kind": "activity", "values": v} for v in (good, bad)]}
+        taken = self.api("post", "/own-file", {"file": file})[1]
+        self.assertEqual([e["name"] for e in taken["begun"]], ["Pot drop"])
+        self.assertEqual([(r["name"], r["issues"][0]["at"]) for r in taken["refused"]], [("Broken", "seconds")])
+
+    def test_another_kind_of_file_is_refused(self) -> None:
+        for file in ({}, {"format": "x"}, {"format": "pollicor own library 1", "entries": [{"kind": "recipe"}]}):
+            self.assertEqual(self.api("post", "/own-file", {"file": file})[0], 422, file)
+
+    def test_one_alone_is_a_file_too(self) -> None:
+        entry = self.begun(pot_drop())
+        file = self.api("get", f"/own/{entry['id']}/file")[1]
+        self.assertEqual([e["values"]["name"] for e in file["entries"]], ["Pot drop"])

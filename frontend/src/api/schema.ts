@@ -828,6 +828,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own/{entry_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export One
+         * @description One of them as a file, to be taken in elsewhere.
+         */
+        get: operations["shelf_api_export_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Export All
+         * @description Everything the clinic made and has not put away, as one file.
+         */
+        get: operations["shelf_api_export_all"];
+        put?: never;
+        /**
+         * Import File
+         * @description Take a file in: each entry that can be used becomes a draft, the others are said with what is wrong.
+         */
+        post: operations["shelf_api_import_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own-look": {
         parameters: {
             query?: never;
@@ -865,6 +909,26 @@ export interface paths {
          * @description Hide an activity of the library in this clinic, or show it again.
          */
         put: operations["shelf_api_hide"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Words
+         * @description The words an own activity or thing is written in.
+         */
+        get: operations["shelf_words_api_own_words"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1009,7 +1073,7 @@ export interface paths {
         };
         /**
          * List Shelves
-         * @description Every thing there is, by where a home keeps it; the common ones first.
+         * @description Every thing there is, by where a home keeps it; the common ones first, the clinic's own before them.
          */
         get: operations["cupboard_stocking_api_list_shelves"];
         put?: never;
@@ -3887,6 +3951,63 @@ export interface components {
             is_put_away: boolean;
         };
         /**
+         * FileEntry
+         * @description One own activity or thing in a file.
+         */
+        FileEntry: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "activity" | "thing";
+            /** Values */
+            values: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * OwnFile
+         * @description Own activities and things as a file.
+         */
+        OwnFile: {
+            /** Format */
+            format: string;
+            /** Entries */
+            entries: components["schemas"]["FileEntry"][];
+        };
+        /**
+         * RefusedEntry
+         * @description One entry of a file that can't be used, and everything that is wrong with it.
+         */
+        RefusedEntry: {
+            /** Name */
+            name: string;
+            /** Issues */
+            issues: components["schemas"]["IssueOut"][];
+        };
+        /**
+         * TakenInOut
+         * @description What a file brought: drafts begun, names that were here already, and what was refused.
+         */
+        TakenInOut: {
+            /** Begun */
+            begun: components["schemas"]["OwnLine"][];
+            /** Known */
+            known: string[];
+            /** Refused */
+            refused: components["schemas"]["RefusedEntry"][];
+        };
+        /**
+         * FileIn
+         * @description A file to take in, as it was exported.
+         */
+        FileIn: {
+            /** File */
+            file: {
+                [key: string]: unknown;
+            };
+        };
+        /**
          * ActivityPreview
          * @description An activity as a house with everything and a child of five would have it.
          */
@@ -3899,30 +4020,13 @@ export interface components {
             /** Fills */
             fills: components["schemas"]["FillerOut"][];
             /** Grades */
-            grades: components["schemas"]["GradeOut"][];
+            grades: components["schemas"]["OwnGrade"][];
             /** Strand Name */
             strand_name: string;
             /** Minutes */
             minutes: number[];
             /** Advice */
-            advice: components["schemas"]["AdviceOut"][];
-        };
-        /**
-         * AdviceOut
-         * @description A block that would suit better at another grade today. kind: up or down.
-         */
-        AdviceOut: {
-            /** Block */
-            block: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "up" | "down";
-            /** Grade */
-            grade: number[];
-            /** Words */
-            words: string;
+            advice: components["schemas"]["OwnAdvice"][];
         };
         /**
          * FillerOut
@@ -3937,20 +4041,6 @@ export interface components {
             count: number;
             /** Names */
             names: string[];
-        };
-        /**
-         * GradeOut
-         * @description One rung of a block's ladder of one-step changes.
-         */
-        GradeOut: {
-            /** Grade */
-            grade: number[];
-            /** Words */
-            words: string[];
-            /** Change */
-            change: string;
-            /** Here */
-            here: boolean;
         };
         /**
          * JudgedOut
@@ -3978,6 +4068,30 @@ export interface components {
             advice: components["schemas"]["IssueOut"][];
             activity: components["schemas"]["ActivityPreview"] | null;
             thing: components["schemas"]["ThingPreview"] | null;
+        };
+        /**
+         * OwnAdvice
+         * @description What could be better, without being wrong.
+         */
+        OwnAdvice: {
+            /** At */
+            at: string;
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+        };
+        /**
+         * OwnGrade
+         * @description One grade in the order of difficulty: its words and the rung it asks in the first strand.
+         */
+        OwnGrade: {
+            /** Words */
+            words: string;
+            /** Rung */
+            rung: number;
+            /** Grade */
+            grade: number[];
         };
         /**
          * ThingPreview
@@ -4033,12 +4147,22 @@ export interface components {
             };
         };
         /**
+         * HiddenActivity
+         * @description One activity this clinic hides.
+         */
+        HiddenActivity: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * HiddenOut
          * @description The activities this clinic hides.
          */
         HiddenOut: {
-            /** Activity Ids */
-            activity_ids: string[];
+            /** Activities */
+            activities: components["schemas"]["HiddenActivity"][];
         };
         /**
          * HiddenIn
@@ -4049,6 +4173,118 @@ export interface components {
             activity_id: string;
             /** Is Hidden */
             is_hidden: boolean;
+        };
+        /**
+         * ActInput
+         * @description One thing an act of the picture takes.
+         */
+        ActInput: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "role" | "word" | "number" | "yes";
+            /** Options */
+            options: string[];
+        };
+        /**
+         * ActOut
+         * @description One act of the picture, and what it takes.
+         */
+        ActOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Takes */
+            takes: components["schemas"]["ActInput"][];
+        };
+        /**
+         * FormWords
+         * @description What a thing can serve as, and the properties that decide where a thing of that form is used.
+         */
+        FormWords: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Asks */
+            asks: string[];
+        };
+        /**
+         * Named
+         * @description An id and its words.
+         */
+        Named: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * OwnWords
+         * @description Everything an own activity or thing can be written with.
+         */
+        OwnWords: {
+            /** Forms */
+            forms: components["schemas"]["FormWords"][];
+            /** Properties */
+            properties: components["schemas"]["PropertyOut"][];
+            /** Works */
+            works: components["schemas"]["WorkOut"][];
+            /** Acts */
+            acts: components["schemas"]["ActOut"][];
+            /** Tags */
+            tags: components["schemas"]["Named"][];
+            /** Marks */
+            marks: components["schemas"]["Named"][];
+            /** Measures */
+            measures: components["schemas"]["Named"][];
+            /** Parts */
+            parts: components["schemas"]["Named"][];
+            /** Kept */
+            kept: components["schemas"]["Named"][];
+            /** Groups */
+            groups: string[];
+            /** Postures */
+            postures: string[];
+        };
+        /**
+         * PropertyOut
+         * @description One property of a thing. is_hazard: a hazard rule reads it, so that it is asked of every thing.
+         */
+        PropertyOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "number" | "yes" | "word";
+            /** Unit */
+            unit: string;
+            /** Options */
+            options: string[];
+            /** Is Hazard */
+            is_hazard: boolean;
+        };
+        /**
+         * WorkOut
+         * @description One kind of work, and how many seconds a try of it usually takes, at least and at most.
+         */
+        WorkOut: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
         };
         /**
          * ThingOut
@@ -5702,6 +5938,20 @@ export interface components {
             value: components["schemas"]["GradeValue"];
         };
         /**
+         * GradeOut
+         * @description One rung of a block's ladder of one-step changes.
+         */
+        GradeOut: {
+            /** Grade */
+            grade: number[];
+            /** Words */
+            words: string[];
+            /** Change */
+            change: string;
+            /** Here */
+            here: boolean;
+        };
+        /**
          * GradeValue
          * @description One step for each axis.
          */
@@ -6261,6 +6511,23 @@ export interface components {
             reason: string;
         };
         EventIn: components["schemas"]["TryEvent"] | components["schemas"]["HoldEvent"] | components["schemas"]["MarkEvent"] | components["schemas"]["SupportEvent"] | components["schemas"]["GradeEvent"] | components["schemas"]["HandEvent"] | components["schemas"]["MeasureEvent"] | components["schemas"]["NoteEvent"] | components["schemas"]["UndoEvent"] | components["schemas"]["PlainEvent"];
+        /**
+         * AdviceOut
+         * @description A block that would suit better at another grade today. kind: up or down.
+         */
+        AdviceOut: {
+            /** Block */
+            block: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "up" | "down";
+            /** Grade */
+            grade: number[];
+            /** Words */
+            words: string;
+        };
         /**
          * LookIn
          * @description Where, with whom, and the run's id, made on the tablet, so that asking twice begins one look.
@@ -9603,6 +9870,117 @@ export interface operations {
             };
         };
     };
+    shelf_api_export_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                entry_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnFile"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_export_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnFile"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_import_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenInOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     shelf_api_look: {
         parameters: {
             query?: never;
@@ -9730,6 +10108,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_words_api_own_words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnWords"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import GradeSteps from '@/components/bench/GradeSteps.vue'
 import CueLines from '@/components/shared/CueLines.vue'
+import MakeOwn from '@/components/shelf/MakeOwn.vue'
 import VerdictLines from '@/components/shared/VerdictLines.vue'
 import { useGrade } from '@/composables/useGrade'
 import { useLibrary } from '@/composables/useLibrary'
@@ -121,6 +122,7 @@ const card = computed(
       </ul>
     </section>
     <VerdictLines :hits="block?.verdict.hits ?? []" />
+    <MakeOwn :activity-id="activityId" :name="data.name" />
   </article>
 </template>
 

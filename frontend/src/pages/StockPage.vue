@@ -71,7 +71,10 @@ function taken(now: Schemas['Counts']): void {
       :name="child.first_name"
       @yes="(id, n) => set({ [id]: n })"
     />
-    <p v-if="search && !first" class="soft">No thing of that name. Try a shorter word.</p>
+    <p v-if="search && !first" class="row">
+      <span class="soft">No thing of that name. Try a shorter word, or</span>
+      <RouterLink :to="{ name: 'shelf' }">add it as a thing of your own</RouterLink>
+    </p>
     <section v-for="shelf in found" :key="shelf.id" :aria-label="shelf.name">
       <h3>
         {{ shelf.name }}

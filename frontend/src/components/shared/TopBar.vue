@@ -39,6 +39,7 @@ async function signOut(): Promise<void> {
       <RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'day' }">Day</RouterLink
       ><RouterLink :to="{ name: 'together' }">Together</RouterLink
       ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink
+      ><RouterLink v-if="me" :to="{ name: 'shelf' }">Own library</RouterLink
       ><RouterLink v-if="me?.may.includes('people.read')" :to="{ name: 'people' }">Clinic</RouterLink>
     </nav>
     <FindChild v-if="me" class="find" />

@@ -1,0 +1,88 @@
+"""Own activities and things as a file, to be handed on and taken in: plain JSON, the values as the library has them."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from typing import Any
+
+from caseload.checks import FieldError
+from clinic.models import Member
+from core.library import Issue
+from shelf.actions import Begun, all_issues, begin
+from shelf.models import OwnEntry, OwnKind
+
+FORMAT = "pollicor own library 1"
+MOST_IN_A_FILE = 500
+
+
+@dataclass(frozen=True)
+class Refused:
+    """One entry of a file that can't be used, and everything that is wrong with it."""
+
+    name: str
+    issues: list[Issue]
+
+
+@dataclass(frozen=True)
+class TakenIn:
+    """What a file brought: drafts that were begun, what was here already, what was refused."""
+
+    begun: list[OwnEntry]
+    known: list[str]
+    refused: list[Refused]
+
+
+def as_file(entries: Iterable[OwnEntry]) -> dict[str, Any]:
+    """Entries as a file has them: as they are in use, else as they are being written."""
+    return {"format": FORMAT, "entries": [{"kind": e.kind, "values": values_of(e)} for e in entries]}
+
+
+def values_of(entry: OwnEntry) -> dict[str, Any]:
+    """The values that are in use, else those being written."""
+    values: dict[str, Any] | None = entry.current.values if entry.current else entry.draft
+    return values or {}
+
+
+def take_in(member: Member, file: Mapping[str, Any]) -> TakenIn:
+    """Begin a draft for each entry of a file that can be used. Raises FieldError for what is no such file.
+
+    Nothing of it is shared before somebody has looked.
+    """
+    rows = _rows(file)
+    here = [values_of(e) for e in OwnEntry.objects.filter(clinic_id=member.clinic_id).select_related("current")]
+    taken = TakenIn([], [], [])
+    for kind, values in rows:
+        name = str(values.get("name") or "without a name")[:80]
+        wrong = all_issues(kind, values)
+        if wrong:
+            taken.refused.append(Refused(name, wrong))
+        elif any(_same(values, there) for there in here):
+            taken.known.append(name)
+        else:
+            taken.begun.append(begin(member, kind, Begun(values), None))
+    return taken
+
+
+def _rows(file: Mapping[str, Any]) -> list[tuple[OwnKind, dict[str, Any]]]:
+    if file.get("format") != FORMAT:
+        raise FieldError(
+            "file", str(file.get("format", ""))[:60], "This is no file of own activities.", f"It has to say “{FORMAT}”."
+        )
+    entries = file.get("entries")
+    if not isinstance(entries, list) or not all(isinstance(e, dict) for e in entries):
+        raise FieldError("file", "", "It has no list of entries.", "Export it again where it came from.")
+    if len(entries) > MOST_IN_A_FILE:
+        reason = f"It holds {len(entries)} entries; {MOST_IN_A_FILE} is the most."
+        raise FieldError("file", len(entries), reason, "Send it in several files.")
+    return [_row(at, e) for at, e in enumerate(entries, start=1)]
+
+
+def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
+    kind, values = entry.get("kind"), entry.get("values")
+    if kind not in ("activity", "thing") or not isinstance(values, dict):
+        reason = f"Entry {at} is neither an activity nor a thing."
+        raise FieldError("file", str(kind)[:60], reason, "Export it again where it came from.")
+    return ("activity" if kind == "activity" else "thing"), values
+
+
+def _same(one: Mapping[str, Any], other: Mapping[str, Any]) -> bool:
+    return {k: v for k, v in one.items() if k != "id"} == {k: v for k, v in other.items() if k != "id"}

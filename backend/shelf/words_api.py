@@ -1,0 +1,113 @@
+"""The words an own activity or thing is written in: forms, properties, kinds of work, acts of the picture, hazards."""
+
+from functools import cache
+
+from django.http import HttpRequest
+from ninja import Router
+
+from clinic.schema import Schema
+from core.child import PARTS
+from core.drawing import InputKind, act_language
+from core.library import ACTIVITIES, PROPERTY_WORDS, WORK, PropertyKind, asked_of_forms
+from core.materials import FORMS, KEPT
+from core.planner import PART_NAMES
+from core.recording import AUTOMATIC, MARKS, MEASURED
+from core.safety import STEP_TAGS
+
+router = Router(tags=["own"])
+
+
+class Named(Schema):
+    """An id and its words."""
+
+    id: str
+    name: str
+
+
+class FormWords(Named):
+    """What a thing can serve as, and the properties that decide where a thing of that form is used."""
+
+    asks: list[str]
+
+
+class PropertyOut(Named):
+    """One property of a thing. is_hazard: a hazard rule reads it, so that it is asked of every thing."""
+
+    kind: PropertyKind
+    unit: str
+    options: list[str]
+    is_hazard: bool
+
+
+class WorkOut(Named):
+    """One kind of work, and how many seconds a try of it usually takes, at least and at most."""
+
+    low: float
+    high: float
+
+
+class ActInput(Schema):
+    """One thing an act of the picture takes."""
+
+    key: str
+    kind: InputKind
+    options: list[str]
+
+
+class ActOut(Named):
+    """One act of the picture, and what it takes."""
+
+    takes: list[ActInput]
+
+
+class OwnWords(Schema):
+    """Everything an own activity or thing can be written with."""
+
+    forms: list[FormWords]
+    properties: list[PropertyOut]
+    works: list[WorkOut]
+    acts: list[ActOut]
+    tags: list[Named]
+    marks: list[Named]
+    measures: list[Named]
+    parts: list[Named]
+    kept: list[Named]
+    groups: list[str]
+    postures: list[str]
+
+
+@router.get("/own-words", response=OwnWords)
+def own_words(request: HttpRequest) -> OwnWords:
+    """The words an own activity or thing is written in."""
+    return _words()
+
+
+@cache
+def _words() -> OwnWords:
+    asked = asked_of_forms(tuple(ACTIVITIES.values()))
+    return OwnWords(
+        forms=[FormWords(id=f, name=words, asks=list(asked.get(f, ()))) for f, words in FORMS.items()],
+        properties=[
+            PropertyOut(id=k, name=p.words, kind=p.kind, unit=p.unit, options=list(p.options), is_hazard=p.is_hazard)
+            for k, p in PROPERTY_WORDS.items()
+        ],
+        works=[WorkOut(id=k, name=w.words, low=w.seconds[0], high=w.seconds[1]) for k, w in WORK.items()],
+        acts=[
+            ActOut(
+                id=a.id,
+                name=a.words,
+                takes=[ActInput(key=t.key, kind=t.kind, options=list(t.options)) for t in a.takes],
+            )
+            for a in act_language()
+        ],
+        tags=[Named(id=k, name=r.about) for k, r in STEP_TAGS.items()],
+        marks=[Named(id=k, name=m.words) for k, m in MARKS.items()],
+        measures=[
+            *(Named(id=k, name=m.name) for k, m in MEASURED.items()),
+            *(Named(id=k, name=name) for k, name in AUTOMATIC.items()),
+        ],
+        parts=[Named(id=p, name=PART_NAMES[p]) for p in PARTS],
+        kept=[Named(id=k, name=name) for k, name in KEPT.items()],
+        groups=sorted({a.group for a in ACTIVITIES.values()}),
+        postures=sorted({a.posture for a in ACTIVITIES.values()}),
+    )

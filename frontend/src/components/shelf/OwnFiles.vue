@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { api, unwrap, type Schemas } from '@/api/client'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useDoing } from '@/composables/useDoing'
+
+/** Own activities and things handed on as a file, and taken in from one. */
+defineProps<{ entries: Schemas['OwnLine'][] }>()
+const queries = useQueryClient()
+const { busy, error, doing } = useDoing()
+const taken = ref<Schemas['TakenInOut'] | null>(null)
+const unread = ref('')
+
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  unread.value = ''
+  taken.value = null
+  let read: Schemas['FileIn']['file']
+  try {
+    read = JSON.parse(await file.text()) as Schemas['FileIn']['file']
+  } catch {
+    unread.value = `${file.name} is not JSON. Export it again where it came from.`
+    return
+  }
+  taken.value = (await doing(() => unwrap(api.POST('/api/own-file', { body: { file: read } })))) ?? null
+  void queries.invalidateQueries({ queryKey: ['own-list'] })
+}
+</script>
+
+<template>
+  <section class="stack" aria-label="Hand on and take in">
+    <div class="row">
+      <a v-if="entries.length" class="plain-button" href="/api/own-file" download>Export all of it</a>
+      <label class="plain-button file" :class="{ busy }"
+        >Take in a file…<input type="file" accept="application/json,.json" class="visually-hidden" @change="take"
+      /></label>
+      <span class="soft small">What is taken in is checked, and waits as a draft until you share it.</span>
+    </div>
+    <p v-if="unread" class="notice barred" role="alert">{{ unread }}</p>
+    <ProblemNote :error="error" />
+    <div v-if="taken" class="notice" role="status">
+      <p>
+        {{ taken.begun.length }} taken in as {{ taken.begun.length === 1 ? 'a draft' : 'drafts'
+        }}{{ taken.known.length ? `, ${taken.known.length} here already` : ''
+        }}{{ taken.refused.length ? `, ${taken.refused.length} refused` : '' }}.
+      </p>
+      <p v-for="r in taken.refused" :key="r.name" class="small">
+        <strong>{{ r.name }}</strong>: {{ r.issues.map((i) => `${i.reason} ${i.remedy}`).join(' ') }}
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.file {
+  display: inline-flex;
+  align-items: center;
+}
+.file:focus-within {
+  outline: 3px solid var(--brass);
+  outline-offset: 2px;
+}
+</style>

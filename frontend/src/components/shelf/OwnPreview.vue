@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Looked } from '@/composables/useOwn'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
+import ToldWords from '@/components/shared/ToldWords.vue'
+
+/** What is written, as it will be seen: what is wrong first, else the picture, the family's words and the grades. */
+const { looked } = defineProps<{ looked: Looked | undefined }>()
+const hard = ref(false)
+</script>
+
+<template>
+  <div v-if="looked" class="stack">
+    <div v-if="looked.issues.length" class="notice" role="status">
+      <strong
+        >{{ looked.issues.length }} {{ looked.issues.length === 1 ? 'thing' : 'things' }} to put right before it can be
+        shared</strong
+      >
+      <ul class="small">
+        <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">{{ i.reason }} {{ i.remedy }}</li>
+      </ul>
+    </div>
+    <template v-if="looked.activity">
+      <div v-if="looked.activity.hardest_picture" class="row">
+        <button type="button" class="pick" :aria-pressed="!hard" @click="hard = false">Easiest</button>
+        <button type="button" class="pick" :aria-pressed="hard" @click="hard = true">Hardest</button>
+      </div>
+      <ActivityPicture
+        :picture="hard && looked.activity.hardest_picture ? looked.activity.hardest_picture : looked.activity.picture"
+      />
+      <ToldWords :told="looked.activity.told" why />
+      <div v-if="looked.advice.length" class="notice" role="status">
+        <p v-for="a in looked.advice" :key="a.at + a.reason" class="small">{{ a.reason }} {{ a.remedy }}</p>
+      </div>
+      <p>
+        <strong>{{ looked.activity.grades.length }} grades</strong>,
+        {{ looked.activity.strand_name.toLowerCase() }} rung {{ looked.activity.grades[0]!.rung.toFixed(1) }} to
+        {{ looked.activity.grades.at(-1)!.rung.toFixed(1) }}. A set takes a child of five
+        {{ looked.activity.minutes[0]!.toFixed(1) }} minutes.
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
+</style>

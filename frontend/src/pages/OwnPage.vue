@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, Refused, unwrap } from '@/api/client'
+import LibraryChanges from '@/components/shelf/LibraryChanges.vue'
+import OwnAxes from '@/components/shelf/OwnAxes.vue'
+import OwnPicture from '@/components/shelf/OwnPicture.vue'
+import OwnPractice from '@/components/shelf/OwnPractice.vue'
+import OwnPreview from '@/components/shelf/OwnPreview.vue'
+import OwnRoles from '@/components/shelf/OwnRoles.vue'
+import OwnWordsPart from '@/components/shelf/OwnWordsPart.vue'
+import ThingForm from '@/components/shelf/ThingForm.vue'
+import ThingPreview from '@/components/shelf/ThingPreview.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useMe } from '@/composables/useMe'
+import { useOwn } from '@/composables/useOwn'
+import { useWords } from '@/composables/useWords'
+import { issueAt, type ActivityValues } from '@/logic/ownValues'
+import type { ThingValues } from '@/logic/ownThing'
+
+/** One own activity or thing: written on the left, seen on the right, checked all the while. */
+const { entryId } = defineProps<{ entryId: string }>()
+const { entry, values, looked, saved, error, busy, share, putAway, dropDraft, takeNewest } = useOwn(() =>
+  Number(entryId),
+)
+const map = useWords()
+const { data: me } = useMe()
+const { data: words } = useQuery({
+  queryKey: ['own-words'],
+  queryFn: () => unwrap(api.GET('/api/own-words')),
+  staleTime: Infinity,
+})
+const activity = computed(() => (entry.value?.kind === 'activity' ? (values.value as ActivityValues | null) : null))
+const thing = computed(() => (entry.value?.kind === 'thing' ? (values.value as ThingValues | null) : null))
+const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
+const seeing = ref(false)
+const at = (path: string): string => issueAt(looked.value?.issues ?? [], path)
+const strandName = (id: string): string => map.value?.strands.find((s) => s.id === id)?.name ?? id
+const said = { saved: 'Saved', saving: 'Saving…', unsaved: 'Not saved yet; kept on this device' } as const
+const conflict = computed(() => error.value instanceof Refused && error.value.status === 409)
+const shared = computed(() => (entry.value?.number ? `Version ${entry.value.number} is in use` : 'A draft: only here'))
+const ready = computed(() => Boolean(looked.value) && !looked.value!.issues.length)
+const apart = computed(() =>
+  error.value instanceof Refused && error.value.problem.fields?.length ? null : error.value,
+)
+
+function takeLibrary(field: string, value: unknown): void {
+  if (values.value) values.value[field] = value
+}
+</script>
+
+<template>
+  <div class="stack">
+    <nav aria-label="Back"><RouterLink :to="{ name: 'shelf' }">‹ Own library</RouterLink></nav>
+    <ProblemNote :error="apart" />
+    <p v-if="conflict" class="row">
+      <button type="button" class="plain-button" @click="takeNewest">Keep what I wrote</button>
+      <span class="soft">A colleague’s text is replaced by yours.</span>
+    </p>
+    <template v-if="entry && values && words">
+      <header class="row">
+        <h1>{{ String(values.name || '') || (entry.kind === 'activity' ? 'New activity' : 'New thing') }}</h1>
+        <span class="tag">{{ entry.is_put_away ? 'Put away' : shared }}</span>
+        <span v-if="entry.has_draft && entry.number" class="tag caution">changed since</span>
+        <span class="soft small" role="status">{{ said[saved] }}</span>
+        <span v-if="may" class="row push">
+          <button v-if="entry.has_draft && entry.number" type="button" class="plain-button" @click="dropDraft">
+            Back to version {{ entry.number }}
+          </button>
+          <button type="button" class="plain-button" :disabled="busy" @click="putAway(!entry.is_put_away)">
+            {{ entry.is_put_away ? 'Bring back' : 'Put away' }}
+          </button>
+          <a class="plain-button" :href="`/api/own/${entry.id}/file`" download>Export</a>
+          <button
+            v-if="entry.has_draft || saved !== 'saved'"
+            type="button"
+            class="plain-button main"
+            :disabled="!ready || busy"
+            @click="share"
+          >
+            {{ entry.number ? 'Share this version' : 'Share in the clinic' }}
+          </button>
+        </span>
+      </header>
+      <LibraryChanges :changes="entry.library_changes" @take="takeLibrary" />
+      <div class="row switch" role="group" aria-label="Write or see">
+        <button type="button" class="pick" :aria-pressed="!seeing" @click="seeing = false">Write</button>
+        <button type="button" class="pick" :aria-pressed="seeing" @click="seeing = true">
+          See it{{ looked?.issues.length ? ` (${looked.issues.length} to put right)` : '' }}
+        </button>
+      </div>
+      <div class="both">
+        <el-form
+          class="sheet stack write"
+          :class="{ away: seeing }"
+          label-position="top"
+          :disabled="!may"
+          @submit.prevent
+        >
+          <template v-if="activity">
+            <OwnWordsPart :model-value="activity" :at="at" />
+            <OwnRoles :model-value="activity" :at="at" :words="words" :fills="looked?.activity?.fills ?? []" />
+            <OwnPractice :model-value="activity" :at="at" :words="words" />
+            <OwnAxes :model-value="activity" :at="at" :words="words" :strand-name="strandName" />
+            <OwnPicture :model-value="activity" :at="at" :words="words" />
+          </template>
+          <ThingForm v-else-if="thing" :model-value="thing" :at="at" :words="words" />
+        </el-form>
+        <aside class="sheet see" :class="{ away: !seeing }" aria-label="As it will be seen">
+          <OwnPreview v-if="activity" :looked="looked" />
+          <ThingPreview v-else :looked="looked" />
+          <details v-if="entry.versions.length" class="versions">
+            <summary>Versions</summary>
+            <ul>
+              <li v-for="v in entry.versions" :key="v.number">
+                {{ v.number }}, {{ new Date(v.made_at).toLocaleDateString('en-GB') }}, {{ v.made_by }}
+              </li>
+            </ul>
+            <p class="soft small">What was planned and run with a version keeps it.</p>
+          </details>
+        </aside>
+      </div>
+    </template>
+    <p v-else-if="!error" class="soft">Fetching it…</p>
+  </div>
+</template>
+
+<style scoped>
+.push {
+  margin-left: auto;
+}
+.both {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(320px, 2fr);
+  gap: var(--gap-4);
+  align-items: start;
+}
+.write {
+  gap: var(--gap-5);
+}
+.see {
+  position: sticky;
+  top: 12px;
+  max-height: calc(100vh - 24px);
+  overflow: auto;
+}
+.switch {
+  display: none;
+}
+.versions {
+  margin-top: var(--gap-3);
+}
+@media (max-width: 980px) {
+  .both {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .switch {
+    display: flex;
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    background: var(--paper);
+    padding: 6px 0;
+  }
+  .away {
+    display: none;
+  }
+  .see {
+    position: static;
+    max-height: none;
+  }
+}
+</style>

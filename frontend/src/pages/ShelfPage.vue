@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, unwrap, type Schemas } from '@/api/client'
+import OwnFiles from '@/components/shelf/OwnFiles.vue'
+import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useDoing } from '@/composables/useDoing'
+import { useMe } from '@/composables/useMe'
+import { emptyThing } from '@/logic/ownThing'
+
+/** Everything the clinic made itself, and what it hides of the library. */
+const router = useRouter()
+const queries = useQueryClient()
+const { data: me } = useMe()
+const { data, error, isPending } = useQuery({ queryKey: ['own-list'], queryFn: () => unwrap(api.GET('/api/own')) })
+const { data: words } = useQuery({
+  queryKey: ['own-words'],
+  queryFn: () => unwrap(api.GET('/api/own-words')),
+  staleTime: Infinity,
+})
+const { data: hidden } = useQuery({ queryKey: ['hidden'], queryFn: () => unwrap(api.GET('/api/hidden')) })
+const { error: refused, busy, doing } = useDoing()
+const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
+const beginning = ref(false)
+const kinds = computed(() => [
+  { id: 'activity' as const, words: 'Activities', rows: of('activity') },
+  { id: 'thing' as const, words: 'Things', rows: of('thing') },
+])
+const away = computed(() => (data.value ?? []).filter((e) => e.is_put_away))
+
+function of(kind: string): Schemas['OwnLine'][] {
+  return (data.value ?? []).filter((e) => e.kind === kind && !e.is_put_away)
+}
+
+async function begin(body: Omit<Schemas['NewOwn'], 'request'>): Promise<void> {
+  const made = await doing(() => unwrap(api.POST('/api/own', { body: { ...body, request: crypto.randomUUID() } })))
+  if (!made) return
+  void queries.invalidateQueries({ queryKey: ['own-list'] })
+  await router.push({ name: 'own', params: { entryId: String(made.id) } })
+}
+
+async function show(activityId: string): Promise<void> {
+  await doing(() => unwrap(api.PUT('/api/hidden', { body: { activity_id: activityId, is_hidden: false } })))
+  for (const key of ['hidden', 'library']) void queries.invalidateQueries({ queryKey: [key] })
+}
+
+const stands = (e: Schemas['OwnLine']): string =>
+  e.number ? `version ${e.number}${e.has_draft ? ', changed since' : ''}` : 'draft'
+</script>
+
+<template>
+  <div class="stack">
+    <div class="row">
+      <h1>Own library</h1>
+      <span v-if="may" class="row push">
+        <button type="button" class="plain-button main" :aria-expanded="beginning" @click="beginning = !beginning">
+          New activity
+        </button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="busy"
+          @click="begin({ kind: 'thing', values: emptyThing(), blank: '', copy_of: '' })"
+        >
+          New thing
+        </button>
+      </span>
+    </div>
+    <ProblemNote :error="error ?? refused" />
+    <section v-if="beginning" class="sheet stack" aria-label="What kind of work is it?">
+      <h2>What does the child’s hand do?</h2>
+      <div class="kinds">
+        <button
+          v-for="w in words?.works"
+          :key="w.id"
+          type="button"
+          class="pick"
+          :disabled="busy"
+          @click="begin({ kind: 'activity', blank: w.id, copy_of: '' })"
+        >
+          {{ w.name }}
+        </button>
+      </div>
+      <p class="soft">
+        Or open an activity of a child’s library and choose “Make it your own”: it begins as a copy, picture and all.
+      </p>
+    </section>
+    <p v-if="isPending" class="soft">Fetching what the clinic made…</p>
+    <template v-for="k in kinds" v-else :key="k.id">
+      <section class="stack" :aria-label="k.words">
+        <h2>{{ k.words }}</h2>
+        <ul v-if="k.rows.length" class="rows">
+          <li v-for="e in k.rows" :key="e.id">
+            <RouterLink :to="{ name: 'own', params: { entryId: String(e.id) } }">{{
+              e.name || 'without a name'
+            }}</RouterLink>
+            <span class="tag" :class="{ caution: e.has_draft }">{{ stands(e) }}</span>
+            <span class="soft small"
+              >{{ e.made_by }}, {{ new Date(e.changed_at).toLocaleDateString('en-GB')
+              }}{{ e.copied_from ? ', from a copy' : '' }}</span
+            >
+          </li>
+        </ul>
+        <p v-else class="soft">
+          {{
+            k.id === 'activity'
+              ? 'None yet. One you often run and do not find here takes about five minutes.'
+              : 'None yet. A thing you add is drawn, judged and used by every activity it fits.'
+          }}
+        </p>
+      </section>
+    </template>
+    <OwnFiles v-if="may" :entries="data ?? []" />
+    <details v-if="away.length">
+      <summary>Put away: {{ away.length }}</summary>
+      <ul class="rows">
+        <li v-for="e in away" :key="e.id">
+          <RouterLink :to="{ name: 'own', params: { entryId: String(e.id) } }">{{
+            e.name || 'without a name'
+          }}</RouterLink>
+        </li>
+      </ul>
+    </details>
+    <details v-if="hidden?.activities.length">
+      <summary>Hidden in this clinic: {{ hidden.activities.length }}</summary>
+      <ul class="rows">
+        <li v-for="h in hidden.activities" :key="h.id">
+          {{ h.name }}
+          <button v-if="may" type="button" class="plain-button push" @click="show(h.id)">Show again</button>
+        </li>
+      </ul>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.push {
+  margin-left: auto;
+}
+.kinds {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(210px, 100%), 1fr));
+  gap: 8px;
+}
+.rows li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px var(--gap-3);
+  align-items: center;
+  min-height: var(--touch);
+  padding: 4px var(--gap-3);
+}
+.rows li + li {
+  border-top: 1px solid var(--line);
+}
+summary {
+  min-height: var(--touch);
+  padding-top: 10px;
+  cursor: pointer;
+}
+</style>
