@@ -16,7 +16,9 @@ from core.planner import (
     PlannedBlock,
     Refusal,
     SessionPlan,
+    SessionRequest,
     WeekPlan,
+    bring_in,
     format_of,
     plan_session,
     totals,
@@ -73,12 +75,19 @@ def make_plan(member: Member, child: Child, home: Home, wish: Wish, on: date) ->
 
 
 @acting("plan.edit")
-def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str], on: date) -> Done[Plan]:
-    """Plan again around the locked blocks. Raises Infeasible, the plan left as it was, when there is none."""
+def plan_again(
+    member: Member, plan: Plan, version: int, excluded: Sequence[str], on: date, wanted: str = ""
+) -> Done[Plan]:
+    """Plan again around the locked blocks. Raises Infeasible, the plan left as it was, when there is none.
+
+    wanted -- an activity that is to be in it, locked from then on. Raises FieldError where it can't be
+    """
     now = _unchanged(plan, version)
     wish = replace(wish_of(now), excluded=tuple(excluded))
     bench = workbench_of(now, on)
-    request = replace(bench.request, excluded=frozenset(wish.excluded))
+    request = replace(bench.request, excluded=frozenset(wish.excluded) - {wanted})
+    if wanted and wanted not in {b.variant.activity_id for b in request.locked}:
+        request = replace(request, locked=(*request.locked, _brought_in(request, wanted)))
     answer = plan_session(request)
     if answer.status == "infeasible":
         raise Infeasible(answer)
@@ -94,6 +103,14 @@ def plan_again(member: Member, plan: Plan, version: int, excluded: Sequence[str]
     return Done(
         now, now, now.child_id, {"excluded": list(excluded), "locked": [b.variant.activity_id for b in request.locked]}
     )
+
+
+def _brought_in(request: SessionRequest, activity_id: str) -> PlannedBlock:
+    """What an activity would be in the session. Raises FieldError where it can't be in it."""
+    answer = bring_in(replace(request, locked=()), activity_id)
+    if answer.block is None:
+        raise FieldError("bring_in", activity_id, answer.words, answer.change)
+    return answer.block
 
 
 @acting("plan.edit")

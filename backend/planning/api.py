@@ -122,7 +122,9 @@ def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
     who = member(request)
     plan = queries.plan_for(who, plan_id)
     try:
-        actions.plan_again(who, plan, body.version, body.excluded, timezone.localdate())
+        if body.bring_in:
+            checked_activity(who, body.bring_in)
+        actions.plan_again(who, plan, body.version, body.excluded, timezone.localdate(), body.bring_in)
     except Infeasible as error:
         return plan_out(plan, error)
     return plan_out(queries.plan_for(who, plan_id))

@@ -80,10 +80,11 @@ class BlocksIn(Schema):
 
 
 class AgainIn(Schema):
-    """Plan again around the locked blocks, without these activities."""
+    """Plan again around the locked blocks, without these activities; bring_in: with this one, locked."""
 
     version: int
     excluded: list[str] = []
+    bring_in: str = ""
 
 
 class ReasonOut(Schema):

@@ -5,7 +5,7 @@ from typing import Literal
 from django.db import models
 from django.db.models import Q
 
-from clinic.fields import one_of, only
+from clinic.fields import OrderedJSONField, one_of, only
 from clinic.managers import ClinicManager
 from clinic.models import Clinic, Member
 
@@ -25,10 +25,10 @@ class OwnEntry(models.Model):
     clinic = models.ForeignKey(Clinic, models.CASCADE, related_name="own_entries")
     kind: "models.CharField[OwnKind, OwnKind]" = one_of(OwnKind, 10)
     name = models.CharField(max_length=80, blank=True)
-    draft = models.JSONField(null=True)
+    draft = OrderedJSONField(null=True)
     current = models.ForeignKey("OwnVersion", models.SET_NULL, null=True, related_name="+")
     copied_from = models.CharField(max_length=40, blank=True)
-    copied_values = models.JSONField(null=True)
+    copied_values = OrderedJSONField(null=True)
     is_put_away = models.BooleanField(default=False)
     made_by = models.ForeignKey(Member, models.PROTECT, related_name="+")
     changed_at = models.DateTimeField(auto_now=True)
@@ -67,7 +67,7 @@ class OwnVersion(models.Model):
     number = models.PositiveIntegerField()
     ref = models.CharField(max_length=40, unique=True)
     line = models.CharField(max_length=40, db_index=True)
-    values = models.JSONField()
+    values = OrderedJSONField()
     made_by = models.ForeignKey(Member, models.PROTECT, related_name="+")
     made_at = models.DateTimeField(auto_now_add=True)
 

@@ -97,7 +97,7 @@ def preview_activity(values: Mapping[str, Any]) -> ActivityPreview:
     """Return an activity as it looks. The values are those of a whole one."""
     activity = own_activity(values, "preview")
     variants = sorted(variants_of(activity), key=lambda v: (difficulty(v)[activity.strand], v.grade))
-    house = UsableCupboard(stock_of(dict.fromkeys(THINGS, PLENTY)), FIVE, SOMEBODY_CLOSE, {activity.id: activity})
+    house = full_house(activity)
     easiest, hardest = variants[0], variants[-1]
     return ActivityPreview(
         picture=_picture(easiest, house),
@@ -126,6 +126,12 @@ def preview_thing(values: Mapping[str, Any]) -> ThingPreview:
         judged=[_judged(thing, who, child, setting) for who, child, setting in CHILDREN],
         used_by=sorted(a.name for a in reach_of_thing(thing)),
     )
+
+
+def full_house(activity: Activity) -> UsableCupboard:
+    """A house with everything, for a child of five; of what most homes have, more, so that it comes first."""
+    stock = stock_of({t.id: PLENTY * (2 if t.common else 1) for t in THINGS.values()})
+    return UsableCupboard(stock, FIVE, SOMEBODY_CLOSE, {activity.id: activity})
 
 
 def _picture(variant: Variant, house: UsableCupboard) -> str:

@@ -7,12 +7,23 @@ from ninja import Router
 
 from clinic.schema import Schema
 from core.child import PARTS
-from core.drawing import InputKind, act_language
-from core.library import ACTIVITIES, PROPERTY_WORDS, WORK, PropertyKind, asked_of_forms
+from core.drawing import InputKind, act_language, draw
+from core.library import (
+    ACTIVITIES,
+    PROPERTY_WORDS,
+    WORK,
+    PropertyKind,
+    WorkKind,
+    asked_of_forms,
+    blank,
+    own_activity,
+)
 from core.materials import FORMS, KEPT
+from core.offers import variants_of
 from core.planner import PART_NAMES
 from core.recording import AUTOMATIC, MARKS, MEASURED
 from core.safety import STEP_TAGS
+from shelf.preview import FIVE, full_house
 
 router = Router(tags=["own"])
 
@@ -40,8 +51,12 @@ class PropertyOut(Named):
 
 
 class WorkOut(Named):
-    """One kind of work, and how many seconds a try of it usually takes, at least and at most."""
+    """One kind of work, and how many seconds a try of it usually takes, at least and at most. blank, picture: the blank
+    to begin with.
+    """
 
+    blank: str
+    picture: str
     low: float
     high: float
 
@@ -82,6 +97,15 @@ def own_words(request: HttpRequest) -> OwnWords:
     return _words()
 
 
+def _work(kind: WorkKind) -> WorkOut:
+    work, begun = WORK[kind], own_activity(blank(kind), "blank")
+    easiest = variants_of(begun)[0]
+    picture = draw(easiest, full_house(begun).offer(easiest), FIVE, table=False)
+    return WorkOut(
+        id=kind, name=work.words, blank=begun.name, picture=picture, low=work.seconds[0], high=work.seconds[1]
+    )
+
+
 @cache
 def _words() -> OwnWords:
     asked = asked_of_forms(tuple(ACTIVITIES.values()))
@@ -91,7 +115,7 @@ def _words() -> OwnWords:
             PropertyOut(id=k, name=p.words, kind=p.kind, unit=p.unit, options=list(p.options), is_hazard=p.is_hazard)
             for k, p in PROPERTY_WORDS.items()
         ],
-        works=[WorkOut(id=k, name=w.words, low=w.seconds[0], high=w.seconds[1]) for k, w in WORK.items()],
+        works=[_work(kind) for kind in WORK],
         acts=[
             ActOut(
                 id=a.id,

@@ -21,7 +21,7 @@ from core.library.reading import reading_grade
 from core.library.recipe import Recipe
 from core.library.source import Issue, LibraryError
 from core.library.thing_words import PROPERTY_WORDS, PropertyKind, PropertyWords
-from core.library.work import WORK
+from core.library.work import WORK, WorkKind
 from core.materials import Thing
 from core.recording import is_own
 
@@ -77,6 +77,7 @@ __all__ = [
     "Recipe",
     "Stage",
     "Unit",
+    "WorkKind",
     "activity_as_written",
     "activity_or_none",
     "asked_of_forms",

@@ -40,7 +40,7 @@ def own_activity(values: Mapping[str, Any], belongs_to: str) -> Activity:
     """
     source = read(ActivitySource, {**values, "id": "own"}, str(values.get("name") or "the activity"))
     activity = source.build()
-    line = _name(belongs_to, [dict(activity.trains), dict(activity.demands), activity.work, _graded(activity)])
+    line = _name(belongs_to, [list(activity.trains.items()), dict(activity.demands), activity.work, _graded(activity)])
     return hold(replace(activity, id=_name(belongs_to, _plain(values)), line=line))
 
 
@@ -82,7 +82,9 @@ def _graded(activity: Activity) -> list[Any]:
 
 
 def _plain(values: Mapping[str, Any]) -> dict[str, Any]:
-    return {key: value for key, value in values.items() if key != "id"}
+    """What a name is made of. Which strand stands first matters; the order of everything else does not."""
+    plain = {key: value for key, value in values.items() if key != "id"}
+    return {**plain, "trains": list(plain["trains"].items())} if "trains" in plain else plain
 
 
 def _name(belongs_to: str, holds: object) -> str:

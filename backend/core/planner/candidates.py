@@ -16,7 +16,7 @@ from core.offers import Offer, evidence_name
 from core.planner.dose import Dose, dose_of, seconds_a_try
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.options import QUALITY, STEP, Option
-from core.planner.request import Reason, SessionRequest
+from core.planner.request import PlannedBlock, Reason, SessionRequest
 from core.planner.suitability import (
     aims,
     minutes_of,
@@ -93,6 +93,10 @@ class Candidate:
         if self.part == "main":
             musts.add(f"target:{STRANDS[self.strand].target}")
         return frozenset(musts)
+
+    def planned(self, sets: int) -> PlannedBlock:
+        """It as a choice of so many sets, locked."""
+        return PlannedBlock(self.part, self.offer.variant, sets, locked=True)
 
     def options(self) -> Iterator[Option["Candidate"]]:
         """The candidate with every number of sets a block of it may have; none where main work is over at once."""

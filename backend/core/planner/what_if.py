@@ -9,7 +9,7 @@ from core.offers import difficulty
 from core.planner.candidates import Candidate, all_candidates
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import TENTHS, Built, build
-from core.planner.options import WORTH_A_MINUTE, undominated
+from core.planner.options import WORTH_A_MINUTE, Option, undominated
 from core.planner.request import PlannedBlock, SessionRequest
 from core.planner.session import limit_words, limits_of, options_of
 from core.planner.solver import run
@@ -20,13 +20,16 @@ SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
 
 @dataclass(frozen=True)
 class BroughtIn:
-    """What one activity would take to be in the plan. cost: well-spent minutes lost, None where it can't be in."""
+    """What one activity would take to be in the plan. cost: well-spent minutes lost, None where it can't be in; block:
+    what it would be there.
+    """
 
     activity_id: str
     name: str
     cost: float | None
     words: str
     change: str
+    block: PlannedBlock | None = None
 
 
 def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
@@ -53,14 +56,15 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     mine = [o for o in every if o.activity.id == activity_id]
     brought = frozenset(thing for o in mine for thing in o.kit)
     others = undominated([o for o in every if o.activity.id != activity_id], limits.blocks, out=brought)
-    best, best_status = _worth(build([*mine, *others], 0, limits))
+    best, best_status, _ = _worth(build([*mine, *others], 0, limits))
     forced = build([*mine, *others], 0, limits)
     there(forced)
-    worth, status = _worth(forced)
+    worth, status, chosen = _worth(forced)
     if best_status != "infeasible" and status != "infeasible":
         cost = max(0.0, best - worth)
         words = "As good as what is there." if cost < 0.05 else f"It would cost {cost:.1f} well-spent minutes."
-        return BroughtIn(activity_id, activity.name, cost, words, "Swap it in by hand, or lock it and plan again.")
+        block = next(o.of.planned(o.sets) for o in chosen if o.activity.id == activity_id)
+        return BroughtIn(activity_id, activity.name, cost, words, "", block)
     less = smallest([*mine, *others], [], limits, LIMITS_ORDER, there)
     if less is None:
         return BroughtIn(
@@ -70,10 +74,13 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     return BroughtIn(activity_id, activity.name, None, f"With it, {' and '.join(reasons)}.", " ".join(fixes))
 
 
-def _worth(built: Built[Candidate]) -> tuple[float, str]:
+def _worth(built: Built[Candidate]) -> tuple[float, str, list[Option[Candidate]]]:
     built.model.maximize(built.worth)
     solver, status = run(built.model)
-    return (solver.objective_value / (WORTH_A_MINUTE * TENTHS), status) if status != "infeasible" else (0.0, status)
+    if status == "infeasible":
+        return 0.0, status, []
+    chosen = [o for o, t in zip(built.listed, built.take, strict=True) if solver.value(t)]
+    return solver.objective_value / (WORTH_A_MINUTE * TENTHS), status, chosen
 
 
 DifferenceKind = Literal["new", "gone", "harder", "easier", "other", "same"]

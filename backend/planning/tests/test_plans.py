@@ -149,3 +149,33 @@ class PlanTest(TestCase):
         status, problem = self.api("post", f"/plans/{plan['id']}/runs", {"id": uuid4()})
         self.assertEqual(status, 422)
         self.assertIn("can't be run today", problem["detail"])
+
+
+class BringInTest(TestCase):
+    def test_an_activity_that_was_not_chosen_is_brought_in_and_stays(self) -> None:
+        lead = make_member("lead")
+        child = make_child(lead)
+        api = Api(lead)
+        wish = {"minutes": 30, "targets": ["grasp"], "home_id": child.home_id}
+        plan = api("post", f"/children/{child.pk}/plans", wish)[1]
+        other = next(o["activity_id"] for o in plan["left_out"] if o["kind"] == "not_chosen")
+        body = {"version": plan["version"], "bring_in": other}
+        status, plan = api("post", f"/plans/{plan['id']}/again", body)
+        self.assertEqual(status, 200, plan)
+        block = next(b for b in plan["blocks"] if b["activity_id"] == other)
+        self.assertTrue(block["locked"])
+        again = api("post", f"/plans/{plan['id']}/again", {"version": plan["version"]})[1]
+        self.assertIn(other, {b["activity_id"] for b in again["blocks"]})
+
+    def test_what_can_not_be_in_is_said_at_the_field_and_the_plan_stays(self) -> None:
+        lead = make_member("lead")
+        child = make_child(lead)
+        api = Api(lead)
+        plan = api(
+            "post", f"/children/{child.pk}/plans", {"minutes": 30, "targets": ["grasp"], "home_id": child.home_id}
+        )[1]
+        missing = next(o["activity_id"] for o in plan["left_out"] if o["kind"] == "missing")
+        status, problem = api("post", f"/plans/{plan['id']}/again", {"version": plan["version"], "bring_in": missing})
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "bring_in"))
+        self.assertTrue(problem["fields"][0]["remedy"])
+        self.assertEqual(api("get", f"/plans/{plan['id']}")[1]["version"], plan["version"])

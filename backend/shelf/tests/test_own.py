@@ -62,6 +62,14 @@ class WritingTest(OwnTest):
         self.assertEqual([i["at"] for i in entry["issues"]], ["name"])
         self.assertEqual(self.api("post", "/own", {"kind": "activity", "blank": "dreaming"})[0], 422)
 
+    def test_the_strand_that_stands_first_stays_first(self) -> None:
+        entry = self.begun({**blank("thread"), "name": "Bead gate"})
+        self.assertEqual(list(entry["values"]["trains"]), ["object_grasp", "hold_and_act"])
+        shared = self.api("post", f"/own/{entry['id']}/share", {"version": entry["version"]})[1]
+        self.assertEqual(find_activity(shared["ref"]).strand, "object_grasp")
+        other = {**blank("thread"), "name": "Bead gate", "trains": {"hold_and_act": 3, "object_grasp": 3.5}}
+        self.assertNotEqual(self.shared(other)["ref"], shared["ref"])
+
     def test_a_copy_begins_as_the_library_has_it(self) -> None:
         entry = self.api("post", "/own", {"kind": "activity", "copy_of": "peg_fence"})[1]
         self.assertEqual(entry["values"]["axes"], activity_as_written("peg_fence")["axes"])

@@ -4274,13 +4274,18 @@ export interface components {
         };
         /**
          * WorkOut
-         * @description One kind of work, and how many seconds a try of it usually takes, at least and at most.
+         * @description One kind of work, and how many seconds a try of it usually takes, at least and at most. blank, picture: the blank
+         *     to begin with.
          */
         WorkOut: {
             /** Id */
             id: string;
             /** Name */
             name: string;
+            /** Blank */
+            blank: string;
+            /** Picture */
+            picture: string;
             /** Low */
             low: number;
             /** High */
@@ -5193,7 +5198,7 @@ export interface components {
         };
         /**
          * AgainIn
-         * @description Plan again around the locked blocks, without these activities.
+         * @description Plan again around the locked blocks, without these activities; bring_in: with this one, locked.
          */
         AgainIn: {
             /** Version */
@@ -5203,6 +5208,11 @@ export interface components {
              * @default []
              */
             excluded: string[];
+            /**
+             * Bring In
+             * @default
+             */
+            bring_in: string;
         };
         /**
          * NameIn

@@ -91,10 +91,10 @@ export function useBench(planId: MaybeRefOrGetter<string>) {
       }
     })
 
-  const again = (excluded: string[]): Promise<void> =>
+  const again = (excluded: string[], bring_in = ''): Promise<void> =>
     inTurn(async () => {
       const now = rowNow()
-      const body = { version: plan.value?.version ?? 0, excluded }
+      const body = { version: plan.value?.version ?? 0, excluded, bring_in }
       if (
         await ask(() =>
           unwrap(api.POST('/api/plans/{plan_id}/again', { params: { path: { plan_id: toValue(planId) } }, body })),

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import OwnFiles from '@/components/shelf/OwnFiles.vue'
+import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
@@ -75,11 +76,12 @@ const stands = (e: Schemas['OwnLine']): string =>
           v-for="w in words?.works"
           :key="w.id"
           type="button"
-          class="pick"
+          class="kind"
           :disabled="busy"
           @click="begin({ kind: 'activity', blank: w.id, copy_of: '' })"
         >
-          {{ w.name }}
+          <ActivityPicture :picture="w.picture" />
+          {{ w.blank }}
         </button>
       </div>
       <p class="soft">
@@ -140,8 +142,28 @@ const stands = (e: Schemas['OwnLine']): string =>
 }
 .kinds {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(210px, 100%), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 8px;
+}
+.kind {
+  display: grid;
+  justify-items: center;
+  align-content: space-between;
+  gap: 4px;
+  padding: 8px 6px;
+  border: 2px solid var(--line);
+  border-radius: var(--round);
+  background: var(--sheet);
+  color: var(--ink);
+  font-size: var(--step-1);
+  line-height: 1.25;
+  cursor: pointer;
+}
+.kind:hover {
+  border-color: var(--water);
+}
+.kind :deep(svg.picture) {
+  max-height: 84px;
 }
 .rows li {
   display: flex;

@@ -5,7 +5,9 @@ import type { Schemas } from '@/api/client'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
 const { items, planId = '' } = defineProps<{ items: Schemas['LeftOutOut'][]; planId?: string }>()
+const emit = defineEmits<{ bringIn: [activityId: string] }>()
 const asked = ref<Record<string, string>>({})
+const possible = ref<Record<string, boolean>>({})
 
 /** What it would cost to have this one in, worked out when asked. */
 async function ask(activityId: string): Promise<void> {
@@ -18,6 +20,7 @@ async function ask(activityId: string): Promise<void> {
       }),
     )
     asked.value[activityId] = `${found.words} ${found.change}`
+    possible.value[activityId] = found.cost !== null
   } catch (problem) {
     asked.value[activityId] = (problem as Error).message
   }
@@ -67,6 +70,14 @@ const groups = computed(() =>
           aria-live="polite"
         >
           <strong>{{ item.name }}</strong> {{ asked[item.activity_id] }}
+          <button
+            v-if="possible[item.activity_id]"
+            type="button"
+            class="plain-button"
+            @click="emit('bringIn', item.activity_id)"
+          >
+            Bring in {{ item.name }}
+          </button>
         </p>
       </template>
       <ul v-else>

@@ -22,6 +22,7 @@ function setAct(frame: Frame, id: string): void {
   if (thing && !(thing.key in frame) && roles[0]) frame[thing.key] = roles[0]
 }
 
+const EVERY = 'every'
 const alongOf = (frame: Frame, key: string): string => {
   const value = frame[key]
   return typeof value === 'object' ? value.axis : ''
@@ -114,12 +115,12 @@ const axisOf = (id: string): ActivityValues['axes'][number] | null => values.val
                   @update:model-value="setAt(frame, input.key, i, Boolean($event))"
               /></label>
               <el-select
-                :model-value="alongOf(frame, input.key)"
+                :model-value="alongOf(frame, input.key) || EVERY"
                 size="small"
                 class="along"
                 :aria-label="`Frame ${f + 1}, ${input.key}: changes with`"
                 @update:model-value="setAlong(frame, input.key, axisOf($event))"
-                ><el-option value="" label="at every grade" /><el-option
+                ><el-option :value="EVERY" label="at every grade" /><el-option
                   v-for="a in values.axes"
                   :key="a.id"
                   :value="a.id"
