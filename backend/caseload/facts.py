@@ -52,6 +52,8 @@ def facts_of(child: Child, on: date) -> Facts:
         chaining_policy=child.chaining_policy,
         young_guises=child.young_guises,
         overlays=frozenset(child.overlays),
+        favourites=frozenset(child.favourites),
+        own_cues=tuple(child.own_cues.items()),
     )
 
 

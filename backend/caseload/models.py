@@ -66,6 +66,7 @@ class Child(models.Model):
     also_at      -- other places the child has sessions in: grandparents, a second home
     wanted       -- the tasks the family wants, the most wanted first
     therapist    -- who looks after the child; None: nobody in particular
+    favourites   -- lines of the activities the child loves; own_cues -- what this family says at one, by its line
     care         -- open; discharged, with a summary in closing_words; archived: put away without one
     consent_on   -- when the family agreed, and consent_words to what
     request      -- made by the page that added the child: the same form sent twice makes one child
@@ -107,6 +108,8 @@ class Child(models.Model):
     overlays = models.JSONField(default=list)
     food_as_material = models.BooleanField(default=True)
     overrides = models.JSONField(default=dict)
+    favourites = models.JSONField(default=list)
+    own_cues = models.JSONField(default=dict)
     every_days = models.PositiveSmallIntegerField(default=7)
     referral = models.CharField(max_length=500, blank=True)
     consent_on = models.DateField(null=True, blank=True)

@@ -46,7 +46,7 @@ class Clinic(models.Model):
 
 
 class Member(models.Model):
-    """One person's place in one clinic."""
+    """One person's place in one clinic. favourites -- lines of the activities this person likes to run."""
 
     user = models.OneToOneField(settings.AUTH_USER_MODEL, models.CASCADE, related_name="member")
     clinic = models.ForeignKey(Clinic, models.PROTECT, related_name="members")
@@ -54,6 +54,7 @@ class Member(models.Model):
     run_hand: "models.CharField[Thumb, Thumb]" = one_of(Thumb, 5, default="right")
     theme: "models.CharField[Theme, Theme]" = one_of(Theme, 5, default="auto")
     units: "models.CharField[Units, Units]" = one_of(Units, 4, default="mm")
+    favourites = models.JSONField(default=list)
     version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("clinic")

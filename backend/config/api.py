@@ -45,6 +45,7 @@ from running.api import router as running
 from running.look_api import router as looks
 from sheets.api import router as sheets
 from shelf.api import router as shelf
+from shelf.loved_api import router as loved
 from shelf.words_api import router as own_words
 from visits.api import router as visits
 
@@ -77,6 +78,7 @@ for _router in (
     care,
     shelf,
     own_words,
+    loved,
     cupboard,
     letters,
     recipes,

@@ -2,6 +2,8 @@
 with.
 """
 
+from dataclasses import dataclass
+
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
@@ -14,11 +16,13 @@ from clinic.models import Member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.child import Child as Facts
-from core.child import Part
+from core.child import Part, for_family
 from core.drawing import draw_thing
 from core.errors import NotThere
-from core.offers import Reach, grade_words, most_useful_first, reach, starter_list, swaps
-from core.skills import STRANDS
+from core.library import Activity, Company, Where, company_of, said_of, where_of
+from core.offers import Reach, Variant, grade_words, most_useful_first, reach, starter_list, swaps
+from core.recording import is_own
+from core.skills import STRANDS, WANTED_TASKS
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out
@@ -26,6 +30,7 @@ from planning.workbench import Wish, Workbench, asked_variant, workbench
 from shelf.queries import shelf_of
 
 router = Router(tags=["library"])
+MOST_PICTURES = 24  # at a time
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 
@@ -59,6 +64,22 @@ class ReachOut(Schema):
     why_not: str
     things: list[str]
     themes: list[str]
+    does: str
+    said: str
+    work: str
+    where: Where
+    company: Company
+    tasks: list[str]
+    loved: bool
+    liked: bool
+    own: bool
+    cue: str
+
+
+class PicturesOut(Schema):
+    """Pictures as SVG, by activity."""
+
+    pictures: dict[str, str]
 
 
 class PictureOut(Schema):
@@ -79,11 +100,28 @@ class StarterOut(Schema):
 @router.get("/children/{child_id}/library", response={200: list[ReachOut], **REFUSED})
 def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[ReachOut]:
     """Every activity with the grades this home can offer this child, the most useful first."""
-    bench = _bench(member(request), child_id, home_id)
+    who = member(request)
+    bench = _bench(who, child_id, home_id)
     estimates = bench.request.estimates
     activities = bench.request.activities.values()
     reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in activities)
-    return [_reach_out(r, estimates[r.activity.strand].mean, bench.cupboard.child) for r in reaches]
+    seen = Seen(bench.cupboard.child, frozenset(who.favourites))
+    return [_reach_out(r, estimates[r.activity.strand].mean, seen) for r in reaches]
+
+
+@router.get("/children/{child_id}/pictures", response={200: PicturesOut, **REFUSED})
+def read_pictures(request: HttpRequest, child_id: int, home_id: int, activity_ids: str) -> PicturesOut:
+    """Each activity drawn at the grade nearest to the child, without the table; ids with commas."""
+    ids = activity_ids.split(",")
+    if len(ids) > MOST_PICTURES:
+        reason = f"{len(ids)} pictures are asked for; {MOST_PICTURES} is the most."
+        raise FieldError("activity_ids", len(ids), reason, "Ask for them in several parts.")
+    bench = _bench(member(request), child_id, home_id)
+    shelf, estimates = bench.request.activities, bench.request.estimates
+    asked = [shelf[i] for i in ids if i in shelf]
+    reaches = [reach(a, bench.cupboard, estimates[a.strand]) for a in asked]
+    grades = {r.activity.id: r.nearest or Variant(r.activity.id, (0,) * len(r.activity.axes)) for r in reaches}
+    return PicturesOut(pictures={i: bench.picture(v, table=False) for i, v in grades.items()})
 
 
 @router.get("/children/{child_id}/starter", response={200: list[StarterOut], **REFUSED})
@@ -141,8 +179,25 @@ def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
     return workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
 
 
-def _reach_out(r: Reach, mean: float, child: Facts) -> ReachOut:
-    f = r.activity
+@dataclass(frozen=True)
+class Seen:
+    """Who looks for whom: the child, and the lines of one's own favourites."""
+
+    child: Facts
+    liked: frozenset[str]
+
+
+def _tasks_of(activity: Activity) -> list[str]:
+    """The wanted tasks an activity is, or trains a skill for."""
+    return [
+        t.id
+        for t in WANTED_TASKS.values()
+        if activity.id in t.practised_by or any(s in t.demands or s == t.strand for s in activity.trains)
+    ]
+
+
+def _reach_out(r: Reach, mean: float, seen: Seen) -> ReachOut:
+    f, child = r.activity, seen.child
     strand = STRANDS[f.strand]
     return ReachOut(
         activity_id=f.id,
@@ -172,4 +227,14 @@ def _reach_out(r: Reach, mean: float, child: Facts) -> ReachOut:
         why_not=r.why_not,
         things=list(r.things),
         themes=list(f.themes),
+        does=for_family(f.does, child),
+        said=for_family(said_of(f), child),
+        work=f.work,
+        where=where_of(f),
+        company=company_of(f),
+        tasks=_tasks_of(f),
+        loved=f.line in child.favourites,
+        liked=f.line in seen.liked,
+        own=is_own(f.id),
+        cue=child.own_cue(f.line),
     )

@@ -41,6 +41,7 @@ class PermissionMatrixTest(TestCase):
             "note.write",
             "me.edit",
             "shelf.read",
+            "child.love",
         }
         leads = {"lead": True, "therapist": False, "assistant": False}
         for_leads = {
@@ -126,6 +127,8 @@ class WallTest(TestCase):
         "post /runs/{run_id}/note/sign": {"version": 1},
         "post /runs/{run_id}/note/amendments": {"text": "x"},
         "post /goals/{goal_id}/scores": {"score": 0},
+        "put /children/{child_id}/favourites": {"activity_id": "peg_fence", "whose": "child", "is_favourite": True},
+        "put /children/{child_id}/cue": {"activity_id": "peg_fence", "words": "Crocodile!"},
         "put /own/{entry_id}": {"values": {"name": "x"}, "version": 1},
         "post /own/{entry_id}/share": {"version": 1},
         "post /own/{entry_id}/drop-draft": {"version": 1},
@@ -151,7 +154,7 @@ class WallTest(TestCase):
                     body = {"minutes": 30, "targets": ["grasp"], "home_id": mine.home_id}
                 url = template.removeprefix("/api").format(**ids)
                 if any(word in url for word in ("library", "starter", "forecast", "swaps", "picture")):
-                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&grade=0,0,0&role=item&stock_id=1"
+                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&grade=0,0,0&role=item&stock_id=1&activity_ids=peg_fence"
                 elif "bring-in" in url:
                     url += "?activity_id=peg_fence"
                 elif "recipes" in url:

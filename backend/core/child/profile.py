@@ -132,6 +132,8 @@ class Child:
     young_guises    -- whether guises made for younger children are welcome
     overlays        -- what is learned on the side: ids of OVERLAYS
     cutting_rung    -- the rung of cutting that is sure by now, None where nobody has seen it
+    favourites      -- lines of the activities the child loves
+    own_cues        -- what this family says in place of the spoken cue, by line of the activity
     learned         -- what the clinic's own children taught of the library
     """
 
@@ -160,7 +162,13 @@ class Child:
     overlays: frozenset[str] = frozenset()
     food_as_material: bool = True
     overrides: frozenset[str] = frozenset()
+    favourites: frozenset[str] = frozenset()
+    own_cues: tuple[tuple[str, str], ...] = ()
     learned: Learned = AS_SHIPPED
+
+    def own_cue(self, line: str) -> str:
+        """What this family says at an activity; empty where it says what everybody does."""
+        return next((words for known, words in self.own_cues if known == line), "")
 
     @property
     def mouths_often(self) -> bool:

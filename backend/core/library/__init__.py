@@ -15,6 +15,7 @@ from core.library.files import (
     load_things,
     thing_as_written,
 )
+from core.library.finding import Company, Where, company_of, said_of, where_of
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import find_own, look_up_own_with, own_activity, own_thing, thing_line
 from core.library.reading import reading_grade
@@ -66,6 +67,7 @@ __all__ = [
     "THINGS",
     "WORK",
     "Activity",
+    "Company",
     "Cue",
     "Fit",
     "Issue",
@@ -77,12 +79,14 @@ __all__ = [
     "Recipe",
     "Stage",
     "Unit",
+    "Where",
     "WorkKind",
     "activity_as_written",
     "activity_or_none",
     "asked_of_forms",
     "blank",
     "check",
+    "company_of",
     "find_activity",
     "find_own",
     "find_thing",
@@ -93,6 +97,8 @@ __all__ = [
     "own_activity",
     "own_thing",
     "reading_grade",
+    "said_of",
     "thing_as_written",
     "thing_line",
+    "where_of",
 ]

@@ -127,13 +127,16 @@ def _for_sets(q: Quantity, sets: int) -> Quantity:
 
 
 def _cues(f: Activity, variant: Variant, request: SessionRequest) -> tuple[Cue, ...]:
-    """Each cue for this child, a step's own before the activity's, in the order of the child's prompt policy: least
-    help first, or most.
+    """Each cue for this child, the family's own words before a step's and those before the activity's, in the order of
+    the child's prompt policy: least help first, or most.
     """
     own = {
         level: words for a, at in zip(f.axes, variant.grade, strict=True) for level, words in a.steps[at].cues.items()
     }
     words = {c.support: c.words for c in f.cues} | own
+    said = request.child.own_cue(f.line)
+    if said:
+        words["spoken"] = f"“{said}”"
     cues = tuple(Cue(level, for_child(words[level], request.child)) for level in LEVELS if level in words)
     return cues if request.child.prompt_policy == "least_first" else cues[::-1]
 

@@ -111,7 +111,9 @@ def freshness(activity: Activity, request: SessionRequest) -> Reason:
 
 
 def liking(activity: Activity, child: Child) -> Reason:
-    """Whether it can wear something the child likes."""
+    """Whether the child loves it, or it can wear something the child likes."""
+    if activity.line in child.favourites:
+        return Reason("liking", 1.0, "A favourite of this child's")
     shared = sorted(child.likes & set(activity.themes))
     return (
         Reason("liking", 1.0, f"Works with the theme {shared[0]}")

@@ -936,6 +936,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/{child_id}/favourites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Favourite
+         * @description Keep an activity among the child's favourites or one's own, or no longer.
+         */
+        put: operations["shelf_loved_api_set_favourite"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/cue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Cue
+         * @description Keep what this family says at an activity.
+         */
+        put: operations["shelf_loved_api_set_cue"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/things": {
         parameters: {
             query?: never;
@@ -1344,6 +1384,26 @@ export interface paths {
          * @description Every activity with the grades this home can offer this child, the most useful first.
          */
         get: operations["planning_library_api_read_library"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Pictures
+         * @description Each activity drawn at the grade nearest to the child, without the table; ids with commas, up to MOST_PICTURES.
+         */
+        get: operations["planning_library_api_read_pictures"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4292,6 +4352,49 @@ export interface components {
             high: number;
         };
         /**
+         * FavouritesOut
+         * @description The lines of the child's favourites and of one's own.
+         */
+        FavouritesOut: {
+            /** Child */
+            child: string[];
+            /** Me */
+            me: string[];
+        };
+        /**
+         * FavouriteIn
+         * @description An activity the child loves, or one likes to run oneself; or no longer.
+         */
+        FavouriteIn: {
+            /** Activity Id */
+            activity_id: string;
+            /**
+             * Whose
+             * @enum {string}
+             */
+            whose: "child" | "me";
+            /** Is Favourite */
+            is_favourite: boolean;
+        };
+        /**
+         * CueWords
+         * @description What this family says.
+         */
+        CueWords: {
+            /** Words */
+            words: string;
+        };
+        /**
+         * CueIn
+         * @description What this family says at an activity; empty for what everybody says.
+         */
+        CueIn: {
+            /** Activity Id */
+            activity_id: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * ThingOut
          * @description A household thing. Sizes in mm, forces in N, sheet weight in g/m².
          */
@@ -5438,6 +5541,42 @@ export interface components {
             things: string[];
             /** Themes */
             themes: string[];
+            /** Does */
+            does: string;
+            /** Said */
+            said: string;
+            /** Work */
+            work: string;
+            /**
+             * Where
+             * @enum {string}
+             */
+            where: "table" | "standing" | "floor" | "outdoors";
+            /**
+             * Company
+             * @enum {string}
+             */
+            company: "adult" | "partner";
+            /** Tasks */
+            tasks: string[];
+            /** Loved */
+            loved: boolean;
+            /** Liked */
+            liked: boolean;
+            /** Own */
+            own: boolean;
+            /** Cue */
+            cue: string;
+        };
+        /**
+         * PicturesOut
+         * @description Pictures as SVG, by activity.
+         */
+        PicturesOut: {
+            /** Pictures */
+            pictures: {
+                [key: string]: string;
+            };
         };
         /**
          * StarterOut
@@ -10142,6 +10281,112 @@ export interface operations {
             };
         };
     };
+    shelf_loved_api_set_favourite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FavouriteIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FavouritesOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_loved_api_set_cue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CueIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CueWords"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     cupboard_api_list_things: {
         parameters: {
             query?: never;
@@ -11407,6 +11652,58 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReachOut"][];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_read_pictures: {
+        parameters: {
+            query: {
+                home_id: number;
+                activity_ids: string;
+            };
+            header?: never;
+            path: {
+                child_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PicturesOut"];
                 };
             };
             /** @description Forbidden */
