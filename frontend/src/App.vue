@@ -35,6 +35,11 @@ function showSteps(): void {
   margin: 0 auto;
   padding: var(--gap-4);
 }
+@media (max-width: 760px) {
+  .page {
+    padding: var(--gap-3) var(--gap-3) 96px; /* the tabs at the thumb cover nothing */
+  }
+}
 main:focus {
   outline: none;
 }

@@ -35,6 +35,7 @@ export const router = createRouter({
           component: () => import('./pages/ActivityPage.vue'),
           props: true,
         },
+        { path: 'compare', name: 'compare', component: () => import('./pages/ComparePage.vue') },
         { path: 'progress', name: 'progress', component: () => import('./pages/ProgressPage.vue') },
         { path: 'week', name: 'week', component: () => import('./pages/WeekPage.vue') },
         { path: 'plan', name: 'ask', component: () => import('./pages/AskPage.vue') },

@@ -78,7 +78,7 @@ class LovedTest(TestCase):
         row = self.row()
         self.assertIn("pinches a peg", str(row["said"]))
         self.assertEqual((row["where"], row["company"]), ("table", "adult"))
-        self.assertIn("zip", row["tasks"])
+        self.assertIn("buttons", row["tasks"])
         self.assertEqual(
             (self.row("bear_walk")["where"], self.row("crossing_ferries")["company"]), ("floor", "partner")
         )

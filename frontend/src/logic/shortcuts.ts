@@ -3,6 +3,7 @@ export const SHORTCUTS = [
   {
     where: 'Anywhere',
     keys: [
+      { key: 'Ctrl K', does: 'go to any child, page or action' },
       { key: '/', does: 'find a child by first letters' },
       { key: 'c', does: 'the children' },
       { key: 'd', does: 'the day' },

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
-import { answers, type Reach } from './library'
 import { ageWords, daysAgo, handWords, minutesWords, rungWords } from './words'
 
 describe('words', () => {
@@ -45,31 +44,5 @@ describe('reasons', () => {
       ['sharp', 1],
       ['', 1],
     ])
-  })
-})
-
-describe('library search', () => {
-  const row = (more: Partial<Reach>): Reach =>
-    ({
-      name: 'Dab with a short stub',
-      group: 'dabbing',
-      strand_name: 'Grasp of tools',
-      also: [],
-      things: ['Cotton buds', 'Egg box'],
-      themes: [],
-      grades: 8,
-      offered: 4,
-      expected: 0.8,
-      ...more,
-    }) as Reach
-
-  it('finds by what you hold, one or several, singular or plural', () => {
-    expect(['cotton bud', 'egg boxes cotton buds', 'tools', 'dab'].map((s) => answers(row({}), s))).toEqual([
-      true,
-      true,
-      true,
-      true,
-    ])
-    expect(answers(row({}), 'egg box, marbles')).toBe(false)
   })
 })

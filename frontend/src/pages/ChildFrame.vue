@@ -69,6 +69,29 @@ nav a {
   color: var(--ink);
   text-decoration: none;
 }
+@media (max-width: 760px) {
+  .head {
+    gap: var(--gap-2);
+  }
+  .head > div {
+    width: 100%;
+  }
+  .careful {
+    flex: 1 1 100%;
+  }
+  nav {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    width: 100%;
+    scrollbar-width: none;
+  }
+  nav a {
+    flex: none;
+  }
+  nav a.plan {
+    order: -1;
+  }
+}
 nav a:hover {
   background: var(--water-soft);
 }

@@ -1,133 +1,167 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, unwrap } from '@/api/client'
+import LibraryFilters from '@/components/library/LibraryFilters.vue'
 import LibraryRow from '@/components/library/LibraryRow.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
-import TargetSign from '@/components/shared/TargetSign.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import type { Child } from '@/composables/useChild'
+import { useDoing } from '@/composables/useDoing'
 import { useLibrary } from '@/composables/useLibrary'
+import { usePictures } from '@/composables/usePictures'
 import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
-import { answers, fits } from '@/logic/library'
+import { fits, found, indexed, moreLike, otherSkill, sorted, type Filter, type Reach, type Sort } from '@/logic/library'
 
+/** Ideas: by what one has in the hand, what the child does, the skill, the task, the minutes, where and with whom. */
 const { child } = defineProps<{ child: Child }>()
+const PAGE = 24
+const router = useRouter()
 const words = useWords()
 const places = usePlaces(() => child)
+const queries = useQueryClient()
 const chosen = ref(child.home_id)
-const search = ref('')
-const target = ref('')
-const strand = ref('')
-const rung = ref<number>()
-const minutes = ref<number>()
-const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.value))
-const strands = computed(() => (words.value?.strands ?? []).filter((s) => !target.value || s.target === target.value))
-watch(target, () => (strand.value = ''))
-watch(strand, () => (rung.value = undefined))
+const search = useSessionStorage(`ideas-search ${child.id}`, '')
+const filter = useSessionStorage<Filter>(`ideas-filter ${child.id}`, {})
+const sort = useSessionStorage<Sort>('ideas-sort', 'nearest')
+const like = ref<{ how: 'more' | 'other'; of: Reach } | null>(null)
+const compared = ref<string[]>([])
+const shown = ref(PAGE)
+const { error: refused, doing } = useDoing()
 const { data, error, isPending } = useLibrary(
   () => child.id,
   () => chosen.value,
 )
-const found = computed(() =>
-  (data.value ?? []).filter(
-    (r) =>
-      answers(r, search.value) &&
-      fits(r, { target: target.value, strand: strand.value, rung: rung.value, minutes: minutes.value }),
-  ),
+const tasks = computed(() => Object.fromEntries((words.value?.wanted_tasks ?? []).map((t) => [t.id, t.name])))
+const index = computed(() => indexed(data.value ?? [], tasks.value))
+const rows = computed(() => {
+  const all = data.value ?? []
+  if (like.value) return (like.value.how === 'more' ? moreLike : otherSkill)(like.value.of, all)
+  const matching = found(all, index.value, search.value).filter((r) => fits(r, filter.value))
+  return search.value.trim() && sort.value === 'nearest' ? matching : sorted(matching, sort.value)
+})
+const here = computed(() => rows.value.filter((r) => r.offered))
+const listed = computed(() => [...here.value, ...rows.value.filter((r) => !r.offered)].slice(0, shown.value))
+const pictures = usePictures(
+  () => child.id,
+  () => chosen.value,
+  () => listed.value.map((r) => r.activity_id),
 )
-const here = computed(() => found.value.filter((r) => r.offered))
-const not = computed(() => found.value.filter((r) => !r.offered))
+watch([search, filter, sort, like], () => (shown.value = PAGE), { deep: true })
+watch(search, () => (like.value = null))
+
+function look(how: 'more' | 'other', of: Reach): void {
+  like.value = { how, of }
+  window.scrollTo({ top: 0 })
+}
+
+function compare(id: string): void {
+  const rest = compared.value.filter((x) => x !== id)
+  compared.value = rest.length < compared.value.length ? rest : [...rest, id].slice(-2)
+}
+
+/** Enter opens the first that was found. */
+function openFirst(): void {
+  const first = listed.value[0]
+  if (!first) return
+  void router.push({ name: 'activity', params: { activityId: first.activity_id }, query: { home: chosen.value } })
+}
+
+async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
+  const key = ['library', child.id, chosen.value]
+  const field = whose === 'child' ? 'loved' : 'liked'
+  const to = !reach[field]
+  const put = (value: boolean): void =>
+    void queries.setQueryData<Reach[]>(key, (all) =>
+      all?.map((r) => (r.activity_id === reach.activity_id ? { ...r, [field]: value } : r)),
+    )
+  put(to)
+  const body = { activity_id: reach.activity_id, whose, is_favourite: to }
+  const done = await doing(() =>
+    unwrap(api.PUT('/api/children/{child_id}/favourites', { params: { path: { child_id: child.id } }, body })),
+  )
+  if (!done) put(!to)
+}
 </script>
 
 <template>
   <div class="stack">
     <div class="row">
-      <el-select v-model="chosen" class="place" aria-label="Which cupboard"
-        ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
-      /></el-select>
       <el-input
         v-model="search"
         class="search"
-        placeholder="I have… egg box, straws"
+        placeholder="What is in your hand, or what should the child do? egg box, squeeze, pour"
         aria-label="Search by thing, activity or skill"
         clearable
+        @keydown.enter.prevent="openFirst"
       />
-      <button
-        v-for="t in words?.targets"
-        :key="t.id"
-        type="button"
-        class="pick"
-        :aria-pressed="target === t.id"
-        @click="target = target === t.id ? '' : t.id"
-      >
-        <TargetSign :target="t.id" :size="20" /> {{ t.name }}
-      </button>
-    </div>
-    <div class="row">
-      <el-select v-model="strand" class="strand" placeholder="Any skill" aria-label="Skill" clearable
-        ><el-option v-for="s in strands" :key="s.id" :value="s.id" :label="s.name"
-      /></el-select>
-      <el-select v-if="ladder" v-model="rung" class="rung" placeholder="Any rung" aria-label="Rung" clearable
-        ><el-option v-for="r in ladder.rungs" :key="r.number" :value="r.number" :label="`${r.number}: ${r.words}`"
-      /></el-select>
-      <el-select v-model="minutes" class="minutes" placeholder="Any length" aria-label="Minutes" clearable
-        ><el-option v-for="m in [2, 3, 5, 8]" :key="m" :value="m" :label="`fits ${m} minutes`"
+      <el-select v-model="chosen" class="place" aria-label="Which cupboard"
+        ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
       /></el-select>
     </div>
-    <ProblemNote :error="error" />
-    <p v-if="isPending" class="soft">Looking through the cupboard…</p>
+    <LibraryFilters v-model="filter" v-model:sort="sort" :name="child.first_name" />
+    <ProblemNote :error="error ?? refused" />
+    <RowsSkeleton v-if="isPending" words="Looking through the cupboard…" :rows="6" tall />
     <template v-if="data">
-      <p>
+      <p v-if="like" class="row">
+        <strong>{{ like.how === 'more' ? 'Like' : 'With the same things as' }} {{ like.of.name }}</strong>
+        <button type="button" class="plain-button" @click="like = null">Back to all</button>
+      </p>
+      <p v-else>
         <strong>{{ here.length }}</strong> activities this home can offer {{ child.first_name
-        }}<span class="soft"
+        }}<span v-if="sort === 'nearest' && !search" class="soft"
           >, those nearest to 8 of 10 first. The solid bar is the grades on offer here, the thin line all there are, the
           dot is {{ child.first_name }}.</span
         >
       </p>
-      <ul class="list">
-        <LibraryRow v-for="r in here" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" />
+      <p v-if="!rows.length" class="notice">
+        Nothing of that kind. Try a shorter word, or fewer limits; or
+        <RouterLink :to="{ name: 'shelf' }">write an activity of your own</RouterLink>.
+      </p>
+      <ul v-else class="list">
+        <LibraryRow
+          v-for="r in listed"
+          :key="r.activity_id"
+          :reach="r"
+          :child-id="child.id"
+          :home-id="chosen"
+          :picture="pictures[r.activity_id]"
+          :compared="compared.includes(r.activity_id)"
+          @more="look('more', r)"
+          @other="look('other', r)"
+          @compare="compare(r.activity_id)"
+          @love="love(r, $event)"
+        />
       </ul>
-      <template v-if="not.length">
-        <h3>Not from this cupboard</h3>
-        <ul class="list">
-          <LibraryRow v-for="r in not" :key="r.activity_id" :reach="r" :child-id="child.id" :home-id="chosen" />
-        </ul>
-      </template>
+      <button v-if="rows.length > shown" type="button" class="plain-button" @click="shown += PAGE">
+        Show more of {{ rows.length }}
+      </button>
     </template>
+    <div v-if="compared.length" class="tray row" role="status">
+      <span>{{ compared.length === 2 ? 'Two to compare' : 'One to compare: choose another' }}</span>
+      <RouterLink
+        v-if="compared.length === 2"
+        class="plain-button main"
+        :to="{ name: 'compare', query: { a: compared[0], b: compared[1], home: chosen } }"
+        >Side by side</RouterLink
+      >
+      <button type="button" class="plain-button" @click="compared = []">Let go</button>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.place {
-  width: 170px;
-}
 .search {
-  width: 220px;
+  flex: 1 1 320px;
 }
-.strand {
-  width: 210px;
-}
-.rung {
-  width: 380px;
-}
-.minutes {
-  width: 150px;
-}
-.pick {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
+.search :deep(.el-input__wrapper) {
   min-height: var(--touch);
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: 999px;
-  background: var(--sheet);
-  color: var(--ink);
-  font-size: var(--step-0);
-  cursor: pointer;
 }
-.pick[aria-pressed='true'] {
-  border-color: var(--water);
-  background: var(--water-soft);
-  font-weight: 700;
+.place {
+  width: 190px;
 }
 .list {
   list-style: none;
@@ -136,5 +170,13 @@ const not = computed(() => found.value.filter((r) => !r.offered))
   background: var(--sheet);
   border: 1px solid var(--line);
   border-radius: var(--round);
+}
+.tray {
+  position: sticky;
+  bottom: 12px;
+  padding: 8px var(--gap-3);
+  border: 2px solid var(--water);
+  border-radius: var(--round);
+  background: var(--sheet);
 }
 </style>

@@ -25,7 +25,7 @@ const emit = defineEmits<{ close: []; steps: [] }>()
 <style scoped>
 dl {
   display: grid;
-  grid-template-columns: 56px 1fr;
+  grid-template-columns: 72px 1fr;
   gap: 6px 12px;
   margin: 6px 0 var(--gap-3);
 }

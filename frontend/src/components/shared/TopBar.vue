@@ -1,15 +1,34 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useEventListener } from '@vueuse/core'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api } from '@/api/client'
 import FindChild from '@/components/shared/FindChild.vue'
+import TabBar from '@/components/shared/TabBar.vue'
 import { useMe } from '@/composables/useMe'
+import type { Command } from '@/logic/palette'
 
+/** The one way round: a bar at the top, on a phone a bar of tabs at the thumb, and the palette for everything else. */
 const dark = defineModel<boolean>('dark', { required: true })
 const { data: me } = useMe()
 const queries = useQueryClient()
 const router = useRouter()
+const route = useRoute()
+const CommandPalette = defineAsyncComponent(() => import('@/components/shared/CommandPalette.vue'))
+const open = ref(false)
+const pages = computed(() => [
+  { name: 'caseload', words: 'Children' },
+  { name: 'day', words: 'Day' },
+  { name: 'together', words: 'Together' },
+  { name: 'bag', words: 'Visit bag' },
+  { name: 'shelf', words: 'Own library' },
+  ...(me.value?.may.includes('people.read') ? [{ name: 'people', words: 'Clinic' }] : []),
+])
+const actions = computed<Command[]>(() => [
+  { id: 'dark', words: dark.value ? 'Light' : 'Dark', also: 'theme colours', run: () => (dark.value = !dark.value) },
+  { id: 'out', words: 'Sign out', run: () => void signOut() },
+])
 watch(
   () => me.value?.theme,
   (theme) => {
@@ -17,6 +36,15 @@ watch(
   },
   { immediate: true },
 )
+watch(
+  () => route.fullPath,
+  () => (open.value = false),
+)
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'k') return
+  event.preventDefault()
+  open.value = true
+})
 
 async function signOut(): Promise<void> {
   await api.DELETE('/api/session')
@@ -36,21 +64,22 @@ async function signOut(): Promise<void> {
       Pollicor
     </RouterLink>
     <nav aria-label="Main">
-      <RouterLink to="/">Children</RouterLink><RouterLink :to="{ name: 'day' }">Day</RouterLink
-      ><RouterLink :to="{ name: 'together' }">Together</RouterLink
-      ><RouterLink :to="{ name: 'bag' }">Visit bag</RouterLink
-      ><RouterLink v-if="me" :to="{ name: 'shelf' }">Own library</RouterLink
-      ><RouterLink v-if="me?.may.includes('people.read')" :to="{ name: 'people' }">Clinic</RouterLink>
+      <RouterLink v-for="p in me ? pages : []" :key="p.name" :to="{ name: p.name }">{{ p.words }}</RouterLink>
     </nav>
     <FindChild v-if="me" class="find" />
     <div class="row right">
+      <button v-if="me" class="quiet go" type="button" aria-keyshortcuts="Control+K" @click="open = true">
+        Go to…
+      </button>
       <RouterLink v-if="me" :to="{ name: 'account' }" class="who"
         >{{ me.name }}<span>, {{ me.clinic }}</span></RouterLink
       >
-      <button class="quiet" type="button" @click="dark = !dark">{{ dark ? 'Light' : 'Dark' }}</button>
-      <button class="quiet" type="button" @click="signOut">Sign out</button>
+      <button class="quiet wide" type="button" @click="dark = !dark">{{ dark ? 'Light' : 'Dark' }}</button>
+      <button class="quiet wide" type="button" @click="signOut">Sign out</button>
     </div>
   </header>
+  <TabBar v-if="me" :pages="pages" :dark="dark" @dark="dark = !dark" @out="signOut" />
+  <CommandPalette v-if="open" :actions="actions" @close="open = false" />
 </template>
 
 <style scoped>
@@ -58,7 +87,8 @@ async function signOut(): Promise<void> {
   display: flex;
   align-items: center;
   gap: var(--gap-4);
-  padding: 8px var(--gap-4);
+  min-height: 54px;
+  padding: 5px var(--gap-4);
   background: var(--board);
   border-bottom: 2px solid var(--line);
 }
@@ -87,22 +117,31 @@ async function signOut(): Promise<void> {
 nav {
   display: flex;
   white-space: nowrap;
-  gap: var(--gap-3);
 }
 nav a {
+  display: inline-grid;
+  place-items: center;
+  min-height: var(--touch);
+  padding: 0 7px;
   color: var(--ink);
   text-underline-offset: 4px;
+}
+nav a.router-link-exact-active {
+  box-shadow: inset 0 -3px var(--brass);
+  text-decoration: none;
 }
 .right {
   margin-left: auto;
+  flex-wrap: nowrap;
+  white-space: nowrap;
 }
 .who {
   color: var(--ink);
-  margin-right: 8px;
   text-underline-offset: 4px;
 }
 .quiet {
-  min-height: 36px;
+  min-height: var(--touch);
+  min-width: var(--touch);
   border: 0;
   background: none;
   color: var(--ink);
@@ -111,29 +150,33 @@ nav a {
   font-size: var(--step-1);
   cursor: pointer;
 }
-@media (max-width: 1200px) {
-  .who span {
+@media (max-width: 1400px) {
+  .who span,
+  .go {
     display: none;
   }
 }
-@media (max-width: 940px) {
+@media (max-width: 1100px) {
   .bar {
-    flex-wrap: wrap;
-    gap: 4px var(--gap-3);
-  }
-  nav {
-    order: 1;
+    gap: var(--gap-2);
+    padding: 5px var(--gap-3);
   }
   .find {
-    order: 2;
-    width: 220px;
-    margin-left: auto;
+    display: none;
+  }
+  .go {
+    display: inline-block;
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 860px) {
+  .wide {
+    display: none;
+  }
+}
+@media (max-width: 760px) {
   nav,
-  .find {
-    width: 100%;
+  .who {
+    display: none;
   }
 }
 </style>
