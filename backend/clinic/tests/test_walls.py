@@ -154,7 +154,8 @@ class WallTest(TestCase):
                     body = {"minutes": 30, "targets": ["grasp"], "home_id": mine.home_id}
                 url = template.removeprefix("/api").format(**ids)
                 if any(word in url for word in ("library", "starter", "forecast", "swaps", "picture")):
-                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&grade=0,0,0&role=item&stock_id=1&activity_ids=peg_fence"
+                    url += f"?home_id={mine.home_id}&activity_id=peg_fence&activity_ids=peg_fence"
+                    url += "&grade=0,0,0&role=item&stock_id=1"
                 elif "bring-in" in url:
                     url += "?activity_id=peg_fence"
                 elif "recipes" in url:

@@ -39,6 +39,7 @@ class Step:
     seconds -- what one try takes at this step, where it decides: the longest of those chosen
     cues   -- what to say or do at this step, by level of help, in place of the activity's own cue
     steps  -- what is done at this step, where it is another act than the activity's own steps say
+    posture -- how the child sits or stands at this step, where it is otherwise than the activity says
     """
 
     words: str
@@ -51,6 +52,7 @@ class Step:
     seconds: float | None = None
     cues: Mapping[SupportLevel, str] = field(default_factory=lambda: MappingProxyType({}))
     steps: tuple[str, ...] = ()
+    posture: str = ""
 
 
 @dataclass(frozen=True)

@@ -124,6 +124,7 @@ class StepSource(Source):
     tags: tuple[StepTag, ...] = ()
     cues: Mapping[SupportLevel, Words] = Field(default_factory=dict)
     steps: tuple[Plain, ...] = Field((), max_length=5)
+    posture: str = Field("", max_length=120)
 
     def rungs(self, trains: Iterable[str]) -> dict[str, float]:
         """What it adds, by strand."""
@@ -146,6 +147,7 @@ class StepSource(Source):
             self.seconds,
             MappingProxyType(dict(self.cues)),
             self.steps,
+            self.posture,
         )
 
 

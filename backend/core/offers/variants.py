@@ -115,6 +115,12 @@ def taught_rungs(
     }
 
 
+def posture_of(f: Activity, grade: tuple[int, ...]) -> str:
+    """How the child sits or stands at a grade: what a chosen step says, else the activity."""
+    said = [p for a, at in zip(f.axes, grade, strict=True) if (p := a.steps[at].posture)]
+    return said[-1] if said else f.posture
+
+
 @lru_cache(MOST_KEPT)
 def force_axes(f: Activity) -> Mapping[str, frozenset[int]]:
     """For every strand whose rung is the force of a thing: the axes that are graded by that force."""

@@ -9,7 +9,7 @@ from types import MappingProxyType
 from core.ability import WORTH_NAMING, chain, shortfalls
 from core.child import cue_for, for_child, overlay_for
 from core.library import KITS, Activity, Cue
-from core.offers import Quantity, Variant, checked_variant, grade_words, told
+from core.offers import Quantity, Variant, checked_variant, grade_words, posture_of, told
 from core.planner.candidates import Candidate, candidate
 from core.planner.formats import BOXES
 from core.planner.model import SET_OUT
@@ -81,7 +81,7 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
         why=c.why,
         beat=beat,
         setup=for_child(activity.setup, request.child),
-        posture=activity.posture,
+        posture=posture_of(activity, offer.variant.grade),
         cues=_cues(activity, offer.variant, request),
         watch=_watch(activity, request),
         tidy=activity.tidy,

@@ -9,7 +9,7 @@ from functools import cache
 import numpy as np
 from numpy.typing import ArrayLike
 
-from core.ability import DAY_SD, Floats, chance_between, gap_at, shortfalls
+from core.ability import DAY_SD, Floats, chance_between, chance_in_words, gap_at, shortfalls
 from core.child import Child, Part, Zone
 from core.library.activity import Activity
 from core.planner.request import Reason, SessionRequest
@@ -128,6 +128,6 @@ def zone_reason(chance: float, fit: float, zone: Zone, part: Part) -> Reason:
     return Reason(
         "zone",
         fit,
-        f"Expect {chance * 10:.0f} of 10: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f}); "
+        f"Expect {chance_in_words(chance)}: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f}); "
         f"certainty {fit * 100:.0f} % of what a child known exactly would give",
     )

@@ -1,3 +1,5 @@
+import type { Schemas } from '@/api/client'
+
 /** Ages, dates, chances and amounts in the words of the trade. Nothing here decides anything. */
 
 export function ageWords(months: number): string {
@@ -49,4 +51,12 @@ export const standingNames: Record<string, string> = {
   recheck: 'Check again',
   new: 'New',
   steady: 'On the way',
+}
+
+/** What a seen rung rests on: which activity or whose word, when, where, with whom. */
+export function proofWords(seen: Schemas['SeenOut']): string {
+  const how = seen.activity ? `${seen.activity}, ${seen.successes} of ${seen.tries}` : 'noted by a therapist'
+  return [how, seen.on ? dayWords(seen.on) : '', seen.where, seen.by ? `with ${seen.by}` : '']
+    .filter(Boolean)
+    .join(', ')
 }

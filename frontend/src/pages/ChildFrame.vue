@@ -82,6 +82,7 @@ nav a {
   nav {
     flex-wrap: nowrap;
     overflow-x: auto;
+    min-width: 0;
     width: 100%;
     scrollbar-width: none;
   }

@@ -70,7 +70,13 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
     </div>
   </div>
   <ProfileForm v-if="editing" :child="child" @close="editing = false" />
-  <RungPicker v-if="picked" :child="child" :ladder="picked" @close="picking = null" />
+  <RungPicker
+    v-if="picked"
+    :child="child"
+    :ladder="picked"
+    :seen="seen?.find((s) => s.strand === picking)"
+    @close="picking = null"
+  />
 </template>
 
 <style scoped>

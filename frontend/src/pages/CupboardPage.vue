@@ -86,8 +86,10 @@ const refresh = (): void => forget('cupboard')
     <p v-if="place?.who" class="soft">Also there: {{ place.who }}</p>
     <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />
     <ProblemNote :error="error" />
-    <MakeAtHome :home-id="chosen" :child-id="child.id" />
-    <LetterKit :name="child.first_name" />
+    <div class="both">
+      <MakeAtHome :home-id="chosen" :child-id="child.id" />
+      <LetterKit :name="child.first_name" />
+    </div>
     <section v-for="group in groups" :key="group.id">
       <h3 class="row group"><VerdictSign :status="group.id" /> {{ group.words }}</h3>
       <div v-for="b in group.because" :key="b.reason" class="because">
@@ -107,6 +109,12 @@ const refresh = (): void => forget('cupboard')
 .place {
   width: 220px;
 }
+.both {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
+  gap: var(--gap-3);
+  align-items: start;
+}
 .search {
   width: 240px;
 }
@@ -125,7 +133,7 @@ const refresh = (): void => forget('cupboard')
   margin: 0;
   padding: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(390px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(390px, 100%), 1fr));
   gap: 0 var(--gap-4);
 }
 </style>

@@ -48,9 +48,11 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
   <div class="stack">
     <div class="row">
       <h1>{{ longDay(new Date(`${day}T12:00:00`)) }}</h1>
-      <button type="button" class="plain-button" aria-label="The day before" @click="go(shifted(day, -1))">◂</button>
-      <button v-if="day !== today" type="button" class="plain-button" @click="go(today)">Today</button>
-      <button type="button" class="plain-button" aria-label="The day after" @click="go(shifted(day, 1))">▸</button>
+      <span class="row">
+        <button type="button" class="plain-button" aria-label="The day before" @click="go(shifted(day, -1))">◂</button>
+        <button v-if="day !== today" type="button" class="plain-button" @click="go(today)">Today</button>
+        <button type="button" class="plain-button" aria-label="The day after" @click="go(shifted(day, 1))">▸</button>
+      </span>
       <el-radio-group v-model="mine" aria-label="Whose visits" class="push">
         <el-radio-button :value="true">My visits</el-radio-button
         ><el-radio-button :value="false">All visits</el-radio-button>

@@ -44,8 +44,9 @@ const decisions = computed(() => data.value?.decisions ?? [])
         >
       </nav>
     </header>
-    <div class="split">
-      <section aria-label="Next steps" class="stack">
+    <p v-if="!decisions.length" class="soft">No working block was tried, so nothing is proposed.</p>
+    <div :class="{ split: decisions.length }">
+      <section v-if="decisions.length" aria-label="Next steps" class="stack">
         <h2>Next steps</h2>
         <DecisionCard
           v-for="d in decisions"
@@ -53,7 +54,6 @@ const decisions = computed(() => data.value?.decisions ?? [])
           :decision="d"
           @answered="queries.invalidateQueries({ queryKey: key })"
         />
-        <p v-if="!decisions.length" class="soft">No working block was tried, so nothing is proposed.</p>
       </section>
       <section aria-label="Sets" class="stack">
         <h2>Sets</h2>

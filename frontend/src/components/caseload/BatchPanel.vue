@@ -39,7 +39,7 @@ async function look(line: Schemas['BatchLineOut']): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet batch" aria-label="Plans made in the background">
+  <section :class="{ sheet: working || open.length }" aria-label="Plans made in the background">
     <div class="row">
       <button type="button" class="plain-button" :disabled="!children.length || working" @click="ask">
         {{ children.length === 1 ? 'Plan this one' : `Plan these ${children.length}` }} in the background
@@ -75,7 +75,7 @@ ul {
   margin: 8px 0 0;
   padding: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(420px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(420px, 100%), 1fr));
   gap: 6px var(--gap-4);
 }
 li {

@@ -3,9 +3,13 @@ import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
-import { ageWords } from '@/logic/words'
+import { ageWords, proofWords } from '@/logic/words'
 
-const { child, ladder } = defineProps<{ child: Child; ladder: Schemas['StrandWords'] }>()
+const { child, ladder, seen } = defineProps<{
+  child: Child
+  ladder: Schemas['StrandWords']
+  seen: Schemas['SeenOut'] | undefined
+}>()
 const emit = defineEmits<{ close: [] }>()
 const changed = useChildChanged()
 const error = ref<Error | null>(null)
@@ -32,9 +36,14 @@ async function choose(rung: number): Promise<void> {
   <el-dialog
     model-value
     :title="`${ladder.name}: what did you see ${child.first_name} do?`"
-    width="560"
+    width="min(560px, 96%)"
     @close="$emit('close')"
   >
+    <p>
+      {{ ladder.plain
+      }}<template v-if="seen?.rung">. Seen so far: rung {{ seen.rung }}, {{ proofWords(seen) }}</template
+      >.
+    </p>
     <p class="soft">
       The highest step that usually works, without help. The estimate starts there and moves with each session.
     </p>

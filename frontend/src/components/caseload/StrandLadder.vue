@@ -14,13 +14,6 @@ defineEmits<{ pick: [] }>()
 const top = computed(() => ladder.rungs.length)
 const across = (rung: number): number => 12 + ((Math.min(Math.max(rung, 0.5), top.value + 0.5) - 0.5) / top.value) * 276
 const nearest = computed(() => ladder.rungs[Math.min(Math.max(Math.round(at?.mean ?? 1), 1), top.value) - 1])
-const proof = computed(() => {
-  if (!seen?.rung) return ''
-  const how = seen.activity ? `${seen.activity}, ${seen.successes} of ${seen.tries}` : 'noted by a therapist'
-  return [how, seen.on ? dayWords(seen.on) : '', seen.where, seen.by ? `with ${seen.by}` : '']
-    .filter(Boolean)
-    .join(', ')
-})
 const source = computed(() => {
   if (!at) return ''
   const library = at.learned ? ` · library ${at.learned}` : ''
@@ -34,7 +27,6 @@ const source = computed(() => {
   <button
     type="button"
     class="ladder"
-    :title="proof ? `${ladder.plain}. Seen: ${proof}` : ladder.plain"
     :aria-label="`${ladder.name}: rung ${rungWords(at?.mean ?? 0, top)} of ${top}, ${seen?.words ?? nearest?.words}. Change.`"
     @click="$emit('pick')"
   >

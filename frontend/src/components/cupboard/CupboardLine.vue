@@ -92,6 +92,18 @@ li {
   flex: none;
   width: 76px;
 }
+@media (max-width: 760px) {
+  li {
+    flex-wrap: wrap;
+  }
+  li > .row {
+    flex: 1 1 100%;
+    justify-content: space-between;
+  }
+  .link {
+    min-height: var(--touch);
+  }
+}
 .what {
   display: grid;
   flex: 1;
