@@ -146,7 +146,7 @@ def add_child(
     made = Child.objects.visible_to(member).select_for_update().filter(request=request).first() if request else None
     if made is not None:
         return Done(made, made, made.pk, {"sent_again": True})
-    checked = checked_profile(profile, on)
+    checked = checked_profile(profile, on, member.clinic_id)
     place = home if isinstance(home, Home) else Home.objects.create(clinic_id=member.clinic_id, **checked_home(*home))
     try:
         with transaction.atomic():
@@ -168,7 +168,7 @@ def add_child(
 def edit_child(member: Member, child: Child, profile: Mapping[str, Any], version: int, on: date) -> Done[Child]:
     """Change a child. Raises StaleEdit when somebody else did so since `version`."""
     now = Child.objects.select_for_update().get(pk=child.pk)
-    checked = checked_profile(profile, on)
+    checked = checked_profile(profile, on, member.clinic_id)
     if now.version != version:
         raise StaleEdit(plain({**profile_of(now), "version": now.version}), plain(dict(profile)))
     before = profile_of(now)

@@ -6,12 +6,14 @@ from typing import Any
 
 from clinic.models import Member
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, Place, Supervision
+from core.errors import NotThere
 from core.recording import APPROACH_STEPS, Met
-from core.skills import WANTED_TASKS
+from core.skills import WANTED_TASKS, find_task, is_own
 
 OLDEST_YEARS = 21
 MOST_ADULTS = 6
 LONGEST_ALLERGY = 40
+MOST_LIKES = 20
 LONGEST_MEETING = 1800  # seconds
 LISTED: dict[str, frozenset[str]] = {
     "allergies": frozenset(ALLERGENS),
@@ -62,7 +64,7 @@ def checked_therapist(colleague: Member) -> Member:
     return colleague
 
 
-def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
+def checked_profile(profile: Mapping[str, Any], on: date, clinic_id: int) -> dict[str, Any]:
     """Return the profile, names trimmed. Raises FieldError at the first thing that can't be kept."""
     kept = dict(profile)
     kept["first_name"] = str(kept["first_name"]).strip()
@@ -71,14 +73,25 @@ def checked_profile(profile: Mapping[str, Any], on: date) -> dict[str, Any]:
     _check_birth_date(kept["birth_date"], on)
     for name, known in LISTED.items():
         for value in kept.get(name, ()):
-            if value not in known:
+            if value not in known and not (name == "wanted" and _is_own_task(value, clinic_id)):
                 raise FieldError(
                     name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}."
                 )
     _check_details(kept)
     _check_foods(kept)
+    kept["likes"] = _short_words(kept.get("likes", []))
     _check_numbers(kept)
     return kept
+
+
+def _is_own_task(task: str, clinic_id: int) -> bool:
+    """Whether it is a wanted task this very clinic made."""
+    if not is_own(task):
+        return False
+    try:
+        return find_task(task).owner == f"clinic {clinic_id}"
+    except NotThere:
+        return False
 
 
 def checked_meeting(met: Met, wary_of: Collection[str], refuses: Collection[str], precautions: Collection[str]) -> Met:
@@ -96,6 +109,18 @@ def checked_meeting(met: Met, wary_of: Collection[str], refuses: Collection[str]
         reason = f"{met.seconds:g} seconds is not a possible meeting."
         raise FieldError("seconds", met.seconds, reason, f"Choose 0 to {LONGEST_MEETING}.")
     return met
+
+
+def _short_words(likes: Sequence[str]) -> list[str]:
+    """Interests, trimmed, each once. Raises FieldError for more than a child can have, or for whole sentences."""
+    kept = list(dict.fromkeys(w.strip().lower() for w in likes if w.strip()))
+    if len(kept) > MOST_LIKES:
+        raise FieldError("likes", len(kept), f"{len(kept)} interests are too many to plan by.", f"Keep {MOST_LIKES}.")
+    for like in kept:
+        if len(like) > LONGEST_ALLERGY:
+            reason = f"“{like[:20]}…” is too long for one interest."
+            raise FieldError("likes", like, reason, "Write it in a word or two.")
+    return kept
 
 
 def _check_foods(kept: dict[str, Any]) -> None:
@@ -119,9 +144,9 @@ def checked_steps(task: str, wanted: Collection[str], steps_alone: int) -> int:
             f"{task!r} is not a task this family wants.",
             "Add it to the profile first, or choose another.",
         )
-    steps = len(WANTED_TASKS[task].steps)
+    steps = len(find_task(task).steps)
     if not 0 <= steps_alone <= steps:
-        reason = f"{steps_alone} steps alone: “{WANTED_TASKS[task].name}” has {steps}."
+        reason = f"{steps_alone} steps alone: “{find_task(task).name}” has {steps}."
         raise FieldError("steps_alone", steps_alone, reason, f"Choose 0 to {steps}.")
     return steps_alone
 

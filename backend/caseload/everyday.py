@@ -7,7 +7,7 @@ from clinic.schema import Schema
 from core.ability import Estimate, TaskStanding, Who, WithWhom, chain, held_back
 from core.child import TEXTURES, Place
 from core.recording import APPROACH_RULES, APPROACH_STEPS, ApproachKind, ApproachStanding
-from core.skills import WANTED_TASKS
+from core.skills import find_task
 
 
 class ChainOut(Schema):
@@ -63,7 +63,7 @@ class MeetingIn(Schema):
 
 
 def task_out(standing: TaskStanding, child: Child, now: Mapping[str, Estimate]) -> TaskOut:
-    task = WANTED_TASKS[standing.task]
+    task = find_task(standing.task)
     steps = chain(task.id, standing.steps_alone or 0, child.chaining_policy)
     return TaskOut(
         task=task.id,

@@ -16,7 +16,7 @@ from clinic.problems import Problem
 from core.library import find_activity
 from core.paper import kit_of
 from core.planner import Refusal, bring_in, differences, left_out, totals
-from core.skills import WANTED_TASKS
+from core.skills import find_task
 from planning import actions, queries
 from planning.actions import Infeasible
 from planning.models import Plan
@@ -41,7 +41,7 @@ from planning.schemas import (
 )
 from planning.shown import forecast_out, gone_out
 from planning.workbench import Wish, choices_of, what_changed, workbench_of
-from shelf.queries import checked_activity
+from shelf.queries import checked_activity, checked_format
 
 router = Router(tags=["planning"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -52,6 +52,7 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     """Plan a session. Where none is possible: status infeasible, the reason and the shortest fix."""
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, body.home_id)
+    checked_format(who, body.format_id)
     wish = Wish(
         body.minutes,
         tuple(body.targets),
@@ -76,7 +77,7 @@ def read_aims(request: HttpRequest, child_id: int) -> AimsOut:
     return AimsOut(
         suggested=[AimOut.model_validate(a) for a in suggested],
         tasks=[
-            TaskAims(task=task, name=WANTED_TASKS[task].name, aims=[AimOut.model_validate(a) for a in aims])
+            TaskAims(task=task, name=find_task(task).name, aims=[AimOut.model_validate(a) for a in aims])
             for task, aims in tasks.items()
         ],
     )

@@ -21,8 +21,7 @@ from core.drawing import draw_thing
 from core.errors import NotThere
 from core.library import Activity, Company, Where, company_of, said_of, where_of
 from core.offers import Reach, Variant, grade_words, most_useful_first, reach, starter_list, swaps
-from core.recording import is_own
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, WANTED_TASKS, is_own
 from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out

@@ -33,7 +33,7 @@ class Plan(models.Model):
     targets = models.JSONField()
     task = models.CharField(max_length=24, blank=True)
     kit = models.CharField(max_length=24, blank=True)
-    format_id = models.CharField(max_length=10, default="parts")
+    format_id = models.CharField(max_length=24, default="parts")
     order = models.CharField(max_length=16, default="precision_first")
     name = models.CharField(max_length=60, blank=True)
     excluded = models.JSONField(default=list)

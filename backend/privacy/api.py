@@ -19,7 +19,7 @@ from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
 from core.child import ALLERGENS, PRECAUTIONS, TEXTURES
 from core.recording import SUPPORTS, SupportLevel
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 from privacy import actions, queries
 from progress.models import Goal, Note
 from running.models import Run
@@ -106,7 +106,7 @@ def export_paper(request: HttpRequest, child_id: int, paper: Paper | None = None
         "age": age_months(child.birth_date, timezone.localdate()),
         "facts": _facts(child),
         "estimates": [(STRANDS[e.strand].name, e) for e in child.estimates.all() if e.strand in STRANDS],
-        "tasks": [(WANTED_TASKS[t.task].name, t.words) for t in standings(child)],
+        "tasks": [(find_task(t.task).name, t.words) for t in standings(child)],
         "approaches": [approach_out(a) for a in approaches_of(child)],
         "goals": Goal.objects.filter(child=child).prefetch_related("scores"),
         "runs": [(run, _sets(run), notes.get(run.pk)) for run in runs],

@@ -38,7 +38,7 @@ from core.progress import (
 )
 from core.recording import MARKS, MEASURED, SUPPORTS
 from core.running import SetResult
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 from progress import actions, queries
 from progress.models import DecisionRecord, Note
 from progress.schemas import (
@@ -203,7 +203,7 @@ def read_to_find_out(request: HttpRequest, child_id: int) -> list[QuestionOut]:
             strand=q.strand,
             name=STRANDS[q.strand].name,
             task=q.task,
-            task_name=WANTED_TASKS[q.task].name,
+            task_name=find_task(q.task).name,
             demanded=q.demanded,
             mean=q.mean,
             sd=q.sd,
@@ -222,7 +222,7 @@ def draft_summary(request: HttpRequest, child_id: int) -> SummaryOut:
     """The draft of a discharge summary, from the record; nothing is kept."""
     child = child_for(member(request), child_id, "progress.read")
     moved_words = [s.words for s in read_progress(request, child_id).strands if s.kind in ("up", "down")]
-    tasks = [(WANTED_TASKS[t.task].name, t.words) for t in task_standings(child)]
+    tasks = [(find_task(t.task).name, t.words) for t in task_standings(child)]
     words = closing_summary(
         child.first_name, child.reason, queries.days_of_sessions(child), moved_words, tasks, queries.goals_now(child)
     )

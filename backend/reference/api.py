@@ -3,16 +3,18 @@
 from django.http import HttpRequest
 from ninja import Router
 
+from clinic.auth import member
 from clinic.schema import Schema
 from core.ability import WITH_WHOM
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES
-from core.library import ACTIVITIES, KITS, KitKind
+from core.library import KITS, KitKind
 from core.materials import MEASURES
 from core.planner import FORMATS, ORDERS
 from core.progress import WORDS, StepKind
 from core.recording import SUPPORTS, SupportLevel
 from core.skills import STRANDS, TARGETS, WANTED_TASKS
+from shelf.queries import own_formats, own_tasks, shelf_of
 
 router = Router(tags=["words"])
 
@@ -112,6 +114,10 @@ class WordsOut(Schema):
 @router.get("/words", response=WordsOut)
 def words(request: HttpRequest) -> WordsOut:
     """The skills map and the trade's words."""
+    clinic_id = member(request).clinic_id
+    formats = [*(s for s in FORMATS.values() if s.planned), *own_formats(clinic_id)]
+    own = shelf_of(clinic_id).values()
+    tasks = [*WANTED_TASKS.values(), *own_tasks(clinic_id)]
     return WordsOut(
         targets=[Choice(id=t.id, name=t.name) for t in TARGETS.values()],
         strands=[
@@ -125,7 +131,7 @@ def words(request: HttpRequest) -> WordsOut:
             )
             for s in STRANDS.values()
         ],
-        wanted_tasks=[WantedOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in WANTED_TASKS.values()],
+        wanted_tasks=[WantedOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in tasks],
         supports=[SupportChoice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[
@@ -134,9 +140,9 @@ def words(request: HttpRequest) -> WordsOut:
         textures=[Choice(id=k, name=v) for k, v in TEXTURES.items()],
         steps=[StepChoice(id=k, name=v) for k, v in WORDS.items()],
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
-        formats=[FormatOut.model_validate(s) for s in FORMATS.values() if s.planned],
+        formats=[FormatOut.model_validate(s) for s in formats],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
-        themes=sorted({t for f in ACTIVITIES.values() for t in f.themes}),
+        themes=sorted({t for f in own for t in f.themes}),
         measures=dict(MEASURES),
         kits=[
             KitOut(id=k.id, name=k.name, kind=k.kind, about=k.about, stages=[s.words for s in k.stages])

@@ -10,6 +10,7 @@ from uuid import UUID
 from django.db.models import Max
 
 from caseload.checks import FieldError, FieldErrors
+from caseload.models import Child, TaskRecord
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core.drawing import picture_issues
@@ -19,16 +20,20 @@ from core.library import (
     Activity,
     Issue,
     LibraryError,
+    TaskSource,
     activity_as_written,
     blank,
     issues,
+    issues_of,
     own_activity,
-    own_thing,
     thing_as_written,
     thing_line,
 )
 from core.materials import Thing
+from core.planner import blank_format, format_issues
+from core.skills import WantedTask, find_task
 from shelf.models import Hidden, OwnEntry, OwnKind, OwnVersion
+from shelf.queries import Made, made_of
 
 MOST_CHARACTERS = 60_000  # of one activity or thing as text
 MOST_ENTRIES = 2_000  # of one clinic
@@ -44,7 +49,12 @@ class Begun:
 
     @classmethod
     def of_blank(cls, kind: str) -> "Begun":
-        """A blank of a kind of work, without a name. Raises FieldError for a kind there is none of."""
+        """A blank of a kind of work, of a task or of a format, without a name. Raises FieldError for any other."""
+        if kind == "task":
+            step = {"words": "", "demands": {}}
+            return cls({"name": "", "steps": [step, step], "at_home": ""})
+        if kind == "format":
+            return cls(blank_format())
         try:
             return cls({**blank(kind), "id": "own", "name": ""})
         except KeyError as error:
@@ -111,10 +121,13 @@ def share(member: Member, entry: OwnEntry, version: int) -> Done[OwnEntry]:
     now = _locked(entry, version, {})
     if now.draft is None:
         return Done(now, now, None, {"nothing_new": True})
-    made = checked(now.kind, now.draft, now.belongs_to)
+    made = checked(now, now.draft)
+    before = now.current
     now.current = _version(now, made, member)
     now.draft, now.name, now.is_put_away, now.version = None, made.name, False, now.version + 1
     now.save()
+    if isinstance(made, WantedTask) and before:
+        _want_the_newest(now, before.ref, made)
     return Done(now, now, None, {"name": now.name, "number": now.current.number})
 
 
@@ -141,16 +154,20 @@ def hide(member: Member, activity_id: str, is_hidden: bool) -> Done[None]:
     return Done(None, member.clinic, None, {"activity_id": activity_id, "is_hidden": is_hidden})
 
 
-def checked(kind: OwnKind, values: Mapping[str, Any], belongs_to: str) -> Activity | Thing:
+def checked(entry: OwnEntry, values: Mapping[str, Any]) -> Made:
     """Return what values make. Raises FieldErrors with everything that keeps them from being used."""
-    wrong = all_issues(kind, values, belongs_to)
+    wrong = all_issues(entry.kind, values, entry.belongs_to)
     if wrong:
         raise FieldErrors([FieldError(i.at or "values", "", i.reason, i.remedy) for i in wrong])
-    return own_activity(values, belongs_to) if kind == "activity" else own_thing(values, belongs_to)
+    return made_of(entry, values)
 
 
 def all_issues(kind: OwnKind, values: Mapping[str, Any], belongs_to: str = "draft") -> list[Issue]:
-    """Everything that keeps an own activity or thing from being used, each at its field."""
+    """Everything that keeps what a clinic made from being used, each at its field."""
+    if kind == "task":
+        return issues_of(TaskSource, values)
+    if kind == "format":
+        return format_issues(values)
     wrong = issues({**values, "id": "own"}, kind == "activity")
     if wrong or kind == "thing":
         return wrong
@@ -160,13 +177,25 @@ def all_issues(kind: OwnKind, values: Mapping[str, Any], belongs_to: str = "draf
         return [Issue(error.field, error.reason, error.remedy)]
 
 
-def _version(entry: OwnEntry, made: Activity | Thing, member: Member) -> OwnVersion:
+def _want_the_newest(entry: OwnEntry, before: str, task: WantedTask) -> None:
+    """Families who want an own task want it as it is now; what was seen of it stays where its steps are as many."""
+    if before == task.id:
+        return
+    for child in Child.objects.select_for_update().filter(clinic_id=entry.clinic_id, wanted__contains=[before]):
+        child.wanted = [task.id if t == before else t for t in child.wanted]
+        child.version += 1
+        child.save(update_fields=["wanted", "version"])
+    if len(find_task(before).steps) == len(task.steps):
+        TaskRecord.objects.filter(child__clinic_id=entry.clinic_id, task=before).update(task=task.id)
+
+
+def _version(entry: OwnEntry, made: Made, member: Member) -> OwnVersion:
     """The version of what was made: a new one, or an earlier one that said just the same."""
     same = OwnVersion.objects.filter(entry=entry, ref=made.id).first()
     if same:
         return same
     number = (entry.versions.aggregate(last=Max("number"))["last"] or 0) + 1
-    line = made.line if isinstance(made, Activity) else thing_line(entry.belongs_to)
+    line = made.line if isinstance(made, Activity) else thing_line(entry.belongs_to) if isinstance(made, Thing) else ""
     return OwnVersion.objects.create(
         entry=entry, number=number, ref=made.id, line=line, values=entry.draft, made_by=member
     )

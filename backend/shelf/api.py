@@ -295,7 +295,7 @@ def _line(entry: OwnEntry) -> dict[str, Any]:
         "id": entry.pk,
         "kind": entry.kind,
         "name": entry.name,
-        "ref": (current.ref if entry.kind == "activity" else current.line) if current else "",
+        "ref": (current.line if entry.kind == "thing" else current.ref) if current else "",
         "number": current.number if current else None,
         "has_draft": entry.draft is not None,
         "is_put_away": entry.is_put_away,

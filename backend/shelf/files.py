@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, get_args
 
 from caseload.checks import FieldError
 from clinic.models import Member
@@ -77,11 +77,13 @@ def _rows(file: Mapping[str, Any]) -> list[tuple[OwnKind, dict[str, Any]]]:
 
 
 def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
-    kind, values = entry.get("kind"), entry.get("values")
-    if kind not in ("activity", "thing") or not isinstance(values, dict):
-        reason = f"Entry {at} is neither an activity nor a thing."
+    kind: Any = entry.get("kind")
+    values = entry.get("values")
+    if kind not in get_args(OwnKind) or not isinstance(values, dict):
+        reason = f"Entry {at} is nothing that can be taken in."
         raise FieldError("file", str(kind)[:60], reason, "Export it again where it came from.")
-    return ("activity" if kind == "activity" else "thing"), values
+    known: OwnKind = kind
+    return known, values
 
 
 def _same(one: Mapping[str, Any], other: Mapping[str, Any]) -> bool:

@@ -9,11 +9,12 @@ from clinic.fields import OrderedJSONField, one_of, only
 from clinic.managers import ClinicManager
 from clinic.models import Clinic, Member
 
-OwnKind = Literal["activity", "thing"]
+OwnKind = Literal["activity", "thing", "task", "format"]
 
 
 class OwnEntry(models.Model):
-    """One activity or thing a clinic made: what is being written, and the version that is in use.
+    """What a clinic made: an activity, a thing, a wanted task, a session format. What is being written, and the version
+    that is in use.
 
     draft        -- the values as they are being written, right or wrong; None: nothing is, beyond the version in use
     current      -- the version that is in use; None: not shared yet
@@ -49,6 +50,11 @@ class OwnEntry(models.Model):
 
     def __str__(self) -> str:
         return self.name
+
+    @property
+    def owner(self) -> str:
+        """The clinic, as what it made names it."""
+        return f"clinic {self.clinic_id}"
 
     @property
     def belongs_to(self) -> str:

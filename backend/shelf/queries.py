@@ -22,28 +22,72 @@ from core.library import (
     find_activity,
     find_own,
     own_activity,
+    own_task,
     own_thing,
     thing_as_written,
 )
 from core.materials import Thing
-from core.recording import is_own
+from core.planner import Format, format_of, own_format
+from core.skills import WantedTask, find_task, is_own
 from shelf.models import Hidden, OwnEntry, OwnVersion
 
 log = logging.getLogger(__name__)
+
+
+Made = Activity | Thing | WantedTask | Format
+
+
+def made_of(entry: OwnEntry, values: Mapping[str, Any]) -> Made:
+    """What values make, as the core sees it. Raises LibraryError."""
+    if entry.kind == "task":
+        return own_task(values, entry.belongs_to, entry.owner)
+    if entry.kind == "format":
+        return own_format(values, entry.belongs_to)
+    return (own_activity if entry.kind == "activity" else own_thing)(values, entry.belongs_to)
+
+
+def own_tasks(clinic_id: int) -> list[WantedTask]:
+    """The clinic's own wanted tasks in use. One query, and one for each not at hand."""
+    return [find_task(ref) for ref in in_use(clinic_id).filter(kind="task").values_list("current__ref", flat=True)]
+
+
+def own_formats(clinic_id: int) -> list[Format]:
+    """The clinic's own session formats in use. One query, and one for each not at hand."""
+    return [format_of(ref) for ref in in_use(clinic_id).filter(kind="format").values_list("current__ref", flat=True)]
+
+
+def checked_format(member: Member, format_id: str) -> None:
+    """Raise Http404 for another clinic's own format."""
+    if is_own(format_id) and not OwnVersion.objects.visible_to(member).filter(ref=format_id).exists():
+        raise Http404(f"No session format {format_id} in your clinic.")
 
 
 def find_version(own_id: str) -> Activity | Thing | None:
     """Return what has this id, or is the newest of this line: where the core finds what clinics made. One query."""
     versions = OwnVersion.objects.filter(Q(ref=own_id) | Q(line=own_id)).select_related("entry")
     version = versions.order_by("-number").first()
-    return None if version is None else built(version)
+    made = None if version is None else built(version)
+    return made if isinstance(made, Activity | Thing) else None
 
 
-def built(version: OwnVersion) -> Activity | Thing | None:
+def find_own_task(task_id: str) -> WantedTask | None:
+    """Return the own wanted task of this id. One query."""
+    version = OwnVersion.objects.filter(ref=task_id, entry__kind="task").select_related("entry").first()
+    made = None if version is None else built(version)
+    return made if isinstance(made, WantedTask) else None
+
+
+def find_own_format(format_id: str) -> Format | None:
+    """Return the own session format of this id. One query."""
+    version = OwnVersion.objects.filter(ref=format_id, entry__kind="format").select_related("entry").first()
+    made = None if version is None else built(version)
+    return made if isinstance(made, Format) else None
+
+
+def built(version: OwnVersion) -> Made | None:
     """A version as the core sees it; None, and a line in the log, where the rules would no longer let it be made."""
     try:
-        make = own_activity if version.entry.kind == "activity" else own_thing
-        return make(version.values, version.entry.belongs_to)
+        return made_of(version.entry, version.values)
     except LibraryError as error:
         log.error("Version %s of own entry %s can't be read: %s", version.number, version.entry_id, error.reason)
         return None

@@ -24,8 +24,8 @@ from numpy.typing import ArrayLike, NDArray
 from scipy.special import ndtr
 
 from core.child import Child
-from core.recording import AS_SHIPPED, Learned, SupportLevel, is_own
-from core.skills import OVER_TOP, STRANDS, Strand
+from core.recording import AS_SHIPPED, Learned, SupportLevel
+from core.skills import OVER_TOP, STRANDS, Strand, is_own
 from core.units import in_proportion
 
 LOG_ODDS_PER_RUNG = log(4)  # logit(0.8) - logit(0.5): what one rung is, by definition

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from core.ability.estimate import Estimate
-from core.skills import STRANDS, WANTED_TASKS, WantedTask
+from core.skills import STRANDS, WantedTask, find_task
 
 WORTH_NAMING = 0.2  # rungs short before a strand is said to hold a task back
 MOST_TARGETS = 2  # a session works on one or two
@@ -24,7 +24,7 @@ def shortfalls(wanted: Iterable[str], estimates: Mapping[str, Estimate]) -> list
     result = [
         Short(strand, task, rung - estimates[strand].mean)
         for task in wanted
-        for strand, rung in WANTED_TASKS[task].demands.items()
+        for strand, rung in find_task(task).demands.items()
         if strand in estimates
     ]
     return sorted(result, key=lambda s: (-s.rungs, s.task, s.strand))
@@ -34,7 +34,7 @@ def wanted_rungs(wanted: Iterable[str]) -> dict[str, int]:
     """Return the highest rung of each strand that any of the wanted tasks requires."""
     rungs: dict[str, int] = {}
     for task in wanted:
-        for strand, rung in WANTED_TASKS[task].demands.items():
+        for strand, rung in find_task(task).demands.items():
             rungs[strand] = max(rungs.get(strand, 0), rung)
     return rungs
 
@@ -77,7 +77,7 @@ def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, f
 
     Where none of the skills it needs is short, the task itself is what to practise.
     """
-    wanted = WANTED_TASKS[task]
+    wanted = find_task(task)
     needs = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand]
     short = [s for s in needs if s.rungs > WORTH_NAMING]
     if short:

@@ -12,7 +12,7 @@ from typing import Literal
 
 from core.ability.estimate import SetEvidence
 from core.child import Chaining, Place
-from core.skills import WANTED_TASKS
+from core.skills import find_task
 
 KEPT_DAYS = 14  # days after the first time alone at which it has to hold without teaching
 MANAGED_PLACES = 2
@@ -42,7 +42,7 @@ class TaskSeen:
     @property
     def is_whole(self) -> bool:
         """Whether every step was done alone."""
-        return self.steps_alone >= len(WANTED_TASKS[self.task].steps)
+        return self.steps_alone >= len(find_task(self.task).steps)
 
 
 SIGHTING_TRIES: Mapping[WithWhom, int] = MappingProxyType({"family": 2, "school": 3, "other": 1})
@@ -58,7 +58,7 @@ def sighting(seen: TaskSeen) -> SetEvidence | None:
 
     It counts under a name of its own, so that what one family calls alone has an offset of its own.
     """
-    task, tries = WANTED_TASKS[seen.task], SIGHTING_TRIES.get(seen.with_whom, 0)
+    task, tries = find_task(seen.task), SIGHTING_TRIES.get(seen.with_whom, 0)
     if not task.strand or not tries:
         return None
     won = int(tries * seen.steps_alone / len(task.steps))
@@ -82,7 +82,7 @@ class TaskStanding:
 def standing(task: str, seen: Iterable[TaskSeen]) -> TaskStanding:
     """Return where one task stands after all that was seen of it, in any order."""
     mine = sorted((s for s in seen if s.task == task), key=lambda s: s.on)
-    steps = len(WANTED_TASKS[task].steps)
+    steps = len(find_task(task).steps)
     if not mine:
         return TaskStanding(task, None, steps, (), False, "not seen yet")
     whole = [s for s in mine if s.is_whole]
@@ -95,7 +95,7 @@ def standing(task: str, seen: Iterable[TaskSeen]) -> TaskStanding:
 def _words(mine: list[TaskSeen], whole: list[TaskSeen], places: tuple[Place, ...], kept: bool, managed: bool) -> str:
     last = mine[-1]
     where = f"{PLACES[last.place]}, {WITH_WHOM[last.with_whom]}{', unasked' if last.unasked else ''}"
-    alone = f"step {last.steps_alone} of {len(WANTED_TASKS[last.task].steps)} alone {where}, {last.on:%d %b}"
+    alone = f"step {last.steps_alone} of {len(find_task(last.task).steps)} alone {where}, {last.on:%d %b}"
     if managed:
         return f"managed: {' and '.join(PLACES[p] for p in places)}, two weeks apart"
     if not whole or not last.is_whole:
@@ -111,7 +111,7 @@ def chain(task: str, alone: int, chaining: Chaining) -> tuple[tuple[str, Who], .
     alone -- steps done alone so far: the last ones in backward chaining, the first ones in forward
     The whole task at once: every step not yet done alone is taught.
     """
-    steps = [s.words for s in WANTED_TASKS[task].steps]
+    steps = [s.words for s in find_task(task).steps]
     alone = min(max(alone, 0), len(steps))
     taught = len(steps) - 1 - alone if chaining == "backward" else alone
     result: list[tuple[str, Who]] = []

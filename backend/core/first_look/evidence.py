@@ -13,7 +13,7 @@ import numpy as np
 from scipy.stats import norm
 
 from core.ability import Estimate, on_day
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 
 COSTLY = 0.12  # rungs of expected loss from which a look is worth it; project definition
 NEXT_TASK = 0.7  # what the next wanted task counts, of the one before
@@ -56,7 +56,7 @@ def to_find_out(wanted: Sequence[str], estimates: Mapping[str, Estimate], on: da
     """
     best: dict[str, Question] = {}
     for place, task in enumerate(wanted):
-        for strand, rung in WANTED_TASKS[task].demands.items():
+        for strand, rung in find_task(task).demands.items():
             if strand not in estimates:
                 continue
             question = _question(task, strand, rung, estimates[strand], on, NEXT_TASK**place)
@@ -87,7 +87,7 @@ def _due(e: Estimate, rung: int, on: date, share: float) -> date | None:
 
 
 def _words(task: str, strand: str, rung: int, e: Estimate, on: date, due: date) -> str:
-    name, wanted = STRANDS[strand].name.lower(), WANTED_TASKS[task].name
+    name, wanted = STRANDS[strand].name.lower(), find_task(task).name
     short = float(norm.cdf((rung - e.mean) / e.sd))
     tenths = int(np.clip(round(short * 10), 0, 10))
     odds = "as likely to fall short as not" if 4 <= tenths <= 6 else f"a {tenths} in 10 chance of falling short"

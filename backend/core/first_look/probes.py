@@ -20,7 +20,7 @@ from core.library import find_activity
 from core.library.activity import Activity
 from core.offers import Offer
 from core.planner import SessionRequest, parts_of, plain_first, seconds_a_try, too_demanding, too_young
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 
 LOOK_MINUTES = 12  # common practice: 10 to 15
 ENOUGH = 0.6  # rungs of doubt from which a strand is known well enough; the goal of a look
@@ -73,7 +73,7 @@ def strands_that_matter(request: SessionRequest) -> dict[str, float]:
     """
     weights: dict[str, float] = {}
     for at, task in enumerate(request.tasks):
-        for strand, rung in WANTED_TASKS[task].demands.items():
+        for strand, rung in find_task(task).demands.items():
             if strand in request.estimates:
                 e = request.estimates[strand]
                 short = float(ndtr((rung - e.mean) / e.sd))

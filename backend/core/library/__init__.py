@@ -20,11 +20,12 @@ from core.library.kit import Kit, KitKind, Stage
 from core.library.own import find_own, look_up_own_with, own_activity, own_thing, thing_line
 from core.library.reading import reading_grade
 from core.library.recipe import Recipe
-from core.library.source import Issue, LibraryError
+from core.library.source import Issue, LibraryError, fail_all, issues_in, issues_of
+from core.library.task_source import TaskSource, own_task
 from core.library.thing_words import PROPERTY_WORDS, PropertyKind, PropertyWords
 from core.library.work import WORK, WorkKind
 from core.materials import Thing
-from core.recording import is_own
+from core.skills import is_own
 
 THINGS = load_things()
 ACTIVITIES = load_activities()
@@ -78,6 +79,7 @@ __all__ = [
     "PropertyWords",
     "Recipe",
     "Stage",
+    "TaskSource",
     "Unit",
     "Where",
     "WorkKind",
@@ -87,14 +89,18 @@ __all__ = [
     "blank",
     "check",
     "company_of",
+    "fail_all",
     "find_activity",
     "find_own",
     "find_thing",
     "is_activity",
     "issues",
+    "issues_in",
+    "issues_of",
     "line_of",
     "look_up_own_with",
     "own_activity",
+    "own_task",
     "own_thing",
     "reading_grade",
     "said_of",

@@ -17,7 +17,7 @@ from core.library.activity_source import ActivitySource
 from core.library.source import read
 from core.library.thing_source import ThingSource
 from core.materials import Thing
-from core.recording import OWN, is_own
+from core.skills import OWN, is_own
 
 MOST_HELD = 4096  # own activities and things kept at hand in one process
 

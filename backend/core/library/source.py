@@ -109,7 +109,11 @@ def issues_of(source: type[S], values: object) -> list[Issue]:
 def issues_in(error: ValidationError) -> list[Issue]:
     """What a failed check says, place by place."""
     result = []
-    for one in error.errors():
+    errors = error.errors()
+    inside = {one["loc"][:-i] for one in errors for i in range(1, len(one["loc"]))}
+    for one in errors:
+        if one["type"] == "too_short" and one["loc"] in inside:
+            continue  # only because what is wrong in one of them was left out of the count
         place = ".".join(str(part) for part in one["loc"])
         if one["type"] == "library":
             result += [replace(i, at=".".join(filter(None, (place, i.at)))) for i in one["ctx"]["issues"]]

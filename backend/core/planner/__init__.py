@@ -3,7 +3,8 @@
 from core.planner.blocks import stand, totals
 from core.planner.day_order import Stop, clashes, travel_order
 from core.planner.dose import Pace, seconds_a_try
-from core.planner.formats import FORMATS, LOOK, ORDERS, PART_NAMES, format_of
+from core.planner.format_source import blank_format, format_issues, own_format
+from core.planner.formats import FORMATS, LOOK, ORDERS, PART_NAMES, Format, format_of, look_up_formats_with
 from core.planner.group import (
     GroupBlock,
     GroupPlan,
@@ -48,6 +49,7 @@ __all__ = [
     "ChainStep",
     "DifferenceKind",
     "Elsewhere",
+    "Format",
     "GroupBlock",
     "GroupPlan",
     "GroupRequest",
@@ -66,14 +68,18 @@ __all__ = [
     "Visit",
     "WeekPlan",
     "WeekRequest",
+    "blank_format",
     "bring_in",
     "clashes",
     "differences",
     "done_elsewhere",
+    "format_issues",
     "format_of",
     "group_minutes",
     "left_out",
     "left_out_together",
+    "look_up_formats_with",
+    "own_format",
     "pack_bag",
     "parts_of",
     "plain_first",

@@ -17,7 +17,7 @@ from core.planner.objective import STRAND_STEPS
 from core.planner.options import STEP, WORTH_A_MINUTE, own_steps
 from core.planner.request import Block, ChainStep, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
 from core.recording import LEVELS
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 
 WATCHED_WITH = MappingProxyType(
     {"one_hand_assists": ("assists_unasked",), "pain": ("asks_pain",), "joint_laxity": ("joint_caves", "asks_pain")}
@@ -97,11 +97,11 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
 def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
     """The wanted task a candidate is, or the one its strand is short for most; and what it is for there, in words."""
     if c.task:
-        return c.task, f"“{WANTED_TASKS[c.task].name}” itself"
+        return c.task, f"“{find_task(c.task).name}” itself"
     short = next((s for s in shortfalls(request.tasks, request.estimates) if s.strand == c.strand), None)
     if short is None or short.rungs <= WORTH_NAMING:
         return "", ""
-    task = WANTED_TASKS[short.task]
+    task = find_task(short.task)
     name = STRANDS[c.strand].name
     if c.strand == task.strand:
         return task.id, f"{name}, towards “{task.name}” itself"

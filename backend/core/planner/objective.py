@@ -13,7 +13,7 @@ from core.ability import DAY_SD, Floats, chance_between, chance_in_words, gap_at
 from core.child import Child, Part, Zone
 from core.library.activity import Activity
 from core.planner.request import Reason, SessionRequest
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 
 OFF_TARGET = 0.5  # a minute on a strand outside the chosen targets
 NOT_HELD_BACK = 0.6  # a minute on a strand that no wanted task is short of
@@ -62,7 +62,7 @@ def _surest(zone: Zone) -> float:
 def rungs_short(strand: str, request: SessionRequest) -> tuple[float, str]:
     """Return how many rungs the child is short of what a wanted task demands, and which task."""
     result = [s for s in shortfalls(request.tasks, request.estimates) if s.strand == strand]
-    return (result[0].rungs, WANTED_TASKS[result[0].task].name) if result else (0.0, "")
+    return (result[0].rungs, find_task(result[0].task).name) if result else (0.0, "")
 
 
 def nothing_missing(request: SessionRequest) -> bool:
@@ -78,12 +78,12 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
     """
     ladder = STRANDS[strand]
     for task in request.tasks:
-        if WANTED_TASKS[task].strand == strand:
-            return Reason("wanted", 1.0, f"It is “{WANTED_TASKS[task].name}” itself")
+        if find_task(task).strand == strand:
+            return Reason("wanted", 1.0, f"It is “{find_task(task).name}” itself")
     base = 1.0 if ladder.target in request.targets else OFF_TARGET
     gap, task = rungs_short(strand, request)
     managed = nothing_missing(request)
-    needed = not request.tasks or any(strand in WANTED_TASKS[t].demands for t in request.tasks)
+    needed = not request.tasks or any(strand in find_task(t).demands for t in request.tasks)
     held = float(needed) if managed else min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
     words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
     if managed and gap <= 0:

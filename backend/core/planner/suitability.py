@@ -6,7 +6,7 @@ from core.library import find_activity
 from core.library.activity import Activity
 from core.offers import Offer
 from core.planner.request import SessionRequest
-from core.skills import STRANDS, WANTED_TASKS
+from core.skills import STRANDS, find_task
 
 TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
@@ -22,7 +22,7 @@ def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
     beyond the task, or where it is done with another tool: a knife is not yet “eat with a spoon”, and dough letters
     are no writing.
     """
-    for task in (WANTED_TASKS[t] for t in request.tasks):
+    for task in (find_task(t) for t in request.tasks):
         on_ladder = strand and strand == task.strand and activity.trains.get(strand, 0.0) < task.beyond
         on_ladder = on_ladder and (not task.tool or any(r.form == task.tool for r in activity.roles))
         if activity.id in task.practised_by or on_ladder:
@@ -45,7 +45,7 @@ def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
 
 def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
     """Whether a ladder of daily life is one the family wants; one of another target always is."""
-    own = {WANTED_TASKS[t].strand for t in request.tasks} - {""}
+    own = {find_task(t).strand for t in request.tasks} - {""}
     return STRANDS[strand].target != "daily" or not any(STRANDS[s].target == "daily" for s in own) or strand in own
 
 
@@ -62,7 +62,7 @@ def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, f
 
 def ready_for(task: str, request: SessionRequest) -> bool:
     """Whether every skill a wanted task needs, apart from its own ladder, is within a rung."""
-    own = WANTED_TASKS[task].strand
+    own = find_task(task).strand
     return all(s.rungs <= READY_AT for s in shortfalls((task,), request.estimates) if s.strand != own)
 
 

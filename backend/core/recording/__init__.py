@@ -6,7 +6,6 @@ from core.recording.graded_approach import ApproachKind, ApproachStanding, Met, 
 from core.recording.learned import AS_SHIPPED, Learned
 from core.recording.measures import AUTOMATIC, KNOWN, MEASURED, Measured, folded, read_off
 from core.recording.observations import MARKS, OTHER_GRIP
-from core.recording.own import OWN, is_own
 from core.recording.support import LEVELS, SUPPORTS, SupportLevel, less_help, lift
 
 __all__ = [
@@ -19,7 +18,6 @@ __all__ = [
     "MARKS",
     "MEASURED",
     "OTHER_GRIP",
-    "OWN",
     "SUPPORTS",
     "ApproachKind",
     "ApproachStanding",
@@ -29,7 +27,6 @@ __all__ = [
     "SupportLevel",
     "approach_standing",
     "folded",
-    "is_own",
     "less_help",
     "lift",
     "read_off",

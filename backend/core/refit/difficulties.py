@@ -18,8 +18,9 @@ from typing import Any, Literal
 
 from core.ability import Common, Day, Estimate, Found, Gain, Whole
 from core.library import find_activity
-from core.recording import SUPPORTS, Learned, is_own
+from core.recording import SUPPORTS, Learned
 from core.running import SetResult, paces
+from core.skills import is_own
 
 SPREADS = {"base": 0.5, "own": 1.0, "step": 0.08, "help": 0.25}
 """Rungs that an activity, a step of an axis and the lift of a level of help may be from what the library says, before

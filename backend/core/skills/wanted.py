@@ -24,6 +24,7 @@ class WantedTask:
     beyond       -- the rung from which an activity's easiest grade is another task; by default none
     tool         -- the form of the thing without which an activity is not the task: no pen, no writing
     practised_by -- activities that are the task itself, where no ladder is; of some tasks none is yet
+    owner        -- the clinic that made it; empty for those every clinic has
     at_home      -- when it comes up in a day: the moment to try it for real
     """
 
@@ -36,6 +37,7 @@ class WantedTask:
     tool: str = ""
     practised_by: tuple[str, ...] = ()
     at_home: str = ""
+    owner: str = ""
 
     @cached_property
     def demands(self) -> Mapping[str, int]:

@@ -28,7 +28,7 @@ from core.library import (
 from core.library.own import find_own
 from core.library.work import WORK, WorkKind
 from core.offers import UsableCupboard, evidence_name, stock_of, told, variants_of
-from core.recording import is_own
+from core.skills import is_own
 
 RIGHT = Child(age_months=60, hand="right")
 CLINIC = Setting("clinic", "arms_reach")

@@ -10,7 +10,7 @@ from clinic.models import AuditEntry
 from core.library import activity_as_written, blank, find_activity
 from cupboard.models import StockItem
 from shelf.models import OwnEntry
-from testing.builders import Api, make_child, make_home, make_member
+from testing.builders import Api, make_child, make_home, make_member, profile
 
 REEL = {
     "name": "Wooden reels",
@@ -306,3 +306,80 @@ class FilesTest(OwnTest):
         entry = self.begun(pot_drop())
         file = self.api("get", f"/own/{entry['id']}/file")[1]
         self.assertEqual([e["values"]["name"] for e in file["entries"]], ["Pot drop"])
+
+
+KETTLE = {
+    "name": "Water the plants",
+    "steps": [
+        {"words": "fill the can at the tap", "demands": {"hold_and_act": 3, "squeeze": 2}},
+        {"words": "carry it without a spill", "demands": {"hold": 2}},
+        {"words": "tip it over the pot", "demands": {"hold": 3}},
+    ],
+    "at_home": "after breakfast on Sunday",
+}
+
+
+class OwnTaskTest(OwnTest):
+    def test_a_family_wants_it_and_a_plan_works_towards_it(self) -> None:
+        ref = self.shared(KETTLE, "task")["ref"]
+        child = make_child(self.lead, wanted=[ref])
+        words = self.api("get", "/words")[1]
+        self.assertEqual([t["name"] for t in words["wanted_tasks"] if t["id"] == ref], ["Water the plants"])
+        aims = self.api("get", f"/children/{child.pk}/aims")[1]
+        self.assertEqual([t["name"] for t in aims["tasks"]], ["Water the plants"])
+        body = {"task": ref, "steps_alone": 2, "place": "home"}
+        self.assertEqual(self.api("post", f"/children/{child.pk}/tasks", body)[0], 200)
+        wish = {"minutes": 30, "targets": ["strength"], "home_id": child.home_id, "task": ref}
+        status, plan = self.api("post", f"/children/{child.pk}/plans", wish)
+        self.assertEqual((status, plan["status"] in ("optimal", "feasible")), (200, True), plan.get("reason"))
+
+    def test_with_other_words_the_family_wants_the_newest_and_what_was_seen_stays(self) -> None:
+        entry = self.shared(KETTLE, "task")
+        child = make_child(self.lead, wanted=[entry["ref"]])
+        self.api("post", f"/children/{child.pk}/tasks", {"task": entry["ref"], "steps_alone": 2, "place": "home"})
+        now = self.written(entry, {**KETTLE, "name": "Water the herbs"})
+        child.refresh_from_db()
+        self.assertEqual(child.wanted, [now["ref"]])
+        self.assertEqual([t.task for t in child.tasks.all()], [now["ref"]])
+
+    def test_another_clinics_task_can_not_be_wanted(self) -> None:
+        ref = self.shared(KETTLE, "task")["ref"]
+        stranger = make_member("lead")
+        child = make_child(stranger)
+        status, problem = Api(stranger)("put", f"/children/{child.pk}", {**profile(wanted=[ref]), "version": 1})
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "wanted"))
+
+    def test_what_is_wrong_is_said_at_its_step(self) -> None:
+        nothing = {**KETTLE, "steps": [{"words": "tip it"}, {"words": ""}]}
+        self.assertEqual([i["at"] for i in self.begun(nothing, "task")["issues"]], ["steps.1.words"])
+        too_high = {**KETTLE, "steps": [{"words": "tip it", "demands": {"hold": 9}}, {"words": "stop"}]}
+        self.assertEqual([i["at"] for i in self.begun(too_high, "task")["issues"]], ["steps.0.demands"])
+
+
+class OwnFormatTest(OwnTest):
+    def test_a_session_is_planned_in_it(self) -> None:
+        blank_format = self.api("post", "/own", {"kind": "format", "blank": "format"})[1]
+        self.assertEqual([i["at"] for i in blank_format["issues"]], ["name"])
+        parts = {
+            "warm-up": {"name": "Wake up", "wanted_from": 0, "fewest": 3, "most": 6},
+            "main": {"name": "Bench", "fewest": 5, "most": 10, "low": 0.75, "high": 0.9},
+        }
+        values = {"name": "Wake and work", "parts": parts, "fewest_main": 1, "most_main": 2}
+        ref = self.written(blank_format, values)["ref"]
+        self.assertIn(ref, [f["id"] for f in self.api("get", "/words")[1]["formats"]])
+        child = make_child(self.lead)
+        wish = {"minutes": 25, "targets": ["grasp", "bilateral"], "home_id": child.home_id, "format_id": ref}
+        plan = self.api("post", f"/children/{child.pk}/plans", wish)[1]
+        self.assertEqual({b["part"] for b in plan["blocks"]}, {"warm-up", "main"})
+        self.assertLessEqual(sum(b["part"] == "main" for b in plan["blocks"]), 2)
+        stranger = make_member("lead")
+        theirs = make_child(stranger)
+        wish = {**wish, "home_id": theirs.home_id}
+        self.assertEqual(Api(stranger)("post", f"/children/{theirs.pk}/plans", wish)[0], 404)
+
+    def test_what_is_wrong_is_said_at_its_part(self) -> None:
+        parts = {"warm-up": {"fewest": 6, "most": 3}, "opener": {"fewest": 2, "most": 3, "low": 0.9, "high": 0.8}}
+        entry = self.begun({"name": "Odd", "parts": parts, "fewest_main": 3, "most_main": 1}, "format")
+        self.assertEqual(
+            {i["at"] for i in entry["issues"]}, {"parts.warm-up.most", "parts.opener.low", "most_main", "parts"}
+        )

@@ -1401,7 +1401,7 @@ export interface paths {
         };
         /**
          * Read Pictures
-         * @description Each activity drawn at the grade nearest to the child, without the table; ids with commas, up to MOST_PICTURES.
+         * @description Each activity drawn at the grade nearest to the child, without the table; ids with commas.
          */
         get: operations["planning_library_api_read_pictures"];
         put?: never;
@@ -3838,7 +3838,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "activity" | "thing";
+            kind: "activity" | "thing" | "task" | "format";
             /** Name */
             name: string;
             /** Ref */
@@ -3899,7 +3899,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "activity" | "thing";
+            kind: "activity" | "thing" | "task" | "format";
             /** Name */
             name: string;
             /** Ref */
@@ -3962,7 +3962,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "activity" | "thing";
+            kind: "activity" | "thing" | "task" | "format";
             /**
              * Blank
              * @default
@@ -4019,7 +4019,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "activity" | "thing";
+            kind: "activity" | "thing" | "task" | "format";
             /** Values */
             values: {
                 [key: string]: unknown;
@@ -4200,7 +4200,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "activity" | "thing";
+            kind: "activity" | "thing" | "task" | "format";
             /** Values */
             values: {
                 [key: string]: unknown;
