@@ -58,7 +58,7 @@ export function useOwn(id: () => number): Own {
 
   function take(now: OwnEntry): void {
     entry.value = now
-    for (const stale of ['own-list', 'library', 'things', 'shelves', 'forecast']) {
+    for (const stale of ['own-list', 'library', 'things', 'shelves', 'forecast', 'words']) {
       void queries.invalidateQueries({ queryKey: [stale] })
     }
   }

@@ -3,12 +3,15 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, Refused, unwrap } from '@/api/client'
 import LibraryChanges from '@/components/shelf/LibraryChanges.vue'
+import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import OwnAxes from '@/components/shelf/OwnAxes.vue'
 import OwnPicture from '@/components/shelf/OwnPicture.vue'
 import OwnPractice from '@/components/shelf/OwnPractice.vue'
 import OwnPreview from '@/components/shelf/OwnPreview.vue'
 import OwnRoles from '@/components/shelf/OwnRoles.vue'
 import OwnWordsPart from '@/components/shelf/OwnWordsPart.vue'
+import FormatForm, { type FormatValues } from '@/components/shelf/FormatForm.vue'
+import TaskForm, { type TaskValues } from '@/components/shelf/TaskForm.vue'
 import ThingForm from '@/components/shelf/ThingForm.vue'
 import ThingPreview from '@/components/shelf/ThingPreview.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -32,6 +35,11 @@ const { data: words } = useQuery({
 })
 const activity = computed(() => (entry.value?.kind === 'activity' ? (values.value as ActivityValues | null) : null))
 const thing = computed(() => (entry.value?.kind === 'thing' ? (values.value as ThingValues | null) : null))
+const task = computed(() => (entry.value?.kind === 'task' ? (values.value as unknown as TaskValues | null) : null))
+const format = computed(() =>
+  entry.value?.kind === 'format' ? (values.value as unknown as FormatValues | null) : null,
+)
+const KINDS = { activity: 'New activity', thing: 'New thing', task: 'New wanted task', format: 'New format' } as const
 const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
 const seeing = ref(false)
 const at = (path: string): string => issueAt(looked.value?.issues ?? [], path)
@@ -59,7 +67,7 @@ function takeLibrary(field: string, value: unknown): void {
     </p>
     <template v-if="entry && values && words">
       <header class="row">
-        <h1>{{ String(values.name || '') || (entry.kind === 'activity' ? 'New activity' : 'New thing') }}</h1>
+        <h1>{{ String(values.name || '') || KINDS[entry.kind] }}</h1>
         <span class="tag">{{ entry.is_put_away ? 'Put away' : shared }}</span>
         <span v-if="entry.has_draft && entry.number" class="tag caution">changed since</span>
         <span class="soft small" role="status">{{ said[saved] }}</span>
@@ -104,11 +112,14 @@ function takeLibrary(field: string, value: unknown): void {
             <OwnAxes :model-value="activity" :at="at" :words="words" :strand-name="strandName" />
             <OwnPicture :model-value="activity" :at="at" :words="words" />
           </template>
+          <TaskForm v-else-if="task" :model-value="task" :at="at" />
+          <FormatForm v-else-if="format" :model-value="format" :at="at" :words="words" />
           <ThingForm v-else-if="thing" :model-value="thing" :at="at" :words="words" />
         </el-form>
         <aside class="sheet see" :class="{ away: !seeing }" aria-label="As it will be seen">
           <OwnPreview v-if="activity" :looked="looked" />
-          <ThingPreview v-else :looked="looked" />
+          <ThingPreview v-else-if="thing" :looked="looked" />
+          <OwnIssues v-else :looked="looked" />
           <details v-if="entry.versions.length" class="versions">
             <summary>Versions</summary>
             <ul>

@@ -23,10 +23,18 @@ const { data: words } = useQuery({
 const { data: hidden } = useQuery({ queryKey: ['hidden'], queryFn: () => unwrap(api.GET('/api/hidden')) })
 const { error: refused, busy, doing } = useDoing()
 const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
+const NONE = {
+  activity: 'None yet. One you often run and do not find here takes about five minutes.',
+  thing: 'None yet. A thing you add is drawn, judged and used by every activity it fits.',
+  task: 'None yet. What a family wants, as a chain of steps, can be planned towards like any other.',
+  format: 'None yet. Say which parts your sessions have, how long and how hard each is.',
+} as const
 const beginning = ref(false)
 const kinds = computed(() => [
   { id: 'activity' as const, words: 'Activities', rows: of('activity') },
   { id: 'thing' as const, words: 'Things', rows: of('thing') },
+  { id: 'task' as const, words: 'Wanted tasks', rows: of('task') },
+  { id: 'format' as const, words: 'Session formats', rows: of('format') },
 ])
 const away = computed(() => (data.value ?? []).filter((e) => e.is_put_away))
 
@@ -66,6 +74,22 @@ const stands = (e: Schemas['OwnLine']): string =>
         >
           New thing
         </button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="busy"
+          @click="begin({ kind: 'task', blank: 'task', copy_of: '' })"
+        >
+          New wanted task
+        </button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="busy"
+          @click="begin({ kind: 'format', blank: 'format', copy_of: '' })"
+        >
+          New format
+        </button>
       </span>
     </div>
     <ProblemNote :error="error ?? refused" />
@@ -104,13 +128,7 @@ const stands = (e: Schemas['OwnLine']): string =>
             >
           </li>
         </ul>
-        <p v-else class="soft">
-          {{
-            k.id === 'activity'
-              ? 'None yet. One you often run and do not find here takes about five minutes.'
-              : 'None yet. A thing you add is drawn, judged and used by every activity it fits.'
-          }}
-        </p>
+        <p v-else class="soft">{{ NONE[k.id] }}</p>
       </section>
     </template>
     <OwnFiles v-if="may" :entries="data ?? []" />

@@ -132,7 +132,7 @@ function say(value: unknown): string {
       </el-form-item>
       <div class="pair">
         <el-form-item label="Likes"
-          ><el-select v-model="form.likes" multiple filterable
+          ><el-select v-model="form.likes" multiple filterable allow-create default-first-option
             ><el-option v-for="t in words?.themes" :key="t" :value="t" :label="t" /></el-select
         ></el-form-item>
         <el-form-item label="Refuses to touch">

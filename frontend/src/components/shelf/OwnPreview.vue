@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Looked } from '@/composables/useOwn'
+import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ToldWords from '@/components/shared/ToldWords.vue'
 
@@ -11,15 +12,7 @@ const hard = ref(false)
 
 <template>
   <div v-if="looked" class="stack">
-    <div v-if="looked.issues.length" class="notice" role="status">
-      <strong
-        >{{ looked.issues.length }} {{ looked.issues.length === 1 ? 'thing' : 'things' }} to put right before it can be
-        shared</strong
-      >
-      <ul class="small">
-        <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">{{ i.reason }} {{ i.remedy }}</li>
-      </ul>
-    </div>
+    <OwnIssues v-if="looked.issues.length" :looked="looked" />
     <template v-if="looked.activity">
       <div v-if="looked.activity.hardest_picture" class="row">
         <button type="button" class="pick" :aria-pressed="!hard" @click="hard = false">Easiest</button>
@@ -42,9 +35,4 @@ const hard = ref(false)
   </div>
 </template>
 
-<style scoped>
-ul {
-  margin: 4px 0 0;
-  padding-left: 18px;
-}
-</style>
+<style scoped></style>

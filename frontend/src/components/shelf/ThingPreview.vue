@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Looked } from '@/composables/useOwn'
+import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
@@ -10,12 +11,7 @@ const STATUS = { allowed: 'fine', caution: 'with care', barred: 'barred' } as co
 
 <template>
   <div v-if="looked" class="stack">
-    <div v-if="looked.issues.length" class="notice" role="status">
-      <strong>To put right before it can be shared</strong>
-      <ul class="small">
-        <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">{{ i.reason }} {{ i.remedy }}</li>
-      </ul>
-    </div>
+    <OwnIssues v-if="looked.issues.length" :looked="looked" />
     <template v-if="looked.thing">
       <ActivityPicture :picture="looked.thing.picture" />
       <p>{{ looked.thing.measure_words }}</p>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+
+/** An own session format: which parts it has, from how many minutes each is wanted, how long, how hard. */
+interface PartValues {
+  name?: string
+  wanted_from?: number | null
+  fewest: number
+  most: number
+  low?: number | null
+  high?: number | null
+}
+export interface FormatValues {
+  name: string
+  hint?: string
+  parts: Record<string, PartValues>
+  fewest_main?: number
+  most_main?: number
+  any_strand?: boolean
+  ending?: string
+}
+const values = defineModel<FormatValues>({ required: true })
+const { at, words } = defineProps<{ at: (path: string) => string; words: Schemas['OwnWords'] }>()
+
+function have(part: string, on: boolean): void {
+  const rest = { ...values.value.parts }
+  if (on) rest[part] = { wanted_from: part === 'main' ? null : 15, fewest: 3, most: 6 }
+  else delete rest[part]
+  values.value.parts = rest
+}
+const percent = (chance: number | null | undefined): number | undefined =>
+  chance == null ? undefined : Math.round(chance * 1000) / 100
+
+function setBand(part: PartValues, end: 'low' | 'high', of10: number | undefined): void {
+  part[end] = of10 === undefined ? null : of10 / 10
+}
+</script>
+
+<template>
+  <div class="stack">
+    <div class="pair">
+      <el-form-item label="Name" :error="at('name')"
+        ><el-input v-model="values.name" maxlength="40" placeholder="Wake and work"
+      /></el-form-item>
+      <el-form-item label="What it is for" :error="at('hint')"
+        ><el-input v-model="values.hint" maxlength="120"
+      /></el-form-item>
+    </div>
+    <h3>Its parts, in their order</h3>
+    <p v-if="at('parts') && !Object.keys(values.parts).length" class="wrong">{{ at('parts') }}</p>
+    <div v-for="p in words.parts" :key="p.id" class="part">
+      <el-checkbox :model-value="p.id in values.parts" @update:model-value="have(p.id, Boolean($event))">{{
+        p.name
+      }}</el-checkbox>
+      <template v-if="values.parts[p.id]">
+        <el-input
+          v-model="values.parts[p.id]!.name"
+          :placeholder="p.name"
+          :aria-label="`What ${p.name} is called`"
+          class="called"
+        />
+        <label class="row small"
+          >blocks of
+          <el-input-number
+            v-model="values.parts[p.id]!.fewest"
+            :min="1"
+            :max="60"
+            size="small"
+            :controls="false"
+            :aria-label="`${p.name}: fewest minutes of a block`"
+          />
+          to
+          <el-input-number
+            v-model="values.parts[p.id]!.most"
+            :min="1"
+            :max="60"
+            size="small"
+            :controls="false"
+            :aria-label="`${p.name}: most minutes of a block`"
+          />
+          min</label
+        >
+        <label v-if="p.id !== 'main'" class="row small"
+          >wanted in sessions from
+          <el-input-number
+            :model-value="values.parts[p.id]!.wanted_from ?? undefined"
+            :min="0"
+            :max="90"
+            size="small"
+            :controls="false"
+            placeholder="never"
+            :aria-label="`${p.name}: wanted from how many minutes`"
+            @update:model-value="values.parts[p.id]!.wanted_from = $event ?? null"
+          />
+          min</label
+        >
+        <label class="row small"
+          >aims for
+          <el-input-number
+            :model-value="percent(values.parts[p.id]!.low)"
+            :min="3"
+            :max="9.9"
+            :step="0.5"
+            size="small"
+            :controls="false"
+            placeholder="usual"
+            :aria-label="`${p.name}: expected of ten, at least`"
+            @update:model-value="setBand(values.parts[p.id]!, 'low', $event ?? undefined)"
+          />
+          to
+          <el-input-number
+            :model-value="percent(values.parts[p.id]!.high)"
+            :min="3"
+            :max="9.9"
+            :step="0.5"
+            size="small"
+            :controls="false"
+            placeholder="usual"
+            :aria-label="`${p.name}: expected of ten, at most`"
+            @update:model-value="setBand(values.parts[p.id]!, 'high', $event ?? undefined)"
+          />
+          of 10</label
+        >
+        <p v-if="at(`parts.${p.id}`)" class="wrong" role="alert">{{ at(`parts.${p.id}`) }}</p>
+      </template>
+    </div>
+    <div class="row">
+      <label class="row"
+        >Blocks of main work, fewest
+        <el-input-number v-model="values.fewest_main" :min="0" :max="6" size="small" aria-label="Fewest main blocks"
+      /></label>
+      <label class="row"
+        >most <el-input-number v-model="values.most_main" :min="0" :max="6" size="small" aria-label="Most main blocks"
+      /></label>
+      <span v-if="at('most_main')" class="wrong">{{ at('most_main') }}</span>
+    </div>
+    <el-checkbox :model-value="Boolean(values.any_strand)" @update:model-value="values.any_strand = Boolean($event)"
+      >Main work may train skills beside the chosen ones</el-checkbox
+    >
+    <el-form-item label="How it ends, in a sentence" :error="at('ending')"
+      ><el-input v-model="values.ending" maxlength="200"
+    /></el-form-item>
+  </div>
+</template>
+
+<style scoped>
+.part {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px var(--gap-3);
+  align-items: center;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.part > :deep(.el-checkbox) {
+  min-width: 130px;
+}
+.called {
+  width: 140px;
+}
+.part :deep(.el-input-number) {
+  width: 62px;
+}
+.wrong {
+  color: var(--barred);
+}
+</style>

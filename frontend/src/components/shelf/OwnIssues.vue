@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import type { Looked } from '@/composables/useOwn'
+
+/** What is still wrong with what is being written, the first six of it; or that nothing is. */
+defineProps<{ looked: Looked | undefined }>()
+</script>
+
+<template>
+  <div v-if="looked?.issues.length" class="notice" role="status">
+    <strong
+      >{{ looked.issues.length }} {{ looked.issues.length === 1 ? 'thing' : 'things' }} to put right before it can be
+      shared</strong
+    >
+    <ul class="small">
+      <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">{{ i.reason }} {{ i.remedy }}</li>
+    </ul>
+  </div>
+  <p v-else-if="looked" class="soft" role="status">It can be shared as it is.</p>
+</template>
+
+<style scoped>
+ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+}
+</style>
