@@ -189,9 +189,10 @@ def read_child(request: HttpRequest, child_id: int) -> ChildOut:
 
 @router.post("/children", response={201: ChildOut, **REFUSED})
 def add_child(request: HttpRequest, body: NewChild) -> tuple[int, ChildOut]:
-    """Add a child."""
+    """Add a child; where the schools differ and nothing is said, as the clinic works."""
     who = member(request)
-    profile = body.model_dump(exclude={"home_id", "place", "request"})
+    unasked = {q: c for q, c in who.clinic.approaches.items() if q not in body.model_fields_set}
+    profile = {**body.model_dump(exclude={"home_id", "place", "request"}), **unasked}
     child = actions.add_child(who, _home_of(who, body), profile, timezone.localdate(), body.request)
     return 201, child_out(queries.child_for(who, child.pk))
 

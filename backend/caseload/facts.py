@@ -3,12 +3,14 @@
 from collections.abc import Mapping
 from dataclasses import replace
 from datetime import date
+from types import MappingProxyType
 
 from caseload.models import Child, Home, LibraryVersion, StrandEstimate
+from clinic.models import Clinic
 from core import ability
 from core.ability import Estimate, TaskSeen, TaskStanding, standing
 from core.child import Child as Facts
-from core.child import Hand, Setting
+from core.child import Hand, Setting, Zone, Zones
 from core.planner import Pace
 from core.recording import AS_SHIPPED, ApproachKind, ApproachStanding, Learned, Met, approach_standing
 
@@ -60,6 +62,12 @@ def facts_of(child: Child, on: date) -> Facts:
 def skill_hand(child: Child) -> Hand:
     """The hand that does the skilled part, on any day."""
     return facts_of(child, child.birth_date).skill_hand
+
+
+def zones_of(clinic: Clinic) -> Zones:
+    """The bands of expected success a clinic aims for; the usual ones where it says nothing."""
+    own = {part: Zone(low, high) for part, (low, high) in clinic.zones.items()}
+    return Zones(MappingProxyType({**Zones().bands, **own}))
 
 
 def setting_of(home: Home) -> Setting:

@@ -20,6 +20,8 @@ class Clinic(models.Model):
     """A wall: nobody sees across it.
 
     is_demo    -- made up, to look round in, and may be removed whole
+    approaches -- how this clinic works where the schools differ, for every new child: a choice for each of core.child's
+    zones      -- the bands of expected success this clinic aims for, by part of a session: (low, high); else the usual
     keep_years -- how long after its care has ended a child's record is to be kept; None: nothing is said of it
     """
 
@@ -29,6 +31,8 @@ class Clinic(models.Model):
     time_zone = models.CharField(max_length=60, default="UTC")
     units: "models.CharField[Units, Units]" = one_of(Units, 4, default="mm")
     keep_years = models.PositiveSmallIntegerField(null=True)
+    approaches = models.JSONField(default=dict)
+    zones = models.JSONField(default=dict)
     version = models.PositiveIntegerField(default=1)
 
     class Meta:

@@ -1,6 +1,8 @@
 """The first start: a clinic and its first lead, made once, by whoever holds the code the start printed."""
 
 import secrets
+from collections.abc import Mapping
+from types import MappingProxyType
 from zoneinfo import available_timezones
 
 from django.conf import settings
@@ -10,8 +12,11 @@ from clinic.actions import Done, StaleEdit, acting, log
 from clinic.models import Clinic, Member, Paper, Units
 from clinic.people_actions import new_member
 from clinic.problems import ProblemError
+from core.child import CHOICES, Part
 
 LONGEST_YEARS = 100
+NOTHING: Mapping[str, str] = MappingProxyType({})
+NO_ZONES: Mapping[Part, tuple[float, float]] = MappingProxyType({})
 
 
 def is_open() -> bool:
@@ -54,17 +59,35 @@ def set_up(
 
 @acting("clinic.edit")
 def edit_clinic(
-    member: Member, name: str, time_zone: str, paper: Paper, units: Units, keep_years: int | None, version: int
+    member: Member,
+    name: str,
+    time_zone: str,
+    paper: Paper,
+    units: Units,
+    keep_years: int | None,
+    version: int,
+    approaches: Mapping[str, str] = NOTHING,
+    zones: Mapping[Part, tuple[float, float]] = NO_ZONES,
 ) -> Done[Clinic]:
     """Change the clinic's settings. Raises StaleEdit where another lead did so since `version`."""
     now = Clinic.objects.select_for_update().get(pk=member.clinic_id)
     before = plain(now)
     if now.version != version:
         raise StaleEdit(
-            before, {"name": name, "time_zone": time_zone, "paper": paper, "units": units, "keep_years": keep_years}
+            before,
+            {
+                "name": name,
+                "time_zone": time_zone,
+                "paper": paper,
+                "units": units,
+                "keep_years": keep_years,
+                "approaches": dict(approaches),
+                "zones": dict(zones),
+            },
         )
     now.name, now.time_zone, now.paper = checked_clinic_name(name), checked_zone(time_zone), paper
     now.units, now.keep_years = units, checked_years(keep_years)
+    now.approaches, now.zones = checked_approaches(approaches), checked_zones(zones)
     now.version += 1
     now.save()
     return Done(now, now, None, {"before": before, "after": plain(now)})
@@ -78,8 +101,31 @@ def plain(clinic: Clinic) -> dict[str, object]:
         "paper": clinic.paper,
         "units": clinic.units,
         "keep_years": clinic.keep_years,
+        "approaches": clinic.approaches,
+        "zones": clinic.zones,
         "version": clinic.version,
     }
+
+
+def checked_approaches(approaches: Mapping[str, str]) -> dict[str, str]:
+    """Return how a clinic works, by question. Raises ProblemError at `approaches` for a question or a choice there is
+    not.
+    """
+    for question, choice in approaches.items():
+        if choice not in CHOICES.get(question, {}):
+            reason = f"{choice!r} is no choice of {question!r}."
+            raise ProblemError(422, "Not saved", "approaches", choice, reason, "Choose from the list.")
+    return dict(approaches)
+
+
+def checked_zones(zones: Mapping[Part, tuple[float, float]]) -> dict[Part, list[float]]:
+    """Return the bands a clinic aims for, as chances. Raises ProblemError at `zones` for one that can't be."""
+    for part, (low, high) in zones.items():
+        if not 0.3 <= low < high <= 0.995:
+            words = f"{low * 10:g} to {high * 10:g} of 10 is no band for {part}."
+            remedy = "A band runs from a lower to a higher number, 3 to 9.9 of 10."
+            raise ProblemError(422, "Not saved", "zones", [low, high], words, remedy)
+    return {part: list(band) for part, band in zones.items()}
 
 
 def checked_clinic_name(name: str) -> str:

@@ -10,7 +10,9 @@ from clinic.auth import let_in, member
 from clinic.models import Clinic, Paper, Units
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.child import Part
 
+Band = tuple[float, float]
 router = Router(tags=["setup"])
 REFUSED = {403: Problem, 409: Problem, 422: Problem}
 
@@ -43,6 +45,8 @@ class ClinicOut(Schema):
     paper: Paper
     units: Units
     keep_years: int | None
+    approaches: dict[str, str]
+    zones: dict[Part, Band]
     version: int
     demo: bool
 
@@ -55,6 +59,8 @@ class ClinicEdit(Schema):
     paper: Paper
     units: Units = "mm"
     keep_years: int | None = None
+    approaches: dict[str, str] = {}
+    zones: dict[Part, Band] = {}
     version: int
 
 
@@ -94,6 +100,8 @@ def clinic_out(clinic: Clinic) -> ClinicOut:
         paper=clinic.paper,
         units=clinic.units,
         keep_years=clinic.keep_years,
+        approaches=clinic.approaches,
+        zones=clinic.zones,
         version=clinic.version,
         demo=beside,
     )

@@ -7,7 +7,7 @@ from datetime import date
 from types import MappingProxyType
 
 from caseload.checks import FieldError
-from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting
+from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting, zones_of
 from caseload.models import Child, Home
 from clinic.models import Member
 from core.child import Place, Setting, Supervision
@@ -108,6 +108,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
         wish.minutes,
         tuple(wish.targets),
         activities=shelf_of(child.clinic_id),
+        zones=zones_of(child.clinic),
         recent=MappingProxyType(recent_activities(child)),
         pace=MappingProxyType(paces_of(child, learned)),
         managed=frozenset(t.task for t in tasks if t.managed),

@@ -403,7 +403,7 @@ export interface paths {
         put?: never;
         /**
          * Add Child
-         * @description Add a child.
+         * @description Add a child; where the schools differ and nothing is said, as the clinic works.
          */
         post: operations["caseload_api_add_child"];
         delete?: never;
@@ -2499,6 +2499,17 @@ export interface components {
             units: "mm" | "inch";
             /** Keep Years */
             keep_years: number | null;
+            /** Approaches */
+            approaches: {
+                [key: string]: string;
+            };
+            /** Zones */
+            zones: {
+                [key: string]: [
+                    number,
+                    number
+                ];
+            };
             /** Version */
             version: number;
             /** Demo */
@@ -2526,6 +2537,23 @@ export interface components {
             units: "mm" | "inch";
             /** Keep Years */
             keep_years?: number | null;
+            /**
+             * Approaches
+             * @default {}
+             */
+            approaches: {
+                [key: string]: string;
+            };
+            /**
+             * Zones
+             * @default {}
+             */
+            zones: {
+                [key: string]: [
+                    number,
+                    number
+                ];
+            };
             /** Version */
             version: number;
         };

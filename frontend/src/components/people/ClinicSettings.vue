@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import ClinicDefaults from '@/components/people/ClinicDefaults.vue'
 import ClinicFields from '@/components/people/ClinicFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -15,6 +16,8 @@ const form = reactive<Schemas['ClinicEdit']>({
   paper: 'A4',
   units: 'mm',
   keep_years: null,
+  approaches: {},
+  zones: {},
   version: 0,
 })
 const { busy, at, apart, doing, newest } = useDoing()
@@ -41,6 +44,7 @@ async function save(): Promise<void> {
       <el-form-item label="Keep records, in years after care ends (empty: no period set)" :error="at('keep_years')">
         <el-input-number v-model="form.keep_years" :min="1" :max="100" :controls="false" />
       </el-form-item>
+      <ClinicDefaults v-model="form" :at="at" />
       <ProblemNote :error="apart" />
       <div class="row">
         <button class="plain-button main" :disabled="busy">Save</button>
