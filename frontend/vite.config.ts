@@ -9,6 +9,7 @@ export default defineConfig(({ command, mode }) => ({
   plugins: [vue(), components({ dirs: [], resolvers: [ElementPlusResolver()], dts: 'src/components.d.ts' })],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
-  test: { setupFiles: ['src/testing/setup.ts'], server: { deps: { inline: ['element-plus'] } } },
+  // A minute a test: a busy machine draws a long list slowly, and none is there to measure time.
+  test: { setupFiles: ['src/testing/setup.ts'], testTimeout: 60_000, server: { deps: { inline: ['element-plus'] } } },
   server: { proxy: { '/api': `http://127.0.0.1:${loadEnv(mode, '.', 'WEB_').WEB_PORT ?? '8470'}` } },
 }))
