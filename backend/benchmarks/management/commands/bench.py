@@ -18,7 +18,7 @@ class Command(BaseCommand):
             "only",
             nargs="*",
             help="library, plans, sessions, together, estimates, refit, movement, speed, look, pictures, script, "
-            "pages, taps, year, growth or children",
+            "pages, taps, year, growth, children or browser",
         )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
@@ -26,6 +26,7 @@ class Command(BaseCommand):
         from django.test.utils import setup_test_environment
 
         from benchmarks import (
+            browser,
             estimates,
             first_look,
             movement,
@@ -57,6 +58,7 @@ class Command(BaseCommand):
             "year": [pages.year],
             "growth": [pages.growth],
             "children": [pages.many_children],
+            "browser": [browser.report],
         }
         unknown = [name for name in only if name not in every]
         if unknown:
