@@ -36,7 +36,7 @@ class MainJobTest(BrowserTest):
         page.get_by_role("link", name="Activities").click()
         page.get_by_text("activities this home can offer").wait_for()
         page.get_by_label("Search by thing").fill("playing cards")
-        page.get_by_text("Deal cards with the thumb").wait_for()
+        page.get_by_role("button", name="Deal cards with the thumb", exact=True).wait_for()
         self.check_axe("library")
 
         page.get_by_role("link", name="Plan a session").click()

@@ -59,7 +59,7 @@ class OwnLibraryTest(BrowserTest):
     def find_it(self, page: Page) -> None:
         page.goto(f"/children/{self.child.pk}/library")
         page.get_by_label("Search by thing").fill(NAME)
-        page.get_by_role("button", name=NAME).click()
+        page.get_by_role("button", name=NAME, exact=True).click()
         page.get_by_role("link", name="Open the page of this activity").click()
         page.get_by_role("heading", name=NAME).wait_for()
         page.get_by_role("link", name="Change it").wait_for()
@@ -120,7 +120,7 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_role("button", name="Share in the clinic").click()
         page.get_by_text("Version 1 is in use").wait_for()
         page.goto(f"/children/{child.pk}/library")
-        page.get_by_role("button", name=NAME).wait_for()
+        page.get_by_role("button", name=NAME, exact=True).wait_for()
         page.context.close()
 
     def test_an_own_thing_is_judged_as_it_is_written_and_stocked(self) -> None:

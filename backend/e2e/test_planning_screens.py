@@ -49,7 +49,7 @@ class PlanningScreensTest(BrowserTest):
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/library")
         page.get_by_label("Search by thing").fill("Hide things in the palm")
-        page.get_by_role("button", name="Hide things in the palm").click()
+        page.get_by_role("button", name="Hide things in the palm", exact=True).click()
         expected = page.locator(".open .big")
         expected.wait_for()
         before = expected.inner_text()
@@ -196,7 +196,7 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_text("0 of 1 planned").wait_for()
         plan_line(BatchLine.objects.get().pk)
         page.get_by_text("1 of 1 planned, 1 to look at").wait_for()
-        page.locator(".batch").get_by_role("button", name="Wyn").click()
+        page.get_by_role("region", name="Plans made in the background").get_by_role("button", name="Wyn").click()
         page.get_by_role("heading", name="Session plan").wait_for()
         self.assertTrue(BatchLine.objects.get().seen)
 

@@ -124,7 +124,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
       :children="data.children.map((c) => c.id)"
     />
     <ClosedList />
-    <ChildAdd v-if="adding" @close="adding = false" />
+    <ChildAdd v-if="adding && me" @close="adding = false" />
   </div>
 </template>
 
