@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, Refused, unwrap } from '@/api/client'
 import LibraryChanges from '@/components/shelf/LibraryChanges.vue'
 import OwnIssues from '@/components/shelf/OwnIssues.vue'
@@ -42,7 +42,9 @@ const format = computed(() =>
 const KINDS = { activity: 'New activity', thing: 'New thing', task: 'New wanted task', format: 'New format' } as const
 const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
 const seeing = ref(false)
-const at = (path: string): string => issueAt(looked.value?.issues ?? [], path)
+const touched = ref(false) // nobody is told off for what they have not begun
+const at = (path: string): string => (touched.value ? issueAt(looked.value?.issues ?? [], path) : '')
+watch(values, (_, before) => before && (touched.value = true), { deep: true })
 const strandName = (id: string): string => map.value?.strands.find((s) => s.id === id)?.name ?? id
 const said = { saved: 'Saved', saving: 'Saving…', unsaved: 'Not saved yet; kept on this device' } as const
 const conflict = computed(() => error.value instanceof Refused && error.value.status === 409)

@@ -363,6 +363,15 @@ header {
   padding: var(--gap-5);
 }
 @media (max-width: 760px) {
+  header {
+    flex-wrap: wrap;
+  }
+  header > nav {
+    flex: 1 1 100%;
+  }
+  header > .main {
+    margin-left: auto;
+  }
   .body,
   .left .body {
     grid-template-columns: 1fr;
