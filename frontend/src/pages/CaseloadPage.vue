@@ -56,7 +56,13 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
   <div class="stack">
     <div class="row head">
       <h1>{{ longDay(new Date()) }}</h1>
-      <button v-if="me?.may.includes('child.add')" type="button" class="plain-button" @click="adding = true">
+      <button
+        v-if="!me || me.may.includes('child.add')"
+        type="button"
+        class="plain-button"
+        :class="{ yet: !me }"
+        @click="adding = true"
+      >
         Add a child
       </button>
       <div class="row filters" role="group" aria-label="Show">
@@ -129,6 +135,10 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
 </template>
 
 <style scoped>
+/* Its place is kept until it is known whether it belongs there. */
+.yet {
+  visibility: hidden;
+}
 .head {
   justify-content: space-between;
 }

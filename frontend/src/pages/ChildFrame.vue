@@ -2,12 +2,14 @@
 import { computed } from 'vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChild } from '@/composables/useChild'
+import { useMe } from '@/composables/useMe'
 import { useWords } from '@/composables/useWords'
 import { ageWords, handWords } from '@/logic/words'
 
 const { childId } = defineProps<{ childId: number }>()
 const { data: child, error } = useChild(() => childId)
 const words = useWords()
+const { data: me } = useMe() // what one may do decides what stands here: known first, so that nothing moves
 
 const careful = computed(() => {
   const c = child.value
@@ -25,7 +27,7 @@ const careful = computed(() => {
 
 <template>
   <ProblemNote :error="error" />
-  <div v-if="child" class="stack">
+  <div v-if="child && me" class="stack">
     <header class="head">
       <div>
         <h1>{{ child.first_name }}</h1>

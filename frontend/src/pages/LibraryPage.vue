@@ -18,7 +18,7 @@ import { fits, found, indexed, moreLike, otherSkill, sorted, type Filter, type R
 
 /** Ideas: by what one has in the hand, what the child does, the skill, the task, the minutes, where and with whom. */
 const { child } = defineProps<{ child: Child }>()
-const PAGE = 24
+const PAGE = window.matchMedia?.('(max-width: 760px)').matches ? 8 : 16
 const router = useRouter()
 const words = useWords()
 const places = usePlaces(() => child)
@@ -40,7 +40,8 @@ const index = computed(() => indexed(data.value ?? [], tasks.value))
 const rows = computed(() => {
   const all = data.value ?? []
   if (like.value) return (like.value.how === 'more' ? moreLike : otherSkill)(like.value.of, all)
-  const matching = found(all, index.value, search.value).filter((r) => fits(r, filter.value))
+  const answering = search.value.trim() ? found(all, index.value, search.value) : all
+  const matching = answering.filter((r) => fits(r, filter.value))
   return search.value.trim() && sort.value === 'nearest' ? matching : sorted(matching, sort.value)
 })
 const here = computed(() => rows.value.filter((r) => r.offered))
