@@ -11,11 +11,12 @@ application = get_wsgi_application()
 def _warm_up() -> None:
     import ortools.sat.python.cp_model  # noqa: F401  half a second, once, before the workers part
 
-    from core.library import THINGS
+    from core.library import THINGS, reading_grade
     from core.safety import fits_small_parts_cylinder
 
     for thing in THINGS.values():
         fits_small_parts_cylinder(thing.shape)
+    reading_grade("One word.")  # its list of syllables takes a second to read
 
 
 _warm_up()

@@ -14,6 +14,7 @@ import FormatForm, { type FormatValues } from '@/components/shelf/FormatForm.vue
 import TaskForm, { type TaskValues } from '@/components/shelf/TaskForm.vue'
 import ThingForm from '@/components/shelf/ThingForm.vue'
 import ThingPreview from '@/components/shelf/ThingPreview.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useMe } from '@/composables/useMe'
 import { useOwn } from '@/composables/useOwn'
@@ -119,6 +120,7 @@ function takeLibrary(field: string, value: unknown): void {
           <ThingForm v-else-if="thing" :model-value="thing" :at="at" :words="words" />
         </el-form>
         <aside class="sheet see" :class="{ away: !seeing }" aria-label="As it will be seen">
+          <RowsSkeleton v-if="!looked" words="Drawing it…" :rows="2" tall />
           <OwnPreview v-if="activity" :looked="looked" />
           <ThingPreview v-else-if="thing" :looked="looked" />
           <OwnIssues v-else :looked="looked" />
