@@ -191,3 +191,59 @@ class AroundTest(BrowserTest):
         page.get_by_role("heading", name="Worth finding out").wait_for()
         page.get_by_role("button", name="Look again at Lock cottage").wait_for()
         self.check_axe("progress")
+
+    def test_the_palette_leads_anywhere_by_keyboard(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.get_by_text(self.child.first_name).first.wait_for()
+        page.keyboard.press("Control+k")
+        page.get_by_role("combobox", name="Go to a child, a page or an action").wait_for()
+        self.check_axe("palette")
+        page.keyboard.type(self.child.first_name[:2].lower())
+        page.get_by_role("option", name=re.compile(self.child.first_name)).first.wait_for()
+        page.keyboard.press("Enter")
+        page.get_by_role("heading", name=self.child.first_name, level=1).wait_for()
+        page.keyboard.press("Control+k")
+        page.get_by_role("combobox", name="Go to a child, a page or an action").wait_for()
+        page.keyboard.type("activ")
+        page.get_by_role("option", name=re.compile("Activities")).wait_for()
+        page.keyboard.press("Enter")
+        page.get_by_text("activities this home can offer").wait_for()
+        page.keyboard.press("Control+k")
+        page.keyboard.type("own lib")
+        page.get_by_role("option", name=re.compile("Own library")).wait_for()
+        page.keyboard.press("Enter")
+        page.get_by_role("heading", name="Own library").wait_for()
+        page.go_back()
+        page.get_by_text("activities this home can offer").wait_for()
+
+    def test_on_a_phone_everything_is_at_the_thumb_and_nothing_runs_off_the_page(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.set_viewport_size({"width": 390, "height": 844})
+        child = f"/children/{self.child.pk}"
+        for address in ("/", child, f"{child}/cupboard", f"{child}/library", f"{child}/plan", f"{child}/week", "/day"):
+            page.goto(address)
+            page.wait_for_load_state("networkidle")
+            wide = page.evaluate("document.documentElement.scrollWidth")
+            self.assertLessEqual(wide, 390, address)
+            self.check_axe(f"{address} on a phone")
+        tabs = page.get_by_role("navigation", name="Main, at the thumb")
+        tabs.get_by_role("button", name="More").click()
+        tabs.get_by_role("link", name="Visit bag").click()
+        page.get_by_role("heading", name="Visit bag").wait_for()
+        tabs.get_by_role("link", name="Library").click()
+        page.get_by_role("heading", name="Own library").wait_for()
+
+    def test_a_family_says_it_its_own_way_on_the_plan_too(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/library/peg_fence?home={self.home.pk}&grade=2,1,0")
+        page.get_by_role("button", name="Say it in this family’s words").click()
+        page.get_by_label("What this family says").fill("Crocodile bites!")
+        page.get_by_role("button", name="Keep").click()
+        page.get_by_text("“Crocodile bites!”").wait_for()
+        page.reload()
+        page.get_by_text("“Crocodile bites!”").wait_for()
+        page.get_by_role("button", name="Back to the usual").click()
+        page.get_by_text("Thumb and two").first.wait_for()

@@ -331,6 +331,7 @@ class ForecastOut(Schema):
     asks: list[AskedRungOut]
     mark_pictures: dict[str, str]
     equals: list[AlternativeOut]
+    family_cue: str
 
 
 class PlanLine(Schema):

@@ -1,7 +1,7 @@
 """What the API shows of a block, and of a grade that is only asked about."""
 
 from core.drawing import draw_mark
-from core.library import find_activity
+from core.library import find_activity, line_of
 from core.offers import Variant, dials, difficulty, equals, neighbours, told
 from core.planner import Block, PlannedBlock, Refusal
 from core.skills import STRANDS
@@ -88,6 +88,7 @@ def forecast_out(bench: Workbench, planned: PlannedBlock) -> ForecastOut:
         asks=_asked(planned.variant),
         mark_pictures={m: drawn for m in find_activity(planned.variant.activity_id).watch if (drawn := draw_mark(m))},
         equals=_alternatives(bench, planned),
+        family_cue=bench.request.child.own_cue(line_of(planned.variant.activity_id)),
     )
 
 

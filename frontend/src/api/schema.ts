@@ -5493,6 +5493,8 @@ export interface components {
             };
             /** Equals */
             equals: components["schemas"]["AlternativeOut"][];
+            /** Family Cue */
+            family_cue: string;
         };
         /**
          * NeighbourOut

@@ -2,6 +2,7 @@
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import GradeSteps from '@/components/bench/GradeSteps.vue'
+import FamilyCue from '@/components/library/FamilyCue.vue'
 import CueLines from '@/components/shared/CueLines.vue'
 import MakeOwn from '@/components/shelf/MakeOwn.vue'
 import VerdictLines from '@/components/shared/VerdictLines.vue'
@@ -40,8 +41,8 @@ const { data: reaches, error: notThere } = useLibrary(
 watch(
   reaches,
   (all) => {
-    const reach = all?.find((r) => r.activity_id === activityId)
-    if (reach && !grade.value.length) jump(reach.nearest.length ? reach.nearest : reach.easiest)
+    const here = all?.find((r) => r.activity_id === activityId)
+    if (here && !grade.value.length) jump(here.nearest.length ? here.nearest : here.easiest)
   },
   { immediate: true },
 )
@@ -85,6 +86,12 @@ const card = computed(
         <template v-if="block">
           <h3>Say or do</h3>
           <CueLines :cues="block.cues" />
+          <FamilyCue
+            :child-id="child.id"
+            :activity-id="activityId"
+            :said="data.family_cue"
+            :usual="block.cues.find((c) => c.support === 'spoken')?.words ?? ''"
+          />
         </template>
       </section>
       <section>
