@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable, Iterator, Mapping
 from itertools import pairwise
+from math import prod
 from types import MappingProxyType
 from typing import Annotated, get_args
 
@@ -45,7 +46,13 @@ TAG_OF_FORM = MappingProxyType(
 )
 """What is done with a thing that serves as this, as the hazard rules name it."""
 
-Drawn = StrictBool | StrictInt | StrictFloat | StrictStr
+Drawn = (
+    StrictBool
+    | Annotated[StrictInt, Field(ge=-300, le=300)]
+    | Annotated[StrictFloat, Field(ge=-300, le=300)]
+    | Annotated[StrictStr, Field(max_length=40)]
+)
+MOST_GRADES = 400  # of one activity: every one is looked at in every plan; the library's largest has fewer
 Rungs = Annotated[float, Field(ge=0, le=12)]
 
 
@@ -78,8 +85,8 @@ class RoleSource(Source):
     id: Id
     words: Words
     form: FormId
-    fixed: int = Field(1, ge=0)
-    per_try: float = Field(0.0, ge=0)
+    fixed: int = Field(1, ge=0, le=200)
+    per_try: float = Field(0.0, ge=0, le=20)
     share: float = Field(1.0, gt=0, le=1)
     pieces: int = 1
     needs: tuple[NeedSource, ...] = ()
@@ -117,7 +124,7 @@ class StepSource(Source):
     words: Words
     tell: Plain
     adds: Rungs | Mapping[StrandId, Rungs] = 0.0
-    tries: int | None = Field(None, ge=1)
+    tries: int | None = Field(None, ge=1, le=100)
     seconds: float | None = Field(None, gt=0, le=300)
     needs: Mapping[str, tuple[NeedSource, ...]] = Field(default_factory=dict)
     uses: tuple[str, ...] = ()
@@ -156,7 +163,7 @@ class AxisSource(Source):
 
     id: Id
     words: Words
-    steps: tuple[StepSource, ...] = Field(min_length=2)
+    steps: tuple[StepSource, ...] = Field(min_length=2, max_length=12)
 
     def issues(self, place: str, trains: Mapping[str, float]) -> Iterator[Issue]:
         """Where the steps do not get harder: each adds more in some strand than the one before, in none less."""
@@ -209,9 +216,9 @@ class FitSource(Source):
 class TriesSource(Source):
     """Tries in a set: under 4 years, under 7, older."""
 
-    young: int = Field(ge=1)
-    middle: int = Field(ge=1)
-    older: int = Field(ge=1)
+    young: int = Field(ge=1, le=100)
+    middle: int = Field(ge=1, le=100)
+    older: int = Field(ge=1, le=100)
 
     @model_validator(mode="after")
     def _never_fall(self) -> "TriesSource":
@@ -231,7 +238,7 @@ class ByStepSource(Source):
     """A value of a frame that changes along an axis."""
 
     axis: Id
-    of: tuple[Drawn, ...] = Field(min_length=2)
+    of: tuple[Drawn, ...] = Field(min_length=2, max_length=12)
 
 
 class FrameSource(BaseModel):
@@ -269,18 +276,18 @@ class ActivitySource(Source):
     tiring: bool = False
     both_hands: bool = False
     tags: tuple[StepTag, ...] = ()
-    roles: tuple[RoleSource, ...]
-    fits: tuple[FitSource, ...] = ()
-    axes: tuple[AxisSource, ...] = Field(min_length=1)
+    roles: tuple[RoleSource, ...] = Field(max_length=12)
+    fits: tuple[FitSource, ...] = Field((), max_length=12)
+    axes: tuple[AxisSource, ...] = Field(min_length=1, max_length=6)
     picture: tuple[FrameSource, ...] = Field(min_length=1, max_length=4)
     setup: Words
     posture: Words = Activity.posture
-    setup_minutes: float = Field(1.0, ge=0)
+    setup_minutes: float = Field(1.0, ge=0, le=30)
     cues: Mapping[SupportLevel, Words]
     watch: tuple[MarkId, ...]
     measures: tuple[MeasureId, ...] = ()
     tidy: Words
-    tidy_minutes: float = Field(0.5, ge=0)
+    tidy_minutes: float = Field(0.5, ge=0, le=30)
     does: Plain
     steps: tuple[Plain, ...] = Field(min_length=2, max_length=5)
     counts_when: Plain
@@ -293,6 +300,7 @@ class ActivitySource(Source):
     def _holds_together(self) -> "ActivitySource":
         issues = [
             *self._cue_issues(),
+            *self._size_issues(),
             *self._pace_issues(),
             *self._hazard_issues(),
             *self._strand_issues(),
@@ -312,6 +320,13 @@ class ActivitySource(Source):
             )
         if "spoken" in self.cues:
             yield Issue("cues.spoken", "What is said stands twice.", "Keep it in say, and take cues.spoken out.")
+
+    def _size_issues(self) -> Iterator[Issue]:
+        grades = prod(len(a.steps) for a in self.axes)
+        if grades > MOST_GRADES:
+            yield Issue(
+                "axes", f"It has {grades} grades; {MOST_GRADES} is the most.", "Take an axis or some steps out."
+            )
 
     def _pace_issues(self) -> Iterator[Issue]:
         low, high = WORK[self.work].seconds

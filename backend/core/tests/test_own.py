@@ -27,6 +27,7 @@ from core.library import (
 )
 from core.library.own import find_own
 from core.library.work import WORK, WorkKind
+from core.materials import Stock
 from core.offers import UsableCupboard, evidence_name, stock_of, told, variants_of
 from core.skills import is_own
 
@@ -120,6 +121,32 @@ class LearnedFromScratchTest(TestCase):
     def test_its_sets_count_under_its_line_and_the_other_hand_apart(self) -> None:
         made = own_activity(blank("piece"), "a")
         self.assertEqual(evidence_name(variants_of(made)[0], "right"), made.line)
+
+
+class HostileTest(TestCase):
+    """What somebody writes is words and numbers, and stays so."""
+
+    def test_words_never_become_markup_in_a_picture(self) -> None:
+        cork = own_thing(
+            {**thing_as_written("cork"), "name": "<img src=x onerror=a()>", "many": "<script>a()</script> & co"}, "a"
+        )
+        bowl = own_thing({**thing_as_written("wide_bowl"), "one": 'bowl"><x'}, "b")
+        made = own_activity({**blank("piece"), "does": 'Your child <script>a()</script> "drops" it.'}, "c")
+        stock = (Stock(cork, 12, "cork", {}), Stock(bowl, 1, "bowl", {}))
+        house = UsableCupboard(stock, RIGHT, CLINIC, {made.id: made})
+        variant = next(iter(house.offers())).variant
+        picture = draw(variant, house.offer(variant), RIGHT)
+        self.assertIn("&lt;script&gt;", picture)
+        for markup in ("<script", "<img", '"><x'):
+            self.assertNotIn(markup, picture)
+
+    def test_an_activity_of_endless_grades_or_a_picture_of_endless_pieces_is_refused(self) -> None:
+        step = {"words": "a", "tell": "Do it."}
+        steps = [step, *({**step, "adds": {"object_grasp": 0.2 * i}} for i in range(1, 8))]
+        axes = [{"id": f"a{i}", "words": "Way", "steps": steps} for i in range(4)]
+        self.assertIn("axes", {i.at for i in issues({**blank("piece"), "axes": axes})})
+        endless = {**blank("piece"), "picture": [{"act": "stack", "thing": "piece", "many": 1_000_000}]}
+        self.assertTrue(issues(endless)[0].at.startswith("picture.0.many"))
 
 
 class LanguageTest(TestCase):

@@ -4,7 +4,7 @@ defineProps<{ picture: string }>()
 </script>
 
 <template>
-  <!-- The core's own drawing: no text of a person is in it. -->
+  <!-- The core's own drawing; what a person wrote is escaped in it (core/tests/test_own.py). -->
   <!-- eslint-disable-next-line vue/no-v-html -->
   <div class="picture-box" v-html="picture" />
 </template>
