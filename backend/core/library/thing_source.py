@@ -60,7 +60,7 @@ class ThingSource(Source):
     common: bool = False
     forms: tuple[FormId, ...] = Field(min_length=1)
     shape: ShapeSource
-    usual_count: int = Field(1, ge=1)
+    usual_count: int = Field(1, ge=1, le=9999)
     soft: bool = False
     hole_mm: float | None = Field(None, gt=0)
     slit_mm: float | None = Field(None, gt=0)
