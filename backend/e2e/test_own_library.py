@@ -120,6 +120,7 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_role("button", name="Share in the clinic").click()
         page.get_by_text("Version 1 is in use").wait_for()
         page.goto(f"/children/{child.pk}/library")
+        page.get_by_label("Search by thing").fill(NAME)
         page.get_by_role("button", name=NAME, exact=True).wait_for()
         page.context.close()
 
