@@ -8,8 +8,12 @@ const { actions } = defineProps<{ actions: Command[] }>()
 const emit = defineEmits<{ close: [] }>()
 const { typed, offered } = usePalette(() => actions)
 const at = ref(0)
+const field = ref<HTMLInputElement | null>(null)
 const chosen = computed(() => offered.value[at.value])
 watch(typed, () => (at.value = 0))
+
+// Letters typed before the dialog has come to rest are for it, too.
+watch(field, (now) => now?.focus(), { flush: 'post' })
 
 function go(command: Command | undefined): void {
   if (!command) return
@@ -26,9 +30,11 @@ function go(command: Command | undefined): void {
     top="10vh"
     :show-close="false"
     aria-label="Go to"
+    @opened="field?.focus()"
     @close="emit('close')"
   >
     <input
+      ref="field"
       v-model="typed"
       class="plain-input"
       role="combobox"
