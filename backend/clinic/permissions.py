@@ -67,8 +67,8 @@ POLICY = MappingProxyType(
         "library.read_learned": Policy(_LEADS, "see what the clinic's children taught"),
         "library.learn": Policy(_LEADS, "work difficulties out again, or accept them"),
         "child.love": Policy(_ALL, "say what a child loves, and how the family says it"),
-        "shelf.read": Policy(_ALL, "see the clinic's own activities and things"),
-        "shelf.write": Policy(_THERAPISTS, "make an own activity or thing"),
+        "shelf.read": Policy(_ALL, "see what the clinic has made itself"),
+        "shelf.write": Policy(_THERAPISTS, "write activities, things, tasks and session formats for the clinic"),
         "shelf.hide": Policy(_THERAPISTS, "hide an activity of the library"),
         "goal.score": Policy(_THERAPISTS, "score a goal"),
     }

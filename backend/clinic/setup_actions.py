@@ -2,7 +2,6 @@
 
 import secrets
 from collections.abc import Mapping
-from types import MappingProxyType
 from zoneinfo import available_timezones
 
 from django.conf import settings
@@ -15,8 +14,6 @@ from clinic.problems import ProblemError
 from core.child import CHOICES, Part
 
 LONGEST_YEARS = 100
-NOTHING: Mapping[str, str] = MappingProxyType({})
-NO_ZONES: Mapping[Part, tuple[float, float]] = MappingProxyType({})
 
 
 def is_open() -> bool:
@@ -66,8 +63,8 @@ def edit_clinic(
     units: Units,
     keep_years: int | None,
     version: int,
-    approaches: Mapping[str, str] = NOTHING,
-    zones: Mapping[Part, tuple[float, float]] = NO_ZONES,
+    approaches: Mapping[str, str] | None = None,
+    zones: Mapping[Part, tuple[float, float]] | None = None,
 ) -> Done[Clinic]:
     """Change the clinic's settings. Raises StaleEdit where another lead did so since `version`."""
     now = Clinic.objects.select_for_update().get(pk=member.clinic_id)
@@ -81,13 +78,16 @@ def edit_clinic(
                 "paper": paper,
                 "units": units,
                 "keep_years": keep_years,
-                "approaches": dict(approaches),
-                "zones": dict(zones),
+                "approaches": approaches,
+                "zones": zones,
             },
         )
     now.name, now.time_zone, now.paper = checked_clinic_name(name), checked_zone(time_zone), paper
     now.units, now.keep_years = units, checked_years(keep_years)
-    now.approaches, now.zones = checked_approaches(approaches), checked_zones(zones)
+    if approaches is not None:
+        now.approaches = checked_approaches(approaches)
+    if zones is not None:
+        now.zones = checked_zones(zones)
     now.version += 1
     now.save()
     return Done(now, now, None, {"before": before, "after": plain(now)})

@@ -52,15 +52,15 @@ class ClinicOut(Schema):
 
 
 class ClinicEdit(Schema):
-    """Changed settings, and the version that was changed."""
+    """Changed settings, and the version that was changed; approaches and zones that are not sent stay as they are."""
 
     name: str = Field(max_length=120)
     time_zone: str
     paper: Paper
     units: Units = "mm"
     keep_years: int | None = None
-    approaches: dict[str, str] = {}
-    zones: dict[Part, Band] = {}
+    approaches: dict[str, str] | None = None
+    zones: dict[Part, Band] | None = None
     version: int
 
 

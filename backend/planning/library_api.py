@@ -103,7 +103,7 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     bench = _bench(who, child_id, home_id)
     estimates = bench.request.estimates
     activities = bench.request.activities.values()
-    reaches = most_useful_first(reach(a, bench.cupboard, estimates[a.strand]) for a in activities)
+    reaches = most_useful_first(reach(a, bench.cupboard, estimates) for a in activities)
     seen = Seen(bench.cupboard.child, frozenset(who.favourites))
     return [_reach_out(r, estimates[r.activity.strand].mean, seen) for r in reaches]
 
@@ -118,7 +118,7 @@ def read_pictures(request: HttpRequest, child_id: int, home_id: int, activity_id
     bench = _bench(member(request), child_id, home_id)
     shelf, estimates = bench.request.activities, bench.request.estimates
     asked = [shelf[i] for i in ids if i in shelf]
-    reaches = [reach(a, bench.cupboard, estimates[a.strand]) for a in asked]
+    reaches = [reach(a, bench.cupboard, estimates) for a in asked]
     grades = {r.activity.id: r.nearest or Variant(r.activity.id, (0,) * len(r.activity.axes)) for r in reaches}
     return PicturesOut(pictures={i: bench.picture(v, table=False) for i, v in grades.items()})
 

@@ -1,4 +1,4 @@
-"""Writing own activities and things: a draft, a shared version, put away, brought back; hiding what is never used."""
+"""Writing own activities and things: a draft, a shared version, archived, restored; hiding what is never used."""
 
 import json
 import re
@@ -11,12 +11,13 @@ from django.db.models import Max
 
 from caseload.checks import FieldError, FieldErrors
 from caseload.models import Child, TaskRecord
-from clinic.actions import Done, StaleEdit, acting
+from clinic.actions import Done, StaleEdit, acting, log
 from clinic.models import Member
 from core.drawing import picture_issues
 from core.library import (
     ACTIVITIES,
     THINGS,
+    WORK,
     Activity,
     Issue,
     LibraryError,
@@ -35,6 +36,7 @@ from core.skills import WantedTask, find_task
 from shelf.models import Hidden, OwnEntry, OwnKind, OwnVersion
 from shelf.queries import Made, made_of
 
+DRAFT = "draft"  # what values belong to while they are looked at, before anything is kept
 MOST_CHARACTERS = 60_000  # of one activity or thing as text
 MOST_ENTRIES = 2_000  # of one clinic
 _LONE = re.compile(r"(?<!\\ud[89ab]..)\\ud[c-f]|\\ud[89ab]..(?!\\ud[c-f])")  # half of a pair, as JSON spells it
@@ -48,56 +50,56 @@ class Begun:
     copied_from: str = ""
 
     @classmethod
-    def of_blank(cls, kind: str) -> "Begun":
-        """A blank of a kind of work, of a task or of a format, without a name. Raises FieldError for any other."""
-        if kind == "task":
-            step = {"words": "", "demands": {}}
+    def of_blank(cls, kind: OwnKind, name: str) -> "Begun":
+        """A blank without a name: of a kind of work for an activity, else of the kind itself. Raises FieldError where
+        there is none.
+        """
+        if kind == name == "task":
+            step: dict[str, Any] = {"words": "", "demands": {}}
             return cls({"name": "", "steps": [step, step], "at_home": ""})
-        if kind == "format":
+        if kind == name == "format":
             return cls(blank_format())
-        try:
-            return cls({**blank(kind), "id": "own", "name": ""})
-        except KeyError as error:
-            reason = f"There is no blank for {kind!r}."
-            raise FieldError("blank", kind, reason, "Choose a kind from the list.") from error
+        if kind == "activity" and name in WORK:
+            return cls({**blank(name), "id": "own", "name": ""})
+        raise FieldError("blank", name, f"There is no blank {name!r} of {kind}.", "Choose one from the list.")
 
     @classmethod
-    def of_copy(cls, library_id: str) -> "Begun":
+    def of_copy(cls, kind: OwnKind, library_id: str) -> "Begun":
         """A copy of an activity or thing of the library. Raises FieldError where there is none of that id."""
-        if library_id in ACTIVITIES:
+        if kind == "activity" and library_id in ACTIVITIES:
             return cls({**activity_as_written(library_id), "id": "own"}, library_id)
-        if library_id in THINGS:
+        if kind == "thing" and library_id in THINGS:
             return cls({**thing_as_written(library_id), "id": "own"}, library_id)
-        raise FieldError("copy_of", library_id, f"{library_id!r} is not in the library.", "Choose one from the list.")
+        reason = f"{library_id!r} is no {kind} of the library."
+        raise FieldError("copy_of", library_id, reason, "Choose one from the list.")
 
 
 @acting("shelf.write")
 def begin(member: Member, kind: OwnKind, begun: Begun, request: UUID | None) -> Done[OwnEntry]:
     """Begin an own activity or thing as a draft; the same request begins it once."""
-    _check_size(begun.values)
-    entries = OwnEntry.objects.filter(clinic_id=member.clinic_id)
-    before = entries.filter(request=request).first() if request else None
-    if before:
-        return Done(before, before, None, {"again": True})
-    if entries.count() >= MOST_ENTRIES:
-        raise FieldError("values", "", f"A clinic has at most {MOST_ENTRIES} of its own.", "Put some away first.")
-    entry = OwnEntry.objects.create(
-        clinic_id=member.clinic_id,
-        kind=kind,
-        name=_name(begun.values),
-        draft=begun.values,
-        copied_from=begun.copied_from,
-        copied_values=begun.values if begun.copied_from else None,
-        made_by=member,
-        request=request,
-    )
-    return Done(entry, entry, None, {"kind": kind, "name": entry.name, "copied_from": begun.copied_from})
+    checked_size(begun.values)
+    if OwnEntry.objects.visible_to(member).filter(is_archived=False).count() >= MOST_ENTRIES:
+        raise FieldError("values", "", f"A clinic has at most {MOST_ENTRIES} in use.", "Archive some first.")
+    values = {
+        "kind": kind,
+        "name": _name(begun.values),
+        "draft": begun.values,
+        "copied_from": begun.copied_from,
+        "copied_values": begun.values if begun.copied_from else None,
+        "made_by": member,
+    }
+    if request is None:
+        entry, new = OwnEntry.objects.create(clinic_id=member.clinic_id, **values), True
+    else:
+        entry, new = OwnEntry.objects.get_or_create(clinic_id=member.clinic_id, request=request, defaults=values)
+    detail = {"kind": kind, "name": entry.name, "copied_from": begun.copied_from} if new else {"sent_again": True}
+    return Done(entry, entry, None, detail)
 
 
 @acting("shelf.write")
 def write_draft(member: Member, entry: OwnEntry, values: dict[str, Any], version: int) -> Done[OwnEntry]:
     """Keep what is being written, right or wrong. Raises StaleEdit when somebody else wrote since."""
-    _check_size(values)
+    checked_size(values)
     now = _locked(entry, version, values)
     now.draft, now.name, now.version = values, _name(values), now.version + 1
     now.save()
@@ -109,7 +111,7 @@ def drop_draft(member: Member, entry: OwnEntry, version: int) -> Done[OwnEntry]:
     """Go back to the version in use. Raises FieldError where there is none."""
     now = _locked(entry, version, {})
     if now.current is None:
-        raise FieldError("draft", "", "It has not been shared, so there is nothing to go back to.", "Put it away.")
+        raise FieldError("draft", "", "It has not been shared, so there is nothing to go back to.", "Archive it.")
     now.draft, now.name, now.version = None, _name(now.current.values), now.version + 1
     now.save()
     return Done(now, now, None, {"name": now.name})
@@ -124,20 +126,21 @@ def share(member: Member, entry: OwnEntry, version: int) -> Done[OwnEntry]:
     made = checked(now, now.draft)
     before = now.current
     now.current = _version(now, made, member)
-    now.draft, now.name, now.is_put_away, now.version = None, made.name, False, now.version + 1
+    now.draft, now.name, now.is_archived, now.version = None, made.name, False, now.version + 1
     now.save()
     if isinstance(made, WantedTask) and before:
-        _want_the_newest(now, before.ref, made)
-    return Done(now, now, None, {"name": now.name, "number": now.current.number})
+        _want_the_newest(member, now, before.ref, made)
+    changed = _changed(before.values if before else {}, now.current.values)
+    return Done(now, now, None, {"name": now.name, "number": now.current.number, "changed": changed})
 
 
 @acting("shelf.write")
-def put_away(member: Member, entry: OwnEntry, is_put_away: bool, version: int) -> Done[OwnEntry]:
+def archive(member: Member, entry: OwnEntry, is_archived: bool, version: int) -> Done[OwnEntry]:
     """Offer it no more, or again. What was planned and run with it stays."""
     now = _locked(entry, version, {})
-    now.is_put_away, now.version = is_put_away, now.version + 1
+    now.is_archived, now.version = is_archived, now.version + 1
     now.save()
-    return Done(now, now, None, {"name": now.name, "is_put_away": is_put_away})
+    return Done(now, now, None, {"name": now.name, "is_archived": is_archived})
 
 
 @acting("shelf.hide")
@@ -146,7 +149,7 @@ def hide(member: Member, activity_id: str, is_hidden: bool) -> Done[None]:
     if activity_id not in ACTIVITIES:
         reason = f"{activity_id!r} is not an activity of the library."
         raise FieldError("activity_id", activity_id, reason, "Put an own activity away instead.")
-    rows = Hidden.objects.filter(clinic_id=member.clinic_id, activity_id=activity_id)
+    rows = Hidden.objects.visible_to(member).filter(activity_id=activity_id)
     if is_hidden:
         Hidden.objects.get_or_create(clinic_id=member.clinic_id, activity_id=activity_id, defaults={"by": member})
     else:
@@ -162,7 +165,7 @@ def checked(entry: OwnEntry, values: Mapping[str, Any]) -> Made:
     return made_of(entry, values)
 
 
-def all_issues(kind: OwnKind, values: Mapping[str, Any], belongs_to: str = "draft") -> list[Issue]:
+def all_issues(kind: OwnKind, values: Mapping[str, Any], belongs_to: str = DRAFT) -> list[Issue]:
     """Everything that keeps what a clinic made from being used, each at its field."""
     if kind == "task":
         return issues_of(TaskSource, values)
@@ -177,14 +180,22 @@ def all_issues(kind: OwnKind, values: Mapping[str, Any], belongs_to: str = "draf
         return [Issue(error.field, error.reason, error.remedy)]
 
 
-def _want_the_newest(entry: OwnEntry, before: str, task: WantedTask) -> None:
-    """Families who want an own task want it as it is now; what was seen of it stays where its steps are as many."""
+def _changed(before: Mapping[str, Any], after: Mapping[str, Any]) -> list[str]:
+    """The fields in which two versions differ."""
+    return sorted(f for f in {**before, **after} if f != "id" and before.get(f) != after.get(f))
+
+
+def _want_the_newest(member: Member, entry: OwnEntry, before: str, task: WantedTask) -> None:
+    """Families who want a task of the clinic's own want it as it is now; what was seen of it stays where it has as many
+    steps. Part of an action.
+    """
     if before == task.id:
         return
     for child in Child.objects.select_for_update().filter(clinic_id=entry.clinic_id, wanted__contains=[before]):
         child.wanted = [task.id if t == before else t for t in child.wanted]
         child.version += 1
         child.save(update_fields=["wanted", "version"])
+        log(member, "child.edit", child, child.pk, {"wanted": {"before": before, "after": task.id}})
     if len(find_task(before).steps) == len(task.steps):
         TaskRecord.objects.filter(child__clinic_id=entry.clinic_id, task=before).update(task=task.id)
 
@@ -208,7 +219,8 @@ def _locked(entry: OwnEntry, version: int, yours: dict[str, Any]) -> OwnEntry:
     return now
 
 
-def _check_size(values: Mapping[str, Any]) -> None:
+def checked_size(values: Mapping[str, Any]) -> None:
+    """Raise FieldError for more text than an activity has, or for what is no text."""
     text = json.dumps(values)
     size = len(text)
     if "\\u0000" in text or _LONE.search(text):

@@ -1,4 +1,4 @@
-"""What a clinic made itself: written, looked at, shared, put away; and what it hides of the library."""
+"""What a clinic made itself: written, looked at, shared, archived; and what it hides of the library."""
 
 from datetime import datetime
 from typing import Any
@@ -12,7 +12,7 @@ from clinic.auth import member
 from clinic.problems import Problem
 from clinic.schema import Schema
 from shelf import actions, queries
-from shelf.actions import Begun, all_issues
+from shelf.actions import Begun, all_issues, checked_size
 from shelf.files import as_file, take_in
 from shelf.models import OwnEntry, OwnKind, OwnVersion
 from shelf.preview import ActivityPreview, ThingPreview, preview_activity, preview_thing
@@ -40,7 +40,7 @@ class OwnLine(Schema):
     ref: str
     number: int | None
     has_draft: bool
-    is_put_away: bool
+    is_archived: bool
     copied_from: str
     changed_at: datetime
     made_by: str
@@ -100,10 +100,10 @@ class OwnAt(Schema):
     version: int
 
 
-class PutAway(OwnAt):
-    """Whether it is put away."""
+class Archive(OwnAt):
+    """Whether it is archived."""
 
-    is_put_away: bool
+    is_archived: bool
 
 
 class HiddenIn(Schema):
@@ -187,9 +187,9 @@ def list_own(request: HttpRequest) -> list[OwnLine]:
 def begin(request: HttpRequest, body: NewOwn) -> tuple[int, OwnOut]:
     """Begin an own activity or thing, as a draft."""
     if body.blank:
-        begun = Begun.of_blank(body.blank)
+        begun = Begun.of_blank(body.kind, body.blank)
     elif body.copy_of:
-        begun = Begun.of_copy(body.copy_of)
+        begun = Begun.of_copy(body.kind, body.copy_of)
     elif body.values is not None:
         begun = Begun(body.values)
     else:
@@ -224,11 +224,11 @@ def drop_draft(request: HttpRequest, entry_id: int, body: OwnAt) -> OwnOut:
     return _out(actions.drop_draft(who, queries.entry_for(who, entry_id), body.version))
 
 
-@router.post("/own/{entry_id}/put-away", response={200: OwnOut, **REFUSED})
-def put_away(request: HttpRequest, entry_id: int, body: PutAway) -> OwnOut:
+@router.post("/own/{entry_id}/archive", response={200: OwnOut, **REFUSED})
+def archive(request: HttpRequest, entry_id: int, body: Archive) -> OwnOut:
     """Offer it no more, or again."""
     who = member(request)
-    return _out(actions.put_away(who, queries.entry_for(who, entry_id), body.is_put_away, body.version))
+    return _out(actions.archive(who, queries.entry_for(who, entry_id), body.is_archived, body.version))
 
 
 @router.get("/own/{entry_id}/file", response={200: OwnFile, **READ})
@@ -241,9 +241,9 @@ def export_one(request: HttpRequest, response: HttpResponse, entry_id: int) -> O
 
 @router.get("/own-file", response={200: OwnFile, 403: Problem})
 def export_all(request: HttpRequest, response: HttpResponse) -> OwnFile:
-    """Everything the clinic made and has not put away, as one file."""
+    """Everything the clinic made and has not archived, as one file."""
     response["Content-Disposition"] = 'attachment; filename="pollicor-own-library.json"'
-    return OwnFile.model_validate(as_file(queries.entries(member(request)).filter(is_put_away=False)))
+    return OwnFile.model_validate(as_file(queries.entries(member(request)).filter(is_archived=False)))
 
 
 @router.post("/own-file", response={200: TakenInOut, 403: Problem, 422: Problem})
@@ -261,6 +261,7 @@ def import_file(request: HttpRequest, body: FileIn) -> TakenInOut:
 def look(request: HttpRequest, body: Looked) -> LookedOut:
     """What values make, as they are being written: nothing is kept."""
     queries.require_reader(member(request))
+    checked_size(body.values)
     wrong = all_issues(body.kind, body.values)
     activity = preview_activity(body.values) if body.kind == "activity" and not wrong else None
     thing = preview_thing(body.values) if body.kind == "thing" and not wrong else None
@@ -276,9 +277,7 @@ def look(request: HttpRequest, body: Looked) -> LookedOut:
 @router.get("/hidden", response={200: HiddenOut, 403: Problem})
 def list_hidden(request: HttpRequest) -> HiddenOut:
     """The activities of the library this clinic hides."""
-    who = member(request)
-    queries.require_reader(who)
-    hidden = queries.hidden_in(who.clinic)
+    hidden = queries.hidden_by(member(request))
     return HiddenOut(activities=[HiddenActivity(id=a.id, name=a.name) for a in hidden])
 
 
@@ -298,7 +297,7 @@ def _line(entry: OwnEntry) -> dict[str, Any]:
         "ref": (current.line if entry.kind == "thing" else current.ref) if current else "",
         "number": current.number if current else None,
         "has_draft": entry.draft is not None,
-        "is_put_away": entry.is_put_away,
+        "is_archived": entry.is_archived,
         "copied_from": entry.copied_from,
         "changed_at": entry.changed_at,
         "made_by": entry.made_by.name,

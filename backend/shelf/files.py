@@ -5,10 +5,12 @@ from dataclasses import dataclass
 from typing import Any, get_args
 
 from caseload.checks import FieldError
+from clinic.actions import Done, acting
 from clinic.models import Member
 from core.library import Issue
-from shelf.actions import Begun, all_issues, begin
+from shelf.actions import Begun, all_issues, begin, checked_size
 from shelf.models import OwnEntry, OwnKind
+from shelf.queries import entries
 
 FORMAT = "pollicor own library 1"
 MOST_IN_A_FILE = 500
@@ -31,9 +33,9 @@ class TakenIn:
     refused: list[Refused]
 
 
-def as_file(entries: Iterable[OwnEntry]) -> dict[str, Any]:
+def as_file(of: Iterable[OwnEntry]) -> dict[str, Any]:
     """Entries as a file has them: as they are in use, else as they are being written."""
-    return {"format": FORMAT, "entries": [{"kind": e.kind, "values": values_of(e)} for e in entries]}
+    return {"format": FORMAT, "entries": [{"kind": e.kind, "values": values_of(e)} for e in of]}
 
 
 def values_of(entry: OwnEntry) -> dict[str, Any]:
@@ -42,24 +44,36 @@ def values_of(entry: OwnEntry) -> dict[str, Any]:
     return values or {}
 
 
-def take_in(member: Member, file: Mapping[str, Any]) -> TakenIn:
-    """Begin a draft for each entry of a file that can be used. Raises FieldError for what is no such file.
+@acting("shelf.write")
+def take_in(member: Member, file: Mapping[str, Any]) -> Done[TakenIn]:
+    """Begin a draft for each entry of a file that can be used, all of them or, where something breaks, none. Raises
+    FieldError for what is no such file.
 
     Nothing of it is shared before somebody has looked.
     """
-    rows = _rows(file)
-    here = [values_of(e) for e in OwnEntry.objects.filter(clinic_id=member.clinic_id).select_related("current")]
+    here = [(e.kind, _plain(values_of(e))) for e in entries(member)]
     taken = TakenIn([], [], [])
-    for kind, values in rows:
+    for kind, values in _rows(file):
         name = str(values.get("name") or "without a name")[:80]
-        wrong = all_issues(kind, values)
+        wrong = _wrong(kind, values)
         if wrong:
             taken.refused.append(Refused(name, wrong))
-        elif any(_same(values, there) for there in here):
+        elif (kind, _plain(values)) in here:
             taken.known.append(name)
         else:
             taken.begun.append(begin(member, kind, Begun(values), None))
-    return taken
+            here.append((kind, _plain(values)))
+    detail = {"begun": len(taken.begun), "known": len(taken.known), "refused": len(taken.refused)}
+    return Done(taken, member.clinic, None, detail)
+
+
+def _wrong(kind: OwnKind, values: dict[str, Any]) -> list[Issue]:
+    """Everything that keeps one entry from being used."""
+    try:
+        checked_size(values)
+    except FieldError as error:
+        return [Issue(error.field, error.reason, error.remedy)]
+    return all_issues(kind, values)
 
 
 def _rows(file: Mapping[str, Any]) -> list[tuple[OwnKind, dict[str, Any]]]:
@@ -67,13 +81,13 @@ def _rows(file: Mapping[str, Any]) -> list[tuple[OwnKind, dict[str, Any]]]:
         raise FieldError(
             "file", str(file.get("format", ""))[:60], "This is no file of own activities.", f"It has to say “{FORMAT}”."
         )
-    entries = file.get("entries")
-    if not isinstance(entries, list) or not all(isinstance(e, dict) for e in entries):
+    rows = file.get("entries")
+    if not isinstance(rows, list) or not all(isinstance(e, dict) for e in rows):
         raise FieldError("file", "", "It has no list of entries.", "Export it again where it came from.")
-    if len(entries) > MOST_IN_A_FILE:
-        reason = f"It holds {len(entries)} entries; {MOST_IN_A_FILE} is the most."
-        raise FieldError("file", len(entries), reason, "Send it in several files.")
-    return [_row(at, e) for at, e in enumerate(entries, start=1)]
+    if len(rows) > MOST_IN_A_FILE:
+        reason = f"It holds {len(rows)} entries; {MOST_IN_A_FILE} is the most."
+        raise FieldError("file", len(rows), reason, "Send it in several files.")
+    return [_row(at, e) for at, e in enumerate(rows, start=1)]
 
 
 def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
@@ -86,5 +100,5 @@ def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
     return known, values
 
 
-def _same(one: Mapping[str, Any], other: Mapping[str, Any]) -> bool:
-    return {k: v for k, v in one.items() if k != "id"} == {k: v for k, v in other.items() if k != "id"}
+def _plain(values: Mapping[str, Any]) -> dict[str, Any]:
+    return {k: v for k, v in values.items() if k != "id"}

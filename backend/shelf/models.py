@@ -19,7 +19,7 @@ class OwnEntry(models.Model):
     draft        -- the values as they are being written, right or wrong; None: nothing is, beyond the version in use
     current      -- the version that is in use; None: not shared yet
     copied_from  -- the activity or thing of the library it began as a copy of, and copied_values as that was then
-    is_put_away  -- offered no more; what was planned and run with it stays
+    is_archived  -- offered no more; what was planned and run with it stays
     request      -- made by the page that added it: the same form sent twice makes one
     """
 
@@ -27,10 +27,10 @@ class OwnEntry(models.Model):
     kind: "models.CharField[OwnKind, OwnKind]" = one_of(OwnKind, 10)
     name = models.CharField(max_length=80, blank=True)
     draft = OrderedJSONField(null=True)
-    current = models.ForeignKey("OwnVersion", models.SET_NULL, null=True, related_name="+")
+    current = models.ForeignKey("OwnVersion", models.RESTRICT, null=True, related_name="+")
     copied_from = models.CharField(max_length=40, blank=True)
     copied_values = OrderedJSONField(null=True)
-    is_put_away = models.BooleanField(default=False)
+    is_archived = models.BooleanField(default=False)
     made_by = models.ForeignKey(Member, models.PROTECT, related_name="+")
     changed_at = models.DateTimeField(auto_now=True)
     request = models.UUIDField(null=True)

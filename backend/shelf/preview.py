@@ -11,6 +11,7 @@ from core.materials import Thing
 from core.offers import UsableCupboard, Variant, difficulty, fillers, reach_of_thing, stock_of, told, variants_of
 from core.safety import Status, assess, fits_small_parts_cylinder
 from core.skills import STRANDS
+from shelf.actions import DRAFT
 
 FIVE = Child(age_months=60, hand="right")
 SOMEBODY_CLOSE = Setting("clinic", "arms_reach")
@@ -95,7 +96,7 @@ class ThingPreview(Schema):
 
 def preview_activity(values: Mapping[str, Any]) -> ActivityPreview:
     """Return an activity as it looks. The values are those of a whole one."""
-    activity = own_activity(values, "preview")
+    activity = own_activity(values, DRAFT)
     variants = sorted(variants_of(activity), key=lambda v: (difficulty(v)[activity.strand], v.grade))
     house = full_house(activity)
     easiest, hardest = variants[0], variants[-1]
@@ -116,7 +117,7 @@ def preview_activity(values: Mapping[str, Any]) -> ActivityPreview:
 
 def preview_thing(values: Mapping[str, Any]) -> ThingPreview:
     """Return a thing as it is drawn, judged and used. The values are those of a whole one."""
-    thing = own_thing(values, "preview")
+    thing = own_thing(values, DRAFT)
     part = thing.loose_part
     return ThingPreview(
         picture=draw_thing(thing),

@@ -11,7 +11,7 @@ from django.db.models import Q, QuerySet
 from django.http import Http404
 
 from caseload.checks import FieldError
-from clinic.models import Clinic, Member
+from clinic.models import Member
 from clinic.permissions import require
 from core.library import (
     ACTIVITIES,
@@ -109,7 +109,7 @@ def things_in_use(clinic_id: int) -> dict[str, Thing]:
 
 
 def own_things(clinic_id: int) -> dict[str, Thing]:
-    """The clinic's own things by their name in cupboards, those put away too. One query."""
+    """The clinic's own things by their name in cupboards, the archived ones too. One query."""
     return dict(_things(OwnEntry.objects.filter(clinic_id=clinic_id, current__isnull=False)))
 
 
@@ -144,12 +144,12 @@ def _things(of: QuerySet[OwnEntry]) -> list[tuple[str, Thing]]:
 
 def in_use(clinic_id: int) -> QuerySet[OwnEntry]:
     """What a clinic made and uses."""
-    return OwnEntry.objects.filter(clinic_id=clinic_id, is_put_away=False, current__isnull=False)
+    return OwnEntry.objects.filter(clinic_id=clinic_id, is_archived=False, current__isnull=False)
 
 
 def entries(member: Member) -> QuerySet[OwnEntry]:
     """Everything the member's clinic made."""
-    require(member, "shelf.read")
+    require_reader(member)
     return OwnEntry.objects.visible_to(member).select_related("current", "made_by__user")
 
 
@@ -183,7 +183,7 @@ def library_changes(entry: OwnEntry, values: Mapping[str, Any]) -> list[LibraryC
     was, now = entry.copied_values, _as_written(entry.copied_from)
     if was is None or now is None:
         return []
-    fields = [f for f in {**was, **now} if f != "id" and was.get(f) != now.get(f)]
+    fields = [f for f in {**was, **now} if f != "id" and was.get(f) != now.get(f) != values.get(f)]
     return [LibraryChange(f, was.get(f), now.get(f), values.get(f)) for f in fields]
 
 
@@ -193,9 +193,10 @@ def _as_written(library_id: str) -> dict[str, Any] | None:
     return thing_as_written(library_id) if library_id in THINGS else None
 
 
-def hidden_in(clinic: Clinic) -> list[Activity]:
-    """What a clinic hides of the library, by name."""
-    ids = Hidden.objects.filter(clinic=clinic).values_list("activity_id", flat=True)
+def hidden_by(member: Member) -> list[Activity]:
+    """What the member's clinic hides of the library, by name."""
+    require_reader(member)
+    ids = Hidden.objects.visible_to(member).values_list("activity_id", flat=True)
     return sorted((ACTIVITIES[i] for i in ids if i in ACTIVITIES), key=lambda a: a.name)
 
 

@@ -132,7 +132,7 @@ class WallTest(TestCase):
         "put /own/{entry_id}": {"values": {"name": "x"}, "version": 1},
         "post /own/{entry_id}/share": {"version": 1},
         "post /own/{entry_id}/drop-draft": {"version": 1},
-        "post /own/{entry_id}/put-away": {"version": 1, "is_put_away": True},
+        "post /own/{entry_id}/archive": {"version": 1, "is_archived": True},
     }
 
     def test_another_clinic_finds_nothing_on_any_route_that_names_a_thing(self) -> None:

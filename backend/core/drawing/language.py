@@ -12,7 +12,6 @@ from core.drawing.canvas import Canvas
 from core.drawing.hands import hand_mm
 from core.drawing.picture import USUAL_AGE, values_at
 from core.drawing.scene import HIGH, WIDE, Scene
-from core.errors import NotThere
 from core.library import ACTIVITIES, Activity, Issue
 from core.library.picture import ByStep, Frame
 from core.materials import Thing
@@ -69,8 +68,8 @@ def _frame_issue(activity: Activity, frame: Frame) -> tuple[str, str] | None:
         )
         try:
             ACTS[frame.act](Canvas(WIDE, HIGH), scene)
-        except (ValueError, KeyError, NotThere) as error:
-            return f"It can't be drawn: {error}", "Choose a role or a word that the act knows."
+        except (ValueError, LookupError, TypeError, ArithmeticError) as error:
+            return f"It can't be drawn: {error}", "Choose a role, a word or a number that the act knows."
     return None
 
 

@@ -67,7 +67,7 @@ def canvases(
     activity = checked_variant(variant)
     hand: Hand = child.skill_hand if child else "right"
     quantities = offer.quantities if offer else ()
-    at_hand = {q.role: things.get(q.stock_id, find_thing(q.thing_id)) for q in quantities}
+    at_hand = {q.role: things.get(q.stock_id) or find_thing(q.thing_id) for q in quantities}
     result: list[Canvas] = []
     said: list[str] = []
     stands = lay_out(activity.id, quantities, hand) if quantities and table else ()

@@ -80,7 +80,7 @@ Value = bool | float | str
 
 
 class Source(BaseModel):
-    model_config = ConfigDict(extra="forbid", frozen=True)
+    model_config = ConfigDict(extra="forbid", frozen=True, allow_inf_nan=False)
 
 
 S = TypeVar("S", bound=Source)

@@ -2,6 +2,7 @@
 
 from core.offers.coverage import Reach, most_useful_first, reach, reach_of_thing, starter_list
 from core.offers.fitting import room
+from core.offers.forecast import Asked, asked_by_name, chances_alone, chances_of
 from core.offers.grading import (
     Neighbour,
     asks_other_hand,
@@ -32,6 +33,7 @@ from core.offers.variants import (
 )
 
 __all__ = [
+    "Asked",
     "Lack",
     "LackKind",
     "Neighbour",
@@ -43,9 +45,12 @@ __all__ = [
     "Told",
     "UsableCupboard",
     "Variant",
+    "asked_by_name",
     "asked_of",
     "asks_other_hand",
     "by_hand",
+    "chances_alone",
+    "chances_of",
     "checked_variant",
     "dials",
     "difficulty",

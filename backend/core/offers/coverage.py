@@ -5,12 +5,12 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from core import safety
-from core.ability import Estimate, chance, chance_in_words
+from core.ability import Estimate, chance_in_words
 from core.child import Child, Setting
 from core.library import ACTIVITIES
 from core.library.activity import Activity
 from core.materials import Thing
-from core.offers.offer import Quantity
+from core.offers.forecast import chances_alone
 from core.offers.usable_cupboard import UsableCupboard, fillers
 from core.offers.variants import Variant, difficulty, roles_of, tags_of, variants_of
 
@@ -60,26 +60,28 @@ def most_useful_first(reaches: Iterable[Reach]) -> list[Reach]:
     return sorted(reaches, key=rank)
 
 
-def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> Reach:
-    """Return how far a home reaches in one activity, for a child with this estimate in its first strand."""
+def reach(activity: Activity, cupboard: UsableCupboard, estimates: Mapping[str, Estimate]) -> Reach:
+    """Return how far a home reaches in one activity, for a child with these estimates of the strands it trains."""
     variants = list(variants_of(activity))
     rungs = {v: difficulty(v)[activity.strand] for v in variants}
-    offers = [v for v in variants if cupboard.offer(v)]
+    on_offer = [o for v in variants if (o := cupboard.offer(v))]
+    offers = [o.variant for o in on_offer]
     lacks = [lack for v in variants if (lack := cupboard.lack(v))]
     adds = Counter(lack.remedy for lack in lacks if lack.kind in CAN_ADD and cupboard.roles_missing(lack.variant) == 1)
     to_add, opens = max(adds.items(), key=lambda a: (a[1], a[0]), default=("", 0))
-    chances = {v: float(chance(estimate, rungs[v], activity_id=activity.line)) for v in offers}
+    trained = {s: estimates[s] for s in activity.trains}
+    chances = dict(zip(offers, chances_alone(on_offer, trained, cupboard.child.turn_hand).tolist(), strict=True))
     nearest = min(offers, key=lambda v: (abs(chances[v] - AIMED_AT), v.grade), default=None)
-    on_offer = [rungs[v] for v in offers]
-    things = sorted({q.name for v in offers for q in _quantities(cupboard, v)})
+    reached = [rungs[v] for v in offers]
+    things = sorted({q.name for o in on_offer for q in o.quantities})
     return Reach(
         activity,
         len(variants),
         len(offers),
         min(rungs.values()),
         max(rungs.values()),
-        min(on_offer, default=None),
-        max(on_offer, default=None),
+        min(reached, default=None),
+        max(reached, default=None),
         nearest,
         chances[nearest] if nearest else None,
         to_add,
@@ -87,11 +89,6 @@ def reach(activity: Activity, cupboard: UsableCupboard, estimate: Estimate) -> R
         "" if offers else lacks[0].reason,
         tuple(things),
     )
-
-
-def _quantities(cupboard: UsableCupboard, variant: Variant) -> tuple[Quantity, ...]:
-    offer = cupboard.offer(variant)
-    return offer.quantities if offer else ()
 
 
 def starter_list(

@@ -8,11 +8,11 @@ from math import prod
 import numpy as np
 from numpy.typing import NDArray
 
-from core.ability import Estimate, Floats, chance_together
+from core.ability import Estimate, Floats
 from core.child import Part, Zone
 from core.library import find_activity
 from core.library.activity import Activity
-from core.offers import Offer, evidence_name
+from core.offers import Asked, Offer, asked_by_name, chances_of
 from core.planner.dose import Dose, dose_of, seconds_a_try
 from core.planner.objective import freshness, liking, strand_weight, zone_fit, zone_reason
 from core.planner.options import QUALITY, STEP, Option
@@ -183,41 +183,23 @@ class _Weigher:
     @cached_property
     def chances(self) -> Floats:
         """The chance of each offer, with all the strands it trains: the weakest decides."""
-        result = np.zeros(len(self.offers))
-        for hand, (places, asked, back) in self._asked.items():
-            result[places] = chance_together(self._estimates, asked, activity_id=hand)[back]
-        return result
+        return chances_of(self._asked, self._estimates, len(self.offers))
 
     def fits(self, zone: Zone) -> Floats:
         """How sure it is of each offer that a set lies in a zone."""
         result = np.zeros(len(self.offers))
-        for hand, (places, asked, back) in self._asked.items():
-            levels = [e.level(hand) for e in self._estimates]
-            result[places] = zone_fit(levels, asked[back], self.chances[places], zone)
+        for name, asked in self._asked.items():
+            levels = [e.level(name) for e in self._estimates.values()]
+            result[asked.places] = zone_fit(levels, asked.rungs[asked.back], self.chances[asked.places], zone)
         return result
 
     @cached_property
-    def _strands(self) -> list[str]:
-        return [s for s in self.activity.trains if s in self.request.estimates]
+    def _asked(self) -> dict[str, Asked]:
+        return asked_by_name(self.offers, list(self._estimates), self.request.child.turn_hand)
 
     @cached_property
-    def _estimates(self) -> list[Estimate]:
-        return [self.request.estimates[s] for s in self._strands]
-
-    @cached_property
-    def _asked(self) -> dict[str, tuple[list[int], Floats, NDArray[np.int_]]]:
-        """By the name evidence goes under (the other hand has one of its own): the offers' places, what they ask of the
-        strands, each once, (n, strands), and which of these each offer asks.
-        """
-        by_name: dict[str, list[int]] = {}
-        for place, offer in enumerate(self.offers):
-            by_name.setdefault(evidence_name(offer.variant, self.request.child.turn_hand), []).append(place)
-        result = {}
-        for name, places in by_name.items():
-            rungs = np.array([[self.offers[i].rungs[s] for s in self._strands] for i in places])
-            asked, back = np.unique(rungs, axis=0, return_inverse=True)
-            result[name] = (places, asked, back.ravel())
-        return result
+    def _estimates(self) -> dict[str, Estimate]:
+        return {s: self.request.estimates[s] for s in self.activity.trains if s in self.request.estimates}
 
     def rated(self, part: Part) -> "_Rated":
         """The offers in a part, each aimed at the strand where its minutes are worth most."""

@@ -40,8 +40,8 @@ class FormatSource(BaseModel):
     name: Annotated[str, Field(min_length=1, max_length=40)]
     hint: Annotated[str, Field(max_length=120)] = ""
     parts: Mapping[Part, PartSource] = Field(min_length=1)
-    fewest_main: Annotated[int, Field(ge=0, le=6)] = 1
-    most_main: Annotated[int, Field(ge=0, le=6)] = 4
+    fewest_main: Annotated[int, Field(ge=1, le=6)] = 1
+    most_main: Annotated[int, Field(ge=1, le=6)] = 4
     any_strand: bool = False
     ending: Annotated[str, Field(max_length=200)] = ""
 

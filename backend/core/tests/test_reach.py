@@ -16,12 +16,12 @@ SIX = Child(72, hand="right")
 
 class ReachTest(TestCase):
     def test_a_full_house_reaches_from_end_to_end(self) -> None:
-        result = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.4))
+        result = reach(ACTIVITIES["peg_fence"], full_house(), {"pinch": Estimate(3, 0.4)})
         self.assertEqual((result.offered, result.low, result.high), (result.grades, result.least, result.most))
         self.assertEqual((result.to_add, result.why_not), ("", ""))
 
     def test_the_nearest_grade_is_about_eight_of_ten(self) -> None:
-        result = reach(ACTIVITIES["peg_fence"], full_house(), Estimate(3, 0.2))
+        result = reach(ACTIVITIES["peg_fence"], full_house(), {"pinch": Estimate(3, 0.2)})
         self.assertAlmostEqual(result.expected, 0.8, delta=0.06)
         others = [abs(difficulty(v)["pinch"] - 3) for v in variants_of(ACTIVITIES["peg_fence"])]
         self.assertAlmostEqual(abs(difficulty(result.nearest)["pinch"] - 3), min(others), delta=0.35)
@@ -29,17 +29,19 @@ class ReachTest(TestCase):
     def test_the_one_thing_to_add_opens_what_it_says(self) -> None:
         stock = {"common_peg": 12, "tub_rim": 1}
         cupboard = UsableCupboard(stock_of(stock), SIX, CLINIC)
-        result = reach(ACTIVITIES["peg_fence"], cupboard, Estimate(3, 0.4))
+        result = reach(ACTIVITIES["peg_fence"], cupboard, {"pinch": Estimate(3, 0.4)})
         self.assertGreater(result.opens, 0)
         name = result.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
         added = next(m for m in full_house().things if m.name.lower() == name)
         more = UsableCupboard(stock_of({**stock, added.id: 12}), SIX, CLINIC)
         self.assertGreaterEqual(
-            reach(ACTIVITIES["peg_fence"], more, Estimate(3, 0.4)).offered, result.offered + result.opens
+            reach(ACTIVITIES["peg_fence"], more, {"pinch": Estimate(3, 0.4)}).offered, result.offered + result.opens
         )
 
     def test_where_nothing_is_on_offer_the_reason_is_said(self) -> None:
-        result = reach(ACTIVITIES["peg_fence"], UsableCupboard(stock_of({"tub_rim": 1}), SIX, CLINIC), Estimate(3, 0.4))
+        result = reach(
+            ACTIVITIES["peg_fence"], UsableCupboard(stock_of({"tub_rim": 1}), SIX, CLINIC), {"pinch": Estimate(3, 0.4)}
+        )
         self.assertEqual((result.offered, result.nearest), (0, None))
         self.assertTrue(result.why_not and result.to_add)
 

@@ -182,10 +182,11 @@ class VersionsTest(OwnTest):
         self.assertEqual(entry["library_changes"], [])
         row = OwnEntry.objects.get(pk=entry["id"])
         row.copied_values = {**row.copied_values, "say": "Squeeze."}  # as an earlier library had it
+        row.draft = {**row.draft, "say": "Crocodile!"}
         row.save()
         (change,) = self.api("get", f"/own/{entry['id']}")[1]["library_changes"]
         now = activity_as_written("peg_fence")["say"]
-        self.assertEqual((change["field"], change["was"], change["now"]), ("say", "Squeeze.", now))
+        self.assertEqual([change[k] for k in ("field", "was", "now", "yours")], ["say", "Squeeze.", now, "Crocodile!"])
 
 
 class UsedTest(OwnTest):
@@ -222,11 +223,11 @@ class UsedTest(OwnTest):
         self.api("put", "/hidden", {"activity_id": "peg_fence", "is_hidden": False})
         self.assertIn("peg_fence", self.library(child))
 
-    def test_put_away_it_is_offered_no_more(self) -> None:
+    def test_archive_it_is_offered_no_more(self) -> None:
         child = make_child(self.lead)
         entry = self.shared(pot_drop())
-        body = {"version": entry["version"], "is_put_away": True}
-        self.assertTrue(self.api("post", f"/own/{entry['id']}/put-away", body)[1]["is_put_away"])
+        body = {"version": entry["version"], "is_archived": True}
+        self.assertTrue(self.api("post", f"/own/{entry['id']}/archive", body)[1]["is_archived"])
         self.assertNotIn(entry["ref"], self.library(child))
 
 

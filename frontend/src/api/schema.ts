@@ -808,7 +808,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/own/{entry_id}/put-away": {
+    "/api/own/{entry_id}/archive": {
         parameters: {
             query?: never;
             header?: never;
@@ -818,10 +818,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Put Away
+         * Archive
          * @description Offer it no more, or again.
          */
-        post: operations["shelf_api_put_away"];
+        post: operations["shelf_api_archive"];
         delete?: never;
         options?: never;
         head?: never;
@@ -857,7 +857,7 @@ export interface paths {
         };
         /**
          * Export All
-         * @description Everything the clinic made and has not put away, as one file.
+         * @description Everything the clinic made and has not archived, as one file.
          */
         get: operations["shelf_api_export_all"];
         put?: never;
@@ -2517,7 +2517,7 @@ export interface components {
         };
         /**
          * ClinicEdit
-         * @description Changed settings, and the version that was changed.
+         * @description Changed settings, and the version that was changed; approaches and zones that are not sent stay as they are.
          */
         ClinicEdit: {
             /** Name */
@@ -2537,23 +2537,17 @@ export interface components {
             units: "mm" | "inch";
             /** Keep Years */
             keep_years?: number | null;
-            /**
-             * Approaches
-             * @default {}
-             */
-            approaches: {
+            /** Approaches */
+            approaches?: {
                 [key: string]: string;
-            };
-            /**
-             * Zones
-             * @default {}
-             */
-            zones: {
+            } | null;
+            /** Zones */
+            zones?: {
                 [key: string]: [
                     number,
                     number
                 ];
-            };
+            } | null;
             /** Version */
             version: number;
         };
@@ -3875,8 +3869,8 @@ export interface components {
             number: number | null;
             /** Has Draft */
             has_draft: boolean;
-            /** Is Put Away */
-            is_put_away: boolean;
+            /** Is Archived */
+            is_archived: boolean;
             /** Copied From */
             copied_from: string;
             /**
@@ -3936,8 +3930,8 @@ export interface components {
             number: number | null;
             /** Has Draft */
             has_draft: boolean;
-            /** Is Put Away */
-            is_put_away: boolean;
+            /** Is Archived */
+            is_archived: boolean;
             /** Copied From */
             copied_from: string;
             /**
@@ -4029,14 +4023,14 @@ export interface components {
             version: number;
         };
         /**
-         * PutAway
-         * @description Whether it is put away.
+         * Archive
+         * @description Whether it is archived.
          */
-        PutAway: {
+        Archive: {
             /** Version */
             version: number;
-            /** Is Put Away */
-            is_put_away: boolean;
+            /** Is Archived */
+            is_archived: boolean;
         };
         /**
          * FileEntry
@@ -9987,7 +9981,7 @@ export interface operations {
             };
         };
     };
-    shelf_api_put_away: {
+    shelf_api_archive: {
         parameters: {
             query?: never;
             header?: never;
@@ -9998,7 +9992,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PutAway"];
+                "application/json": components["schemas"]["Archive"];
             };
         };
         responses: {

@@ -16,7 +16,7 @@ export interface Own {
   error: Ref<Error | null>
   busy: Ref<boolean>
   share: () => Promise<boolean>
-  putAway: (away: boolean) => Promise<void>
+  archive: (away: boolean) => Promise<void>
   dropDraft: () => Promise<void>
   takeNewest: () => void
 }
@@ -138,12 +138,12 @@ export function useOwn(id: () => number): Own {
   })
   const share = (): Promise<boolean> => act((now) => unwrap(api.POST('/api/own/{entry_id}/share', at(now))))
 
-  async function putAway(away: boolean): Promise<void> {
+  async function archive(away: boolean): Promise<void> {
     await act((now) =>
       unwrap(
-        api.POST('/api/own/{entry_id}/put-away', {
+        api.POST('/api/own/{entry_id}/archive', {
           params: { path: { entry_id: now.id } },
-          body: { version: now.version, is_put_away: away },
+          body: { version: now.version, is_archived: away },
         }),
       ),
     )
@@ -176,7 +176,7 @@ export function useOwn(id: () => number): Own {
     error,
     busy,
     share,
-    putAway,
+    archive,
     dropDraft,
     takeNewest,
   }

@@ -24,7 +24,7 @@ import type { ThingValues } from '@/logic/ownThing'
 
 /** One own activity or thing: written on the left, seen on the right, checked all the while. */
 const { entryId } = defineProps<{ entryId: string }>()
-const { entry, values, looked, saved, error, busy, share, putAway, dropDraft, takeNewest } = useOwn(() =>
+const { entry, values, looked, saved, error, busy, share, archive, dropDraft, takeNewest } = useOwn(() =>
   Number(entryId),
 )
 const map = useWords()
@@ -71,15 +71,15 @@ function takeLibrary(field: string, value: unknown): void {
     <template v-if="entry && values && words">
       <header class="row">
         <h1>{{ String(values.name || '') || KINDS[entry.kind] }}</h1>
-        <span class="tag">{{ entry.is_put_away ? 'Put away' : shared }}</span>
+        <span class="tag">{{ entry.is_archived ? 'Put away' : shared }}</span>
         <span v-if="entry.has_draft && entry.number" class="tag caution">changed since</span>
         <span class="soft small" role="status">{{ said[saved] }}</span>
         <span v-if="may" class="row push">
           <button v-if="entry.has_draft && entry.number" type="button" class="plain-button" @click="dropDraft">
             Back to version {{ entry.number }}
           </button>
-          <button type="button" class="plain-button" :disabled="busy" @click="putAway(!entry.is_put_away)">
-            {{ entry.is_put_away ? 'Bring back' : 'Put away' }}
+          <button type="button" class="plain-button" :disabled="busy" @click="archive(!entry.is_archived)">
+            {{ entry.is_archived ? 'Bring back' : 'Put away' }}
           </button>
           <a class="plain-button" :href="`/api/own/${entry.id}/file`" download>Export</a>
           <button

@@ -36,10 +36,10 @@ const kinds = computed(() => [
   { id: 'task' as const, words: 'Wanted tasks', rows: of('task') },
   { id: 'format' as const, words: 'Session formats', rows: of('format') },
 ])
-const away = computed(() => (data.value ?? []).filter((e) => e.is_put_away))
+const away = computed(() => (data.value ?? []).filter((e) => e.is_archived))
 
 function of(kind: string): Schemas['OwnLine'][] {
-  return (data.value ?? []).filter((e) => e.kind === kind && !e.is_put_away)
+  return (data.value ?? []).filter((e) => e.kind === kind && !e.is_archived)
 }
 
 async function begin(body: Omit<Schemas['NewOwn'], 'request'>): Promise<void> {
