@@ -12,7 +12,7 @@ from core.skills import WANTED_TASKS, find_task, is_own
 
 OLDEST_YEARS = 21
 MOST_ADULTS = 6
-LONGEST_ALLERGY = 40
+LONGEST_NAME = 40
 MOST_LIKES = 20
 LONGEST_MEETING = 1800  # seconds
 LISTED: dict[str, frozenset[str]] = {
@@ -117,7 +117,7 @@ def _short_words(likes: Sequence[str]) -> list[str]:
     if len(kept) > MOST_LIKES:
         raise FieldError("likes", len(kept), f"{len(kept)} interests are too many to plan by.", f"Keep {MOST_LIKES}.")
     for like in kept:
-        if len(like) > LONGEST_ALLERGY:
+        if len(like) > LONGEST_NAME:
             reason = f"“{like[:20]}…” is too long for one interest."
             raise FieldError("likes", like, reason, "Write it in a word or two.")
     return kept
@@ -128,7 +128,7 @@ def _check_foods(kept: dict[str, Any]) -> None:
     kept["wary_of"] = [w.strip().lower() for w in kept.get("wary_of", []) if w.strip()]
     allergic = {ALLERGENS[a] for a in kept["allergies"]} | {w.lower() for w in kept["other_allergies"]}
     for food in kept["wary_of"]:
-        if len(food) > LONGEST_ALLERGY:
+        if len(food) > LONGEST_NAME:
             raise FieldError("wary_of", food, f"“{food[:20]}…” is too long for one food.", "Write it in a word or two.")
         if any(a.rstrip("s") in food for a in allergic):
             reason = f"This child is allergic to {food}: keep it away from this child."
@@ -155,7 +155,7 @@ def _check_details(kept: dict[str, Any]) -> None:
     """A precaution comes with its detail, and a detail with its precaution."""
     kept["other_allergies"] = [w.strip() for w in kept.get("other_allergies", []) if w.strip()]
     for words in kept["other_allergies"]:
-        if len(words) > LONGEST_ALLERGY:
+        if len(words) > LONGEST_NAME:
             reason = f"“{words[:20]}…” is too long for one allergy."
             raise FieldError("other_allergies", words, reason, "Write one thing, in a word or two.")
     for id, precaution in PRECAUTIONS.items():

@@ -212,9 +212,9 @@ class AroundTest(BrowserTest):
         page.keyboard.press("Control+k")
         expect(page.get_by_role("combobox", name="Go to a child, a page or an action")).to_be_focused()
         page.keyboard.type("own lib")
-        page.get_by_role("option", name=re.compile("Own library")).wait_for()
+        page.get_by_role("option", name=re.compile("Our library")).wait_for()
         page.keyboard.press("Enter")
-        page.get_by_role("heading", name="Own library").wait_for()
+        page.get_by_role("heading", name="Our library").wait_for()
         page.go_back()
         page.get_by_text("activities this home can offer").wait_for()
 
@@ -234,7 +234,7 @@ class AroundTest(BrowserTest):
         tabs.get_by_role("link", name="Visit bag").click()
         page.get_by_role("heading", name="Visit bag").wait_for()
         tabs.get_by_role("link", name="Library").click()
-        page.get_by_role("heading", name="Own library").wait_for()
+        page.get_by_role("heading", name="Our library").wait_for()
 
     def test_a_family_says_it_its_own_way_on_the_plan_too(self) -> None:
         page = self.page

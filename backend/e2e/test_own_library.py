@@ -1,4 +1,4 @@
-"""An own activity from nothing: written, shared, found, planned, run, learned from, handed on; and an own thing."""
+"""A clinic's own activity made from scratch: written, shared, found, planned, run, learned from, exported; and its own thing."""
 
 import json
 import re
@@ -36,11 +36,11 @@ class OwnLibraryTest(BrowserTest):
         self.hand_it_on(page)
 
     def write_it(self, page: Page) -> None:
-        page.get_by_role("link", name="Own library").click()
+        page.get_by_role("link", name="Our library").click()
         page.get_by_role("button", name="New activity").click()
         self.check_axe("own library")
         page.get_by_role("button", name="Moving one piece").click()
-        page.get_by_text("1 thing to put right before it can be shared").wait_for()
+        page.get_by_text("1 thing to fix before sharing").wait_for()
         expect(page.get_by_role("button", name="Share in the clinic")).to_be_disabled()
         page.get_by_label("Name", exact=True).fill(NAME)
         page.get_by_label("What the child does").fill("Your child drops boats into the harbour.")
@@ -52,7 +52,7 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_label("Size, step 4, said to a parent").fill("Use tiny ones.")
         page.locator("aside svg.picture").first.wait_for()
         page.get_by_text("4 grades").wait_for()
-        self.check_axe("an own activity")
+        self.check_axe("the page of our own activity")
         page.get_by_role("button", name="Share in the clinic").click()
         page.get_by_text("Version 1 is in use").wait_for()
 
@@ -95,9 +95,9 @@ class OwnLibraryTest(BrowserTest):
         self.assertIn(line, known["activities"])
 
     def hand_it_on(self, page: Page) -> None:
-        page.get_by_role("link", name="Own library").click()
+        page.get_by_role("link", name="Our library").click()
         with page.expect_download() as waiting:
-            page.get_by_role("link", name="Export all of it").click()
+            page.get_by_role("link", name="Export all").click()
         with TemporaryDirectory() as folder:
             file = Path(folder) / "own.json"
             waiting.value.save_as(file)
@@ -112,10 +112,10 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_label("Name").fill("elsewhere")
         page.get_by_label("Password").fill("a long enough one")
         page.get_by_role("button", name="Sign in").click()
-        page.get_by_role("link", name="Own library").click()
+        page.get_by_role("link", name="Our library").click()
         page.get_by_text("None yet").first.wait_for()
-        page.get_by_label("Take in a file").set_input_files(file)
-        page.get_by_text("1 taken in as a draft").wait_for()
+        page.get_by_label("Import a file").set_input_files(file)
+        page.get_by_text("1 imported as a draft").wait_for()
         page.get_by_role("link", name=NAME).click()
         page.get_by_role("button", name="Share in the clinic").click()
         page.get_by_text("Version 1 is in use").wait_for()
@@ -127,7 +127,7 @@ class OwnLibraryTest(BrowserTest):
     def test_an_own_thing_is_judged_as_it_is_written_and_stocked(self) -> None:
         page = self.page
         self.sign_in()
-        page.get_by_role("link", name="Own library").click()
+        page.get_by_role("link", name="Our library").click()
         page.get_by_role("button", name="New thing").click()
         page.get_by_label("Name, several of them").fill("Ribbon reels")
         page.get_by_role("button", name="stick, tube or cylinder").click()
@@ -136,7 +136,7 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_label("long in mm").press("Tab")
         page.get_by_text("It goes into the small-parts cylinder").wait_for()
         page.get_by_text("for a child of 2 who mouths").wait_for()
-        self.check_axe("an own thing")
+        self.check_axe("the page of our own thing")
         page.get_by_role("button", name="Share in the clinic").click()
         page.get_by_text("Version 1 is in use").wait_for()
         page.goto(f"/children/{self.child.pk}/stock")
@@ -150,10 +150,10 @@ class OwnLibraryTest(BrowserTest):
     def test_what_is_written_without_a_network_is_kept(self) -> None:
         page = self.page
         self.sign_in()
-        page.get_by_role("link", name="Own library").click()
+        page.get_by_role("link", name="Our library").click()
         page.get_by_role("button", name="New activity").click()
         page.get_by_role("button", name="Threading").click()
-        page.get_by_text("1 thing to put right before it can be shared").wait_for()
+        page.get_by_text("1 thing to fix before sharing").wait_for()
         page.context.set_offline(True)
         page.get_by_label("Name", exact=True).fill("Bead gate")
         page.get_by_text("Not saved yet; kept on this device").wait_for()

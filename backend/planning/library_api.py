@@ -64,15 +64,19 @@ class ReachOut(Schema):
     things: list[str]
     themes: list[str]
     does: str
-    said: str
     work: str
     where: Where
     company: Company
-    tasks: list[str]
     loved: bool
     liked: bool
     own: bool
-    cue: str
+
+
+class ActivityWords(Schema):
+    """What an activity is found by beside its name: all it says of what is done, and the wanted tasks it serves."""
+
+    said: str
+    tasks: list[str]
 
 
 class PicturesOut(Schema):
@@ -106,6 +110,13 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     reaches = most_useful_first(reach(a, bench.cupboard, estimates) for a in activities)
     seen = Seen(bench.cupboard.child, frozenset(who.favourites))
     return [_reach_out(r, estimates[r.activity.strand].mean, seen) for r in reaches]
+
+
+@router.get("/activity-words", response=dict[str, ActivityWords])
+def read_activity_words(request: HttpRequest) -> dict[str, ActivityWords]:
+    """The words each activity of the clinic's is found by, by its id: fetched once, when something is looked for."""
+    shelf = shelf_of(member(request).clinic_id)
+    return {i: ActivityWords(said=for_family(said_of(a)), tasks=_tasks_of(a)) for i, a in shelf.items()}
 
 
 @router.get("/children/{child_id}/pictures", response={200: PicturesOut, **REFUSED})
@@ -227,13 +238,10 @@ def _reach_out(r: Reach, mean: float, seen: Seen) -> ReachOut:
         things=list(r.things),
         themes=list(f.themes),
         does=for_family(f.does, child),
-        said=for_family(said_of(f), child),
         work=f.work,
         where=where_of(f),
         company=company_of(f),
-        tasks=_tasks_of(f),
         loved=f.line in child.favourites,
         liked=f.line in seen.liked,
         own=is_own(f.id),
-        cue=child.own_cue(f.line),
     )

@@ -44,7 +44,7 @@ _LONE = re.compile(r"(?<!\\ud[89ab]..)\\ud[c-f]|\\ud[89ab]..(?!\\ud[c-f])")  # h
 
 @dataclass(frozen=True)
 class Begun:
-    """What an own activity or thing begins as: its values, and what it is a copy of."""
+    """What a clinic's own activity or thing begins as: its values, and what it is a copy of."""
 
     values: dict[str, Any]
     copied_from: str = ""
@@ -76,7 +76,7 @@ class Begun:
 
 @acting("shelf.write")
 def begin(member: Member, kind: OwnKind, begun: Begun, request: UUID | None) -> Done[OwnEntry]:
-    """Begin an own activity or thing as a draft; the same request begins it once."""
+    """Begin an activity or thing of the clinic's own as a draft; the same request begins it once."""
     checked_size(begun.values)
     if OwnEntry.objects.visible_to(member).filter(is_archived=False).count() >= MOST_ENTRIES:
         raise FieldError("values", "", f"A clinic has at most {MOST_ENTRIES} in use.", "Archive some first.")
@@ -148,7 +148,7 @@ def hide(member: Member, activity_id: str, is_hidden: bool) -> Done[None]:
     """Hide an activity of the library in this clinic, or show it again. Raises FieldError for none of the library."""
     if activity_id not in ACTIVITIES:
         reason = f"{activity_id!r} is not an activity of the library."
-        raise FieldError("activity_id", activity_id, reason, "Put an own activity away instead.")
+        raise FieldError("activity_id", activity_id, reason, "Archive your own activity instead.")
     rows = Hidden.objects.visible_to(member).filter(activity_id=activity_id)
     if is_hidden:
         Hidden.objects.get_or_create(clinic_id=member.clinic_id, activity_id=activity_id, defaults={"by": member})
@@ -228,7 +228,7 @@ def checked_size(values: Mapping[str, Any]) -> None:
         raise FieldError("values", "", reason, "Write the words again by hand, or paste them as plain text.")
     if size > MOST_CHARACTERS:
         reason = f"It has {size:,} characters; {MOST_CHARACTERS:,} is the most."
-        raise FieldError("values", "", reason, "Shorten its texts, or take grades out.")
+        raise FieldError("values", "", reason, "Shorten its texts, or remove some grades.")
 
 
 def _name(values: Mapping[str, Any]) -> str:

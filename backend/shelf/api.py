@@ -185,7 +185,7 @@ def list_own(request: HttpRequest) -> list[OwnLine]:
 
 @router.post("/own", response={201: OwnOut, **REFUSED})
 def begin(request: HttpRequest, body: NewOwn) -> tuple[int, OwnOut]:
-    """Begin an own activity or thing, as a draft."""
+    """Begin an activity or thing of the clinic's own, as a draft."""
     if body.blank:
         begun = Begun.of_blank(body.kind, body.blank)
     elif body.copy_of:
@@ -233,7 +233,7 @@ def archive(request: HttpRequest, entry_id: int, body: Archive) -> OwnOut:
 
 @router.get("/own/{entry_id}/file", response={200: OwnFile, **READ})
 def export_one(request: HttpRequest, response: HttpResponse, entry_id: int) -> OwnFile:
-    """One of them as a file, to be taken in elsewhere."""
+    """One of them as a file, to be imported elsewhere."""
     entry = queries.entry_for(member(request), entry_id)
     response["Content-Disposition"] = f'attachment; filename="pollicor-own-{entry.pk}.json"'
     return OwnFile.model_validate(as_file([entry]))
@@ -242,7 +242,7 @@ def export_one(request: HttpRequest, response: HttpResponse, entry_id: int) -> O
 @router.get("/own-file", response={200: OwnFile, 403: Problem})
 def export_all(request: HttpRequest, response: HttpResponse) -> OwnFile:
     """Everything the clinic made and has not archived, as one file."""
-    response["Content-Disposition"] = 'attachment; filename="pollicor-own-library.json"'
+    response["Content-Disposition"] = 'attachment; filename="pollicor-our-library.json"'
     return OwnFile.model_validate(as_file(queries.entries(member(request)).filter(is_archived=False)))
 
 

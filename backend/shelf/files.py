@@ -1,4 +1,4 @@
-"""Own activities and things as a file, to be handed on and taken in: plain JSON, the values as the library has them."""
+"""Own activities and things as a file, exported and imported: plain JSON, the values as the library has them."""
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
@@ -94,7 +94,7 @@ def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
     kind: Any = entry.get("kind")
     values = entry.get("values")
     if kind not in get_args(OwnKind) or not isinstance(values, dict):
-        reason = f"Entry {at} is nothing that can be taken in."
+        reason = f"Entry {at} is nothing that can be imported."
         raise FieldError("file", str(kind)[:60], reason, "Export it again where it came from.")
     known: OwnKind = kind
     return known, values

@@ -75,12 +75,22 @@ class ActivityPreview(Schema):
     advice: list[OwnAdvice]
 
 
+class JudgedHit(Schema):
+    """One rule that applies: why, where it is from, and what to do."""
+
+    rule: str
+    status: Status
+    reason: str
+    source: str
+    remedy: str
+
+
 class JudgedOut(Schema):
     """A thing as the hazard rules see it for one child in one setting."""
 
     who: str
     status: Status
-    reasons: list[str]
+    hits: list[JudgedHit]
 
 
 class ThingPreview(Schema):
@@ -153,7 +163,7 @@ def _grade_words(activity: Activity, variant: Variant) -> str:
 
 def _judged(thing: Thing, who: str, child: Child, setting: Setting) -> JudgedOut:
     verdict = assess(thing, child, setting)
-    return JudgedOut(who=who, status=verdict.status, reasons=[h.reason for h in verdict.hits])
+    return JudgedOut(who=who, status=verdict.status, hits=[JudgedHit.model_validate(h) for h in verdict.hits])
 
 
 def _advice(activity: Activity, values: Mapping[str, Any]) -> Iterator[Issue]:
@@ -164,4 +174,4 @@ def _advice(activity: Activity, values: Mapping[str, Any]) -> Iterator[Issue]:
             yield Issue(field, reason, "Use shorter sentences and everyday words.")
     for i, role in enumerate(activity.roles):
         if not role.optional and not fillers(role):
-            yield Issue(f"roles.{i}", "Nothing in the library fills this.", "Ask less of it, or add an own thing.")
+            yield Issue(f"roles.{i}", "Nothing in the library fills this.", "Ask less of it, or add a thing of your own.")

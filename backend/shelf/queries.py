@@ -126,7 +126,7 @@ class KnownThings:
         return own_things(self._clinic_id)
 
     def get(self, thing_id: str) -> Thing | None:
-        """The thing of that name, an own one as it is now; None for none."""
+        """The thing of that name, the clinic's own as it is now; None for none."""
         return self._own.get(thing_id) if is_own(thing_id) else THINGS.get(thing_id)
 
     def checked(self, thing_id: str) -> Thing:

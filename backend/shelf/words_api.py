@@ -1,4 +1,4 @@
-"""The words an own activity or thing is written in: forms, properties, kinds of work, acts of the picture, hazards."""
+"""The words a clinic's own activity or thing is written in: forms, properties, kinds of work, acts of the picture, hazards."""
 
 from functools import cache
 
@@ -76,7 +76,7 @@ class ActOut(Named):
 
 
 class OwnWords(Schema):
-    """Everything an own activity or thing can be written with."""
+    """Everything a clinic's own activity or thing can be written with."""
 
     forms: list[FormWords]
     properties: list[PropertyOut]
@@ -93,7 +93,7 @@ class OwnWords(Schema):
 
 @router.get("/own-words", response=OwnWords)
 def own_words(request: HttpRequest) -> OwnWords:
-    """The words an own activity or thing is written in."""
+    """The words a clinic's own activity or thing is written in."""
     return _words()
 
 

@@ -231,13 +231,13 @@ class ActivitySource(Source):
                 "cues.shown", "Nothing is shown.", "Add cues.shown: what the adult does once, for the child to see."
             )
         if "spoken" in self.cues:
-            yield Issue("cues.spoken", "What is said stands twice.", "Keep it in say, and take cues.spoken out.")
+            yield Issue("cues.spoken", "What the adult says is given twice.", "Keep it in say, and remove cues.spoken.")
 
     def _size_issues(self) -> Iterator[Issue]:
         grades = prod(len(a.steps) for a in self.axes)
         if grades > MOST_GRADES:
             yield Issue(
-                "axes", f"It has {grades} grades; {MOST_GRADES} is the most.", "Take an axis or some steps out."
+                "axes", f"It has {grades} grades; {MOST_GRADES} is the most.", "Remove an axis or some steps."
             )
 
     def _pace_issues(self) -> Iterator[Issue]:
@@ -256,7 +256,7 @@ class ActivitySource(Source):
         asked |= {"resistance": WORK[self.work].words} if self.work == "resistance" else {}
         for tag, words in asked.items():
             if tag not in tags:
-                reason = f"The hazard rules are not told of this: {words}."
+                reason = f"The hazard rules do not know about this: {words}."
                 yield Issue("tags", reason, f"Tick “{STEP_TAGS[tag].about}”.")
 
     def _picture_issues(self) -> Iterator[Issue]:

@@ -56,7 +56,7 @@ def thing_line(belongs_to: str) -> str:
 
 
 def hold(own: T) -> T:
-    """Keep an own activity or thing at hand, and return it; the same as before where it was held already."""
+    """Keep a clinic's own activity or thing at hand, and return it; the same as before where it was held already."""
     held = _held.setdefault(own.id, own)
     _held.move_to_end(own.id)
     while len(_held) > MOST_HELD:

@@ -129,7 +129,7 @@ _PLAINLY = {
     "string_too_short": ("This is empty.", "Write a few words."),
     "string_too_long": ("This is longer than {max_length} characters.", "Say it more briefly."),
     "too_short": ("There are fewer than {min_length} of these.", "Add one."),
-    "too_long": ("There are more than {max_length} of these.", "Take one out."),
+    "too_long": ("There are more than {max_length} of these.", "Remove one."),
     "greater_than": ("This has to be more than {gt}.", "Enter a larger number."),
     "less_than_equal": ("This is more than {le}.", "Enter a smaller number."),
 }

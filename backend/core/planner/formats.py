@@ -231,7 +231,7 @@ def look_up_formats_with(source: Callable[[str], Format | None]) -> None:
 
 
 def hold_format(own: Format) -> Format:
-    """Keep an own format at hand, and return it. Its id says what it holds, so it never changes."""
+    """Keep a clinic's own format at hand, and return it. Its id says what it holds, so it never changes."""
     return _held.setdefault(own.id, own)
 
 

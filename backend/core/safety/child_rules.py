@@ -140,7 +140,7 @@ def _dust(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
 def _shared(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.shared_risk:
         yield Finding(
-            "caution", "It passes from hand to hand.", "An own named pot for each child, or wash between children."
+            "caution", "It passes from hand to hand.", "A named pot for each child, or wash between children."
         )
 
 

@@ -23,7 +23,7 @@ def look_up_tasks_with(source: Callable[[str], WantedTask | None]) -> None:
 
 
 def hold_task(task: WantedTask) -> WantedTask:
-    """Keep an own task at hand, and return it. Its id says what it holds, so it never changes."""
+    """Keep a clinic's own task at hand, and return it. Its id says what it holds, so it never changes."""
     return _held.setdefault(task.id, task)
 
 

@@ -101,7 +101,7 @@ class NamedByContentTest(TestCase):
 
 
 class LearnedFromScratchTest(TestCase):
-    """An own activity's rungs are one therapist's guess: they tell less of the child, and move more."""
+    """The rungs of a clinic's own activity are one therapist's guess: they tell less of the child, and move more."""
 
     def test_it_says_less_of_the_child_than_an_activity_of_the_library(self) -> None:
         made = own_activity(blank("piece"), "a")

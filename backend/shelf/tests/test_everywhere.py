@@ -84,7 +84,7 @@ class EverywhereTest(OwnTest):
         body = {"children": [self.child.pk], "store_id": self.home.pk}
         status, bag = self.api("post", "/bags", body)
         self.assertEqual(status, 200, bag)
-        self.assertIn("wooden reels", str(bag))
+        self.assertIn("Wooden reels", str(bag))
 
     def test_the_demo_clinic_is_removed_with_what_it_made(self) -> None:
         self.planned()

@@ -76,9 +76,10 @@ class LovedTest(TestCase):
 
     def test_a_row_says_what_it_is_found_by(self) -> None:
         row = self.row()
-        self.assertIn("pinches a peg", str(row["said"]))
+        words = self.api("get", "/activity-words")[1]["peg_fence"]
+        self.assertIn("Squeeze it wide open", words["said"])
         self.assertEqual((row["where"], row["company"]), ("table", "adult"))
-        self.assertIn("buttons", row["tasks"])
+        self.assertIn("buttons", words["tasks"])
         self.assertEqual(
             (self.row("bear_walk")["where"], self.row("crossing_ferries")["company"]), ("floor", "partner")
         )

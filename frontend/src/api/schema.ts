@@ -735,7 +735,7 @@ export interface paths {
         put?: never;
         /**
          * Begin
-         * @description Begin an own activity or thing, as a draft.
+         * @description Begin an activity or thing of the clinic's own, as a draft.
          */
         post: operations["shelf_api_begin"];
         delete?: never;
@@ -837,7 +837,7 @@ export interface paths {
         };
         /**
          * Export One
-         * @description One of them as a file, to be taken in elsewhere.
+         * @description One of them as a file, to be imported elsewhere.
          */
         get: operations["shelf_api_export_one"];
         put?: never;
@@ -925,7 +925,7 @@ export interface paths {
         };
         /**
          * Own Words
-         * @description The words an own activity or thing is written in.
+         * @description The words a clinic's own activity or thing is written in.
          */
         get: operations["shelf_words_api_own_words"];
         put?: never;
@@ -1384,6 +1384,26 @@ export interface paths {
          * @description Every activity with the grades this home can offer this child, the most useful first.
          */
         get: operations["planning_library_api_read_library"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/activity-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Activity Words
+         * @description The words each activity of the clinic's is found by, by its id: fetched once, when something is looked for.
+         */
+        get: operations["planning_library_api_read_activity_words"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4125,6 +4145,25 @@ export interface components {
             names: string[];
         };
         /**
+         * JudgedHit
+         * @description One rule that applies: why, where it is from, and what to do.
+         */
+        JudgedHit: {
+            /** Rule */
+            rule: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "allowed" | "caution" | "barred";
+            /** Reason */
+            reason: string;
+            /** Source */
+            source: string;
+            /** Remedy */
+            remedy: string;
+        };
+        /**
          * JudgedOut
          * @description A thing as the hazard rules see it for one child in one setting.
          */
@@ -4136,8 +4175,8 @@ export interface components {
              * @enum {string}
              */
             status: "allowed" | "caution" | "barred";
-            /** Reasons */
-            reasons: string[];
+            /** Hits */
+            hits: components["schemas"]["JudgedHit"][];
         };
         /**
          * LookedOut
@@ -4307,7 +4346,7 @@ export interface components {
         };
         /**
          * OwnWords
-         * @description Everything an own activity or thing can be written with.
+         * @description Everything a clinic's own activity or thing can be written with.
          */
         OwnWords: {
             /** Forms */
@@ -5567,8 +5606,6 @@ export interface components {
             themes: string[];
             /** Does */
             does: string;
-            /** Said */
-            said: string;
             /** Work */
             work: string;
             /**
@@ -5581,16 +5618,22 @@ export interface components {
              * @enum {string}
              */
             company: "adult" | "partner";
-            /** Tasks */
-            tasks: string[];
             /** Loved */
             loved: boolean;
             /** Liked */
             liked: boolean;
             /** Own */
             own: boolean;
-            /** Cue */
-            cue: string;
+        };
+        /**
+         * ActivityWords
+         * @description What an activity is found by beside its name: all it says of what is done, and the wanted tasks it serves.
+         */
+        ActivityWords: {
+            /** Said */
+            said: string;
+            /** Tasks */
+            tasks: string[];
         };
         /**
          * PicturesOut
@@ -11703,6 +11746,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planning_library_api_read_activity_words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["ActivityWords"];
+                    };
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useIntervalFn, useLocalStorage, watchDebounced } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch, type ComputedRef, type Ref } from 'vue'
+import { useMe } from '@/composables/useMe'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
 
 export type OwnEntry = Schemas['OwnOut']
@@ -24,15 +25,16 @@ export interface Own {
 const WAITS = 700 // ms after the last letter
 const AGAIN = 4000 // ms after a try that did not reach the server
 
-/** One own activity or thing while it is written: kept as one writes, on this device too until the server has it. */
+/** One of the clinic’s own activities or things while it is written: kept as one writes, on this device too until the server has it. */
 export function useOwn(id: () => number): Own {
   const queries = useQueryClient()
   const entry = ref<OwnEntry>()
   const values = ref<OwnEntry['values'] | null>(null)
   const error = ref<Error | null>(null)
   const busy = ref(false)
+  const { data: me } = useMe()
   const unsent = useLocalStorage<Record<string, OwnEntry['values']>>('own-unsent', {})
-  const key = computed(() => String(id()))
+  const key = computed(() => `${me.value?.username}/${id()}`) // never the next person's to send
   let sending: Promise<void> | null = null
   let known = ''
 
@@ -42,8 +44,8 @@ export function useOwn(id: () => number): Own {
     staleTime: Infinity,
     gcTime: 0,
   })
-  watch(query.data, (found) => {
-    if (!found || entry.value) return
+  watch([query.data, me], ([found]) => {
+    if (!found || !me.value || entry.value) return
     entry.value = found
     known = JSON.stringify(found.values)
     values.value = structuredClone(unsent.value[key.value] ?? JSON.parse(known)) as OwnEntry['values']
@@ -58,7 +60,7 @@ export function useOwn(id: () => number): Own {
 
   function take(now: OwnEntry): void {
     entry.value = now
-    for (const stale of ['own-list', 'library', 'things', 'shelves', 'forecast', 'words']) {
+    for (const stale of ['own-list', 'activity-words', 'library', 'things', 'shelves', 'forecast', 'words']) {
       void queries.invalidateQueries({ queryKey: [stale] })
     }
   }

@@ -46,7 +46,12 @@ export function usePalette(actions: () => Command[]): Palette {
     { id: 'day', words: 'Day', also: 'visits calendar today', run: to('day') },
     { id: 'together', words: 'Together', also: 'group', run: to('together') },
     { id: 'bag', words: 'Visit bag', also: 'pack', run: to('bag') },
-    { id: 'shelf', words: 'Own library', also: 'own activity thing import export', run: to('shelf') },
+    {
+      id: 'shelf',
+      words: 'Our library',
+      also: 'own clinic activity thing task format import export',
+      run: to('shelf'),
+    },
     ...(may('child.add')
       ? [
           {

@@ -2,6 +2,8 @@ import MiniSearch from 'minisearch'
 import type { Schemas } from '@/api/client'
 
 export type Reach = Schemas['ReachOut']
+/** By activity: everything it says of what is done, and the wanted tasks it serves. */
+export type Found = Record<string, Schemas['ActivityWords']>
 
 /** A word as it is looked for: without what plurals and verbs end on. */
 export function stem(word: string): string {
@@ -11,13 +13,15 @@ export function stem(word: string): string {
 }
 
 /** Everything an activity can be found by, most telling first. */
-export function indexed(reaches: Reach[], taskNames: Record<string, string>): MiniSearch<Reach> {
+export function indexed(reaches: Reach[], words: Found, taskNames: Record<string, string>): MiniSearch<Reach> {
   const index = new MiniSearch<Reach>({
     idField: 'activity_id',
     fields: ['name', 'things', 'does', 'skills', 'group', 'themes', 'tasks', 'said'],
     extractField: (reach, field) => {
       if (field === 'skills') return [reach.strand_name, ...reach.also].join(' ')
-      if (field === 'tasks') return reach.tasks.map((t) => taskNames[t] ?? '').join(' ')
+      const said = words[reach.activity_id]
+      if (field === 'tasks') return (said?.tasks ?? []).map((t) => taskNames[t] ?? '').join(' ')
+      if (field === 'said') return said?.said ?? ''
       const value = reach[field as keyof Reach]
       return Array.isArray(value) ? value.join(' ') : String(value)
     },
@@ -60,12 +64,12 @@ export interface Filter {
 }
 
 /** Whether an activity has a grade at the rung asked for, trains the skill, and fits what else was asked. */
-export function fits(r: Reach, f: Filter): boolean {
+export function fits(r: Reach, f: Filter, words: Found = {}): boolean {
   const reaches = f.strand ? r.reaches[f.strand] : undefined
   if (f.target && r.target !== f.target && !f.strand) return false
   if (f.strand && !reaches) return false
   if (f.rung != null && reaches && (reaches[0]! > f.rung + 0.5 || reaches[1]! < f.rung - 0.5)) return false
-  if (f.task && !r.tasks.includes(f.task)) return false
+  if (f.task && !words[r.activity_id]?.tasks.includes(f.task)) return false
   if (f.where && r.where !== f.where) return false
   if (f.company && r.company !== f.company) return false
   if (f.only === 'loved' && !r.loved) return false
@@ -106,7 +110,7 @@ export function otherSkill(one: Reach, all: Reach[], most = 8): Reach[] {
 
 export const SORTS = {
   nearest: 'nearest to 8 of 10',
-  opens: 'one more thing opens most',
+  opens: 'one more thing unlocks most',
   name: 'by name',
 } as const
 export type Sort = keyof typeof SORTS

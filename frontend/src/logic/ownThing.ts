@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client'
 
-/** What a therapist writes of an own thing. Sizes in mm, forces in N, paper in g/m². */
+/** What a therapist writes of the clinic's own thing. Sizes in mm, forces in N, paper in g/m². */
 export interface Shape {
   ball?: { diameter_mm: number }
   rod?: { diameter_mm: number; length_mm: number }

@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client'
 
-/** What a therapist writes of an own activity or thing, as the library's files have it; see docs/library.md. */
+/** What a therapist writes of the clinic's own activity or thing, as the library's files have it; see docs/library.md. */
 export interface Need {
   property: string
   words: string

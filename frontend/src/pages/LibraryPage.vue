@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -29,6 +29,7 @@ const filter = useSessionStorage<Filter>(`ideas-filter ${child.id}`, {})
 const sort = useSessionStorage<Sort>('ideas-sort', 'nearest')
 const like = ref<{ how: 'more' | 'other'; of: Reach } | null>(null)
 const compared = ref<string[]>([])
+const missing = ref(false) // what this home can't offer, and why, in place of what it can
 const shown = ref(PAGE)
 const { error: refused, doing } = useDoing()
 const { data, error, isPending } = useLibrary(
@@ -36,22 +37,30 @@ const { data, error, isPending } = useLibrary(
   () => chosen.value,
 )
 const tasks = computed(() => Object.fromEntries((words.value?.wanted_tasks ?? []).map((t) => [t.id, t.name])))
-const index = computed(() => indexed(data.value ?? [], tasks.value))
+// Fetched once, when something is looked for.
+const { data: said } = useQuery({
+  queryKey: ['activity-words'],
+  queryFn: () => unwrap(api.GET('/api/activity-words')),
+  enabled: () => Boolean(search.value.trim() || filter.value.task),
+  staleTime: Infinity,
+})
+const index = computed(() => indexed(data.value ?? [], said.value ?? {}, tasks.value))
 const rows = computed(() => {
   const all = data.value ?? []
   if (like.value) return (like.value.how === 'more' ? moreLike : otherSkill)(like.value.of, all)
   const answering = search.value.trim() ? found(all, index.value, search.value) : all
-  const matching = answering.filter((r) => fits(r, filter.value))
+  const matching = answering.filter((r) => fits(r, filter.value, said.value))
   return search.value.trim() && sort.value === 'nearest' ? matching : sorted(matching, sort.value)
 })
 const here = computed(() => rows.value.filter((r) => r.offered))
-const listed = computed(() => [...here.value, ...rows.value.filter((r) => !r.offered)].slice(0, shown.value))
+const notHere = computed(() => rows.value.filter((r) => !r.offered))
+const listed = computed(() => (missing.value ? notHere.value : here.value).slice(0, shown.value))
 const pictures = usePictures(
   () => child.id,
   () => chosen.value,
   () => listed.value.map((r) => r.activity_id),
 )
-watch([search, filter, sort, like], () => (shown.value = PAGE), { deep: true })
+watch([search, filter, sort, like, missing], () => (shown.value = PAGE), { deep: true })
 watch(search, () => (like.value = null))
 
 function look(how: 'more' | 'other', of: Reach): void {
@@ -118,11 +127,16 @@ async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
           dot is {{ child.first_name }}.</span
         >
       </p>
+      <p v-if="notHere.length && rows.length">
+        <button type="button" class="plain-button" :aria-pressed="missing" @click="missing = !missing">
+          {{ missing ? 'Back to what this home can offer' : `${notHere.length} more it can’t offer, and why` }}
+        </button>
+      </p>
       <p v-if="!rows.length" class="notice">
-        Nothing of that kind. Try a shorter word, or fewer limits; or
+        Nothing found. Try a shorter word or fewer filters, or
         <RouterLink :to="{ name: 'shelf' }">write an activity of your own</RouterLink>.
       </p>
-      <ul v-else class="list">
+      <ul v-else-if="listed.length" class="list">
         <LibraryRow
           v-for="r in listed"
           :key="r.activity_id"
@@ -137,19 +151,24 @@ async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
           @love="love(r, $event)"
         />
       </ul>
-      <button v-if="rows.length > shown" type="button" class="plain-button" @click="shown += PAGE">
-        Show more of {{ rows.length }}
+      <button
+        v-if="(missing ? notHere : here).length > shown"
+        type="button"
+        class="plain-button"
+        @click="shown += PAGE"
+      >
+        Show more of {{ (missing ? notHere : here).length }}
       </button>
     </template>
     <div v-if="compared.length" class="tray row" role="status">
-      <span>{{ compared.length === 2 ? 'Two to compare' : 'One to compare: choose another' }}</span>
+      <span>{{ compared.length === 2 ? 'Two to compare' : 'Choose another to compare with' }}</span>
       <RouterLink
         v-if="compared.length === 2"
         class="plain-button main"
         :to="{ name: 'compare', query: { a: compared[0], b: compared[1], home: chosen } }"
         >Side by side</RouterLink
       >
-      <button type="button" class="plain-button" @click="compared = []">Let go</button>
+      <button type="button" class="plain-button" @click="compared = []">Clear</button>
     </div>
   </div>
 </template>

@@ -49,7 +49,9 @@ watch(values, (_, before) => before && (touched.value = true), { deep: true })
 const strandName = (id: string): string => map.value?.strands.find((s) => s.id === id)?.name ?? id
 const said = { saved: 'Saved', saving: 'Saving…', unsaved: 'Not saved yet; kept on this device' } as const
 const conflict = computed(() => error.value instanceof Refused && error.value.status === 409)
-const shared = computed(() => (entry.value?.number ? `Version ${entry.value.number} is in use` : 'A draft: only here'))
+const shared = computed(() =>
+  entry.value?.number ? `Version ${entry.value.number} is in use` : 'Draft, not shared yet',
+)
 const ready = computed(() => Boolean(looked.value) && !looked.value!.issues.length)
 const apart = computed(() =>
   error.value instanceof Refused && error.value.problem.fields?.length ? null : error.value,
@@ -62,7 +64,7 @@ function takeLibrary(field: string, value: unknown): void {
 
 <template>
   <div class="stack">
-    <nav aria-label="Back"><RouterLink :to="{ name: 'shelf' }">‹ Own library</RouterLink></nav>
+    <nav aria-label="Back"><RouterLink :to="{ name: 'shelf' }">‹ Our library</RouterLink></nav>
     <ProblemNote :error="apart" />
     <p v-if="conflict" class="row">
       <button type="button" class="plain-button" @click="takeNewest">Keep what I wrote</button>
@@ -71,15 +73,15 @@ function takeLibrary(field: string, value: unknown): void {
     <template v-if="entry && values && words">
       <header class="row">
         <h1>{{ String(values.name || '') || KINDS[entry.kind] }}</h1>
-        <span class="tag">{{ entry.is_archived ? 'Put away' : shared }}</span>
-        <span v-if="entry.has_draft && entry.number" class="tag caution">changed since</span>
+        <span class="tag">{{ entry.is_archived ? 'Archived' : shared }}</span>
+        <span v-if="entry.has_draft && entry.number" class="tag caution">unshared changes</span>
         <span class="soft small" role="status">{{ said[saved] }}</span>
         <span v-if="may" class="row push">
           <button v-if="entry.has_draft && entry.number" type="button" class="plain-button" @click="dropDraft">
             Back to version {{ entry.number }}
           </button>
           <button type="button" class="plain-button" :disabled="busy" @click="archive(!entry.is_archived)">
-            {{ entry.is_archived ? 'Bring back' : 'Put away' }}
+            {{ entry.is_archived ? 'Restore' : 'Archive' }}
           </button>
           <a class="plain-button" :href="`/api/own/${entry.id}/file`" download>Export</a>
           <button
@@ -94,10 +96,10 @@ function takeLibrary(field: string, value: unknown): void {
         </span>
       </header>
       <LibraryChanges :changes="entry.library_changes" @take="takeLibrary" />
-      <div class="row switch" role="group" aria-label="Write or see">
-        <button type="button" class="pick" :aria-pressed="!seeing" @click="seeing = false">Write</button>
+      <div class="row switch" role="group" aria-label="Edit or preview">
+        <button type="button" class="pick" :aria-pressed="!seeing" @click="seeing = false">Edit</button>
         <button type="button" class="pick" :aria-pressed="seeing" @click="seeing = true">
-          See it{{ looked?.issues.length ? ` (${looked.issues.length} to put right)` : '' }}
+          Preview{{ looked?.issues.length ? ` (${looked.issues.length} to fix)` : '' }}
         </button>
       </div>
       <div class="both">
@@ -119,7 +121,7 @@ function takeLibrary(field: string, value: unknown): void {
           <FormatForm v-else-if="format" :model-value="format" :at="at" :words="words" />
           <ThingForm v-else-if="thing" :model-value="thing" :at="at" :words="words" />
         </el-form>
-        <aside class="sheet see" :class="{ away: !seeing }" aria-label="As it will be seen">
+        <aside class="sheet see" :class="{ away: !seeing }" aria-label="Preview">
           <RowsSkeleton v-if="!looked" words="Drawing it…" :rows="2" tall />
           <OwnPreview v-if="activity" :looked="looked" />
           <ThingPreview v-else-if="thing" :looked="looked" />

@@ -55,13 +55,13 @@ async function show(activityId: string): Promise<void> {
 }
 
 const stands = (e: Schemas['OwnLine']): string =>
-  e.number ? `version ${e.number}${e.has_draft ? ', changed since' : ''}` : 'draft'
+  e.number ? `version ${e.number}${e.has_draft ? ', unshared changes' : ''}` : 'draft'
 </script>
 
 <template>
   <div class="stack">
     <div class="row">
-      <h1>Own library</h1>
+      <h1>Our library</h1>
       <span v-if="may" class="row push">
         <button type="button" class="plain-button main" :aria-expanded="beginning" @click="beginning = !beginning">
           New activity
@@ -133,7 +133,7 @@ const stands = (e: Schemas['OwnLine']): string =>
     </template>
     <OwnFiles v-if="may" :entries="data ?? []" />
     <details v-if="away.length">
-      <summary>Put away: {{ away.length }}</summary>
+      <summary>Archived: {{ away.length }}</summary>
       <ul class="rows">
         <li v-for="e in away" :key="e.id">
           <RouterLink :to="{ name: 'own', params: { entryId: String(e.id) } }">{{

@@ -47,7 +47,7 @@ async function keep(to: string): Promise<void> {
     </el-form-item>
     <p v-if="apart" class="wrong" role="alert">{{ apart.message }}</p>
     <button class="plain-button main" :disabled="busy">Keep</button>
-    <button type="button" class="plain-button" @click="open = false">Leave it</button>
+    <button type="button" class="plain-button" @click="open = false">Cancel</button>
   </el-form>
 </template>
 

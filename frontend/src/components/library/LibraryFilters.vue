@@ -4,6 +4,16 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 import { useWords } from '@/composables/useWords'
 import { SORTS, type Filter, type Sort } from '@/logic/library'
 
+interface Option {
+  value: string | number
+  label: string
+}
+interface Field {
+  key: 'strand' | 'rung' | 'task' | 'minutes' | 'where' | 'company'
+  label: string
+  any: string
+  options: Option[]
+}
 /** What an activity has to be: its skill and rung, its length, where, with whom, for which task. */
 const filter = defineModel<Filter>({ required: true })
 const sort = defineModel<Sort>('sort', { required: true })
@@ -11,12 +21,26 @@ const { name } = defineProps<{ name: string }>()
 const words = useWords()
 const more = ref(false)
 const WHERE = { table: 'at the table', standing: 'standing', floor: 'on the floor', outdoors: 'outdoors' }
+const MINUTES = [2, 3, 5, 8].map((m) => ({ value: m, label: `fits ${m} minutes` }))
 const COMPANY = { adult: 'with an adult close by', partner: 'with somebody who plays, too' }
-const only = computed(() => ({ loved: `${name} loves it`, liked: 'My favourites', own: 'Our own' }))
-const ladder = computed(() => words.value?.strands.find((s) => s.id === filter.value.strand))
-const strands = computed(() =>
-  (words.value?.strands ?? []).filter((s) => !filter.value.target || s.target === filter.value.target),
-)
+const only = computed(() => ({ loved: `${name}’s favourites`, liked: 'My favourites', own: 'Our own' }))
+const listed = (words: Record<string, string>): Option[] =>
+  Object.entries(words).map(([value, label]) => ({ value, label }))
+const fields = computed<Field[]>(() => {
+  const all = words.value?.strands ?? []
+  const strands = all.filter((s) => !filter.value.target || s.target === filter.value.target)
+  const ladder = all.find((s) => s.id === filter.value.strand)
+  const named = (of: { id: string; name: string }[]): Option[] => of.map((x) => ({ value: x.id, label: x.name }))
+  const rungs = ladder?.rungs.map((r) => ({ value: r.number, label: `${r.number}: ${r.words}` }))
+  return [
+    { key: 'strand', label: 'Skill', any: 'Any skill', options: named(strands) },
+    ...(rungs ? [{ key: 'rung' as const, label: 'Rung', any: 'Any rung', options: rungs }] : []),
+    { key: 'task', label: 'Wanted task', any: 'Any wanted task', options: named(words.value?.wanted_tasks ?? []) },
+    { key: 'minutes', label: 'Minutes', any: 'Any length', options: MINUTES },
+    { key: 'where', label: 'Where', any: 'Anywhere', options: listed(WHERE) },
+    { key: 'company', label: 'With whom', any: 'With anybody', options: listed(COMPANY) },
+  ]
+})
 const count = computed(
   () => ['strand', 'rung', 'minutes', 'task', 'where', 'company'].filter((k) => filter.value[k as keyof Filter]).length,
 )
@@ -66,55 +90,15 @@ function set<K extends keyof Filter>(key: K, value: Filter[K]): void {
     </div>
     <div v-if="more" class="fields">
       <el-select
-        :model-value="filter.strand"
-        placeholder="Any skill"
-        aria-label="Skill"
+        v-for="f in fields"
+        :key="f.key"
+        :model-value="filter[f.key]"
+        :placeholder="f.any"
+        :aria-label="f.label"
         clearable
         filterable
-        @update:model-value="set('strand', $event)"
-        ><el-option v-for="s in strands" :key="s.id" :value="s.id" :label="s.name"
-      /></el-select>
-      <el-select
-        v-if="ladder"
-        :model-value="filter.rung"
-        placeholder="Any rung"
-        aria-label="Rung"
-        clearable
-        @update:model-value="set('rung', $event)"
-        ><el-option v-for="r in ladder.rungs" :key="r.number" :value="r.number" :label="`${r.number}: ${r.words}`"
-      /></el-select>
-      <el-select
-        :model-value="filter.task"
-        placeholder="Any wanted task"
-        aria-label="Wanted task"
-        clearable
-        filterable
-        @update:model-value="set('task', $event)"
-        ><el-option v-for="t in words?.wanted_tasks" :key="t.id" :value="t.id" :label="t.name"
-      /></el-select>
-      <el-select
-        :model-value="filter.minutes"
-        placeholder="Any length"
-        aria-label="Minutes"
-        clearable
-        @update:model-value="set('minutes', $event)"
-        ><el-option v-for="m in [2, 3, 5, 8]" :key="m" :value="m" :label="`fits ${m} minutes`"
-      /></el-select>
-      <el-select
-        :model-value="filter.where"
-        placeholder="Anywhere"
-        aria-label="Where"
-        clearable
-        @update:model-value="set('where', $event)"
-        ><el-option v-for="(label, id) in WHERE" :key="id" :value="id" :label="label"
-      /></el-select>
-      <el-select
-        :model-value="filter.company"
-        placeholder="With anybody"
-        aria-label="With whom"
-        clearable
-        @update:model-value="set('company', $event)"
-        ><el-option v-for="(label, id) in COMPANY" :key="id" :value="id" :label="label"
+        @update:model-value="set(f.key, $event)"
+        ><el-option v-for="o in f.options" :key="o.value" :value="o.value" :label="o.label"
       /></el-select>
     </div>
   </div>

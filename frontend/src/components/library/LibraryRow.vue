@@ -69,10 +69,10 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
     </div>
     <div class="acts">
       <button type="button" class="act" :aria-pressed="reach.loved" @click="emit('love', 'child')">
-        {{ reach.loved ? '♥' : '♡' }} <span class="visually-hidden">The child loves {{ reach.name }}</span>
+        {{ reach.loved ? '♥' : '♡' }} <span class="visually-hidden">{{ reach.name }}: a favourite of this child</span>
       </button>
       <button type="button" class="act" :aria-pressed="reach.liked" @click="emit('love', 'me')">
-        {{ reach.liked ? '★' : '☆' }} <span class="visually-hidden">{{ reach.name }} among my favourites</span>
+        {{ reach.liked ? '★' : '☆' }} <span class="visually-hidden">{{ reach.name }}: one of my favourites</span>
       </button>
     </div>
     <div v-if="open" class="open">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { api, unwrap, type Schemas } from '@/api/client'
+import BandField from '@/components/shared/BandField.vue'
 import { useWords } from '@/composables/useWords'
 import { POLICIES } from '@/logic/policies'
 
@@ -22,17 +23,14 @@ function approach(id: string, choice: string): void {
   form.value.approaches = rest
 }
 
-/** One end of a band, of ten; a band with nothing at either end is the usual one again. */
-function band(part: string, end: 0 | 1, of10: number | null | undefined): void {
+const bandOf = (part: string): [number, number] | null =>
+  (form.value.zones?.[part as PartId] as [number, number] | undefined) ?? null
+
+function setBand(part: string, band: [number, number] | null): void {
   const zones = { ...form.value.zones } as Record<string, [number, number]>
-  const now = zones[part] ?? [0.7, 0.85]
-  if (of10 == null) delete zones[part]
-  else zones[part] = end ? [now[0], of10 / 10] : [of10 / 10, now[1]]
+  if (band) zones[part] = band
+  else delete zones[part]
   form.value.zones = zones as Schemas['ClinicEdit']['zones']
-}
-const of10 = (part: string, end: 0 | 1): number | undefined => {
-  const zone = form.value.zones?.[part as PartId]
-  return zone ? Math.round(zone[end] * 1000) / 100 : undefined
 }
 </script>
 
@@ -51,32 +49,10 @@ const of10 = (part: string, end: 0 | 1): number | undefined => {
       /></el-select>
     </el-form-item>
     <p v-if="at('approaches')" class="wrong">{{ at('approaches') }}</p>
-    <p class="small"><strong>Expected alone, of ten</strong>, that each part of a session aims for</p>
+    <p class="small">What each part of a session aims for: <strong>expected alone, of ten tries</strong></p>
     <div v-for="p in own?.parts" :key="p.id" class="row band">
       <span>{{ p.name }}</span>
-      <el-input-number
-        :model-value="of10(p.id, 0)"
-        :min="3"
-        :max="9.9"
-        :step="0.5"
-        :controls="false"
-        size="small"
-        placeholder="usual"
-        :aria-label="`${p.name}: at least, of ten`"
-        @update:model-value="band(p.id, 0, $event)"
-      />
-      to
-      <el-input-number
-        :model-value="of10(p.id, 1)"
-        :min="3"
-        :max="9.9"
-        :step="0.5"
-        :controls="false"
-        size="small"
-        placeholder="usual"
-        :aria-label="`${p.name}: at most, of ten`"
-        @update:model-value="band(p.id, 1, $event)"
-      />
+      <BandField :model-value="bandOf(p.id)" :name="p.name" @update:model-value="setBand(p.id, $event)" />
     </div>
     <p v-if="at('zones')" class="wrong">{{ at('zones') }}</p>
   </details>
@@ -90,9 +66,6 @@ summary {
 }
 .band > span {
   width: 110px;
-}
-.band :deep(.el-input-number) {
-  width: 76px;
 }
 .wrong {
   color: var(--barred);

@@ -55,7 +55,7 @@ async function write(): Promise<void> {
         hoped <span class="small">(T-score, Kiresuk &amp; Sherman 1968)</span>
       </p>
       <button type="button" class="plain-button push" @click="writing = !writing">
-        {{ writing ? 'Leave it' : 'Write a goal' }}
+        {{ writing ? 'Cancel' : 'Write a goal' }}
       </button>
     </div>
     <div v-for="g in data.goals" :key="g.id" class="goal">

@@ -42,14 +42,14 @@ function go(command: Command | undefined): void {
       aria-controls="palette-list"
       :aria-activedescendant="chosen ? `palette-${chosen.id}` : undefined"
       aria-label="Go to a child, a page or an action"
-      placeholder="A child, a page, something to do"
+      placeholder="A child, a page or an action"
       autocomplete="off"
       autofocus
       @keydown.down.prevent="at = stepped(at, 1, offered.length)"
       @keydown.up.prevent="at = stepped(at, -1, offered.length)"
       @keydown.enter.prevent="go(chosen)"
     />
-    <ul id="palette-list" role="listbox" aria-label="What there is">
+    <ul id="palette-list" role="listbox" aria-label="Results">
       <li
         v-for="(c, i) in offered"
         :id="`palette-${c.id}`"
@@ -62,7 +62,7 @@ function go(command: Command | undefined): void {
         <strong>{{ c.words }}</strong> <span class="soft small">{{ c.hint }}</span>
       </li>
     </ul>
-    <p v-if="!offered.length" class="soft">Nothing of that name.</p>
+    <p v-if="!offered.length" class="soft">Nothing found.</p>
   </el-dialog>
 </template>
 

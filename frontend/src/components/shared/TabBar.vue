@@ -19,7 +19,7 @@ watch(
   () => route.fullPath,
   () => (more.value = false),
 )
-const short = (words: string): string => words.replace('Own library', 'Library')
+const short = (words: string): string => words.replace('Our library', 'Library')
 </script>
 
 <template>

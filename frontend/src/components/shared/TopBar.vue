@@ -22,7 +22,7 @@ const pages = computed(() => [
   { name: 'day', words: 'Day' },
   { name: 'together', words: 'Together' },
   { name: 'bag', words: 'Visit bag' },
-  { name: 'shelf', words: 'Own library' },
+  { name: 'shelf', words: 'Our library' },
   ...(me.value?.may.includes('people.read') ? [{ name: 'people', words: 'Clinic' }] : []),
 ])
 const actions = computed<Command[]>(() => [

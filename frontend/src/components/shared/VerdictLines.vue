@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
 /** Every caution and bar of a verdict: why, what to do, and after which source. */
-defineProps<{ hits: Schemas['BlockOut']['verdict']['hits'] }>()
+defineProps<{ hits: Schemas['JudgedHit'][] }>()
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import BandField from '@/components/shared/BandField.vue'
 
-/** An own session format: which parts it has, from how many minutes each is wanted, how long, how hard. */
+/** A clinic's own session format: which parts it has, from how many minutes each is wanted, how long, how hard. */
 interface PartValues {
   name?: string
   wanted_from?: number | null
@@ -28,11 +29,12 @@ function have(part: string, on: boolean): void {
   else delete rest[part]
   values.value.parts = rest
 }
-const percent = (chance: number | null | undefined): number | undefined =>
-  chance == null ? undefined : Math.round(chance * 1000) / 100
+const bandOf = (part: PartValues): [number, number] | null =>
+  part.low != null && part.high != null ? [part.low, part.high] : null
 
-function setBand(part: PartValues, end: 'low' | 'high', of10: number | undefined): void {
-  part[end] = of10 === undefined ? null : of10 / 10
+function setBand(part: PartValues, band: [number, number] | null): void {
+  part.low = band?.[0] ?? null
+  part.high = band?.[1] ?? null
 }
 </script>
 
@@ -94,33 +96,13 @@ function setBand(part: PartValues, end: 'low' | 'high', of10: number | undefined
           />
           min</label
         >
-        <label class="row small"
+        <span class="row small"
           >aims for
-          <el-input-number
-            :model-value="percent(values.parts[p.id]!.low)"
-            :min="3"
-            :max="9.9"
-            :step="0.5"
-            size="small"
-            :controls="false"
-            placeholder="usual"
-            :aria-label="`${p.name}: expected of ten, at least`"
-            @update:model-value="setBand(values.parts[p.id]!, 'low', $event ?? undefined)"
-          />
-          to
-          <el-input-number
-            :model-value="percent(values.parts[p.id]!.high)"
-            :min="3"
-            :max="9.9"
-            :step="0.5"
-            size="small"
-            :controls="false"
-            placeholder="usual"
-            :aria-label="`${p.name}: expected of ten, at most`"
-            @update:model-value="setBand(values.parts[p.id]!, 'high', $event ?? undefined)"
-          />
-          of 10</label
-        >
+          <BandField
+            :model-value="bandOf(values.parts[p.id]!)"
+            :name="p.name"
+            @update:model-value="setBand(values.parts[p.id]!, $event)"
+        /></span>
         <p v-if="at(`parts.${p.id}`)" class="wrong" role="alert">{{ at(`parts.${p.id}`) }}</p>
       </template>
     </div>

@@ -82,7 +82,7 @@ function change(at: number, by: Partial<Need>): void {
       <button
         type="button"
         class="plain-button"
-        :aria-label="`Ask nothing of: ${of(need.property)?.name}`"
+        :aria-label="`Remove: ${of(need.property)?.name}`"
         @click="needs = needs.filter((_, n) => n !== i)"
       >
         ✕
@@ -94,7 +94,7 @@ function change(at: number, by: Partial<Need>): void {
         size="small"
         class="add"
         filterable
-        placeholder="It has to be… size, hole, soft"
+        placeholder="Needs… size, hole, soft"
         :aria-label="`${label}: add`"
         @update:model-value="add"
         ><el-option v-for="p in asked" :key="p.id" :value="p.id" :label="p.name"

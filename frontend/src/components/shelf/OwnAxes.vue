@@ -47,7 +47,7 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
       <div class="row">
         <el-input v-model="axis.words" class="axis-name" aria-label="What is graded" />
         <button v-if="values.axes.length > 1" type="button" class="plain-button push" @click="removeAxis(values, a)">
-          Take it out
+          Remove
         </button>
       </div>
       <p v-if="at(`axes.${a}.words`) || at(`axes.${a}.id`)" class="wrong">
@@ -88,7 +88,7 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
               v-if="axis.steps.length > 2"
               type="button"
               class="plain-button"
-              :aria-label="`Take ${step.words || 'this step'} out`"
+              :aria-label="`Remove ${step.words || 'this step'}`"
               @click="removeStep(values, axis, s)"
             >
               ✕
@@ -115,7 +115,7 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
     </div>
     <p v-if="at('axes')" class="wrong">{{ values.axes.length ? '' : at('axes') }}</p>
     <button v-if="values.axes.length < 5" type="button" class="plain-button" @click="addAxis(values, 'Another way')">
-      Grade it in another way, too
+      Add another way of grading
     </button>
   </section>
 </template>

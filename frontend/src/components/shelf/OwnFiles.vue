@@ -5,7 +5,7 @@ import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 
-/** Own activities and things handed on as a file, and taken in from one. */
+/** Own activities and things exported as a file and imported from one. */
 defineProps<{ entries: Schemas['OwnLine'][] }>()
 const queries = useQueryClient()
 const { busy, error, doing } = useDoing()
@@ -32,20 +32,20 @@ async function take(event: Event): Promise<void> {
 </script>
 
 <template>
-  <section class="stack" aria-label="Hand on and take in">
+  <section class="stack" aria-label="Export and import">
     <div class="row">
-      <a v-if="entries.length" class="plain-button" href="/api/own-file" download>Export all of it</a>
+      <a v-if="entries.length" class="plain-button" href="/api/own-file" download>Export all</a>
       <label class="plain-button file" :class="{ busy }"
-        >Take in a file…<input type="file" accept="application/json,.json" class="visually-hidden" @change="take"
+        >Import a file…<input type="file" accept="application/json,.json" class="visually-hidden" @change="take"
       /></label>
-      <span class="soft small">What is taken in is checked, and waits as a draft until you share it.</span>
+      <span class="soft small">Imported entries are checked, and wait as drafts until you share them.</span>
     </div>
     <p v-if="unread" class="notice barred" role="alert">{{ unread }}</p>
     <ProblemNote :error="error" />
     <div v-if="taken" class="notice" role="status">
       <p>
-        {{ taken.begun.length }} taken in as {{ taken.begun.length === 1 ? 'a draft' : 'drafts'
-        }}{{ taken.known.length ? `, ${taken.known.length} here already` : ''
+        {{ taken.begun.length }} imported as {{ taken.begun.length === 1 ? 'a draft' : 'drafts'
+        }}{{ taken.known.length ? `, ${taken.known.length} already here` : ''
         }}{{ taken.refused.length ? `, ${taken.refused.length} refused` : '' }}.
       </p>
       <p v-for="r in taken.refused" :key="r.name" class="small">

@@ -8,14 +8,13 @@ defineProps<{ looked: Looked | undefined }>()
 <template>
   <div v-if="looked?.issues.length" class="notice" role="status">
     <strong
-      >{{ looked.issues.length }} {{ looked.issues.length === 1 ? 'thing' : 'things' }} to put right before it can be
-      shared</strong
+      >{{ looked.issues.length }} {{ looked.issues.length === 1 ? 'thing' : 'things' }} to fix before sharing</strong
     >
     <ul class="small">
       <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">{{ i.reason }} {{ i.remedy }}</li>
     </ul>
   </div>
-  <p v-else-if="looked" class="soft" role="status">It can be shared as it is.</p>
+  <p v-else-if="looked" class="soft" role="status">Ready to share.</p>
 </template>
 
 <style scoped>

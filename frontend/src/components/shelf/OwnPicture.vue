@@ -61,7 +61,7 @@ const axisOf = (id: string): ActivityValues['axes'][number] | null => values.val
           v-if="values.picture.length > 1"
           type="button"
           class="plain-button"
-          :aria-label="`Take frame ${f + 1} out`"
+          :aria-label="`Remove frame ${f + 1}`"
           @click="values.picture.splice(f, 1)"
         >
           ✕

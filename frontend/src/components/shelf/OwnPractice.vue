@@ -63,8 +63,8 @@ function set(of: 'trains' | 'demands', strand: string, rung: number | undefined)
       :model-value="''"
       filterable
       class="strand"
-      placeholder="It trains this, too…"
-      aria-label="It trains this, too"
+      placeholder="Also trains…"
+      aria-label="Also trains"
       @update:model-value="set('trains', $event, 1)"
       ><el-option v-for="s in free" :key="s.id" :value="s.id" :label="s.name"
     /></el-select>
@@ -148,18 +148,18 @@ function set(of: 'trains' | 'demands', strand: string, rung: number | undefined)
               ><el-option v-for="p in words.postures" :key="p" :value="p" :label="p"
             /></el-select>
           </el-form-item>
-          <el-form-item label="Much like" :error="at('group')">
-            <el-select v-model="values.group" filterable allow-create aria-label="Much like"
+          <el-form-item label="Group of similar activities" :error="at('group')">
+            <el-select v-model="values.group" filterable allow-create aria-label="Group of similar activities"
               ><el-option v-for="g in words.groups" :key="g" :value="g" :label="g"
             /></el-select>
           </el-form-item>
-          <el-form-item label="Can be about" :error="at('themes')">
+          <el-form-item label="Themes" :error="at('themes')">
             <el-select
               :model-value="values.themes ?? []"
               multiple
               filterable
               allow-create
-              aria-label="Can be about"
+              aria-label="Themes"
               @update:model-value="values.themes = $event"
               ><el-option v-for="t in map?.themes" :key="t" :value="t" :label="t"
             /></el-select>

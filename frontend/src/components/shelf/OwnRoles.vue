@@ -85,7 +85,7 @@ function setPerTry(role: Role, on: boolean): void {
             :label="`What ${role.words} has to be`"
             @update:model-value="role.needs = $event"
           />
-          <button type="button" class="plain-button" @click="removeRole(values, i)">Take {{ role.words }} out</button>
+          <button type="button" class="plain-button" @click="removeRole(values, i)">Remove {{ role.words }}</button>
         </div>
       </li>
     </ul>

@@ -26,7 +26,10 @@ function setCue(id: string, words: string): void {
     <el-form-item label="What the child does" :error="at('does')">
       <el-input v-model="values.does" type="textarea" autosize placeholder="Your child…" />
     </el-form-item>
-    <el-form-item label="Step by step, two to five; your own begin with “You:”" :error="at('steps')">
+    <el-form-item
+      label="Step by step, two to five; the adult’s begin with “You:”. {skill} and {helper} become the child’s own hands."
+      :error="at('steps')"
+    >
       <ol class="steps">
         <li v-for="(_, i) in values.steps" :key="i">
           <el-input v-model="values.steps[i]" :aria-label="`Step ${i + 1}`" type="textarea" autosize />
@@ -34,7 +37,7 @@ function setCue(id: string, words: string): void {
             v-if="values.steps.length > 2"
             type="button"
             class="plain-button"
-            :aria-label="`Take step ${i + 1} out`"
+            :aria-label="`Remove step ${i + 1}`"
             @click="values.steps.splice(i, 1)"
           >
             ✕

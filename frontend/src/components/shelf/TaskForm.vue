@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useWords } from '@/composables/useWords'
 
-/** An own wanted task: the chain of its steps, in the order they are done, and what each demands of the hands. */
+/** A clinic's own wanted task: the chain of its steps, in the order they are done, and what each demands of the hands. */
 export interface TaskValues {
   name: string
   steps: { words: string; demands: Record<string, number> }[]
@@ -63,7 +63,7 @@ function move(step: number, by: number): void {
             v-if="values.steps.length > 2"
             type="button"
             class="plain-button"
-            :aria-label="`Take step ${i + 1} out`"
+            :aria-label="`Remove step ${i + 1}`"
             @click="values.steps.splice(i, 1)"
           >
             ✕

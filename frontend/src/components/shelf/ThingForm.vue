@@ -4,7 +4,7 @@ import type { Schemas } from '@/api/client'
 import { useWords } from '@/composables/useWords'
 import { askedOf, reshaped, SHAPES, shapeKind, type Shape, type ShapeKind, type ThingValues } from '@/logic/ownThing'
 
-/** An own thing: what it is called, what it can serve as, how big it is, and what the hazard rules have to know. */
+/** A clinic's own thing: what it is called, what it can serve as, how big it is, and what the hazard rules have to know. */
 const values = defineModel<ThingValues>({ required: true })
 const { at, words } = defineProps<{ at: (path: string) => string; words: Schemas['OwnWords'] }>()
 const map = useWords()

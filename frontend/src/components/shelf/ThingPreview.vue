@@ -2,9 +2,10 @@
 import type { Looked } from '@/composables/useOwn'
 import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
+import VerdictLines from '@/components/shared/VerdictLines.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
-/** An own thing as it is drawn and judged, and where it would be used. */
+/** A clinic's own thing as it is drawn and judged, and where it would be used. */
 defineProps<{ looked: Looked | undefined }>()
 const STATUS = { allowed: 'fine', caution: 'with care', barred: 'barred' } as const
 </script>
@@ -24,9 +25,8 @@ const STATUS = { allowed: 'fine', caution: 'with care', barred: 'barred' } as co
         <li v-for="j in looked.thing.judged" :key="j.who">
           <VerdictSign :status="j.status" />
           <span
-            ><strong>{{ STATUS[j.status] }}</strong> for {{ j.who }}
-            <span v-for="r in j.reasons" :key="r" class="soft small">{{ r }} </span></span
-          >
+            ><strong>{{ STATUS[j.status] }}</strong> for {{ j.who }} <VerdictLines :hits="j.hits"
+          /></span>
         </li>
       </ul>
       <p v-if="looked.thing.used_by.length">

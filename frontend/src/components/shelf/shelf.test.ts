@@ -13,12 +13,12 @@ const issue = { at: 'name', reason: 'This is empty.', remedy: 'Write a few words
 describe('what is wrong', () => {
   it('is counted and said, with what to do', () => {
     const one = shown(OwnIssues, { looked: { issues: [issue], advice: [], activity: null, thing: null } })
-    expect(one.text()).toContain('1 thing to put right')
+    expect(one.text()).toContain('1 thing to fix before sharing')
     expect(one.text()).toContain('This is empty. Write a few words.')
   })
   it('is said to be nothing where nothing is', () => {
     const none = shown(OwnIssues, { looked: { issues: [], advice: [], activity: null, thing: null } })
-    expect(none.text()).toContain('It can be shared as it is')
+    expect(none.text()).toContain('Ready to share')
   })
 })
 
@@ -41,7 +41,7 @@ describe('a wanted task', () => {
     expect(task.steps.map((s) => s.words)).toEqual(['tip it', 'fill the can'])
     await button(form, 'Add a step').trigger('click')
     expect(task.steps).toHaveLength(3)
-    await button(form, 'Take step 3 out').trigger('click')
+    await button(form, 'Remove step 3').trigger('click')
     expect(task.steps).toHaveLength(2)
     await button(form, 'Step 2 does not need Sustained grip').trigger('click')
     expect(task.steps[1]!.demands).toEqual({})
@@ -71,13 +71,13 @@ describe('a file', () => {
     await flushPromises()
     await flushPromises()
   }
-  it('is taken in, what was refused said by name', async () => {
+  it('is imported, and what was refused is named', async () => {
     const taken = { begun: [{ id: 1 }], known: ['Plop'], refused: [{ name: 'Broken', issues: [issue] }] }
     const calls = answers({ 'POST /api/own-file': taken })
     const page = shown(OwnFiles, { entries: [] })
     await put(page, '{"format": "pollicor own library 1", "entries": []}')
     expect(calls[0]?.body).toEqual({ file: { format: 'pollicor own library 1', entries: [] } })
-    expect(page.text()).toContain('1 taken in as a draft, 1 here already, 1 refused')
+    expect(page.text()).toContain('1 imported as a draft, 1 already here, 1 refused')
     expect(page.text()).toContain('Broken')
   })
   it('that is none is said so, and nothing is sent', async () => {
