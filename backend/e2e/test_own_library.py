@@ -1,4 +1,4 @@
-"""A clinic's own activity made from scratch: written, shared, found, planned, run, learned from, exported; and its own thing."""
+"""A clinic's own activity made from scratch: written, shared, found, planned, run, learned from, exported."""
 
 import json
 import re
@@ -45,8 +45,8 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_label("Name", exact=True).fill(NAME)
         page.get_by_label("What the child does").fill("Your child drops boats into the harbour.")
         page.locator("aside").get_by_text("Your child drops boats into the harbour.").wait_for()
-        page.get_by_label("Rung of object_grasp").fill("5")
-        page.get_by_label("Rung of object_grasp").press("Tab")
+        page.get_by_label("Trains object grasp, rung").fill("5")
+        page.get_by_label("Trains object grasp, rung").press("Tab")
         page.get_by_role("button", name="Add a harder step").click()
         page.get_by_label("Size, step 4", exact=True).fill("6 to 10 mm")
         page.get_by_label("Size, step 4, said to a parent").fill("Use tiny ones.")

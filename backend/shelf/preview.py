@@ -174,4 +174,6 @@ def _advice(activity: Activity, values: Mapping[str, Any]) -> Iterator[Issue]:
             yield Issue(field, reason, "Use shorter sentences and everyday words.")
     for i, role in enumerate(activity.roles):
         if not role.optional and not fillers(role):
-            yield Issue(f"roles.{i}", "Nothing in the library fills this.", "Ask less of it, or add a thing of your own.")
+            yield Issue(
+                f"roles.{i}", "Nothing in the library fills this.", "Ask less of it, or add a thing of your own."
+            )

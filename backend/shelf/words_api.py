@@ -1,4 +1,4 @@
-"""The words a clinic's own activity or thing is written in: forms, properties, kinds of work, acts of the picture, hazards."""
+"""The words what a clinic makes is written in: forms, properties, kinds of work, acts of the picture, hazards."""
 
 from functools import cache
 

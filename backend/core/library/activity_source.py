@@ -236,9 +236,7 @@ class ActivitySource(Source):
     def _size_issues(self) -> Iterator[Issue]:
         grades = prod(len(a.steps) for a in self.axes)
         if grades > MOST_GRADES:
-            yield Issue(
-                "axes", f"It has {grades} grades; {MOST_GRADES} is the most.", "Remove an axis or some steps."
-            )
+            yield Issue("axes", f"It has {grades} grades; {MOST_GRADES} is the most.", "Remove an axis or some steps.")
 
     def _pace_issues(self) -> Iterator[Issue]:
         low, high = WORK[self.work].seconds

@@ -151,7 +151,7 @@ class CheckTest(TestCase):
             ({"demands": {"pinch": 1}}, "demands.pinch", "both trained and demanded"),
             ({"tries": {"young": 9, "middle": 8, "older": 7}}, "tries", "fall with age"),
             ({"cues": {"mark": "A dot"}}, "cues.shown", "Nothing is shown"),
-            ({"cues": {"shown": "One", "spoken": "Pinch"}}, "cues.spoken", "stands twice"),
+            ({"cues": {"shown": "One", "spoken": "Pinch"}}, "cues.spoken", "given twice"),
             ({"steps": ["Pinch it."]}, "steps", "fewer than 2"),
             ({"does": "Your child squeezes with 8 N."}, "does", "Families read"),
             ({"why": "It trains finger isolation."}, "why", "Families read"),

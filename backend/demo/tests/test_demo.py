@@ -16,6 +16,7 @@ from core.skills import TARGETS, WANTED_TASKS
 from cupboard.models import StockItem
 from demo import clinic_data as demo
 from running.models import RunEvent, SetRecord
+from shelf.models import OwnVersion
 
 
 class DemoDeclarationTest(TestCase):
@@ -62,6 +63,10 @@ class LoadDemoTest(TestCase):
         self.assertGreater(SetRecord.objects.count(), 8)
         self.assertGreater(EstimatePoint.objects.count(), 4)
         self.assertTrue(StockItem.objects.filter(thing_id="wooden_bead_25").exists())
+        shared = set(OwnVersion.objects.values_list("entry__kind", "entry__name"))
+        self.assertEqual(
+            shared, {("activity", "Load the barge"), ("thing", "Ribbon reels"), ("task", "Feed the ducks")}
+        )
 
     @tag("slow")
     def test_the_same_seed_gives_the_same_histories(self) -> None:

@@ -48,7 +48,8 @@ export function useOwn(id: () => number): Own {
     if (!found || !me.value || entry.value) return
     entry.value = found
     known = JSON.stringify(found.values)
-    values.value = structuredClone(unsent.value[key.value] ?? JSON.parse(known)) as OwnEntry['values']
+    const kept = unsent.value[key.value]
+    values.value = JSON.parse(kept ? JSON.stringify(kept) : known) as OwnEntry['values']
   })
   watch(query.error, (problem) => (error.value = problem))
 
@@ -164,7 +165,7 @@ export function useOwn(id: () => number): Own {
   /** After somebody else wrote meanwhile: keep what is written here, over theirs. */
   function takeNewest(): void {
     if (error.value instanceof Refused && error.value.status === 409 && entry.value) {
-      entry.value.version = Number(error.value.problem.theirs?.version)
+      entry.value = { ...entry.value, version: Number(error.value.problem.theirs?.version) }
       error.value = null
       void flush()
     }

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import CaseloadRow from '@/components/caseload/CaseloadRow.vue'
 import ClosedList from '@/components/caseload/ClosedList.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { everyChild, type ListAsk, useCaseload } from '@/composables/useCaseload'
 import FirstSteps from '@/components/caseload/FirstSteps.vue'
@@ -104,7 +105,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
       />
     </div>
     <ProblemNote :error="error" />
-    <p v-if="isPending" class="soft">Fetching the children…</p>
+    <RowsSkeleton v-if="isPending" words="Fetching the children…" :rows="6" tall />
     <section v-else-if="nobody" class="sheet stack first">
       <h2>No child here yet</h2>
       <p>Add the first one: six fields, then the cupboard, then the first session.</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { api, unwrap } from '@/api/client'
+import { api, unwrap, type Schemas } from '@/api/client'
 import CupboardAdd from '@/components/cupboard/CupboardAdd.vue'
 import CupboardLine from '@/components/cupboard/CupboardLine.vue'
 import LetterKit from '@/components/cupboard/LetterKit.vue'
@@ -11,6 +11,7 @@ import OverrideForm from '@/components/cupboard/OverrideForm.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 import type { Child } from '@/composables/useChild'
+import { useDoing } from '@/composables/useDoing'
 import { useForget } from '@/composables/useForget'
 import { useMe } from '@/composables/useMe'
 import { usePlaces } from '@/composables/usePlaces'
@@ -55,6 +56,27 @@ const groups = computed(() => {
 })
 
 const refresh = (): void => forget('cupboard')
+
+/** What was removed last, put back with one press: its count and what was measured come back with it. */
+const removed = ref<Schemas['ItemOut'] | null>(null)
+const { busy, error: undoError, doing } = useDoing()
+function gone(item: Schemas['ItemOut']): void {
+  removed.value = item
+  refresh()
+}
+async function undo(): Promise<void> {
+  const item = removed.value
+  if (!item) return
+  const body = { thing_id: item.thing.id, count: item.count, measured: item.measured }
+  const home_id = chosen.value
+  const back = await doing(() =>
+    unwrap(api.POST('/api/homes/{home_id}/cupboard', { params: { path: { home_id } }, body })),
+  )
+  if (!back) return
+  removed.value = null
+  refresh()
+}
+watch(chosen, () => (removed.value = null))
 </script>
 
 <template>
@@ -85,7 +107,7 @@ const refresh = (): void => forget('cupboard')
     </p>
     <p v-if="place?.who" class="soft">Also there: {{ place.who }}</p>
     <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />
-    <ProblemNote :error="error" />
+    <ProblemNote :error="error ?? undoError" />
     <div class="both">
       <MakeAtHome :home-id="chosen" :child-id="child.id" />
       <LetterKit :name="child.first_name" />
@@ -98,10 +120,21 @@ const refresh = (): void => forget('cupboard')
         </p>
         <OverrideForm v-if="b.hit?.overridable && b.hit.status === 'barred'" :child-id="child.id" :rule="b.hit.rule" />
         <ul class="lines">
-          <CupboardLine v-for="item in b.items" :key="item.id" :item="item" :child-id="child.id" @changed="refresh" />
+          <CupboardLine
+            v-for="item in b.items"
+            :key="item.id"
+            :item="item"
+            :child-id="child.id"
+            @changed="refresh"
+            @removed="gone(item)"
+          />
         </ul>
       </div>
     </section>
+    <p v-if="removed" class="tray row" role="status">
+      {{ removed.thing.name }} removed.
+      <button type="button" class="plain-button" :disabled="busy" @click="undo">Undo</button>
+    </p>
   </div>
 </template>
 

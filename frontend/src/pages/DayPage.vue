@@ -3,6 +3,7 @@ import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VisitForm from '@/components/visits/VisitForm.vue'
 import VisitRow from '@/components/visits/VisitRow.vue'
@@ -77,7 +78,7 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
       </RouterLink>
     </nav>
     <ProblemNote :error="error" />
-    <p v-if="isPending" class="soft">Fetching the visits…</p>
+    <RowsSkeleton v-if="isPending" words="Fetching the visits…" :rows="4" tall />
     <ul v-else-if="visits.length" class="rows">
       <VisitRow v-for="v in visits" :key="v.id" :visit="v" :with-whom="!mine" @edit="editing = v" />
     </ul>

@@ -191,12 +191,4 @@ async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
   border: 1px solid var(--line);
   border-radius: var(--round);
 }
-.tray {
-  position: sticky;
-  bottom: 12px;
-  padding: 8px var(--gap-3);
-  border: 2px solid var(--water);
-  border-radius: var(--round);
-  background: var(--sheet);
-}
 </style>

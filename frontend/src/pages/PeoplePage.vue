@@ -7,6 +7,7 @@ import ClinicSettings from '@/components/people/ClinicSettings.vue'
 import FreshLink from '@/components/people/FreshLink.vue'
 import InviteForm from '@/components/people/InviteForm.vue'
 import PersonRow from '@/components/people/PersonRow.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { momentWords, ROLES } from '@/logic/people'
@@ -39,7 +40,7 @@ async function withdraw(id: number): Promise<void> {
   <div class="stack">
     <h1>Clinic</h1>
     <ProblemNote :error="error ?? refused" />
-    <p v-if="isPending" class="soft">Fetching the people…</p>
+    <RowsSkeleton v-if="isPending" words="Fetching the people…" :rows="4" tall />
     <div v-else-if="data" class="halves">
       <section class="sheet stack" aria-label="People">
         <h2>People</h2>

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import OwnFiles from '@/components/shelf/OwnFiles.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
@@ -112,7 +113,7 @@ const stands = (e: Schemas['OwnLine']): string =>
         Or open an activity of a child’s library and choose “Make it your own”: it begins as a copy, picture and all.
       </p>
     </section>
-    <p v-if="isPending" class="soft">Fetching what the clinic made…</p>
+    <RowsSkeleton v-if="isPending" words="Fetching what the clinic made…" :rows="4" />
     <template v-for="k in kinds" v-else :key="k.id">
       <section class="stack" :aria-label="k.words">
         <h2>{{ k.words }}</h2>

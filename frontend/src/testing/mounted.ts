@@ -1,9 +1,11 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { mount, type VueWrapper } from '@vue/test-utils'
-import type { Component } from 'vue'
+import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
+import { nextTick, type Component } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
-import { vi } from 'vitest'
+import { afterEach, vi } from 'vitest'
 import { network } from './setup'
+
+enableAutoUnmount(afterEach) // what stays on the page slows every test after it
 
 const NAMES = [
   'child',
@@ -14,6 +16,9 @@ const NAMES = [
   'activity',
   'run',
   'audit',
+  'caseload',
+  'shelf',
+  'account',
   'learned',
   'day',
   'sign-in',
@@ -91,4 +96,28 @@ export function button(on: VueWrapper, name: string): ReturnType<VueWrapper['get
 /** What a form's field says is wrong; Element Plus shows it a tenth of a second after it is known. */
 export function fieldError(on: VueWrapper): Promise<string> {
   return vi.waitFor(() => on.get('.el-form-item__error').text())
+}
+
+/** Choose from the list of a name; the list itself is Element Plus's, and is not opened. */
+export async function choose(on: VueWrapper, name: string, value: unknown): Promise<void> {
+  const list = on.findAllComponents({ name: 'ElSelect' }).find((s) => s.props('ariaLabel') === name)
+  if (!list) throw new Error(`no list ${name} in ${on.html()}`)
+  list.vm.$emit('update:modelValue', value)
+  await nextTick()
+}
+
+/** Write a number into the field of a name, and leave it. */
+export async function number(on: VueWrapper, name: string, value: string): Promise<void> {
+  const field = on.findAll('input').find((i) => i.attributes('aria-label') === name)
+  if (!field) throw new Error(`no field ${name} in ${on.html()}`)
+  await field.setValue(value)
+  await field.trigger('change')
+}
+
+/** Tick a box, or take its tick away, by the words beside it. */
+export async function tick(on: VueWrapper, words: string): Promise<void> {
+  const box = on.findAll('label').find((l) => l.find('input[type=checkbox]').exists() && l.text().includes(words))
+  if (!box) throw new Error(`no box ${words} in ${on.html()}`)
+  const input = box.get<HTMLInputElement>('input[type=checkbox]')
+  await input.setValue(!input.element.checked)
 }

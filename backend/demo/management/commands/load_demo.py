@@ -1,5 +1,7 @@
 """Load the demo clinic."""
 
+import json
+from importlib.resources import files
 from typing import Any
 
 import numpy as np
@@ -13,6 +15,8 @@ from clinic.models import Clinic, Member
 from cupboard.actions import add_item
 from demo.clinic_data import CHILDREN, CLINIC, HOMES, MEMBERS
 from demo.histories import add_demo_child, play, show_tasks, visit_weekly
+from shelf.actions import share
+from shelf.files import take_in
 
 SEED = 20260
 
@@ -48,6 +52,13 @@ class Command(BaseCommand):
             show_tasks(lead, child, demo, today)
             visit_weekly(lead, child, demo, number, today)
             self.stdout.write(f"  {demo.first_name}: {runs} sessions")
+        self._own_library(lead)
+
+    def _own_library(self, lead: Member) -> None:
+        """What the clinic made itself, from a file as any clinic exports it."""
+        file = json.loads(files("demo").joinpath("our_library.json").read_text("utf-8"))
+        for entry in take_in(lead, file).begun:
+            share(lead, entry, entry.version)
 
     def _members(self, password: str) -> Member:
         clinic = Clinic.objects.create(name=CLINIC, is_demo=True)

@@ -5,7 +5,7 @@ import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import MeasureForm from '@/components/cupboard/MeasureForm.vue'
 
 const { item, childId } = defineProps<{ item: Schemas['ItemOut']; childId: number }>()
-const emit = defineEmits<{ changed: [] }>()
+const emit = defineEmits<{ changed: []; removed: [] }>()
 const count = ref(item.count)
 const said = ref('')
 const measuring = ref(false)
@@ -37,8 +37,13 @@ async function save(change: { count?: number; measured?: Record<string, number> 
 }
 
 async function remove(): Promise<void> {
-  await unwrap(api.DELETE('/api/cupboard-items/{item_id}', { params: { path: { item_id: item.id } } }))
-  emit('changed')
+  said.value = ''
+  try {
+    await unwrap(api.DELETE('/api/cupboard-items/{item_id}', { params: { path: { item_id: item.id } } }))
+    emit('removed')
+  } catch (problem) {
+    said.value = (problem as Error).message
+  }
 }
 </script>
 
@@ -65,9 +70,7 @@ async function remove(): Promise<void> {
         @change="save({ count })"
       />
       <button type="button" class="link small" @click="measuring = true">Measure</button>
-      <button type="button" class="link small" :aria-label="`Take out ${item.thing.name}`" @click="remove">
-        Take out
-      </button>
+      <button type="button" class="link small" :aria-label="`Remove ${item.thing.name}`" @click="remove">Remove</button>
     </div>
     <MeasureForm
       v-if="measuring"

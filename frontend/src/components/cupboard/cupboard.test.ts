@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import ShelfTile from './ShelfTile.vue'
 import StarterList from './StarterList.vue'
 import StockStarts from './StockStarts.vue'
+import CupboardPage from '@/pages/CupboardPage.vue'
 import { answers, button, Refusal, shown } from '@/testing/mounted'
 
 const thing = {
@@ -106,5 +107,49 @@ describe('starts of a cupboard', () => {
     expect(calls[0]?.body).toEqual({ text: 'cork,1' })
     expect(page.emitted('taken')).toEqual([[{ counts: { cork: 1 } }]])
     expect(page.find('[role=alert]').exists()).toBe(false)
+  })
+})
+
+describe('a line of the cupboard', () => {
+  const item = {
+    id: 9,
+    count: 6,
+    measured: { size_mm: 22 },
+    version: 1,
+    picture: '<svg class="picture"></svg>',
+    verdict: { status: 'allowed', hits: [] },
+    thing: { ...thing, measure_words: '24 mm', forms: ['item'] },
+  }
+  const routes = {
+    'GET /api/homes/1/cupboard': { items: [item] },
+    'GET /api/me': { username: 'maren', may: [] },
+    'GET /api/homes': [],
+    'GET /api/children/2/recipes': [],
+    'GET /api/letter-kits': [],
+  }
+  const child = { id: 2, first_name: 'Wyn', home_id: 1, home_name: 'Mill house', school_id: null }
+
+  it('is removed at once, and put back with its count and measures by one press', async () => {
+    const calls = answers({ ...routes, 'DELETE /api/cupboard-items/9': null, 'POST /api/homes/1/cupboard': item })
+    const page = shown(CupboardPage, { child })
+    await flushPromises()
+    await button(page, 'Remove Bottle corks').trigger('click')
+    await flushPromises()
+    expect(page.get('.tray').text()).toContain('Bottle corks removed.')
+    await button(page, 'Undo').trigger('click')
+    await flushPromises()
+    const body = { thing_id: 'cork', count: 6, measured: { size_mm: 22 } }
+    expect(calls.find((c) => c.route === 'POST /api/homes/1/cupboard')?.body).toEqual(body)
+    expect(page.find('.tray').exists()).toBe(false)
+  })
+
+  it('that may not be removed stays, with the reason', async () => {
+    answers({ ...routes, 'DELETE /api/cupboard-items/9': new Refusal(403, '', 'You may not change this cupboard.') })
+    const page = shown(CupboardPage, { child })
+    await flushPromises()
+    await button(page, 'Remove Bottle corks').trigger('click')
+    await flushPromises()
+    expect(page.text()).toContain('You may not change this cupboard.')
+    expect(page.find('.tray').exists()).toBe(false)
   })
 })

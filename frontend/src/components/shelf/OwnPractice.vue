@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import RungList from '@/components/shelf/RungList.vue'
 import { useWords } from '@/composables/useWords'
 import { retrain, type ActivityValues } from '@/logic/ownValues'
 
@@ -9,99 +10,37 @@ const values = defineModel<ActivityValues>({ required: true })
 const { at, words } = defineProps<{ at: (path: string) => string; words: Schemas['OwnWords'] }>()
 const map = useWords()
 const strands = computed(() => map.value?.strands ?? [])
-const rungsOf = (id: string): Schemas['RungOut'][] => strands.value.find((s) => s.id === id)?.rungs ?? []
 const work = computed(() => words.works.find((w) => w.id === values.value.work))
-const free = computed(() =>
-  strands.value.filter((s) => !(s.id in values.value.trains) && !(s.id in (values.value.demands ?? {}))),
-)
-
-function set(of: 'trains' | 'demands', strand: string, rung: number | undefined): void {
-  const now = { ...values.value[of] }
-  if (rung === undefined) delete now[strand]
-  else now[strand] = rung
-  values.value[of] = now
-}
 </script>
 
 <template>
   <section class="stack" aria-labelledby="own-practice">
     <h3 id="own-practice">What it trains</h3>
-    <div v-for="(rung, strand, n) in values.trains" :key="strand" class="row">
-      <el-select
-        :model-value="strand"
-        filterable
-        class="strand"
-        :aria-label="n ? 'Trains, too' : 'Trains'"
-        @update:model-value="retrain(values, String(strand), $event)"
-        ><el-option v-for="s in strands" :key="s.id" :value="s.id" :label="s.name"
-      /></el-select>
-      <label class="row small"
-        >its easiest grade is rung
-        <el-input-number
-          :model-value="rung"
-          :min="0"
-          :max="14"
-          :step="0.1"
-          :precision="1"
-          size="small"
-          :aria-label="`Rung of ${strand}`"
-          @update:model-value="set('trains', String(strand), $event ?? 0)"
-      /></label>
-      <span class="soft small words">{{ rungsOf(String(strand))[Math.round(rung) - 1]?.words }}</span>
-      <button
-        v-if="n"
-        type="button"
-        class="plain-button"
-        :aria-label="`Does not train ${strand}`"
-        @click="set('trains', String(strand), undefined)"
-      >
-        ✕
-      </button>
-    </div>
+    <RungList v-model="values.trains" of="Trains" add="Also trains" :start="1" keep-first :without="values.demands">
+      <template #strand="{ id, n }">
+        <el-select
+          :model-value="id"
+          filterable
+          class="strand"
+          :aria-label="n ? 'Also trained' : 'Trains'"
+          @update:model-value="retrain(values, id, $event)"
+          ><el-option v-for="s in strands" :key="s.id" :value="s.id" :label="s.name"
+        /></el-select>
+        <span class="small">its easiest grade is rung</span>
+      </template>
+    </RungList>
     <p v-if="at('trains')" class="wrong">{{ at('trains') }}</p>
-    <el-select
-      :model-value="''"
-      filterable
-      class="strand"
-      placeholder="Also trains…"
-      aria-label="Also trains"
-      @update:model-value="set('trains', $event, 1)"
-      ><el-option v-for="s in free" :key="s.id" :value="s.id" :label="s.name"
-    /></el-select>
     <details>
       <summary>What it requires, how it is led</summary>
       <div class="stack">
-        <div v-for="(rung, strand) in values.demands" :key="strand" class="row">
-          <span
-            >Requires {{ strands.find((s) => s.id === String(strand))?.name.toLowerCase() }}, rung
-            <el-input-number
-              :model-value="rung"
-              :min="0"
-              :max="14"
-              :step="0.5"
-              size="small"
-              :aria-label="`Requires rung of ${strand}`"
-              @update:model-value="set('demands', String(strand), $event ?? 0)"
-          /></span>
-          <button
-            type="button"
-            class="plain-button"
-            :aria-label="`Does not require ${strand}`"
-            @click="set('demands', String(strand), undefined)"
-          >
-            ✕
-          </button>
-        </div>
+        <RungList
+          :model-value="values.demands ?? {}"
+          of="Requires"
+          add="It requires"
+          :without="values.trains"
+          @update:model-value="values.demands = $event"
+        />
         <p v-if="at('demands')" class="wrong">{{ at('demands') }}</p>
-        <el-select
-          :model-value="''"
-          filterable
-          class="strand"
-          placeholder="It requires…"
-          aria-label="It requires"
-          @update:model-value="set('demands', $event, 2)"
-          ><el-option v-for="s in free" :key="s.id" :value="s.id" :label="s.name"
-        /></el-select>
         <div class="pair">
           <el-form-item label="Kind of work" :error="at('work')">
             <el-select v-model="values.work" aria-label="Kind of work"
@@ -198,9 +137,6 @@ function set(of: 'trains' | 'demands', strand: string, rung: number | undefined)
 <style scoped>
 .strand {
   width: min(260px, 100%);
-}
-.words {
-  flex: 1 1 200px;
 }
 .column {
   display: grid;

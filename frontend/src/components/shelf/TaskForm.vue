@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useWords } from '@/composables/useWords'
+import RungList from '@/components/shelf/RungList.vue'
 
 /** A clinic's own wanted task: the chain of its steps, in the order they are done, and what each demands of the hands. */
 export interface TaskValues {
@@ -10,18 +9,6 @@ export interface TaskValues {
 }
 const values = defineModel<TaskValues>({ required: true })
 const { at } = defineProps<{ at: (path: string) => string }>()
-const map = useWords()
-const strands = computed(() => map.value?.strands ?? [])
-const nameOf = (id: string): string => strands.value.find((s) => s.id === id)?.name ?? id
-
-function demand(step: number, strand: string, rung: number | undefined): void {
-  const one = values.value.steps[step]
-  if (!one) return
-  const rest = { ...one.demands }
-  if (rung === undefined) delete rest[strand]
-  else rest[strand] = rung
-  one.demands = rest
-}
 function move(step: number, by: number): void {
   const [one] = values.value.steps.splice(step, 1)
   if (one) values.value.steps.splice(step + by, 0, one)
@@ -70,40 +57,7 @@ function move(step: number, by: number): void {
           </button>
         </div>
         <p v-if="at(`steps.${i}`)" class="wrong" role="alert">{{ at(`steps.${i}`) }}</p>
-        <div class="row">
-          <span v-for="(rung, strand) in step.demands" :key="strand" class="row tag">
-            {{ nameOf(String(strand)) }}, rung
-            <el-input-number
-              :model-value="rung"
-              :min="1"
-              :max="14"
-              size="small"
-              :aria-label="`Step ${i + 1}: rung of ${nameOf(String(strand))}`"
-              @update:model-value="demand(i, String(strand), $event ?? 1)"
-            />
-            <button
-              type="button"
-              class="bare"
-              :aria-label="`Step ${i + 1} does not need ${nameOf(String(strand))}`"
-              @click="demand(i, String(strand), undefined)"
-            >
-              ✕
-            </button>
-          </span>
-          <el-select
-            :model-value="''"
-            filterable
-            class="add"
-            placeholder="It takes…"
-            :aria-label="`Step ${i + 1} takes`"
-            @update:model-value="demand(i, $event, 2)"
-            ><el-option
-              v-for="s in strands.filter((x) => !(x.id in step.demands))"
-              :key="s.id"
-              :value="s.id"
-              :label="s.name"
-          /></el-select>
-        </div>
+        <RungList v-model="step.demands" :of="`Step ${i + 1} takes`" add="It takes" whole />
       </li>
     </ol>
     <button
@@ -127,17 +81,6 @@ li {
 }
 .words {
   flex: 1 1 200px;
-}
-.add {
-  width: 170px;
-}
-.bare {
-  min-width: 32px;
-  min-height: 32px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  cursor: pointer;
 }
 .wrong {
   color: var(--barred);

@@ -43,7 +43,7 @@ describe('a wanted task', () => {
     expect(task.steps).toHaveLength(3)
     await button(form, 'Remove step 3').trigger('click')
     expect(task.steps).toHaveLength(2)
-    await button(form, 'Step 2 does not need Sustained grip').trigger('click')
+    await button(form, 'Remove: step 2 takes sustained grip').trigger('click')
     expect(task.steps[1]!.demands).toEqual({})
   })
   it('says at a step what is wrong with it', () => {
