@@ -10,7 +10,7 @@ from clinic.models import Member
 from core.units import in_inches
 
 OURS = re.compile(
-    r"^/api/(words|things|shelves|recipes|bags|measuring|letters|homes/\d+/(cupboard|recipes)|cupboard-items"
+    r"^/api/(words|activity-words|things|shelves|recipes|bags|measuring|letters|homes/\d+/(cupboard|recipes)|cupboard-items"
     r"|(plans|weeks|groups|looks)(/.*)?|runs/[^/]+(/(next|today|results|finish))?|days/.*"
     r"|children/\d+/(library|forecast|swaps|picture|starter|plans|weeks|looks|seen|progress|aims|activities/.*)(\?.*)?)$"
 )

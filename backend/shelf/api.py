@@ -1,11 +1,11 @@
 """What a clinic made itself: written, looked at, shared, archived; and what it hides of the library."""
 
 from datetime import datetime
-from typing import Any
+from typing import Annotated, Any
 from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Router
+from ninja import Field, Query, Router
 
 from caseload.checks import FieldError
 from clinic.auth import member
@@ -15,11 +15,12 @@ from shelf import actions, queries
 from shelf.actions import Begun, all_issues, checked_size
 from shelf.files import as_file, take_in
 from shelf.models import OwnEntry, OwnKind, OwnVersion
-from shelf.preview import ActivityPreview, ThingPreview, preview_activity, preview_thing
+from shelf.preview import ActivityPreview, ThingPreview, preview_activity, preview_thing, small_picture
 
 router = Router(tags=["own"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 READ = {403: Problem, 404: Problem}
+BIGGEST_ID = 2**63 - 1
 Values = dict[str, Any]
 
 
@@ -32,11 +33,14 @@ class IssueOut(Schema):
 
 
 class OwnLine(Schema):
-    """One own activity or thing in the list. ref: the id it is planned or stocked by; number: of the version in use."""
+    """One own activity or thing in the list. about: what it is, in a line; ref: the id it is planned or stocked by;
+    number: of the version in use.
+    """
 
     id: int
     kind: OwnKind
     name: str
+    about: str
     ref: str
     number: int | None
     has_draft: bool
@@ -45,6 +49,18 @@ class OwnLine(Schema):
     changed_at: datetime
     made_by: str
     version: int
+
+
+class PictureIds(Schema):
+    """The numbers of what is to be drawn, up to a dozen."""
+
+    id: list[Annotated[int, Field(ge=1, le=BIGGEST_ID)]] = Field(max_length=12)
+
+
+class OwnPictures(Schema):
+    """Pictures as SVG, by the number of what the clinic made; nothing for what can't be drawn yet."""
+
+    pictures: dict[str, str]
 
 
 class VersionLine(Schema):
@@ -183,6 +199,13 @@ def list_own(request: HttpRequest) -> list[OwnLine]:
     return [OwnLine(**_line(e)) for e in queries.entries(member(request))]
 
 
+@router.get("/own-pictures", response={200: OwnPictures, **REFUSED})
+def list_pictures(request: HttpRequest, ids: Query[PictureIds]) -> OwnPictures:
+    """What the clinic made, drawn small as it is being written."""
+    found = queries.entries(member(request)).filter(pk__in=ids.id)
+    return OwnPictures(pictures={str(e.pk): small_picture(e.kind, queries.written(e)) for e in found})
+
+
 @router.post("/own", response={201: OwnOut, **REFUSED})
 def begin(request: HttpRequest, body: NewOwn) -> tuple[int, OwnOut]:
     """Begin an activity or thing of the clinic's own, as a draft."""
@@ -294,6 +317,7 @@ def _line(entry: OwnEntry) -> dict[str, Any]:
         "id": entry.pk,
         "kind": entry.kind,
         "name": entry.name,
+        "about": queries.about(entry),
         "ref": (current.line if entry.kind == "thing" else current.ref) if current else "",
         "number": current.number if current else None,
         "has_draft": entry.draft is not None,
@@ -306,7 +330,7 @@ def _line(entry: OwnEntry) -> dict[str, Any]:
 
 
 def _out(entry: OwnEntry) -> OwnOut:
-    values = entry.draft if entry.draft is not None else entry.current.values if entry.current else {}
+    values = queries.written(entry)
     return OwnOut(
         **_line(entry),
         values=values,

@@ -11,7 +11,8 @@ from core.materials import Thing
 from core.offers import UsableCupboard, Variant, difficulty, fillers, reach_of_thing, stock_of, told, variants_of
 from core.safety import Status, assess, fits_small_parts_cylinder
 from core.skills import STRANDS
-from shelf.actions import DRAFT
+from shelf.actions import DRAFT, all_issues
+from shelf.models import OwnKind
 
 FIVE = Child(age_months=60, hand="right")
 SOMEBODY_CLOSE = Setting("clinic", "arms_reach")
@@ -137,6 +138,17 @@ def preview_thing(values: Mapping[str, Any]) -> ThingPreview:
         judged=[_judged(thing, who, child, setting) for who, child, setting in CHILDREN],
         used_by=sorted(a.name for a in reach_of_thing(thing)),
     )
+
+
+def small_picture(kind: OwnKind, values: Mapping[str, Any]) -> str:
+    """An activity at its easiest grade, without the table, or a thing; nothing for what can't be drawn yet."""
+    if kind not in ("activity", "thing") or all_issues(kind, values):
+        return ""
+    if kind == "thing":
+        return draw_thing(own_thing(values, DRAFT))
+    activity = own_activity(values, DRAFT)
+    easiest = min(variants_of(activity), key=lambda v: (difficulty(v)[activity.strand], v.grade))
+    return draw(easiest, full_house(activity).offer(easiest), FIVE, table=False)
 
 
 def full_house(activity: Activity) -> UsableCupboard:

@@ -46,6 +46,23 @@ def made_of(entry: OwnEntry, values: Mapping[str, Any]) -> Made:
     return (own_activity if entry.kind == "activity" else own_thing)(values, entry.belongs_to)
 
 
+def written(entry: OwnEntry) -> dict[str, Any]:
+    """The values that are being written, else those in use."""
+    values: dict[str, Any] | None = entry.draft
+    if values is None and entry.current:
+        values = entry.current.values
+    return values or {}
+
+
+def about(entry: OwnEntry) -> str:
+    """What it is, in a line, out of its own words."""
+    values = written(entry)
+    if entry.kind == "task":
+        steps = values.get("steps") or []
+        return ", ".join(str(s.get("words", "")) for s in steps if isinstance(s, dict))[:200]
+    return str(values.get("hint" if entry.kind == "format" else "does") or "")[:200]
+
+
 def own_tasks(clinic_id: int) -> list[WantedTask]:
     """The clinic's own wanted tasks in use. One query, and one for each not at hand."""
     return [find_task(ref) for ref in in_use(clinic_id).filter(kind="task").values_list("current__ref", flat=True)]

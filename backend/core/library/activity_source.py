@@ -18,6 +18,7 @@ from core.library.source import (
     MarkId,
     MeasureId,
     Plain,
+    PlainOrNone,
     Source,
     StepTag,
     StrandId,
@@ -203,7 +204,7 @@ class ActivitySource(Source):
     does: Plain
     steps: tuple[Plain, ...] = Field(min_length=2, max_length=5)
     counts_when: Plain
-    grip: Plain = ""
+    grip: PlainOrNone = ""
     why: Plain
     say: Plain
     stop: Plain

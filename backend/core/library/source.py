@@ -5,7 +5,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from typing import Annotated, Any, TypeVar
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field, ValidationError
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstraints, ValidationError
 from pydantic_core import PydanticCustomError
 
 from core.child import ALLERGENS
@@ -67,8 +67,9 @@ def _plain(words: str) -> str:
 
 
 Id = Annotated[str, Field(pattern=r"^[a-z][a-z0-9_]*$", max_length=40)]
-Words = Annotated[str, Field(min_length=1, max_length=400)]
-Plain = Annotated[str, Field(max_length=400), AfterValidator(_plain)]
+Words = Annotated[str, StringConstraints(strip_whitespace=True, min_length=1, max_length=400)]
+Plain = Annotated[Words, AfterValidator(_plain)]
+PlainOrNone = Annotated[str, StringConstraints(strip_whitespace=True, max_length=400), AfterValidator(_plain)]
 StrandId = Annotated[str, one_of_known(lambda: STRANDS, "This strand")]
 FormId = Annotated[str, one_of_known(lambda: FORMS, "This form")]
 AllergenId = Annotated[str, one_of_known(lambda: ALLERGENS, "This allergen")]

@@ -15,7 +15,7 @@ from core.skills import OWN, STRANDS, TaskStep, WantedTask, hold_task
 class TaskStepSource(Source):
     """One step, said as to a child, and the rung of each strand it demands."""
 
-    words: Plain = Field(min_length=1)
+    words: Plain
     demands: Mapping[StrandId, Annotated[int, Field(ge=1, le=14)]] = Field(default_factory=dict)
 
 

@@ -6,7 +6,7 @@ from uuid import uuid4
 
 from django.test import TestCase
 
-from clinic.models import AuditEntry
+from clinic.models import AuditEntry, Clinic
 from core.library import activity_as_written, blank, find_activity
 from cupboard.models import StockItem
 from shelf.models import OwnEntry
@@ -91,6 +91,13 @@ class WritingTest(OwnTest):
         status, problem = self.api("post", f"/own/{entry['id']}/share", {"version": entry["version"]})
         self.assertEqual(status, 422)
         self.assertEqual({f["field"] for f in problem["fields"]}, {"seconds", "axes.0.steps.2.adds"})
+
+    def test_nothing_a_family_reads_can_be_left_empty(self) -> None:
+        said = ("does", "counts_when", "why", "say", "stop")
+        entry = self.begun(pot_drop(**dict.fromkeys(said, "  ")))
+        self.assertEqual({i["at"] for i in entry["issues"]}, set(said))
+        entry = self.begun(pot_drop(steps=["You: lay it out.", ""], grip=""))
+        self.assertEqual({i["at"] for i in entry["issues"]}, {"steps.1"})
 
     def test_scissors_are_said_to_the_hazard_rules(self) -> None:
         values = {**blank("snip"), "name": "Ribbon snips", "tags": []}
@@ -384,3 +391,32 @@ class OwnFormatTest(OwnTest):
         self.assertEqual(
             {i["at"] for i in entry["issues"]}, {"parts.warm-up.most", "parts.opener.low", "most_main", "parts"}
         )
+
+
+class ListTest(OwnTest):
+    def test_each_says_what_it_is_in_a_line(self) -> None:
+        self.begun(pot_drop())
+        self.begun(REEL, "thing")
+        task = {"name": "Feed the ducks", "steps": [{"words": "open the bag"}, {"words": "throw"}]}
+        self.begun(task, "task")
+        self.begun({"name": "Odd", "steps": "not a list of steps"}, "task")
+        about = {e["name"]: e["about"] for e in self.api("get", "/own")[1]}
+        self.assertEqual(about["Pot drop"], blank("piece")["does"])
+        self.assertEqual(about["Wooden reels"], "")
+        self.assertEqual(about["Feed the ducks"], "open the bag, throw")
+
+    def test_small_pictures_of_what_can_be_drawn_and_of_nobody_elses(self) -> None:
+        whole, thing = self.shared(pot_drop())["id"], self.begun(REEL, "thing")["id"]
+        broken = self.begun(pot_drop(does=""))["id"]
+        stranger = Api(make_member("lead", clinic=Clinic.objects.create(name="Elsewhere"), username="elsewhere"))
+        query = "&".join(f"id={i}" for i in (whole, thing, broken))
+        pictures = self.api("get", f"/own-pictures?{query}")[1]["pictures"]
+        self.assertEqual(
+            {i: bool(p) for i, p in pictures.items()}, {str(whole): True, str(thing): True, str(broken): False}
+        )
+        self.assertIn("<svg", pictures[str(whole)])
+        self.assertEqual(stranger("get", f"/own-pictures?{query}")[1]["pictures"], {})
+
+    def test_refuses_too_many_and_what_is_no_number(self) -> None:
+        for query in ("&".join(f"id={i}" for i in range(1, 14)), "id=x", f"id={10**30}", ""):
+            self.assertEqual(self.api("get", f"/own-pictures?{query}")[0], 422, query)

@@ -744,6 +744,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own-pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Pictures
+         * @description What the clinic made, drawn small as it is being written.
+         */
+        get: operations["shelf_api_list_pictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own/{entry_id}": {
         parameters: {
             query?: never;
@@ -3871,7 +3891,8 @@ export interface components {
         };
         /**
          * OwnLine
-         * @description One own activity or thing in the list. ref: the id it is planned or stocked by; number: of the version in use.
+         * @description One own activity or thing in the list. about: what it is, in a line; ref: the id it is planned or stocked by;
+         *     number: of the version in use.
          */
         OwnLine: {
             /** Id */
@@ -3883,6 +3904,8 @@ export interface components {
             kind: "activity" | "thing" | "task" | "format";
             /** Name */
             name: string;
+            /** About */
+            about: string;
             /** Ref */
             ref: string;
             /** Number */
@@ -3944,6 +3967,8 @@ export interface components {
             kind: "activity" | "thing" | "task" | "format";
             /** Name */
             name: string;
+            /** About */
+            about: string;
             /** Ref */
             ref: string;
             /** Number */
@@ -4021,6 +4046,24 @@ export interface components {
             } | null;
             /** Request */
             request?: string | null;
+        };
+        /**
+         * PictureIds
+         * @description The numbers of what is to be drawn, up to a dozen.
+         */
+        PictureIds: {
+            /** Id */
+            id: number[];
+        };
+        /**
+         * OwnPictures
+         * @description Pictures as SVG, by the number of what the clinic made; nothing for what can't be drawn yet.
+         */
+        OwnPictures: {
+            /** Pictures */
+            pictures: {
+                [key: string]: string;
+            };
         };
         /**
          * OwnDraft
@@ -9758,6 +9801,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnOut"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_list_pictures: {
+        parameters: {
+            query: {
+                id: number[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPictures"];
                 };
             };
             /** @description Forbidden */

@@ -61,7 +61,16 @@ export function useOwn(id: () => number): Own {
 
   function take(now: OwnEntry): void {
     entry.value = now
-    for (const stale of ['own-list', 'activity-words', 'library', 'things', 'shelves', 'forecast', 'words']) {
+    for (const stale of [
+      'own-list',
+      'own-pictures',
+      'activity-words',
+      'library',
+      'things',
+      'shelves',
+      'forecast',
+      'words',
+    ]) {
       void queries.invalidateQueries({ queryKey: [stale] })
     }
   }

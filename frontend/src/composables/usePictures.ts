@@ -4,16 +4,33 @@ import { api, unwrap } from '@/api/client'
 
 const AT_ONCE = 12
 
+const inDozens = <T>(ids: T[]): T[][] =>
+  Array.from({ length: Math.ceil(ids.length / AT_ONCE) }, (_, i) => ids.slice(i * AT_ONCE, (i + 1) * AT_ONCE))
+
+/** Pictures of what the clinic made, by number, fetched a dozen at a time. */
+export function useOwnPictures(shown: () => number[]): ComputedRef<Record<string, string>> {
+  const dozens = computed(() => inDozens(shown()))
+  const fetched = useQueries({
+    queries: computed(() =>
+      dozens.value.map((id) => ({
+        queryKey: ['own-pictures', id.join(',')],
+        queryFn: () => unwrap(api.GET('/api/own-pictures', { params: { query: { id } } })),
+        staleTime: 60_000,
+      })),
+    ),
+  })
+  return computed(
+    () => Object.assign({}, ...fetched.value.map((q) => q.data?.pictures ?? {})) as Record<string, string>,
+  )
+}
+
 /** Pictures of activities for a child in a home, fetched a dozen at a time for those that are shown. */
 export function usePictures(
   childId: () => number,
   homeId: () => number,
   shown: () => string[],
 ): ComputedRef<Record<string, string>> {
-  const dozens = computed(() => {
-    const ids = shown()
-    return Array.from({ length: Math.ceil(ids.length / AT_ONCE) }, (_, i) => ids.slice(i * AT_ONCE, (i + 1) * AT_ONCE))
-  })
+  const dozens = computed(() => inDozens(shown()))
   const fetched = useQueries({
     queries: computed(() =>
       dozens.value.map((ids) => ({

@@ -4,11 +4,13 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import OwnFiles from '@/components/shelf/OwnFiles.vue'
+import OwnLine from '@/components/shelf/OwnLine.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
+import { useOwnPictures } from '@/composables/usePictures'
 import { emptyThing } from '@/logic/ownThing'
 
 /** Everything the clinic made itself, and what it hides of the library. */
@@ -32,11 +34,12 @@ const NONE = {
 } as const
 const beginning = ref(false)
 const kinds = computed(() => [
-  { id: 'activity' as const, words: 'Activities', rows: of('activity') },
-  { id: 'thing' as const, words: 'Things', rows: of('thing') },
-  { id: 'task' as const, words: 'Wanted tasks', rows: of('task') },
-  { id: 'format' as const, words: 'Session formats', rows: of('format') },
+  { id: 'activity' as const, words: 'Activities', drawn: true, rows: of('activity') },
+  { id: 'thing' as const, words: 'Things', drawn: true, rows: of('thing') },
+  { id: 'task' as const, words: 'Wanted tasks', drawn: false, rows: of('task') },
+  { id: 'format' as const, words: 'Session formats', drawn: false, rows: of('format') },
 ])
+const pictures = useOwnPictures(() => kinds.value.flatMap((k) => (k.drawn ? k.rows.map((e) => e.id) : [])))
 const away = computed(() => (data.value ?? []).filter((e) => e.is_archived))
 
 function of(kind: string): Schemas['OwnLine'][] {
@@ -54,9 +57,6 @@ async function show(activityId: string): Promise<void> {
   await doing(() => unwrap(api.PUT('/api/hidden', { body: { activity_id: activityId, is_hidden: false } })))
   for (const key of ['hidden', 'library']) void queries.invalidateQueries({ queryKey: [key] })
 }
-
-const stands = (e: Schemas['OwnLine']): string =>
-  e.number ? `version ${e.number}${e.has_draft ? ', unshared changes' : ''}` : 'draft'
 </script>
 
 <template>
@@ -114,24 +114,15 @@ const stands = (e: Schemas['OwnLine']): string =>
       </p>
     </section>
     <RowsSkeleton v-if="isPending" words="Fetching what the clinic made…" :rows="4" />
-    <template v-for="k in kinds" v-else :key="k.id">
-      <section class="stack" :aria-label="k.words">
+    <div v-else class="kinds-made">
+      <section v-for="k in kinds" :key="k.id" class="stack" :aria-label="k.words">
         <h2>{{ k.words }}</h2>
-        <ul v-if="k.rows.length" class="rows">
-          <li v-for="e in k.rows" :key="e.id">
-            <RouterLink :to="{ name: 'own', params: { entryId: String(e.id) } }">{{
-              e.name || 'without a name'
-            }}</RouterLink>
-            <span class="tag" :class="{ caution: e.has_draft }">{{ stands(e) }}</span>
-            <span class="soft small"
-              >{{ e.made_by }}, {{ new Date(e.changed_at).toLocaleDateString('en-GB')
-              }}{{ e.copied_from ? ', from a copy' : '' }}</span
-            >
-          </li>
+        <ul v-if="k.rows.length" class="made">
+          <OwnLine v-for="e in k.rows" :key="e.id" :entry="e" :picture="pictures[e.id]" />
         </ul>
         <p v-else class="soft">{{ NONE[k.id] }}</p>
       </section>
-    </template>
+    </div>
     <OwnFiles v-if="may" :entries="data ?? []" />
     <details v-if="away.length">
       <summary>Archived: {{ away.length }}</summary>
@@ -194,6 +185,20 @@ const stands = (e: Schemas['OwnLine']): string =>
 }
 .rows li + li {
   border-top: 1px solid var(--line);
+}
+.kinds-made {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(480px, 100%), 1fr));
+  gap: var(--gap-4);
+  align-items: start;
+}
+.made {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(430px, 100%), 1fr));
+  gap: 8px;
 }
 summary {
   min-height: var(--touch);

@@ -58,7 +58,7 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
         <circle :cx="across(reach.mean)" cy="12" r="6" class="child" />
       </svg>
       <p v-if="reach.offered" class="small">
-        <strong>{{ reach.expected_words }}</strong> at {{ reach.nearest_words.join(' · ') }}
+        <strong>{{ reach.expected_words }}</strong> alone: {{ reach.nearest_words.join(' · ') }}
       </p>
       <p v-else class="small">{{ reach.why_not }}</p>
       <p class="small soft">

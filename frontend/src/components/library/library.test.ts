@@ -75,7 +75,7 @@ describe('one activity of the library', () => {
 
   it('says where the child stands, what is offered and what would open more', () => {
     const text = row().text()
-    for (const words of ['our own', '8 of 10 at stiff pegs · thin card', '3 of 12 grades', 'Opens 2 more']) {
+    for (const words of ['our own', '8 of 10 alone: stiff pegs · thin card', '3 of 12 grades', 'Opens 2 more']) {
       expect(text).toContain(words)
     }
     expect(row().get('svg[role=img]').attributes('aria-label')).toContain('rungs 1.5 to 3.0 on offer')
