@@ -147,14 +147,20 @@ class AroundTest(BrowserTest):
 
     def test_an_assistant_runs_what_a_therapist_planned_with_the_steps_in_view(self) -> None:
         page = self.page
-        plan = plan_for_child(self.lead, self.child)
         make_member("assistant", self.lead.clinic, "ilja")
         page.goto("/")
         page.get_by_label("Name").fill("ilja")
         page.get_by_label("Password").fill("a long enough one")
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("button", name="Sign out").wait_for()
-        page.goto(f"/plans/{plan.pk}")
+        page.get_by_role("link", name="Sessions").click()
+        page.get_by_text("No session is planned for Wyn yet").wait_for()
+        expect(page.get_by_role("button", name="Plan it")).to_have_count(0)
+        plan_for_child(self.lead, self.child)
+        page.reload()
+        page.get_by_role("heading", name="Planned and earlier sessions").wait_for()
+        self.check_axe("an assistant's sessions")
+        page.locator("a.earlier").click()
         page.get_by_role("button", name="Run it").click()
         how = page.get_by_text("Counts when:", exact=True)
         how.wait_for()

@@ -12,12 +12,14 @@ import TargetSign from '@/components/shared/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
 import { useAims } from '@/composables/useAims'
 import { useDoing } from '@/composables/useDoing'
+import { useMay } from '@/composables/useMay'
 import { usePlaces } from '@/composables/usePlaces'
 import { useWords } from '@/composables/useWords'
 import { dayWords } from '@/logic/words'
 
 const { child } = defineProps<{ child: Child }>()
 const words = useWords()
+const may = useMay()
 const router = useRouter()
 const { data: plans } = useQuery({
   queryKey: ['plans', () => child.id],
@@ -78,7 +80,10 @@ async function plan(): Promise<void> {
 <template>
   <HazardsAsked :child="child" @note="router.push({ name: 'child', query: { edit: '1' } })" />
   <div class="split">
-    <form class="stack" novalidate @submit.prevent="plan">
+    <p v-if="!may('plan.make') && plans && !plans.length" class="notice">
+      No session is planned for {{ child.first_name }} yet. A therapist plans it; then it stands here to be run.
+    </p>
+    <form v-if="may('plan.make')" class="stack" novalidate @submit.prevent="plan">
       <h2>What should this session be?</h2>
       <fieldset v-if="tasks.length">
         <legend>For which of the tasks the family wants</legend>
@@ -199,7 +204,7 @@ async function plan(): Promise<void> {
       <LeftOutList v-if="answer" :items="answer.left_out ?? []" />
     </form>
     <aside v-if="plans?.length" class="sheet stack">
-      <h3>Earlier sessions</h3>
+      <h3>{{ may('plan.make') ? 'Earlier sessions' : 'Planned and earlier sessions' }}</h3>
       <RouterLink v-for="p in plans" :key="p.id" class="earlier" :to="{ name: 'bench', params: { planId: p.id } }">
         <span class="row"
           ><strong>{{ p.name ? `★ ${p.name}` : dayWords(p.used_on ?? p.made_at) }}</strong> {{ ' '

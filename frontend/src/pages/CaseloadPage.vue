@@ -66,7 +66,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
       >
         Add a child
       </button>
-      <div class="row filters" role="group" aria-label="Show">
+      <div class="row strip filters" role="group" aria-label="Show">
         <button
           v-for="g in GROUPS"
           :key="g.id"
@@ -80,7 +80,7 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
         </button>
       </div>
     </div>
-    <div v-if="!nobody" class="row tools">
+    <div v-if="!nobody" class="row strip tools">
       <el-radio-group v-model="ask.mine" aria-label="Whose children">
         <el-radio-button :value="false">All children</el-radio-button
         ><el-radio-button :value="true">My children</el-radio-button>
@@ -154,6 +154,12 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
 }
 .first {
   justify-items: start;
+}
+@media (max-width: 760px) {
+  .filters {
+    flex: 1 1 100%;
+    min-width: 0;
+  }
 }
 .filter {
   min-height: var(--touch);

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChild } from '@/composables/useChild'
+import { useMay } from '@/composables/useMay'
 import { useMe } from '@/composables/useMe'
 import { useWords } from '@/composables/useWords'
 import { ageWords, handWords } from '@/logic/words'
@@ -9,6 +11,7 @@ import { ageWords, handWords } from '@/logic/words'
 const { childId } = defineProps<{ childId: number }>()
 const { data: child, error } = useChild(() => childId)
 const words = useWords()
+const may = useMay()
 const { data: me } = useMe() // what one may do decides what stands here: known first, so that nothing moves
 
 const careful = computed(() => {
@@ -23,6 +26,18 @@ const careful = computed(() => {
     ...c.refuses.map((r) => `refuses ${r}`),
   ]
 })
+
+// On a phone the tabs scroll: the one that is open is never out of sight.
+const route = useRoute()
+const tabs = useTemplateRef<HTMLElement>('tabs')
+watch(
+  [tabs, () => route.name],
+  ([bar]) => {
+    const open = bar?.querySelector<HTMLElement>('.router-link-exact-active')
+    if (bar && open) bar.scrollLeft = open.offsetLeft - (bar.clientWidth - open.clientWidth) / 2
+  },
+  { flush: 'post' },
+)
 </script>
 
 <template>
@@ -37,13 +52,15 @@ const careful = computed(() => {
         <span v-if="child.care !== 'open'" class="tag">{{ child.care }}</span>
         <span v-for="c in careful" :key="c" class="tag caution">{{ c }}</span>
       </p>
-      <nav class="row" :aria-label="`${child.first_name}'s pages`">
+      <nav ref="tabs" class="row" :aria-label="`${child.first_name}'s pages`">
         <RouterLink :to="{ name: 'child' }">Skills</RouterLink>
         <RouterLink :to="{ name: 'cupboard' }">Cupboard</RouterLink>
         <RouterLink :to="{ name: 'library' }">Activities</RouterLink>
         <RouterLink :to="{ name: 'progress' }">Progress</RouterLink>
         <RouterLink :to="{ name: 'week' }">Home week</RouterLink>
-        <RouterLink v-if="child.care === 'open'" :to="{ name: 'ask' }" class="plan">Plan a session</RouterLink>
+        <RouterLink v-if="child.care === 'open'" :to="{ name: 'ask' }" class="plan">{{
+          may('plan.make') ? 'Plan a session' : 'Sessions'
+        }}</RouterLink>
       </nav>
     </header>
     <RouterView :child="child" />
@@ -82,6 +99,7 @@ nav a {
     flex: 1 1 100%;
   }
   nav {
+    position: relative; /* what the place of a tab in it is measured from */
     flex-wrap: nowrap;
     overflow-x: auto;
     min-width: 0;

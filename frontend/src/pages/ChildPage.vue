@@ -10,6 +10,7 @@ import ProfileForm from '@/components/caseload/ProfileForm.vue'
 import ProfileSummary from '@/components/caseload/ProfileSummary.vue'
 import RungPicker from '@/components/caseload/RungPicker.vue'
 import StrandLadder from '@/components/caseload/StrandLadder.vue'
+import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import type { Child } from '@/composables/useChild'
 import { useWords } from '@/composables/useWords'
@@ -45,7 +46,8 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
   <HazardsAsked :child="child" @note="editing = true" />
   <LookStart v-if="isNew" :child="child" />
   <div class="split">
-    <section aria-label="Skills" class="skills">
+    <RowsSkeleton v-if="!words" words="Fetching the skills…" :rows="12" tall />
+    <section v-else aria-label="Skills" class="skills">
       <div v-for="group in groups" :key="group.target.id" class="target">
         <h3 class="row"><TargetSign :target="group.target.id" /> {{ group.target.name }}</h3>
         <StrandLadder

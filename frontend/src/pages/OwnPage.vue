@@ -75,7 +75,7 @@ function takeLibrary(field: string, value: unknown): void {
         <h1>{{ String(values.name || '') || KINDS[entry.kind] }}</h1>
         <span class="tag">{{ entry.is_archived ? 'Archived' : shared }}</span>
         <span v-if="entry.has_draft && entry.number" class="tag caution">unshared changes</span>
-        <span class="soft small" role="status">{{ said[saved] }}</span>
+        <span v-if="may" class="soft small" role="status">{{ said[saved] }}</span>
         <span v-if="may" class="row push">
           <button v-if="entry.has_draft && entry.number" type="button" class="plain-button" @click="dropDraft">
             Back to version {{ entry.number }}
@@ -96,7 +96,7 @@ function takeLibrary(field: string, value: unknown): void {
         </span>
       </header>
       <LibraryChanges :changes="entry.library_changes" @take="takeLibrary" />
-      <div class="row switch" role="group" aria-label="Edit or preview">
+      <div v-if="may" class="row switch" role="group" aria-label="Edit or preview">
         <button type="button" class="pick" :aria-pressed="!seeing" @click="seeing = false">Edit</button>
         <button type="button" class="pick" :aria-pressed="seeing" @click="seeing = true">
           Preview{{ looked?.issues.length ? ` (${looked.issues.length} to fix)` : '' }}
@@ -104,28 +104,31 @@ function takeLibrary(field: string, value: unknown): void {
       </div>
       <div class="both">
         <el-form
+          v-if="may || task || format"
           class="sheet stack write"
-          :class="{ away: seeing }"
+          :class="{ away: may && seeing }"
           label-position="top"
           :disabled="!may"
           @submit.prevent
         >
-          <template v-if="activity">
-            <OwnWordsPart :model-value="activity" :at="at" />
-            <OwnRoles :model-value="activity" :at="at" :words="words" :fills="looked?.activity?.fills ?? []" />
-            <OwnPractice :model-value="activity" :at="at" :words="words" />
-            <OwnAxes :model-value="activity" :at="at" :words="words" :strand-name="strandName" />
-            <OwnPicture :model-value="activity" :at="at" :words="words" />
-          </template>
-          <TaskForm v-else-if="task" :model-value="task" :at="at" />
-          <FormatForm v-else-if="format" :model-value="format" :at="at" :words="words" />
-          <ThingForm v-else-if="thing" :model-value="thing" :at="at" :words="words" />
+          <fieldset :disabled="!may" class="stack">
+            <template v-if="activity">
+              <OwnWordsPart :model-value="activity" :at="at" />
+              <OwnRoles :model-value="activity" :at="at" :words="words" :fills="looked?.activity?.fills ?? []" />
+              <OwnPractice :model-value="activity" :at="at" :words="words" />
+              <OwnAxes :model-value="activity" :at="at" :words="words" :strand-name="strandName" />
+              <OwnPicture :model-value="activity" :at="at" :words="words" />
+            </template>
+            <TaskForm v-else-if="task" :model-value="task" :at="at" />
+            <FormatForm v-else-if="format" :model-value="format" :at="at" :words="words" />
+            <ThingForm v-else-if="thing" :model-value="thing" :at="at" :words="words" />
+          </fieldset>
         </el-form>
-        <aside class="sheet see" :class="{ away: !seeing }" aria-label="Preview">
+        <aside class="sheet see" :class="{ away: may && !seeing }" aria-label="Preview">
           <RowsSkeleton v-if="!looked" words="Drawing it…" :rows="2" tall />
           <OwnPreview v-if="activity" :looked="looked" />
           <ThingPreview v-else-if="thing" :looked="looked" />
-          <OwnIssues v-else :looked="looked" />
+          <OwnIssues v-else-if="may && (entry.has_draft || !entry.number)" :looked="looked" />
           <details v-if="entry.versions.length" class="versions">
             <summary>Versions</summary>
             <ul>
@@ -152,8 +155,12 @@ function takeLibrary(field: string, value: unknown): void {
   gap: var(--gap-4);
   align-items: start;
 }
-.write {
+.write > fieldset {
   gap: var(--gap-5);
+  min-width: 0;
+  margin: 0;
+  padding: 0;
+  border: 0;
 }
 .see {
   position: sticky;

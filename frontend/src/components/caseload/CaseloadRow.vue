@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { useMay } from '@/composables/useMay'
 import { useMe } from '@/composables/useMe'
 import { ageWords, daysAgo, standingNames } from '@/logic/words'
 
 const { data: me } = useMe()
+const may = useMay()
 const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
 </script>
 
@@ -26,7 +28,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       <span class="soft">{{ child.last_on ? `seen ${daysAgo(child.last_on, new Date())}` : 'first session' }}</span>
     </span>
     <RouterLink
-      v-if="child.standings[0]?.id === 'new'"
+      v-if="child.standings[0]?.id === 'new' && may('plan.make')"
       class="plain-button main go"
       :to="{ name: 'child', params: { childId: child.id } }"
       >First look</RouterLink
@@ -36,7 +38,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       class="plain-button go"
       :class="{ main: child.is_due }"
       :to="{ name: 'ask', params: { childId: child.id } }"
-      >Plan</RouterLink
+      >{{ may('plan.make') ? 'Plan' : 'Sessions' }}</RouterLink
     >
   </li>
 </template>

@@ -111,17 +111,6 @@ function set<K extends keyof Filter>(key: K, value: Filter[K]): void {
   border-radius: 999px;
   font-size: var(--step-0);
 }
-@media (max-width: 760px) {
-  .strip {
-    flex-wrap: nowrap;
-    overflow-x: auto;
-    scrollbar-width: none;
-    margin-right: calc(-1 * var(--gap-3));
-  }
-  .strip > * {
-    flex: none;
-  }
-}
 .sort {
   width: 230px;
   margin-left: auto;
