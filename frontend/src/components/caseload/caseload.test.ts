@@ -40,8 +40,10 @@ beforeEach(() => {
 })
 
 describe('a child on the list', () => {
+  const planner = { ...me, may: ['plan.make'] }
+
   it('says how it stands and why, and leads to planning', () => {
-    const row = shown(CaseloadRow, { child: line }, { me })
+    const row = shown(CaseloadRow, { child: line }, { me: planner })
     for (const part of ['Wyn', '5 years', 'Lock cottage', 'Ready to move', 'ready for one step harder', 'Due'])
       expect(row.text()).toContain(part)
     expect(row.get('a.go').text()).toBe('Plan')
@@ -51,14 +53,19 @@ describe('a child on the list', () => {
     const row = shown(
       CaseloadRow,
       { child: { ...line, last_on: null, standings: [{ id: 'new', words: 'Not seen yet.' }] } },
-      { me },
+      { me: planner },
     )
     expect(row.get('a.go').text()).toBe('First look')
   })
 
+  it('leads to what is planned for who may not plan', () => {
+    const row = shown(CaseloadRow, { child: { ...line, standings: [{ id: 'new', words: 'Not seen yet.' }] } }, { me })
+    expect(row.get('a.go').text()).toBe('Sessions')
+  })
+
   it('names the therapist only where that is somebody else', () => {
-    expect(shown(CaseloadRow, { child: line }, { me }).text()).not.toContain('Maren')
-    expect(shown(CaseloadRow, { child: { ...line, therapist_name: 'Tove Alder' } }, { me }).text()).toContain(
+    expect(shown(CaseloadRow, { child: line }, { me: planner }).text()).not.toContain('Maren')
+    expect(shown(CaseloadRow, { child: { ...line, therapist_name: 'Tove Alder' } }, { me: planner }).text()).toContain(
       'Tove Alder',
     )
   })
