@@ -61,7 +61,7 @@ class ViewsTest(BrowserTest):
     def test_every_view_looks_as_it_is_kept(self) -> None:
         plan = self.planned(30, "grasp", "bilateral")
         run = start_run(self.lead, self.planned(20, "grasp"), uuid4(), NOW.date())
-        own = begin(self.lead, "activity", Begun.of_blank("thread"), None)
+        own = begin(self.lead, "activity", Begun.of_blank("activity", "thread"), None)
         child = f"/children/{self.child.pk}"
         views = {
             "children": "/",
