@@ -3,6 +3,7 @@
 from typing import Any
 
 from django.conf import settings
+from django.core.exceptions import RequestDataTooBig
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
@@ -21,6 +22,7 @@ from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
 from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
+from config.incoming import CarefulParser
 from config.said_units import said
 from core.errors import NotThere
 from core.materials import MeasureError
@@ -49,6 +51,12 @@ from shelf.loved_api import router as loved
 from shelf.words_api import router as own_words
 from visits.api import router as visits
 
+ANY_ROUTE = (400, 401, 403, 404, 409, 413, 422, 429)  # what any route may answer, whatever it is asked
+REFUSED = {
+    "description": "A problem (RFC 9457): what is wrong, why, and what to do.",
+    "content": {"application/problem+json": {"schema": {"$ref": "#/components/schemas/Problem"}}},
+}
+
 
 class FastRenderer(BaseRenderer):
     """Writes JSON with pydantic's own writer, which knows days, times and ids."""
@@ -60,12 +68,30 @@ class FastRenderer(BaseRenderer):
         return said(request, to_json(data))
 
 
-api = NinjaAPI(
+class DocumentedAPI(NinjaAPI):
+    """Says of every route what any route may refuse with, and that it is a problem."""
+
+    def get_openapi_schema(self, **options: Any) -> Any:
+        """Return the OpenAPI document."""
+        document = super().get_openapi_schema(**options)
+        parts = document["components"]
+        parts["schemas"].setdefault("Problem", Problem.model_json_schema(ref_template="#/components/schemas/{model}"))
+        parts["responses"] = {"Refused": REFUSED}
+        for described in (d for item in document["paths"].values() for d in item.values()):
+            said = {int(status) for status in described["responses"] if int(status) >= 400}
+            for status in sorted({*said, *ANY_ROUTE}):
+                described["responses"].pop(status, None)
+                described["responses"][str(status)] = {"$ref": "#/components/responses/Refused"}
+        return document
+
+
+api = DocumentedAPI(
     title="Pollicor",
     version="1",
     auth=MemberAuth(csrf=True),
     docs_url="/docs" if settings.DEBUG else None,
     renderer=FastRenderer(),
+    parser=CarefulParser(),
 )
 for _router in (
     clinic,
@@ -164,8 +190,16 @@ def _on_missing(request: HttpRequest, error: Http404) -> HttpResponse:
     return _say(request, Problem(title="Not found", status=404, detail=str(error) or "There is nothing here."))
 
 
+@api.exception_handler(RequestDataTooBig)
+def _on_too_much(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+    detail = "This is more than the server takes at once. Send less, or in several parts."
+    return _say(request, Problem(title="Too large", status=413, detail=detail))
+
+
 @api.exception_handler(HttpError)
 def _on_http(request: HttpRequest, error: HttpError) -> HttpResponse:
+    if isinstance(error.__cause__, FieldError):  # the parser's own words
+        return _on_field(request, error.__cause__)
     return _say(request, Problem(title="Not understood", status=error.status_code, detail=str(error)))
 
 
