@@ -128,6 +128,22 @@ class SignedIn(models.Model):
         ordering = ["-at"]
 
 
+class Answered(models.Model):
+    """A write that was done, so that it is not done again when it is sent again. key: made by who sent it; what: a hash
+    of address and body; status -- None: under way
+    """
+
+    user = models.ForeignKey(settings.AUTH_USER_MODEL, models.CASCADE, related_name="+")
+    key = models.UUIDField()
+    what = models.CharField(max_length=64)
+    status = models.PositiveSmallIntegerField(null=True)
+    body = models.TextField(blank=True)
+    at = models.DateTimeField(auto_now_add=True, db_index=True)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["user", "key"], name="answered_once")]
+
+
 class AuditEntry(models.Model):
     """One read of a child's record, or one write of anything. Never changed, never removed. member -- None: the
     background did it by itself

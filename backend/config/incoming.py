@@ -13,7 +13,7 @@ from ninja.parser import Parser
 from ninja.types import DictStrAny
 
 from caseload.checks import FieldError
-from clinic.problems import Problem
+from clinic.problems import FieldProblem, Problem
 
 LONGEST_TEXT = 20_000  # letters of one text: a long note has 5,000
 LONGEST_LIST = 5_000  # entries of one list
@@ -23,7 +23,14 @@ NO_TEXT = re.compile(
     "[\x00-\x08\x0b\x0c\x0e-\x1f\x7f\ud800-\udfff]"
 )  # control characters but tab and new line; half pairs
 READ_ONE_BY_ONE = re.compile(r"^/api/runs/[^/]+/events$")  # there, one that can't be kept keeps no other from it
-TITLES = {400: "Not understood", 403: "Not allowed", 404: "Not found", 405: "Not possible", 413: "Too large"}
+TITLES = {
+    400: "Not understood",
+    403: "Not allowed",
+    404: "Not found",
+    405: "Not possible",
+    413: "Too large",
+    422: "Not saved",
+}
 WORDS = {
     400: "The request could not be understood.",
     403: "The request was not let in. Reload the page, then try again.",
@@ -91,22 +98,21 @@ def incoming(get_response: Callable[[HttpRequest], HttpResponse]) -> Callable[[H
         if not request.path.startswith("/api/"):
             return get_response(request)
         errors = [e for name, values in request.GET.lists() for v in (name, *values) for e in _wrong_text(v, name)]
-        response = _refusal(422, errors[0]) if errors else get_response(request)
+        if errors:
+            return refusal(422, NO_TEXT.sub("�", errors[0].field), errors[0].reason, errors[0].remedy)
+        response = get_response(request)
         if response.status_code >= 400 and "json" not in response.get("Content-Type", ""):
-            response = _refusal(response.status_code)
+            response = refusal(response.status_code)
         response.headers.setdefault("Cache-Control", "no-store")
         return response
 
     return answer
 
 
-def _refusal(status: int, error: FieldError | None = None) -> HttpResponse:
-    if error:
-        field = {"field": NO_TEXT.sub("�", error.field), "reason": error.reason, "remedy": error.remedy}
-        problem = Problem.model_validate(
-            {"title": "Not understood", "status": status, "detail": error.reason, "fields": [field]}
-        )
-    else:
-        detail = WORDS.get(status, "The server could not answer. Try again; tell the clinic's lead if it stays.")
-        problem = Problem(title=TITLES.get(status, "Not answered"), status=status, detail=detail)
+def refusal(status: int, field: str = "", reason: str = "", remedy: str = "") -> HttpResponse:
+    """A problem said outside any route: about a field, or in the words of its status."""
+    reason = reason or WORDS.get(status, "The server could not answer. Try again; tell the clinic's lead if it stays.")
+    problem = Problem(title=TITLES.get(status, "Not answered"), status=status, detail=reason)
+    if field:
+        problem.fields = [FieldProblem(field=field, reason=reason, remedy=remedy)]
     return JsonResponse(problem.model_dump(exclude_none=True), status=status, content_type="application/problem+json")

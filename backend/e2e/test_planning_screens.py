@@ -55,7 +55,8 @@ class PlanningScreensTest(BrowserTest):
         before = expected.inner_text()
         page.get_by_role("radio", name="1 at a time").click()
         expect(page.locator(".open .big")).not_to_have_text(before)
-        page.get_by_role("button", name="Harder").click()
+        with page.expect_response(re.compile("/forecast")):  # what is opened before the answer closes with it
+            page.get_by_role("button", name="Harder").click()
         page.get_by_role("button", name=re.compile("What else instead of")).first.click()
         page.get_by_text("same difficulty").first.wait_for()
         pictures = page.locator("svg.picture[aria-label*='the palm']")

@@ -62,6 +62,7 @@ MIDDLEWARE = [
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "axes.middleware.AxesMiddleware",
     "config.clinic_time.clinic_time",
+    "config.once.once",
     "config.incoming.incoming",
 ]
 

@@ -39,8 +39,29 @@ const withCsrf: Middleware = {
   },
 }
 
+/** Keys of writes that were sent and not yet answered, by address and body: sent again, they are done once. */
+const underWay = new Map<string, string>()
+const NO_KEY = /\/(events|forecast|own-look|measuring|session)$/ // taps carry ids of their own; the others keep nothing
+
+const withKey: Middleware = {
+  async onRequest({ request }) {
+    if (request.method !== 'POST' || NO_KEY.test(new URL(request.url).pathname)) return request
+    const what = `${request.url}\n${await request.clone().text()}`
+    const key = underWay.get(what) ?? crypto.randomUUID()
+    underWay.set(what, key)
+    request.headers.set('Idempotency-Key', key)
+    return request
+  },
+  onResponse({ request, response }) {
+    // Once there is an answer, the next press is another write; after a fault it is the same one tried again.
+    if (response.status >= 500) return
+    const key = request.headers.get('Idempotency-Key')
+    for (const [what, sent] of underWay) if (sent === key) underWay.delete(what)
+  },
+}
+
 export const api = createClient<paths>({ baseUrl: '/' })
-api.use(withCsrf)
+api.use(withCsrf, withKey)
 
 interface Answer<T> {
   data?: T
