@@ -74,6 +74,22 @@ db_create() { # db_create NAME: the database inside the cluster, where it is mis
     psql_as_owner -d postgres -qc "create database $1"
 }
 
+# db_let_in: the role the server and its workers are: it owns nothing, and may only add to the audit log
+db_let_in() {
+  POLLICOR_WEB_PASSWORD=$(secret web-db-password) psql_as_owner -d pollicor -q -v ON_ERROR_STOP=1 <<'SQL'
+\getenv password POLLICOR_WEB_PASSWORD
+select 'create role pollicor_web' where not exists (select from pg_roles where rolname = 'pollicor_web') \gexec
+alter role pollicor_web with login nosuperuser nocreatedb nocreaterole password :'password';
+SQL
+  manage let_in pollicor_web
+}
+
+# as_web: from here on the application is that role
+as_web() {
+  POLLICOR_DB_USER=pollicor_web POLLICOR_DB_PASSWORD=$(secret web-db-password)
+  export POLLICOR_DB_USER POLLICOR_DB_PASSWORD
+}
+
 db_stop() {
   local home
   [ -f "$VAR/$1.where" ] || return 0

@@ -33,8 +33,10 @@ if ! stamp_is "$VAR/postgres.migrated" "$migrations"; then
   manage migrate --verbosity 0
   manage read_runs_again >>"$VAR/log/migrate.log" # stored taps, read as the rules read them now
   [ "$EMPTY" = yes ] || manage load_demo --password "$(secret demo-password)" --if-empty
+  db_let_in
   echo "$migrations" >"$VAR/postgres.migrated"
 fi
+as_web
 [ "$ROOT/backend/static/.stamp" -nt "$ROOT/frontend/dist/.stamp" ] || { manage collectstatic --noinput --clear -i ninja --verbosity 0 && touch "$ROOT/backend/static/.stamp"; }
 
 export POLLICOR_HOSTS=${POLLICOR_HOSTS:-127.0.0.1,localhost}

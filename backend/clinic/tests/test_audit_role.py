@@ -1,0 +1,84 @@
+"""The application's own database role may read the audit log and add to it, and nothing else; privileges as PostgreSQL
+grants them (manual, 5.8).
+"""
+
+from collections.abc import Callable
+
+from django.core.management import call_command
+from django.db import ProgrammingError, connection, transaction
+from django.test import TestCase
+
+from caseload.models import Child, Home
+from clinic.models import AuditEntry, Clinic
+from privacy.actions import delete_record, remove_demo
+from testing.builders import Api, make_child, make_home, make_member, run_for_child
+
+ROLE = "audit_role_of_the_tests"
+
+
+def run_sql(words: str) -> None:
+    with connection.cursor() as cursor:
+        cursor.execute(words)
+
+
+class AuditRoleTest(TestCase):
+    def setUp(self) -> None:
+        self.lead = make_member()
+        self.child = make_child(self.lead)
+        run_for_child(self.lead, self.child)
+        Api(self.lead)("get", f"/children/{self.child.pk}")
+        run_sql(f"create role {ROLE} nologin")
+        call_command("let_in", ROLE)
+        run_sql(f"set local role {ROLE}")
+        self.addCleanup(run_sql, "reset role")
+
+    def assert_denied(self, work: Callable[[], object]) -> None:
+        with self.assertRaisesRegex(ProgrammingError, "permission denied|must be owner"), transaction.atomic():
+            work()
+
+    def test_it_is_nobody_who_may_do_everything(self) -> None:
+        with connection.cursor() as cursor:
+            cursor.execute("select rolsuper, rolcreatedb, rolcreaterole from pg_roles where rolname = current_user")
+            self.assertEqual(cursor.fetchone(), (False, False, False))
+
+    def test_a_line_can_be_read_and_added_and_neither_changed_nor_removed(self) -> None:
+        before = AuditEntry.objects.count()
+        Api(self.lead)("get", f"/children/{self.child.pk}")
+        self.assertGreater(AuditEntry.objects.count(), before)
+        self.assert_denied(lambda: AuditEntry.objects.update(action="nothing"))
+        self.assert_denied(lambda: AuditEntry.objects.all().delete())
+        for words in (
+            "truncate clinic_auditentry",
+            "alter table clinic_auditentry drop column detail",
+            "drop table clinic_auditentry",
+            "create or replace function audit_forget_child(gone bigint) returns void language sql as 'select 1'",
+        ):
+            with self.subTest(words):
+                self.assert_denied(lambda words=words: run_sql(words))  # type: ignore[misc]
+
+    def test_the_functions_take_nothing_of_what_is_still_there(self) -> None:
+        told = list(AuditEntry.objects.order_by("pk").values_list("pk", "detail"))
+        for function, of in (
+            ("audit_forget_child", self.child.pk),
+            ("audit_forget_home", self.child.home_id),
+            ("audit_forget_demo", self.lead.clinic_id),
+        ):
+            run_sql(f"select {function}({of})")  # names of this test
+        self.assertEqual(list(AuditEntry.objects.order_by("pk").values_list("pk", "detail")), told)
+
+    def test_a_record_is_deleted_by_that_role_and_its_lines_keep_who_and_when(self) -> None:
+        pk = self.child.pk
+        lines = AuditEntry.objects.filter(child=pk).count()
+        delete_record(self.lead, self.child, "Asked for by the mother on 2 March.", self.child.first_name)
+        self.assertEqual((Child.objects.count(), Home.objects.count()), (0, 0))
+        kept = AuditEntry.objects.filter(child=pk).exclude(action="record.delete")
+        self.assertEqual(kept.count(), lines)
+        self.assertEqual({str(e.detail) for e in kept}, {"{'deleted': \"with the child's record\"}"})
+
+    def test_a_demo_clinic_goes_with_its_log(self) -> None:
+        demo = Clinic.objects.create(name="Demo", is_demo=True)
+        theirs = make_member(clinic=demo, username="demo")
+        make_child(theirs, make_home(theirs))
+        Api(theirs)("get", "/children")
+        remove_demo(self.lead, demo)
+        self.assertFalse(Clinic.objects.filter(pk=demo.pk).exists())
