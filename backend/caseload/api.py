@@ -13,6 +13,7 @@ from caseload.checks import FieldError
 from caseload.everyday import ApproachOut, MeetingIn, TaskIn, TaskOut, approach_out, task_out
 from caseload.facts import age_months, approaches_of, estimates_of, facts_of, standings
 from caseload.models import Care, Child, Home
+from clinic.actions import log
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
@@ -168,7 +169,9 @@ class FoundChild(Schema):
 @router.get("/children", response={200: list[FoundChild], 403: Problem})
 def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
     """The first eight children whose name begins with these letters."""
-    today = timezone.localdate()
+    who, today = member(request), timezone.localdate()
+    found = list(queries.found(who, letters))
+    log(who, "caseload.read", who.clinic, None, {"children": [c.pk for c in found]})
     return [
         FoundChild(
             id=c.pk,
@@ -177,7 +180,7 @@ def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
             home_name=c.home.name,
             care=c.care,
         )
-        for c in queries.found(member(request), letters)
+        for c in found
     ]
 
 

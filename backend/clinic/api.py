@@ -9,7 +9,7 @@ from ninja import Router
 from pydantic import Field
 
 from clinic import people_actions as actions
-from clinic.auth import let_in, let_out, member
+from clinic.auth import let_in, let_out, member, note_missed
 from clinic.lockout import check_address
 from clinic.models import Member, Paper, Role, Theme, Thumb, Units
 from clinic.passwords import stored_username
@@ -75,9 +75,11 @@ class DeviceOut(Schema):
 def sign_in(request: HttpRequest, body: SignIn) -> Me:
     """Sign in with a name and a password."""
     check_address(request)
-    user = authenticate(request, username=stored_username(body.username), password=body.password)
+    username = stored_username(body.username)
+    user = authenticate(request, username=username, password=body.password)
     member = member_of(user) if user else None
     if user is None or member is None:
+        note_missed(request, username)
         raise ProblemError(
             401,
             "Not signed in",

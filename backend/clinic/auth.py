@@ -42,6 +42,13 @@ def let_in(request: HttpRequest, member: Member) -> None:
         log(member, "me.sign_in", member, None, {"device": device})
 
 
+def note_missed(request: HttpRequest, username: str) -> None:
+    """Keep that a sign-in by the name of a member missed; a name nobody has is in no clinic's log."""
+    who = Member.objects.select_related("clinic", "user").filter(user__username=username).first()
+    if who is not None:
+        log(who, "refused.sign_in", who, None, {"device": request.headers.get("User-Agent", "")[:200]})
+
+
 def let_out(request: HttpRequest) -> None:
     """Sign whoever is signed in on this device out; nobody at all is no error."""
     who = member_of(request.user) if request.user.is_authenticated else None

@@ -14,9 +14,10 @@ from caseload.api import router as caseload
 from caseload.care_api import router as care
 from caseload.checks import FieldError, FieldErrors
 from caseload.homes_api import router as homes
-from clinic.actions import StaleEdit
+from clinic.actions import StaleEdit, log
 from clinic.api import router as clinic
 from clinic.auth import MemberAuth
+from clinic.models import Member
 from clinic.people_api import router as people
 from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
@@ -137,6 +138,13 @@ def _problem(status: int, title: str, field: str, value: object, reason: str, re
     return ProblemError(status, title, field, value, reason, remedy).problem
 
 
+def _note(request: HttpRequest, action: str, detail: dict[str, Any]) -> None:
+    """Keep in the audit log what somebody who is signed in was refused."""
+    who = getattr(request, "auth", None)
+    if isinstance(who, Member):
+        log(who, action, who, None, {**detail, "asked": f"{request.method} {request.path}"[:200]})
+
+
 @api.exception_handler(ProblemError)
 def _on_problem(request: HttpRequest, error: ProblemError) -> HttpResponse:
     return _say(request, error.problem)
@@ -175,6 +183,7 @@ def _on_stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
 
 @api.exception_handler(NotAllowed)
 def _on_not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:
+    _note(request, "refused", {"action": error.action})
     return _say(request, Problem(title="Not allowed", status=403, detail=str(error)))
 
 
@@ -187,6 +196,7 @@ def _on_unknown(request: HttpRequest, error: AuthenticationError) -> HttpRespons
 
 @api.exception_handler(Http404)
 def _on_missing(request: HttpRequest, error: Http404) -> HttpResponse:
+    _note(request, "refused.not_found", {})
     return _say(request, Problem(title="Not found", status=404, detail=str(error) or "There is nothing here."))
 
 

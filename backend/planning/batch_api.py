@@ -8,6 +8,7 @@ from django.http import Http404, HttpRequest
 from ninja import Router
 
 from caseload.queries import child_for
+from clinic.actions import log
 from clinic.auth import member
 from clinic.models import Member
 from clinic.permissions import require
@@ -63,8 +64,12 @@ def ask(request: HttpRequest, body: BatchIn) -> BatchOut:
 @router.get("/batches/latest", response={200: BatchOut | None, **REFUSED})
 def read_latest(request: HttpRequest) -> BatchOut | None:
     """The newest batch of this clinic, or nothing."""
-    result = _batches(member(request)).order_by("-asked_at").first()
-    return _batch_out(result) if result else None
+    who = member(request)
+    result = _batches(who).order_by("-asked_at").first()
+    if result is None:
+        return None
+    log(who, "plan.read", result, None, {"children": [line.child_id for line in result.lines.all()]})
+    return _batch_out(result)
 
 
 @router.post("/batch-lines/{line_id}/seen", response={200: BatchLineOut, **REFUSED})

@@ -36,6 +36,9 @@ BY_THEMSELVES = {
     "people.reset": "choose a new password by a link",
     "clinic.set_up": "set the clinic up",
     "library.propose": "propose what the clinic's children taught",
+    "refused": "asked for what their role may not do",
+    "refused.not_found": "asked for what is not in their clinic",
+    "refused.sign_in": "a sign-in that missed",
 }  # what nobody needs a policy for: each has a lock of its own
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
 

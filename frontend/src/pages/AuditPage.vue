@@ -19,6 +19,7 @@ const KINDS = [
   { id: 'people', words: 'People' },
   { id: 'library', words: 'What the library learned' },
   { id: 'me', words: 'Sign-ins, own accounts' },
+  { id: 'refused', words: 'What was refused' },
 ] as const
 const ask = reactive({
   child: undefined as number | undefined,
