@@ -4,7 +4,7 @@ export POLLICOR_ROOT=$ROOT POLLICOR_VENV=$VENV POLLICOR_SOCKET=$VAR/supervisor.s
 [ ${#POLLICOR_SOCKET} -le 100 ] || POLLICOR_SOCKET=/tmp/pollicor-$(echo "$VAR" | sha256sum | cut -c1-12).sock
 
 # The conf reads every name it uses from the environment, also for supervisorctl.
-supervisor() { POLLICOR_PORT=${POLLICOR_PORT:-0} "$VENV/bin/supervisorctl" -c "$ROOT/scripts/supervisord.conf" "$@"; }
+supervisor() { POLLICOR_PORT=${POLLICOR_PORT:-0} POLLICOR_PLANNER_PORT=${POLLICOR_PLANNER_PORT:-0} "$VENV/bin/supervisorctl" -c "$ROOT/scripts/supervisord.conf" "$@"; }
 supervised() { [ -S "$POLLICOR_SOCKET" ] && supervisor pid >/dev/null 2>&1; }
 
 is_running() { supervisor status "$1" 2>/dev/null | grep -q RUNNING; }
@@ -19,11 +19,11 @@ with urllib.request.urlopen(f"http://127.0.0.1:{port}/health", timeout=5) as ans
 PYTHON
 }
 
-# wait_for_web PORT: a server that is coming up is waited for (two minutes at most); one that has given up is not
-wait_for_web() {
+# wait_for PROGRAM PORT: one that is coming up is waited for (two minutes at most); one that has given up is not
+wait_for() {
   for _ in $(seq 1 600); do
-    answers "$1" && return 0
-    case $(supervisor status web 2>/dev/null | awk '{print $2}') in STARTING | RUNNING | BACKOFF) ;; *) return 1 ;; esac
+    answers "$2" && return 0
+    case $(supervisor status "$1" 2>/dev/null | awk '{print $2}') in STARTING | RUNNING | BACKOFF) ;; *) return 1 ;; esac
     sleep 0.2
   done
   return 1
@@ -31,10 +31,11 @@ wait_for_web() {
 
 # supervise PORT: start the server and its workers, and wait until the server answers on that port
 supervise() {
-  export POLLICOR_PORT=$1 POLLICOR_INSTANCE
+  export POLLICOR_PORT=$1 POLLICOR_PLANNER_PORT POLLICOR_INSTANCE
+  POLLICOR_PLANNER_PORT=$(free_port $(($1 + 100)))
   POLLICOR_INSTANCE=$(head -c 12 /dev/urandom | base64 | tr '+/' '-_')
   "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1
-  wait_for_web "$1"
+  wait_for web "$1" && wait_for planner "$POLLICOR_PLANNER_PORT"
 }
 
 supervisor_stop() {

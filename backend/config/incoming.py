@@ -30,12 +30,14 @@ TITLES = {
     405: "Not possible",
     413: "Too large",
     422: "Not saved",
+    503: "Busy",
 }
 WORDS = {
     400: "The request could not be understood.",
     403: "The request was not let in. Reload the page, then try again.",
     404: "There is nothing here.",
     405: "This address can't be asked in this way.",
+    503: "The server is busy just now. Try again in a moment; nothing was lost.",
     413: "This is more than the server takes at once. Send less, or in several parts.",
 }
 

@@ -51,7 +51,11 @@ INSTALLED_APPS = [
     "demo",
 ]
 
+# Where long work is handed on to, on this machine; 0: nowhere, it is done here.
+PLANNER_PORT = int(os.environ.get("POLLICOR_HAND_ON_TO", "0"))
+
 MIDDLEWARE = [
+    "config.forwarding.forwarding",
     "django.middleware.security.SecurityMiddleware",
     "csp.middleware.CSPMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
@@ -103,7 +107,7 @@ DATABASES = {
         "HOST": "127.0.0.1",
         "PORT": os.environ.get("POLLICOR_DB_PORT", "54329"),
         "CONN_HEALTH_CHECKS": True,
-        "OPTIONS": {"pool": {"min_size": 1, "max_size": 4, "timeout": 10}},
+        "OPTIONS": {"pool": {"min_size": 1, "max_size": int(os.environ.get("POLLICOR_DB_POOL", "4")), "timeout": 10}},
     }
 }
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"

@@ -18,7 +18,7 @@ class Command(BaseCommand):
             "only",
             nargs="*",
             help="library, plans, sessions, together, estimates, refit, movement, speed, look, pictures, script, "
-            "pages, taps, year, growth, children or browser",
+            "pages, taps, year, growth, children, browser or load",
         )
 
     def handle(self, *args: Any, only: list[str], **options: Any) -> None:
@@ -29,6 +29,7 @@ class Command(BaseCommand):
             browser,
             estimates,
             first_look,
+            load,
             movement,
             pages,
             pictures,
@@ -59,6 +60,7 @@ class Command(BaseCommand):
             "growth": [pages.growth],
             "children": [pages.many_children],
             "browser": [browser.report],
+            "load": [load.report],
         }
         unknown = [name for name in only if name not in every]
         if unknown:

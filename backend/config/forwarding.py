@@ -1,0 +1,60 @@
+"""Long work leaves the processes that take taps: what plans, prints or works a cupboard through is handed on to a
+second group of processes, of the same application, that gives way to the first (see scripts/supervisord.conf). A tap
+never waits behind a plan; whoever waits for a plan takes no processor meanwhile.
+
+Where nothing is named to hand on to (work on the code, tests, those processes themselves) it is all done here.
+"""
+
+import re
+from collections.abc import Callable
+from http.client import HTTPConnection, HTTPException
+
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse
+
+from config.incoming import refusal
+
+PATIENCE = 55  # seconds until whoever asked is told to come again
+LONG_WORK = re.compile(
+    r"^(POST /api/(children/\d+/(plans|weeks|looks|forecast)|plans/[^/]+/(again|copy|forecast)|groups|bags)"
+    r"|POST /api/runs/[^/]+/next"
+    r"|GET /api/children/\d+/(library|starter|swaps|progress|aims)"
+    r"|GET /api/.*\.pdf)$"
+)
+OF_ONE_CONNECTION = frozenset({"connection", "keep-alive", "transfer-encoding", "te", "trailer", "upgrade"})
+
+Handler = Callable[[HttpRequest], HttpResponse]
+
+
+def forwarding(get_response: Handler) -> Handler:
+    """The middleware, before any that asks the database."""
+    port = settings.PLANNER_PORT
+
+    def answer(request: HttpRequest) -> HttpResponse:
+        if not port or not LONG_WORK.match(f"{request.method} {request.path}"):
+            return get_response(request)
+        return _handed_on(request, port)
+
+    return answer
+
+
+def _handed_on(request: HttpRequest, port: int) -> HttpResponse:
+    headers = {k: v for k, v in request.headers.items() if v and k.lower() not in OF_ONE_CONNECTION}
+    connection = HTTPConnection("127.0.0.1", port, timeout=PATIENCE)
+    try:
+        connection.request(request.method or "GET", request.get_full_path(), request.body, headers)
+        said = connection.getresponse()
+        response = HttpResponse(said.read(), status=said.status)
+    except (HTTPException, OSError):
+        response = refusal(503)
+        response["Retry-After"] = "5"
+        return response
+    finally:
+        connection.close()
+    del response.headers["Content-Type"]
+    for name, value in said.headers.items():
+        if name.lower() == "set-cookie":
+            response.cookies.load(value)
+        elif name.lower() not in OF_ONE_CONNECTION:
+            response.headers[name] = value
+    return response
