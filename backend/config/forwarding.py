@@ -10,6 +10,7 @@ from collections.abc import Callable
 from http.client import HTTPConnection, HTTPException
 
 from django.conf import settings
+from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
 
 from config.incoming import refusal
@@ -39,10 +40,14 @@ def forwarding(get_response: Handler) -> Handler:
 
 
 def _handed_on(request: HttpRequest, port: int) -> HttpResponse:
+    try:
+        body = request.body
+    except RequestDataTooBig:
+        return refusal(413)
     headers = {k: v for k, v in request.headers.items() if v and k.lower() not in OF_ONE_CONNECTION}
     connection = HTTPConnection("127.0.0.1", port, timeout=PATIENCE)
     try:
-        connection.request(request.method or "GET", request.get_full_path(), request.body, headers)
+        connection.request(request.method or "GET", request.get_full_path(), body, headers)
         said = connection.getresponse()
         response = HttpResponse(said.read(), status=said.status)
     except (HTTPException, OSError):

@@ -88,3 +88,10 @@ class ForwardingTest(SimpleTestCase):
             answer = forwarding(here)(self.ask.get("/api/children/4/library?home_id=2"))
         self.assertEqual((answer.status_code, answer["Retry-After"]), (503, "5"))
         self.assertEqual(answer["Content-Type"], "application/problem+json")
+
+    @override_settings(DATA_UPLOAD_MAX_MEMORY_SIZE=10)
+    def test_more_than_the_server_takes_is_not_even_handed_on(self) -> None:
+        with override_settings(PLANNER_PORT=self.port):
+            asked = self.ask.post("/api/children/4/plans", b"x" * 11, content_type="application/json")
+            self.assertEqual(forwarding(here)(asked).status_code, 413)
+        self.assertEqual(Planner.asked, [])
