@@ -31,7 +31,7 @@ free_port() {
 secret() {
   mkdir -p "$VAR/secrets"
   chmod 700 "$VAR/secrets"
-  [ -s "$VAR/secrets/$1" ] || (umask 077 && head -c 24 /dev/urandom | base64 | tr '+/' '-_' >"$VAR/secrets/$1")
+  [ -s "$VAR/secrets/$1" ] || (umask 077 && head -c "${2:-24}" /dev/urandom | base64 -w0 | tr '+/' '-_' >"$VAR/secrets/$1")
   cat "$VAR/secrets/$1"
 }
 

@@ -15,7 +15,7 @@ source "$ROOT/scripts/database.sh"
 find_postgres
 db_start postgres 54329
 db_create pollicor
-POLLICOR_SECRET_KEY=$(secret django-key)
+POLLICOR_SECRET_KEY=$(secret django-key 48)
 export POLLICOR_SECRET_KEY
 
 POLLICOR_SETUP_CODE=$(secret setup-code | tr -d '_=-' | cut -c1-16)
@@ -39,13 +39,18 @@ fi
 as_web
 [ "$ROOT/backend/static/.stamp" -nt "$ROOT/frontend/dist/.stamp" ] || { manage collectstatic --noinput --clear -i ninja --verbosity 0 && touch "$ROOT/backend/static/.stamp"; }
 
-export POLLICOR_HOSTS=${POLLICOR_HOSTS:-127.0.0.1,localhost}
 FIRST=${POLLICOR_PORT:-8470}
 [[ $FIRST =~ ^[0-9]+$ ]] && [ "$FIRST" -ge 1 ] && [ "$FIRST" -le 65000 ] || die "POLLICOR_PORT is “$FIRST”: use a number from 1 to 65000"
 PORT=$(free_port "$FIRST")
 
 # setup_is_open PORT: whether the server there is still without a clinic of its own
-setup_is_open() { "$PY" -c 'import json, sys, urllib.request as u; sys.exit(not json.load(u.urlopen(sys.argv[1], timeout=20))["open"])' "http://127.0.0.1:$1/api/setup"; }
+setup_is_open() {
+  "$PY" - "http://127.0.0.1:$1/api/setup" <<'PYTHON'
+import json, sys, urllib.request as u
+asked = u.Request(sys.argv[1], headers={"X-Forwarded-Proto": "https"})  # as the front would say it
+sys.exit(not json.load(u.urlopen(asked, timeout=20))["open"])
+PYTHON
+}
 
 supervise "$PORT" || { supervisor_stop; PORT=$(free_port $((PORT + 1))); supervise "$PORT"; } || die "the server did not start: see $VAR/log/server.log"
 echo "$PORT" >"$VAR/server.port"

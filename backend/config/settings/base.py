@@ -14,7 +14,8 @@ INSTANCE = os.environ.get("POLLICOR_INSTANCE", "")  # which of several servers a
 SETUP_CODE = os.environ.get("POLLICOR_SETUP_CODE", "")  # whoever has it may set up the first clinic; empty: nobody
 SECRET_KEY = os.environ.get("POLLICOR_SECRET_KEY", "")
 DEBUG = False
-ALLOWED_HOSTS = os.environ.get("POLLICOR_HOSTS", "127.0.0.1,localhost").split(",")
+# This machine asks itself whether it answers, whatever names others know it by.
+ALLOWED_HOSTS = [*os.environ.get("POLLICOR_HOSTS", "localhost").split(","), "127.0.0.1"]
 
 MAIL_HOST = os.environ.get("POLLICOR_MAIL_HOST", "")  # empty: mail is written to var/mail/
 EMAIL_BACKEND = f"django.core.mail.backends.{'smtp' if MAIL_HOST else 'filebased'}.EmailBackend"
@@ -104,7 +105,7 @@ DATABASES = {
         "NAME": os.environ.get("POLLICOR_DB_NAME", "pollicor"),
         "USER": os.environ.get("POLLICOR_DB_USER", "pollicor"),
         "PASSWORD": os.environ.get("POLLICOR_DB_PASSWORD", ""),
-        "HOST": "127.0.0.1",
+        "HOST": os.environ.get("POLLICOR_DB_HOST", "127.0.0.1"),
         "PORT": os.environ.get("POLLICOR_DB_PORT", "54329"),
         "CONN_HEALTH_CHECKS": True,
         "OPTIONS": {"pool": {"min_size": 1, "max_size": int(os.environ.get("POLLICOR_DB_POOL", "4")), "timeout": 10}},
