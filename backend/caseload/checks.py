@@ -67,7 +67,7 @@ def checked_therapist(colleague: Member) -> Member:
 def checked_profile(profile: Mapping[str, Any], on: date, clinic_id: int) -> dict[str, Any]:
     """Return the profile, names trimmed. Raises FieldError at the first thing that can't be kept."""
     kept = dict(profile)
-    kept["first_name"] = str(kept["first_name"]).strip()
+    kept["first_name"] = " ".join(str(kept["first_name"]).split())
     if not kept["first_name"]:
         raise FieldError("first_name", "", "A child needs a name.", "Write the first name or what the child is called.")
     _check_birth_date(kept["birth_date"], on)

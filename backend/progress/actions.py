@@ -133,6 +133,9 @@ def answer_decision(
             f"{kind!r} is not another step.",
             f"Use one of {', '.join(k for k in WORDS if k != decision.kind)}.",
         )
+    if Run.objects.select_for_update().values_list("frozen", flat=True).get(pk=decision.run_id):
+        reason = "The note of this run is signed; its steps stay as they were answered."
+        raise FieldError("answer", answer, reason, "Add an amendment to the note.")
     decision.answer, decision.answer_why = answer, why.strip()
     decision.answer_kind = kind if answer == "changed" else ""
     decision.save(update_fields=["answer", "answer_why", "answer_kind"])

@@ -52,7 +52,10 @@ def drafted(run: Run) -> str:
 
 @acting("note.write")
 def write_note(member: Member, run: Run, text: str, version: int) -> Done[Note]:
-    """Keep a note's text. Raises FieldError for an empty or a signed one, StaleEdit where it changed meanwhile."""
+    """Keep a note's text; each one it had stands in the audit log. Raises FieldError for an empty or a signed one,
+    StaleEdit where it changed meanwhile.
+    """
+    Run.objects.select_for_update().get(pk=run.pk)  # of two first texts at once, the second is a conflict
     note = Note.objects.select_for_update().filter(run=run).first()
     _may_change(note, version, text)
     if note is None:
@@ -60,7 +63,7 @@ def write_note(member: Member, run: Run, text: str, version: int) -> Done[Note]:
     else:
         note.text, note.version = text.strip(), note.version + 1
         note.save(update_fields=["text", "version"])
-    return Done(note, note, run.child_id)
+    return Done(note, note, run.child_id, {"version": note.version, "text": note.text})
 
 
 def _may_change(note: Note | None, version: int, text: str) -> None:

@@ -6,6 +6,8 @@ from datetime import date
 from typing import Any
 from uuid import UUID
 
+from django.db import IntegrityError, transaction
+
 from caseload.checks import FieldError
 from caseload.facts import facts_of
 from caseload.models import Child
@@ -46,9 +48,16 @@ def start_run(member: Member, plan: Plan, run_id: UUID, on: date) -> Done[Run]:
     begun = Run.objects.filter(pk=run_id, plan=plan).first()
     if begun is not None:
         return Done(begun, begun, plan.child_id, {"again": True})
-    run = Run.objects.create(
-        pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=[b.plain() for b in frozen_blocks(plan, on)]
-    )
+    blocks = [b.plain() for b in frozen_blocks(plan, on)]
+    try:
+        with transaction.atomic():
+            run = Run.objects.create(pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=blocks)
+    except IntegrityError:  # the same tablet asked twice at once, or another run has this id
+        found = Run.objects.filter(pk=run_id, plan=plan).first()
+        if found is None:
+            reason = "Another run has this id."
+            raise FieldError("id", str(run_id), reason, "Open the plan again, and start from there.") from None
+        return Done(found, found, plan.child_id, {"again": True})
     return Done(run, run, plan.child_id, {"plan": str(plan.pk)})
 
 

@@ -7,6 +7,7 @@ from django.contrib.staticfiles import finders
 from django.http import HttpRequest, HttpResponse
 from django.template.loader import render_to_string
 from django.utils import timezone
+from django.utils.http import content_disposition_header
 
 from clinic.models import Units
 from core.units import in_inches
@@ -39,7 +40,8 @@ def pdf(template: str, context: dict[str, Any], paper: str, name: str, units: Un
     document = HTML(string=_html(template, context, paper, units, pdf=True), url_fetcher=fetcher)
     body = document.write_pdf(stylesheets=styles, font_config=fonts, pdf_variant="pdf/ua-1")
     answer = HttpResponse(body, content_type="application/pdf")
-    answer["Content-Disposition"] = f'inline; filename="{name}.pdf"'
+    disposition = content_disposition_header(as_attachment=False, filename=f"{' '.join(name.split())}.pdf")
+    answer["Content-Disposition"] = disposition or "inline"
     return answer
 
 

@@ -2,6 +2,7 @@
 
 from django.test import TestCase
 
+from clinic.models import AuditEntry
 from core.progress import attainment_t_score
 from progress.actions import finish_run
 from progress.models import Note
@@ -43,6 +44,24 @@ class NoteTest(TestCase):
         self.assertEqual(self.api("post", f"/runs/{self.run_.pk}/events", late)[0], 422)
         self.assertEqual(self.api("post", f"/runs/{self.run_.pk}/finish")[0], 422)
         self.assertEqual(RunEvent.objects.count(), before)
+
+    def test_what_was_decided_stays_once_the_note_is_signed(self) -> None:
+        decision = self.run_.decisions.first()
+        path = f"/decisions/{decision.pk}/answer"
+        self.assertEqual(self.api("post", path, {"answer": "accepted", "why": ""})[0], 200)
+        self.assertEqual(self.api("post", path, {"answer": "declined", "why": "Not yet."})[0], 200)
+        self.api("put", self.path, {"text": "Went well.", "version": 0})
+        self.api("post", f"{self.path}/sign", {"version": 1})
+        status, problem = self.api("post", path, {"answer": "accepted", "why": ""})
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "answer"))
+        decision.refresh_from_db()
+        self.assertEqual(decision.answer, "declined")
+
+    def test_each_text_a_note_had_stands_in_the_audit_log(self) -> None:
+        self.api("put", self.path, {"text": "Went well.", "version": 0})
+        self.api("put", self.path, {"text": "Went fairly well.", "version": 1})
+        texts = AuditEntry.objects.filter(action="note.write").order_by("pk").values_list("detail__text", flat=True)
+        self.assertEqual(list(texts), ["Went well.", "Went fairly well."])
 
     def test_a_correction_is_added_and_the_signed_words_stay(self) -> None:
         self.assertEqual(self.api("post", f"{self.path}/amendments", {"text": "x"})[0], 422)

@@ -11,6 +11,7 @@ from urllib.parse import quote
 from django.test import TestCase, tag
 from pypdf import PdfReader
 
+from caseload.models import Child
 from core.library import THINGS
 from planning.models import Plan
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child
@@ -31,6 +32,14 @@ class PrepSheetTest(TestCase):
 
     def text(self) -> str:
         return self.get(f"/plans/{self.plan.pk}/sheet").content.decode()
+
+    @tag("slow")
+    def test_a_name_that_is_no_file_name_makes_a_file_all_the_same(self) -> None:
+        """Quotes are escaped and a line break is none (RFC 6266; RFC 9110, 5.5)."""
+        Child.objects.filter(pk=self.child.pk).update(first_name='Wyn "the\nfox"')
+        answer = self.get(f"/plans/{self.plan.pk}/sheet.pdf")
+        self.assertEqual(answer.status_code, 200)
+        self.assertIn('\\"the fox\\"', answer["Content-Disposition"])
 
     def test_every_block_is_on_it_with_words_and_cautions(self) -> None:
         text = self.text()
