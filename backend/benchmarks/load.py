@@ -61,10 +61,10 @@ class Clinic:
     def __init__(self, port: int, password: str) -> None:
         self.port = port
         ask = Asker(port, {})
+        ask("GET", "/me")  # a no that brings the token
         status, _ = ask("POST", "/session", {"username": "maren", "password": password})
         if status != 200:
             raise RuntimeError(f"maren could not sign in: {status}")
-        ask("GET", "/me")
         self.cookies = ask.cookies
         self.children = [c for c in ask("GET", "/caseload")[1]["children"] if c["last_on"]]
         self.homes = {c["id"]: ask("GET", f"/children/{c['id']}")[1]["home_id"] for c in self.children}

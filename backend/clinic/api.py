@@ -9,7 +9,7 @@ from ninja import Router
 from pydantic import Field
 
 from clinic import people_actions as actions
-from clinic.auth import let_in, let_out, member, note_missed
+from clinic.auth import from_our_page, let_in, let_out, member, note_missed
 from clinic.lockout import check_address
 from clinic.models import Member, Paper, Role, Theme, Thumb, Units
 from clinic.passwords import stored_username
@@ -71,9 +71,10 @@ class DeviceOut(Schema):
     here: bool
 
 
-@router.post("/session", auth=None, response={200: Me, 401: Problem, 429: Problem})
+@router.post("/session", auth=None, response={200: Me, 401: Problem, 403: Problem, 429: Problem})
 def sign_in(request: HttpRequest, body: SignIn) -> Me:
     """Sign in with a name and a password."""
+    from_our_page(request)
     check_address(request)
     username = stored_username(body.username)
     user = authenticate(request, username=username, password=body.password)
@@ -97,6 +98,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
 @router.delete("/session", auth=None, response={204: None})
 def sign_out(request: HttpRequest) -> tuple[int, None]:
     """Sign out."""
+    from_our_page(request)
     let_out(request)
     return 204, None
 

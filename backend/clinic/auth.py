@@ -7,9 +7,11 @@ from django.db import transaction
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja.security import SessionAuth
+from ninja.utils import check_csrf
 
 from clinic.actions import log
 from clinic.models import Member, SignedIn
+from clinic.problems import ProblemError
 from clinic.queries import member_of
 
 
@@ -27,6 +29,15 @@ class MemberAuth(SessionAuth):
 def member(request: HttpRequest) -> Member:
     """The member a request was let in for."""
     return request.auth  # type: ignore[attr-defined, no-any-return]  # set by ninja
+
+
+def from_our_page(request: HttpRequest) -> None:
+    """Raise ProblemError 403 for a request that another site's page could have sent: it lacks our token (OWASP CSRF
+    prevention, login CSRF). The cookie comes with the page, and with every answer to somebody who is not signed in.
+    """
+    if check_csrf(request) is not None:
+        reason = "This page is too old to sign in or out with."
+        raise ProblemError(403, "Not let in", "", "", reason, "Reload it, then try again.")
 
 
 def let_in(request: HttpRequest, member: Member) -> None:

@@ -5,6 +5,7 @@ from typing import Any
 from django.conf import settings
 from django.core.exceptions import RequestDataTooBig
 from django.http import Http404, HttpRequest, HttpResponse
+from django.middleware.csrf import get_token
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 from ninja.renderers import BaseRenderer
@@ -189,6 +190,7 @@ def _on_not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:
 
 @api.exception_handler(AuthenticationError)
 def _on_unknown(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
+    get_token(request)  # whoever is to sign in next needs it
     return _say(
         request, Problem(title="Not signed in", status=401, detail="You are not signed in. Sign in, then try again.")
     )

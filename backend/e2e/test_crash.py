@@ -101,6 +101,7 @@ class CrashTest(TestCase):
         self.opener = build_opener(HTTPCookieProcessor(self.jar))
         for _ in range(150):
             try:
+                self.opener.open(f"http://127.0.0.1:{PORT}/", timeout=60).close()  # the page brings the token
                 self.ask("POST", "/session", {"username": "maren", "password": "a long enough one"})
                 self.ask("GET", "/me")
                 return

@@ -5,6 +5,7 @@ from typing import Any
 from django.test import Client, TestCase, override_settings
 
 from clinic.lockout import MOST_FROM_AN_ADDRESS
+from clinic.models import Member
 from testing.builders import make_member
 
 PASSWORD = "a long enough one"
@@ -46,3 +47,30 @@ class LockTest(TestCase):
             self.assertEqual(self.sign_in(f"somebody{n}", "summer2026")[0], 401)
         self.assertEqual(self.sign_in("maren", PASSWORD)[0], 429)
         self.assertEqual(self.sign_in("maren", PASSWORD, "192.0.2.9")[0], 200)
+
+
+class OurPageTest(TestCase):
+    """Nobody is signed in or out by another site's page (login CSRF: Barth, Jackson, Mitchell 2008)."""
+
+    def setUp(self) -> None:
+        make_member(username="maren")
+        self.client = Client(enforce_csrf_checks=True)
+        self.body = {"username": "maren", "password": PASSWORD}
+
+    def sign_in(self, **headers: str) -> Any:
+        return self.client.post("/api/session", self.body, content_type="application/json", headers=headers)
+
+    def test_without_the_token_nobody_is_let_in_or_out(self) -> None:
+        answer = self.sign_in()
+        self.assertEqual((answer.status_code, answer["Content-Type"]), (403, "application/problem+json"))
+        self.client.force_login(Member.objects.get().user)
+        self.assertEqual(self.client.delete("/api/session").status_code, 403)
+        self.assertEqual(self.client.get("/api/me").status_code, 200, "still signed in")
+
+    def test_the_token_comes_with_the_first_no(self) -> None:
+        self.assertEqual(self.client.get("/api/me").status_code, 401)
+        token = self.client.cookies["csrftoken"].value
+        self.assertEqual(self.sign_in(**{"X-CSRFToken": token}).status_code, 200)
+        token = self.client.cookies["csrftoken"].value
+        self.assertEqual(self.client.delete("/api/session", headers={"X-CSRFToken": token}).status_code, 204)
+        self.assertEqual(self.client.get("/api/me").status_code, 401)
