@@ -4,25 +4,17 @@ reads it, with the field named; and whatever says no under /api/ says so as a pr
 
 import json
 import re
-from collections.abc import Callable, Iterator
-from math import isfinite
-from typing import Any
+from collections.abc import Callable
 
 from django.http import HttpRequest, HttpResponse, JsonResponse
 from ninja.parser import Parser
 from ninja.types import DictStrAny
 
-from caseload.checks import FieldError
+from caseload.plain_values import NO_TEXT, wrong, wrong_text
 from clinic.problems import FieldProblem, Problem
 
-LONGEST_TEXT = 20_000  # letters of one text: a long note has 5,000
-LONGEST_LIST = 5_000  # entries of one list
-BIGGEST_NUMBER = 2**53  # what JSON's readers agree on (RFC 8259, section 6)
-DEEPEST = 40  # lists and objects within each other
-NO_TEXT = re.compile(
-    "[\x00-\x08\x0b\x0c\x0e-\x1f\x7f\ud800-\udfff]"
-)  # control characters but tab and new line; half pairs
-READ_ONE_BY_ONE = re.compile(r"^/api/runs/[^/]+/events$")  # there, one that can't be kept keeps no other from it
+# There, one that can't be kept keeps no other from being kept.
+READ_ONE_BY_ONE = re.compile(r"^/api/(runs/[^/]+/events|own-file)$")
 TITLES = {
     400: "Not understood",
     403: "Not allowed",
@@ -54,39 +46,6 @@ class CarefulParser(Parser):
         return values
 
 
-def wrong(values: Any, at: str = "", depth: int = 0) -> Iterator[FieldError]:
-    """Everything in plain values that can't be kept, each at its path."""
-    if isinstance(values, str):
-        yield from _wrong_text(values, at)
-    elif isinstance(values, bool) or values is None:
-        return
-    elif isinstance(values, int | float):
-        if not isfinite(values) or abs(values) > BIGGEST_NUMBER:
-            yield FieldError(at, str(values)[:40], "This number is too large.", "Use a smaller one.")
-    elif depth >= DEEPEST:
-        yield FieldError(at, "", f"It is nested more than {DEEPEST} deep.", "Send it flatter.")
-    elif isinstance(values, list):
-        if len(values) > LONGEST_LIST:
-            reason = f"It has {len(values):,} entries; {LONGEST_LIST:,} is the most."
-            yield FieldError(at, len(values), reason, "Send it in several parts.")
-        for i, value in enumerate(values):
-            yield from wrong(value, f"{at}.{i}" if at else str(i), depth + 1)
-    else:
-        for key, value in values.items():
-            inside = f"{at}.{key}" if at else key
-            yield from _wrong_text(key, at)
-            yield from wrong(value, inside, depth + 1)
-
-
-def _wrong_text(text: str, at: str) -> Iterator[FieldError]:
-    if NO_TEXT.search(text):
-        shown = NO_TEXT.sub("�", text)[:80]
-        yield FieldError(at, shown, "It holds a character that no text has.", "Write it again by hand.")
-    if len(text) > LONGEST_TEXT:
-        reason = f"It has {len(text):,} letters; {LONGEST_TEXT:,} is the most."
-        yield FieldError(at, text[:80], reason, "Shorten it.")
-
-
 def _no_number(name: str) -> float:
     raise ValueError(f"{name} is not a number that JSON has")
 
@@ -99,7 +58,7 @@ def incoming(get_response: Callable[[HttpRequest], HttpResponse]) -> Callable[[H
     def answer(request: HttpRequest) -> HttpResponse:
         if not request.path.startswith("/api/"):
             return get_response(request)
-        errors = [e for name, values in request.GET.lists() for v in (name, *values) for e in _wrong_text(v, name)]
+        errors = [e for name, values in request.GET.lists() for v in (name, *values) for e in wrong_text(v, name)]
         if errors:
             return refusal(422, NO_TEXT.sub("�", errors[0].field), errors[0].reason, errors[0].remedy)
         response = get_response(request)

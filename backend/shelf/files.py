@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import Any, get_args
 
 from caseload.checks import FieldError
+from caseload.plain_values import wrong
 from clinic.actions import Done, acting
 from clinic.models import Member
 from core.library import Issue
@@ -69,6 +70,9 @@ def take_in(member: Member, file: Mapping[str, Any]) -> Done[TakenIn]:
 
 def _wrong(kind: OwnKind, values: dict[str, Any]) -> list[Issue]:
     """Everything that keeps one entry from being used."""
+    odd = next(wrong(values), None)
+    if odd:
+        return [Issue(odd.field, odd.reason, odd.remedy)]
     try:
         checked_size(values)
     except FieldError as error:

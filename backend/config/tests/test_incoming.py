@@ -7,7 +7,7 @@ from uuid import uuid4
 from django.test import SimpleTestCase, TestCase
 
 from caseload.models import Child
-from config.incoming import DEEPEST, LONGEST_LIST, LONGEST_TEXT, wrong
+from caseload.plain_values import DEEPEST, LONGEST_LIST, LONGEST_TEXT, wrong
 from core.library import THINGS
 from running.models import RunEvent
 from testing.builders import Api, make_child, make_member, profile, run_for_child
@@ -39,7 +39,9 @@ class WrongTest(SimpleTestCase):
         for _ in range(DEEPEST + 1):
             deep = [deep]
         self.assertEqual(len(at(deep)), 1)
-        self.assertEqual(at({"a": 10**31, "b": 1e300, "c": 2**53}), ["a", "b"])
+        self.assertEqual(
+            at({"a": 10**31, "b": 1e300, "c": 2**53, "d": 10**400, "e": float("nan")}), ["a", "b", "d", "e"]
+        )
 
 
 class IncomingTest(TestCase):

@@ -1,5 +1,6 @@
 """What a clinic made, wherever the application uses an activity, a thing or a format; and what hostile values do."""
 
+import json
 from datetime import timedelta
 from typing import Any
 from unittest.mock import patch
@@ -98,7 +99,8 @@ class HostileTest(OwnTest):
 
     def looked(self, values: dict[str, Any], kind: str) -> None:
         status, _ = self.api("post", "/own-look", {"kind": kind, "values": values})
-        self.assertIn(status, (200, 422), str(values)[:200])
+        is_json = "NaN" not in json.dumps(values) and "Infinity" not in json.dumps(values)
+        self.assertIn(status, (200, 422) if is_json else (400,), str(values)[:200])
 
     def test_no_value_of_any_field_breaks_the_look_at_an_activity(self) -> None:
         whole = {**pot_drop(), **{k: v for k, v in activity_as_written("peg_fence").items() if k not in pot_drop()}}
