@@ -29,8 +29,6 @@ trap 'db_stop test-postgres' EXIT
 export DJANGO_SETTINGS_MODULE=config.settings.test DJANGO_ALLOW_ASYNC_UNSAFE=true
 cd "$ROOT/backend"
 if [ "$FAST" = yes ]; then ruff check -q . && ruff format -q --check . && mypy; fi
-# What the server gives out, there before any test serves it.
-[ "$FAST" = yes ] || "$PY" manage.py collectstatic --noinput -i ninja --verbosity 0
 outcome=0
 "$PY" -W error::RuntimeWarning manage.py test --noinput --parallel "$(nproc)" "$@" 2>&1 | tee "$VAR/log/test.log" || outcome=$?
 # What the runner itself reported, so that a count can't say more than was run.

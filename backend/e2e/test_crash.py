@@ -92,6 +92,8 @@ class CrashTest(TestCase):
             f"127.0.0.1:{PORT}",
             "--workers",
             "1",
+            "--threads",  # as the real one has: a browser's spare connection would hold up a worker without
+            "8",
             "--no-control-socket",
         ]
         self.server = subprocess.Popen(
@@ -154,7 +156,7 @@ class CrashTest(TestCase):
         self.serve()
         with sync_playwright() as playwright:
             page = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS).new_page()
-            page.set_default_timeout(90_000)  # a busy machine takes its time
+            page.set_default_timeout(90_000)
             page.goto(f"http://127.0.0.1:{PORT}/")
             page.get_by_label("Name").fill("maren")
             page.get_by_label("Password").fill("a long enough one")
