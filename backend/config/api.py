@@ -24,7 +24,7 @@ from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
 from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
-from config.incoming import CarefulParser
+from config.incoming import CarefulParser, refusal
 from config.said_units import said
 from core.errors import NotThere
 from core.materials import MeasureError
@@ -204,8 +204,7 @@ def _on_missing(request: HttpRequest, error: Http404) -> HttpResponse:
 
 @api.exception_handler(RequestDataTooBig)
 def _on_too_much(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
-    detail = "This is more than the server takes at once. Send less, or in several parts."
-    return _say(request, Problem(title="Too large", status=413, detail=detail))
+    return refusal(413)
 
 
 @api.exception_handler(HttpError)

@@ -1,5 +1,5 @@
-"""What may come in at all, in one place: text that no database, sheet or screen can hold is refused before any route
-reads it, with the field named; and whatever says no under /api/ says so as a problem (RFC 9457).
+"""What may come in at all, in one place. Text that no database, sheet or screen can hold is refused before any route
+reads it, with the field named; and every refusal under /api/ is a problem (RFC 9457), the framework's own too.
 """
 
 import json
@@ -51,14 +51,15 @@ def _no_number(name: str) -> float:
 
 
 def incoming(get_response: Callable[[HttpRequest], HttpResponse]) -> Callable[[HttpRequest], HttpResponse]:
-    """The middleware: asks no route with a query that can't be, keeps answers out of caches, and says every no of the
-    framework's own as a problem.
+    """The middleware: refuses an address that can't be, keeps answers out of caches, and turns the framework's own
+    refusals into problems.
     """
 
     def answer(request: HttpRequest) -> HttpResponse:
         if not request.path.startswith("/api/"):
             return get_response(request)
-        errors = [e for name, values in request.GET.lists() for v in (name, *values) for e in wrong_text(v, name)]
+        asked = [(name, v) for name, values in request.GET.lists() for v in (name, *values)]
+        errors = [e for name, text in (("path", request.path), *asked) for e in wrong_text(text, name)]
         if errors:
             return refusal(422, NO_TEXT.sub("�", errors[0].field), errors[0].reason, errors[0].remedy)
         response = get_response(request)

@@ -16,9 +16,8 @@ from clinic.models import Answered
 from config.incoming import refusal
 
 HEADER = "Idempotency-Key"
-SECRET = re.compile(
-    r"^/api/(session|setup|me/|links|join/|people/)"
-)  # answers with a code or a link in them: never kept
+# A code or a link may be in the answer: it is never kept.
+SECRET = re.compile(r"^/api/(session|setup|me/|links|join/|people/)")
 MOST_BYTES = 2 * 1024 * 1024  # of an answer that is kept
 
 Handler = Callable[[HttpRequest], HttpResponse]
@@ -60,6 +59,6 @@ def _answer(get_response: Handler, request: HttpRequest, key: UUID, what: str) -
     elif response.status_code >= 400 or len(response.content) > MOST_BYTES:
         known.delete()  # what was refused may be tried again
     else:
-        known.status, known.body = response.status_code, response.content.decode()
-        known.save(update_fields=["status", "body"])
+        done = {"status": response.status_code, "body": response.content.decode()}
+        Answered.objects.filter(pk=known.pk).update(**done)  # none is left where the write deleted a record
     return response

@@ -18,20 +18,16 @@ from core.materials import FORMS, Thing, measured_thing
 from core.safety import Status, assess
 from cupboard import actions, queries
 from cupboard.models import StockItem
+from shelf.preview import JudgedHit
 from shelf.queries import KnownThings, things_in_use
 
 router = Router(tags=["cupboard"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
-class HitOut(Schema):
-    """One hazard rule that speaks."""
+class HitOut(JudgedHit):
+    """One hazard rule that speaks about a line, and whether it may be overridden for this child."""
 
-    rule: str
-    status: Status
-    reason: str
-    source: str
-    remedy: str
     overridable: bool
 
 

@@ -26,7 +26,7 @@ from cupboard.queries import items
 from planning.schemas import BlockIn, ForecastOut, SwapOut
 from planning.shown import forecast_out
 from planning.workbench import Wish, Workbench, asked_variant, workbench
-from shelf.queries import shelf_of
+from shelf.queries import require_reader, shelf_of
 
 router = Router(tags=["library"])
 MOST_PICTURES = 24  # at a time
@@ -112,10 +112,12 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     return [_reach_out(r, estimates[r.activity.strand].mean, seen) for r in reaches]
 
 
-@router.get("/activity-words", response=dict[str, ActivityWords])
+@router.get("/activity-words", response={200: dict[str, ActivityWords], 403: Problem})
 def read_activity_words(request: HttpRequest) -> dict[str, ActivityWords]:
     """The words each activity of the clinic's is found by, by its id: fetched once, when something is looked for."""
-    shelf = shelf_of(member(request).clinic_id)
+    who = member(request)
+    require_reader(who)
+    shelf = shelf_of(who.clinic_id)
     return {i: ActivityWords(said=for_family(said_of(a)), tasks=_tasks_of(a)) for i, a in shelf.items()}
 
 

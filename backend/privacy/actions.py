@@ -10,7 +10,7 @@ from django.db.models import ProtectedError, Q
 from caseload.checks import FieldError
 from caseload.models import Child, Home
 from clinic.actions import Done, acting
-from clinic.models import Clinic, Link, Member
+from clinic.models import Answered, Clinic, Link, Member
 from planning.models import Batch, GroupSession, HomeWeek, Plan
 from privacy.export import everything
 from running.models import Run
@@ -45,6 +45,7 @@ def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[
     _empty(Q(child=child))
     GroupSession.objects.filter(children=child).delete()
     child.delete()
+    Answered.objects.filter(user__member__clinic_id=member.clinic_id).delete()  # the child may be in any of them
     _delete_home(home)
     _from_the_log("audit_forget_child", pk)
     gone = Child(pk=pk)

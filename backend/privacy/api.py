@@ -36,10 +36,10 @@ BY_THEMSELVES = {
     "people.reset": "choose a new password by a link",
     "clinic.set_up": "set the clinic up",
     "library.propose": "propose what the clinic's children taught",
-    "refused": "asked for what their role may not do",
-    "refused.not_found": "asked for what is not in their clinic",
-    "refused.sign_in": "a sign-in that missed",
-}  # what nobody needs a policy for: each has a lock of its own
+    "refused": "ask for what their role may not do",
+    "refused.not_found": "ask for what is not in their clinic",
+    "refused.sign_in": "fail to sign in, or somebody by their name",
+}  # what nobody needs a policy for: each has a lock of its own, or was refused
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
 
 

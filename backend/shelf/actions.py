@@ -59,7 +59,9 @@ class Begun:
             return cls(blank_format())
         if kind == "activity" and name in WORK:
             return cls({**blank(name), "id": "own", "name": ""})
-        raise FieldError("blank", name, f"There is no blank {name!r} of {kind}.", "Choose one from the list.")
+        raise FieldError(
+            "blank", name, f"There is no {kind} to begin with called {name!r}.", "Choose one from the list."
+        )
 
     @classmethod
     def of_copy(cls, kind: OwnKind, library_id: str) -> "Begun":
@@ -68,7 +70,7 @@ class Begun:
             return cls({**activity_as_written(library_id), "id": "own"}, library_id)
         if kind == "thing" and library_id in THINGS:
             return cls({**thing_as_written(library_id), "id": "own"}, library_id)
-        reason = f"{library_id!r} is no {kind} of the library."
+        reason = f"The library has no {kind} {library_id!r}."
         raise FieldError("copy_of", library_id, reason, "Choose one from the list.")
 
 

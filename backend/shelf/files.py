@@ -48,7 +48,7 @@ def values_of(entry: OwnEntry) -> dict[str, Any]:
 @acting("shelf.write")
 def take_in(member: Member, file: Mapping[str, Any]) -> Done[TakenIn]:
     """Begin a draft for each entry of a file that can be used, all of them or, where something breaks, none. Raises
-    FieldError for what is no such file.
+    FieldError for any other file.
 
     Nothing of it is shared before somebody has looked.
     """
@@ -56,9 +56,9 @@ def take_in(member: Member, file: Mapping[str, Any]) -> Done[TakenIn]:
     taken = TakenIn([], [], [])
     for kind, values in _rows(file):
         name = str(values.get("name") or "without a name")[:80]
-        wrong = _wrong(kind, values)
-        if wrong:
-            taken.refused.append(Refused(name, wrong))
+        found = _issues(kind, values)
+        if found:
+            taken.refused.append(Refused(name, found))
         elif (kind, _plain(values)) in here:
             taken.known.append(name)
         else:
@@ -68,7 +68,7 @@ def take_in(member: Member, file: Mapping[str, Any]) -> Done[TakenIn]:
     return Done(taken, member.clinic, None, detail)
 
 
-def _wrong(kind: OwnKind, values: dict[str, Any]) -> list[Issue]:
+def _issues(kind: OwnKind, values: dict[str, Any]) -> list[Issue]:
     """Everything that keeps one entry from being used."""
     odd = next(wrong(values), None)
     if odd:
@@ -83,7 +83,10 @@ def _wrong(kind: OwnKind, values: dict[str, Any]) -> list[Issue]:
 def _rows(file: Mapping[str, Any]) -> list[tuple[OwnKind, dict[str, Any]]]:
     if file.get("format") != FORMAT:
         raise FieldError(
-            "file", str(file.get("format", ""))[:60], "This is no file of own activities.", f"It has to say “{FORMAT}”."
+            "file",
+            str(file.get("format", ""))[:60],
+            "This file was not exported from Our library.",
+            f"It has to say “{FORMAT}”.",
         )
     rows = file.get("entries")
     if not isinstance(rows, list) or not all(isinstance(e, dict) for e in rows):
@@ -98,7 +101,7 @@ def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
     kind: Any = entry.get("kind")
     values = entry.get("values")
     if kind not in get_args(OwnKind) or not isinstance(values, dict):
-        reason = f"Entry {at} is nothing that can be imported."
+        reason = f"Entry {at} can't be imported: it is of no known kind, or has no values."
         raise FieldError("file", str(kind)[:60], reason, "Export it again where it came from.")
     known: OwnKind = kind
     return known, values

@@ -77,7 +77,7 @@ class ActivityPreview(Schema):
 
 
 class JudgedHit(Schema):
-    """One rule that applies: why, where it is from, and what to do."""
+    """One hazard rule that speaks: why, after which source, and what to do."""
 
     rule: str
     status: Status
@@ -108,7 +108,7 @@ class ThingPreview(Schema):
 def preview_activity(values: Mapping[str, Any]) -> ActivityPreview:
     """Return an activity as it looks. The values are those of a whole one."""
     activity = own_activity(values, DRAFT)
-    variants = sorted(variants_of(activity), key=lambda v: (difficulty(v)[activity.strand], v.grade))
+    variants = _easiest_first(activity)
     house = full_house(activity)
     easiest, hardest = variants[0], variants[-1]
     return ActivityPreview(
@@ -147,7 +147,7 @@ def small_picture(kind: OwnKind, values: Mapping[str, Any]) -> str:
     if kind == "thing":
         return draw_thing(own_thing(values, DRAFT))
     activity = own_activity(values, DRAFT)
-    easiest = min(variants_of(activity), key=lambda v: (difficulty(v)[activity.strand], v.grade))
+    easiest = _easiest_first(activity)[0]
     return draw(easiest, full_house(activity).offer(easiest), FIVE, table=False)
 
 
@@ -155,6 +155,10 @@ def full_house(activity: Activity) -> UsableCupboard:
     """A house with everything, for a child of five; of what most homes have, more, so that it comes first."""
     stock = stock_of({t.id: PLENTY * (2 if t.common else 1) for t in THINGS.values()})
     return UsableCupboard(stock, FIVE, SOMEBODY_CLOSE, {activity.id: activity})
+
+
+def _easiest_first(activity: Activity) -> list[Variant]:
+    return sorted(variants_of(activity), key=lambda v: (difficulty(v)[activity.strand], v.grade))
 
 
 def _picture(variant: Variant, house: UsableCupboard) -> str:

@@ -58,7 +58,8 @@ def about(entry: OwnEntry) -> str:
     """What it is, in a line, out of its own words."""
     values = written(entry)
     if entry.kind == "task":
-        steps = values.get("steps") or []
+        written_steps = values.get("steps")
+        steps = written_steps if isinstance(written_steps, list) else []  # a draft may be anything
         return ", ".join(str(s.get("words", "")) for s in steps if isinstance(s, dict))[:200]
     return str(values.get("hint" if entry.kind == "format" else "does") or "")[:200]
 

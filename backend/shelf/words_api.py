@@ -1,4 +1,4 @@
-"""The words what a clinic makes is written in: forms, properties, kinds of work, acts of the picture, hazards."""
+"""What a clinic chooses from as it writes: forms, properties, kinds of work, acts of the picture, hazards."""
 
 from functools import cache
 
@@ -6,7 +6,7 @@ from django.http import HttpRequest
 from ninja import Router
 
 from clinic.schema import Schema
-from core.child import PARTS
+from core.child import PARTS, Zones
 from core.drawing import InputKind, act_language, draw
 from core.library import (
     ACTIVITIES,
@@ -75,6 +75,13 @@ class ActOut(Named):
     takes: list[ActInput]
 
 
+class PartWords(Named):
+    """A part of a session. low, high: the band of chances of success alone it usually aims for."""
+
+    low: float
+    high: float
+
+
 class OwnWords(Schema):
     """Everything a clinic's own activity or thing can be written with."""
 
@@ -85,7 +92,7 @@ class OwnWords(Schema):
     tags: list[Named]
     marks: list[Named]
     measures: list[Named]
-    parts: list[Named]
+    parts: list[PartWords]
     kept: list[Named]
     groups: list[str]
     postures: list[str]
@@ -104,6 +111,9 @@ def _work(kind: WorkKind) -> WorkOut:
     return WorkOut(
         id=kind, name=work.words, blank=begun.name, picture=picture, low=work.seconds[0], high=work.seconds[1]
     )
+
+
+USUAL = Zones()
 
 
 @cache
@@ -130,7 +140,7 @@ def _words() -> OwnWords:
             *(Named(id=k, name=m.name) for k, m in MEASURED.items()),
             *(Named(id=k, name=name) for k, name in AUTOMATIC.items()),
         ],
-        parts=[Named(id=p, name=PART_NAMES[p]) for p in PARTS],
+        parts=[PartWords(id=p, name=PART_NAMES[p], low=USUAL.of(p).low, high=USUAL.of(p).high) for p in PARTS],
         kept=[Named(id=k, name=name) for k, name in KEPT.items()],
         groups=sorted({a.group for a in ACTIVITIES.values()}),
         postures=sorted({a.posture for a in ACTIVITIES.values()}),

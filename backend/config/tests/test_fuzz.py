@@ -9,6 +9,7 @@ import logging
 import os
 import sys
 from collections import Counter
+from functools import cache
 from typing import Any, ClassVar
 
 import schemathesis
@@ -27,6 +28,7 @@ CALLS = 24  # of each route
 PARTS = 4  # the routes are dealt out, so that every processor has some
 
 
+@cache
 def document() -> dict[str, Any]:
     """The OpenAPI document as it is served."""
     served: dict[str, Any] = json.loads(json.dumps(whole_api.get_openapi_schema()))

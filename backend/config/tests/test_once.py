@@ -72,6 +72,14 @@ class OnceTest(TestCase):
         post(self.client, "/me/second-factor", {}, uuid4())
         self.assertEqual((Link.objects.count(), Answered.objects.count()), (1, 0))
 
+    def test_a_deleted_record_is_in_no_answer_that_is_kept(self) -> None:
+        wish = {"minutes": 20, "targets": ["grasp"], "home_id": self.child.home_id}
+        post(self.client, f"/children/{self.child.pk}/plans", wish, uuid4())
+        self.assertEqual(Answered.objects.count(), 1)
+        body = {"name": self.child.first_name, "reason": "Asked for by the mother on 2 March."}
+        self.assertEqual(post(self.client, f"/children/{self.child.pk}/deletion", body, uuid4()).status_code, 200)
+        self.assertEqual((Answered.objects.count(), Child.objects.count()), (0, 0))
+
     def test_answers_are_forgotten_after_two_days(self) -> None:
         post(self.client, "/batches", {"children": [self.child.pk]}, uuid4())
         forget_answers(0)

@@ -399,7 +399,8 @@ class ListTest(OwnTest):
         self.begun(REEL, "thing")
         task = {"name": "Feed the ducks", "steps": [{"words": "open the bag"}, {"words": "throw"}]}
         self.begun(task, "task")
-        self.begun({"name": "Odd", "steps": "not a list of steps"}, "task")
+        for odd in ("not a list of steps", 5, {"a": 1}, None, [3]):
+            self.begun({"name": "Odd", "steps": odd}, "task")
         about = {e["name"]: e["about"] for e in self.api("get", "/own")[1]}
         self.assertEqual(about["Pot drop"], blank("piece")["does"])
         self.assertEqual(about["Wooden reels"], "")

@@ -41,7 +41,8 @@ const withCsrf: Middleware = {
 
 /** Keys of writes that were sent and not yet answered, by address and body: sent again, they are done once. */
 const underWay = new Map<string, string>()
-const NO_KEY = /\/(events|forecast|own-look|measuring|session)$/ // taps carry ids of their own; the others keep nothing
+// Taps carry ids of their own; of the others nothing is kept.
+const NO_KEY = /\/(events|forecast|own-look|measuring|letters|bags|session)$/
 
 const withKey: Middleware = {
   async onRequest({ request }) {

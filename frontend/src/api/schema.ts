@@ -4189,7 +4189,7 @@ export interface components {
         };
         /**
          * JudgedHit
-         * @description One rule that applies: why, where it is from, and what to do.
+         * @description One hazard rule that speaks: why, after which source, and what to do.
          */
         JudgedHit: {
             /** Rule */
@@ -4407,13 +4407,27 @@ export interface components {
             /** Measures */
             measures: components["schemas"]["Named"][];
             /** Parts */
-            parts: components["schemas"]["Named"][];
+            parts: components["schemas"]["PartWords"][];
             /** Kept */
             kept: components["schemas"]["Named"][];
             /** Groups */
             groups: string[];
             /** Postures */
             postures: string[];
+        };
+        /**
+         * PartWords
+         * @description A part of a session. low, high: the band of chances of success alone it usually aims for.
+         */
+        PartWords: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
         };
         /**
          * PropertyOut
@@ -4548,7 +4562,7 @@ export interface components {
         };
         /**
          * HitOut
-         * @description One hazard rule that speaks.
+         * @description One hazard rule that speaks about a line, and whether it may be overridden for this child.
          */
         HitOut: {
             /** Rule */

@@ -3,6 +3,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref, type ComputedRef, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import { useMay } from '@/composables/useMay'
 import { useMe } from '@/composables/useMe'
 import { matching, type Command } from '@/logic/palette'
 import { ageWords } from '@/logic/words'
@@ -39,7 +40,7 @@ export function usePalette(actions: () => Command[]): Palette {
     (name: string, params = {}): (() => void) =>
     () =>
       void router.push({ name, params })
-  const may = (action: string): boolean => me.value?.may.includes(action) ?? false
+  const may = useMay()
 
   const pages = computed<Command[]>(() => [
     { id: 'caseload', words: 'Children', also: 'list caseload home', run: to('caseload') },

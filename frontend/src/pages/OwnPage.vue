@@ -16,7 +16,7 @@ import ThingForm from '@/components/shelf/ThingForm.vue'
 import ThingPreview from '@/components/shelf/ThingPreview.vue'
 import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
-import { useMe } from '@/composables/useMe'
+import { useMay } from '@/composables/useMay'
 import { useOwn } from '@/composables/useOwn'
 import { useWords } from '@/composables/useWords'
 import { issueAt, type ActivityValues } from '@/logic/ownValues'
@@ -28,7 +28,7 @@ const { entry, values, looked, saved, error, busy, share, archive, dropDraft, ta
   Number(entryId),
 )
 const map = useWords()
-const { data: me } = useMe()
+const mayDo = useMay()
 const { data: words } = useQuery({
   queryKey: ['own-words'],
   queryFn: () => unwrap(api.GET('/api/own-words')),
@@ -41,7 +41,7 @@ const format = computed(() =>
   entry.value?.kind === 'format' ? (values.value as unknown as FormatValues | null) : null,
 )
 const KINDS = { activity: 'New activity', thing: 'New thing', task: 'New wanted task', format: 'New format' } as const
-const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
+const may = computed(() => mayDo('shelf.write'))
 const seeing = ref(false)
 const touched = ref(false) // nobody is told off for what they have not begun
 const at = (path: string): string => (touched.value ? issueAt(looked.value?.issues ?? [], path) : '')

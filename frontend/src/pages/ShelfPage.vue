@@ -9,14 +9,14 @@ import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
-import { useMe } from '@/composables/useMe'
+import { useMay } from '@/composables/useMay'
 import { useOwnPictures } from '@/composables/usePictures'
 import { emptyThing } from '@/logic/ownThing'
 
 /** Everything the clinic made itself, and what it hides of the library. */
 const router = useRouter()
 const queries = useQueryClient()
-const { data: me } = useMe()
+const mayDo = useMay()
 const { data, error, isPending } = useQuery({ queryKey: ['own-list'], queryFn: () => unwrap(api.GET('/api/own')) })
 const { data: words } = useQuery({
   queryKey: ['own-words'],
@@ -25,7 +25,7 @@ const { data: words } = useQuery({
 })
 const { data: hidden } = useQuery({ queryKey: ['hidden'], queryFn: () => unwrap(api.GET('/api/hidden')) })
 const { error: refused, busy, doing } = useDoing()
-const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
+const may = computed(() => mayDo('shelf.write'))
 const NONE = {
   activity: 'None yet. One you often run and do not find here takes about five minutes.',
   thing: 'None yet. A thing you add is drawn, judged and used by every activity it fits.',

@@ -52,7 +52,12 @@ function setBand(part: string, band: [number, number] | null): void {
     <p class="small">What each part of a session aims for: <strong>expected alone, of ten tries</strong></p>
     <div v-for="p in own?.parts" :key="p.id" class="row band">
       <span>{{ p.name }}</span>
-      <BandField :model-value="bandOf(p.id)" :name="p.name" @update:model-value="setBand(p.id, $event)" />
+      <BandField
+        :model-value="bandOf(p.id)"
+        :name="p.name"
+        :usual="[p.low, p.high]"
+        @update:model-value="setBand(p.id, $event)"
+      />
     </div>
     <p v-if="at('zones')" class="wrong">{{ at('zones') }}</p>
   </details>

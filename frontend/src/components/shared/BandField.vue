@@ -1,12 +1,12 @@
 <script setup lang="ts">
-/** A band of expected success, both ends of ten; nothing at either end is the usual band. */
+/** A band of expected success, both ends of ten; nothing at either end is the usual band, which stands there in grey. */
 const band = defineModel<[number, number] | null>({ required: true })
-const { name } = defineProps<{ name: string }>()
-const USUAL: [number, number] = [0.7, 0.85]
-const of10 = (end: 0 | 1): number | undefined => (band.value ? Math.round(band.value[end] * 1000) / 100 : undefined)
+const { name, usual } = defineProps<{ name: string; usual: [number, number] }>()
+const ofTen = (chance: number): number => Math.round(chance * 1000) / 100
+const of10 = (end: 0 | 1): number | undefined => (band.value ? ofTen(band.value[end]) : undefined)
 
 function set(end: 0 | 1, to: number | null | undefined): void {
-  const [low, high] = band.value ?? USUAL
+  const [low, high] = band.value ?? usual
   band.value = to == null ? null : end ? [low, to / 10] : [to / 10, high]
 }
 </script>
@@ -22,7 +22,7 @@ function set(end: 0 | 1, to: number | null | undefined): void {
       :step="0.5"
       :controls="false"
       size="small"
-      placeholder="usual"
+      :placeholder="String(ofTen(usual[end]))"
       :aria-label="`${name}: expected of ten, at ${end ? 'most' : 'least'}`"
       @update:model-value="set(end, $event)"
     />

@@ -83,13 +83,14 @@ describe('the palette', () => {
 })
 
 describe('a band', () => {
-  const band = (now: [number, number] | null): VueWrapper => shown(BandField, { modelValue: now, name: 'Warm-up' })
+  const band = (now: [number, number] | null): VueWrapper =>
+    shown(BandField, { modelValue: now, name: 'Warm-up', usual: [0.7, 0.95] })
   const last = (on: VueWrapper): unknown => on.emitted('update:modelValue')!.at(-1)![0]
 
   it('is written of ten, the other end the usual one until it is said', async () => {
     const on = band(null)
     await number(on, 'Warm-up: expected of ten, at least', '6')
-    expect(last(on)).toEqual([0.6, 0.85])
+    expect(last(on)).toEqual([0.6, 0.95])
     await number(on, 'Warm-up: expected of ten, at most', '9')
     expect(last(on)).toEqual([0.6, 0.9])
   })

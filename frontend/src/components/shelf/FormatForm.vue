@@ -101,6 +101,7 @@ function setBand(part: PartValues, band: [number, number] | null): void {
           <BandField
             :model-value="bandOf(values.parts[p.id]!)"
             :name="p.name"
+            :usual="[p.low, p.high]"
             @update:model-value="setBand(values.parts[p.id]!, $event)"
         /></span>
         <p v-if="at(`parts.${p.id}`)" class="wrong" role="alert">{{ at(`parts.${p.id}`) }}</p>

@@ -5,14 +5,14 @@ import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
-import { useMe } from '@/composables/useMe'
+import { useMay } from '@/composables/useMay'
 
 /** What can be made of an activity: a copy of one's own, a change to one's own, or hidden in this clinic. */
 const { activityId, name } = defineProps<{ activityId: string; name: string }>()
 const router = useRouter()
 const queries = useQueryClient()
-const { data: me } = useMe()
-const may = computed(() => me.value?.may.includes('shelf.write') ?? false)
+const mayDo = useMay()
+const may = computed(() => mayDo('shelf.write'))
 const { data: own } = useQuery({
   queryKey: ['own-list'],
   queryFn: () => unwrap(api.GET('/api/own')),

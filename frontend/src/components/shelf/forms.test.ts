@@ -38,8 +38,8 @@ const words = {
   ],
   kept: [{ id: 'craft', name: 'craft drawer' }],
   parts: [
-    { id: 'warm-up', name: 'Warm-up' },
-    { id: 'main', name: 'Main work' },
+    { id: 'warm-up', name: 'Warm-up', low: 0.7, high: 0.95 },
+    { id: 'main', name: 'Main work', low: 0.7, high: 0.85 },
   ],
   acts: [
     {

@@ -80,7 +80,7 @@ describe('a file', () => {
     expect(page.text()).toContain('1 imported as a draft, 1 already here, 1 refused')
     expect(page.text()).toContain('Broken')
   })
-  it('that is none is said so, and nothing is sent', async () => {
+  it('that is not JSON is refused with the reason, and nothing is sent', async () => {
     const calls = answers({})
     const page = shown(OwnFiles, { entries: [] })
     await put(page, 'not json')
