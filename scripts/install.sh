@@ -15,10 +15,15 @@ apt_install() {
 stamp_is() { [ -f "$1" ] && [ "$(cat "$1")" = "$2" ]; }
 sum_of() { cat "$@" | sha256sum | cut -c1-32; }
 
+# The machine's own Python where it is new enough, since every user reaches it; else the first on the path.
+python_is_new() { "$1" -c 'import sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null; }
+PYTHON=/usr/bin/python3
+python_is_new "$PYTHON" || PYTHON=python3
+
 python_packages() { # python_packages requirements.lock|requirements-dev.lock: nothing is done where all of it is there
-  python3 -c 'import sys; sys.exit(sys.version_info < (3, 11))' 2>/dev/null || die "needs Python 3.11 or newer: python3 is $(python3 --version 2>&1)"
+  python_is_new "$PYTHON" || die "needs Python 3.11 or newer: python3 is $(python3 --version 2>&1)"
   if [ ! -x "$VENV/bin/uv" ]; then
-    [ -x "$PY" ] || python3 -m venv "$VENV" 2>/dev/null || { rm -rf "$VENV"; apt_install python3-venv; python3 -m venv "$VENV"; }
+    [ -x "$PY" ] || "$PYTHON" -m venv "$VENV" 2>/dev/null || { rm -rf "$VENV"; apt_install python3-venv; "$PYTHON" -m venv "$VENV"; }
     say "installing Python packages …"
     "$VENV/bin/pip" install -q --disable-pip-version-check "uv==$UV_VERSION" 2>/dev/null
   fi

@@ -15,5 +15,5 @@ tables=$(psql_as_owner -d pollicor -tAc "select count(*) from information_schema
 [ "$tables" = 0 ] || die "the database already holds data: nothing was touched. Restore into a fresh copy of Pollicor before its first start"
 PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d pollicor --no-owner --no-privileges \
   --single-transaction --exit-on-error "$file" || die "$file could not be read to its end: nothing was restored"
-rm -f "$VAR/postgres.migrated"
+rm -f "$VAR/postgres.migrated" "$VAR/secrets/demo-password" # what is in it signs in as it did there
 say "restored from $file; sign in with the passwords it was made with"

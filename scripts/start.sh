@@ -32,7 +32,8 @@ migrations=$(cat "$ROOT"/backend/*/migrations/*.py "$ROOT/backend/requirements.l
 if ! stamp_is "$VAR/postgres.migrated" "$migrations"; then
   manage migrate --verbosity 0
   manage read_runs_again >>"$VAR/log/migrate.log" # stored taps, read as the rules read them now
-  [ "$EMPTY" = yes ] || manage load_demo --password "$(secret demo-password)" --if-empty
+  [ "$EMPTY" = yes ] || [ "$(psql_as_owner -d pollicor -tAc 'select count(*) from clinic_clinic')" != 0 ] ||
+    POLLICOR_DEMO_PASSWORD=$(secret demo-password) manage load_demo
   db_let_in
   echo "$migrations" >"$VAR/postgres.migrated"
 fi
@@ -55,5 +56,5 @@ PYTHON
 supervise "$PORT" || { supervisor_stop; PORT=$(free_port $((PORT + 1))); supervise "$PORT"; } || die "the server did not start: see $VAR/log/server.log"
 echo "$PORT" >"$VAR/server.port"
 say "Pollicor is at http://127.0.0.1:$PORT/"
-[ "$EMPTY" = yes ] || say "Sign in as maren (lead), tove (therapist) or ilja (assistant), password $(secret demo-password)"
+[ "$EMPTY" = yes ] || [ ! -f "$VAR/secrets/demo-password" ] || say "Sign in as maren (lead), tove (therapist) or ilja (assistant), password $(secret demo-password)"
 ! setup_is_open "$PORT" || say "Set up your own clinic at http://127.0.0.1:$PORT/set-up with the code $POLLICOR_SETUP_CODE"

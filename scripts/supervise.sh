@@ -4,7 +4,7 @@ export POLLICOR_ROOT=$ROOT POLLICOR_VENV=$VENV POLLICOR_SOCKET=$VAR/supervisor.s
 [ ${#POLLICOR_SOCKET} -le 100 ] || POLLICOR_SOCKET=/tmp/pollicor-$(echo "$VAR" | sha256sum | cut -c1-12).sock
 
 # The conf reads every name it uses from the environment, also for supervisorctl.
-supervisor() { POLLICOR_PORT=${POLLICOR_PORT:-0} POLLICOR_PLANNER_PORT=${POLLICOR_PLANNER_PORT:-0} "$VENV/bin/supervisorctl" -c "$ROOT/scripts/supervisord.conf" "$@"; }
+supervisor() { POLLICOR_RUN_AS=$(id -un) POLLICOR_PORT=${POLLICOR_PORT:-0} POLLICOR_PLANNER_PORT=${POLLICOR_PLANNER_PORT:-0} "$VENV/bin/supervisorctl" -c "$ROOT/scripts/supervisord.conf" "$@"; }
 supervised() { [ -S "$POLLICOR_SOCKET" ] && supervisor pid >/dev/null 2>&1; }
 
 is_running() { supervisor status "$1" 2>/dev/null | grep -q RUNNING; }
@@ -29,12 +29,37 @@ wait_for() {
   return 1
 }
 
+# run_as: whom the server and its workers run as. Where root starts them, a user of their own, who owns nothing here and
+# can't read var/secrets; root itself only where that user can't reach the folder, and never with a front before it.
+run_as() {
+  [ "$(id -u)" = 0 ] || { id -un; return; }
+  id pollicor >/dev/null 2>&1 || useradd --system --create-home --home-dir /var/lib/pollicor --shell /usr/sbin/nologin pollicor
+  if setpriv --reuid=pollicor --regid=pollicor --clear-groups bash -c '"$0" -c "import gunicorn" && test -r "$1"' \
+    "$VENV/bin/python" "$ROOT/backend/manage.py" 2>/dev/null; then
+    echo pollicor
+  elif [ "${POLLICOR_HTTPS:-}" = 1 ]; then
+    die "$ROOT is closed to the user “pollicor” that the server runs as: move it, for example to /srv/pollicor"
+  else
+    echo root
+  fi
+}
+
+# hand_over USER: what the server and its workers write, apart from their logs
+hand_over() {
+  mkdir -p "$VAR/mail" "$VAR/backups"
+  chmod 700 "$VAR/mail" "$VAR/backups"
+  [ "$(id -un)" = "$1" ] || chown -R "$1" "$VAR/mail" "$VAR/backups"
+}
+
 # supervise PORT: start the server and its workers, and wait until the server answers on that port
 supervise() {
   export POLLICOR_PORT=$1 POLLICOR_PLANNER_PORT POLLICOR_INSTANCE
   POLLICOR_PLANNER_PORT=$(free_port $(($1 + 100)))
   POLLICOR_INSTANCE=$(head -c 12 /dev/urandom | base64 | tr '+/' '-_')
-  "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1
+  export POLLICOR_RUN_AS
+  POLLICOR_RUN_AS=$(run_as)
+  hand_over "$POLLICOR_RUN_AS"
+  HOME=$(getent passwd "$POLLICOR_RUN_AS" | cut -d: -f6) "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1
   wait_for web "$1" && wait_for planner "$POLLICOR_PLANNER_PORT"
 }
 

@@ -1,6 +1,7 @@
 """Start, crash, back up, restore and stop, through the commands themselves, in folders and on ports of their own."""
 
 import os
+import pwd
 import signal
 import subprocess
 import tempfile
@@ -73,6 +74,17 @@ class LifecycleTest(TestCase):
             time.sleep(0.2)
         self.fail(f"{program} was not started again")
 
+    def check_owners(self, var: str) -> None:
+        """Started by root, the server and its workers are somebody else, who can't read the secrets."""
+        runs_as = self.sourced(var, "supervise.sh", "run_as")
+        if os.getuid() == 0 and all(p.stat().st_mode & 0o001 for p in (ROOT, *ROOT.parents)):
+            self.assertEqual(runs_as, "pollicor")
+        for program in ("web", "planner", "worker:worker-0", "worker:worker-1"):
+            owner = os.stat(f"/proc/{self.pid_of(var, program)}").st_uid
+            self.assertEqual(pwd.getpwuid(owner).pw_name, runs_as, program)
+        self.assertEqual((Path(var) / "secrets").stat().st_mode & 0o077, 0)
+        self.assertEqual((Path(var) / "log" / "server.log").stat().st_mode & 0o077, 0)
+
     def test_what_dies_is_started_again_and_stop_ends_all_of_it(self) -> None:
         var = self.new_folder()
         address = self.done(var, "start", "--empty").split("Pollicor is at ")[1].split()[0]
@@ -80,6 +92,7 @@ class LifecycleTest(TestCase):
             pid = self.pid_of(var, program)
             os.kill(pid, signal.SIGKILL)
             self.wait_for_another(var, program, pid)
+        self.check_owners(var)
         self.assertIn("running already", self.done(var, "start", "--empty"))
         self.done(var, "stop")
         with self.assertRaises(OSError):

@@ -1,6 +1,7 @@
 """Load the demo clinic."""
 
 import json
+import os
 from importlib.resources import files
 from typing import Any
 
@@ -28,7 +29,8 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: CommandParser) -> None:
         """The password of the demo's members, and whether a filled database is an error."""
-        parser.add_argument("--password", required=True)
+        password = os.environ.get("POLLICOR_DEMO_PASSWORD")  # not in the arguments, which every user of a machine sees
+        parser.add_argument("--password", default=password, required=password is None)
         parser.add_argument("--if-empty", action="store_true", help="do nothing where there is a clinic already")
 
     def handle(self, *args: Any, **options: Any) -> None:
