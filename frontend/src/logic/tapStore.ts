@@ -69,6 +69,23 @@ export async function markSent(ids: string[]): Promise<void> {
   await tx.done
 }
 
+/** Taps that no server has yet, of any run. */
+export async function allUnsent(): Promise<Map<string, RunEvent[]>> {
+  await recover()
+  const byRun = new Map<string, RunEvent[]>()
+  for (const kept of await (await store()).getAll('taps'))
+    if (!kept.sent) byRun.set(kept.run, [...(byRun.get(kept.run) ?? []), kept.event])
+  return byRun
+}
+
+/** Forget every run, with the child's name, and every tap that was sent. A tap that was not is only here: it stays. */
+export async function forgetRuns(): Promise<void> {
+  const tx = (await store()).transaction(['runs', 'taps'], 'readwrite')
+  await tx.objectStore('runs').clear()
+  for (const kept of await tx.objectStore('taps').getAll()) if (kept.sent) await tx.objectStore('taps').delete(kept.id)
+  await tx.done
+}
+
 export async function keepRun(run: Schemas['RunOut']): Promise<void> {
   await (await store()).put('runs', JSON.parse(JSON.stringify(run)) as Schemas['RunOut'])
 }

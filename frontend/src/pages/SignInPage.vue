@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue'
+import { onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, Refused, unwrap } from '@/api/client'
 import DoorFrame from '@/components/door/DoorFrame.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useGoIn, useSetup } from '@/composables/useSetup'
+import { forgetRuns } from '@/logic/tapStore'
 
 const form = reactive({ username: '', password: '', code: '' })
 const asksCode = ref(false)
@@ -15,6 +16,7 @@ const { data: setup } = useSetup()
 const router = useRouter()
 const route = useRoute()
 const goIn = useGoIn()
+onMounted(forgetRuns) // signed out by being away for too long, or from another device: the names go all the same
 
 watch(setup, (s) => {
   if (s?.open && !s.demo) void router.replace({ name: 'set-up' })
@@ -32,6 +34,10 @@ async function signIn(): Promise<void> {
     <form class="stack" @submit.prevent="signIn">
       <h1>Pollicor</h1>
       <p class="soft">Graded hand sessions from what the home has.</p>
+      <p v-if="route.query.waiting" role="status">
+        {{ route.query.waiting }} taps are not sent yet. They stay on this device, without a name, and are sent when you
+        open their session again.
+      </p>
       <label>Name <input v-model="form.username" autocomplete="username" required autofocus /></label>
       <label>Password <input v-model="form.password" type="password" autocomplete="current-password" required /></label>
       <label v-if="asksCode"

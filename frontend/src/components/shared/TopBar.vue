@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { api } from '@/api/client'
+import { useRoute } from 'vue-router'
 import FindChild from '@/components/shared/FindChild.vue'
 import TabBar from '@/components/shared/TabBar.vue'
 import { useMe } from '@/composables/useMe'
+import { useSignOut } from '@/composables/useSignOut'
 import type { Command } from '@/logic/palette'
 
 /** The one way round: a bar at the top, on a phone a bar of tabs at the thumb, and the palette for everything else. */
 const dark = defineModel<boolean>('dark', { required: true })
 const { data: me } = useMe()
-const queries = useQueryClient()
-const router = useRouter()
+const { signOut, failed } = useSignOut()
 const route = useRoute()
 const CommandPalette = defineAsyncComponent(() => import('@/components/shared/CommandPalette.vue'))
 const open = ref(false)
@@ -45,13 +43,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   event.preventDefault()
   open.value = true
 })
-
-async function signOut(): Promise<void> {
-  await api.DELETE('/api/session')
-  queries.clear()
-  sessionStorage.clear() // what was typed and not kept is nobody else's
-  await router.push({ name: 'sign-in' })
-}
 </script>
 
 <template>
@@ -78,6 +69,7 @@ async function signOut(): Promise<void> {
       <button class="quiet wide" type="button" @click="signOut">Sign out</button>
     </div>
   </header>
+  <p v-if="failed" class="still" role="alert">{{ failed }}</p>
   <TabBar v-if="me" :pages="pages" :dark="dark" @dark="dark = !dark" @out="signOut" />
   <CommandPalette v-if="open" :actions="actions" @close="open = false" />
 </template>
@@ -90,6 +82,11 @@ async function signOut(): Promise<void> {
   min-height: 54px;
   padding: 5px var(--gap-4);
   background: var(--board);
+  border-bottom: 2px solid var(--line);
+}
+.still {
+  padding: 8px var(--gap-4);
+  background: var(--caution-soft);
   border-bottom: 2px solid var(--line);
 }
 .name {
