@@ -63,11 +63,12 @@ class NewPassword(Schema):
 
 
 class DeviceOut(Schema):
-    """A device one is signed in on."""
+    """A device one is signed in on. seen: when it was last used, to within five minutes."""
 
     id: int
     device: str
     at: datetime
+    seen: datetime
     here: bool
 
 
@@ -128,7 +129,8 @@ def change_password(request: HttpRequest, body: NewPassword) -> Me:
 def list_devices(request: HttpRequest) -> list[DeviceOut]:
     """Where one is signed in, newest first."""
     here = request.session.session_key
-    return [DeviceOut(id=d.pk, device=d.device, at=d.at, here=d.key == here) for d in devices_of(member(request))]
+    mine = devices_of(member(request))
+    return [DeviceOut(id=d.pk, device=d.device, at=d.at, seen=d.seen, here=d.key == here) for d in mine]
 
 
 @router.delete("/me/devices/{device_id}", response={204: None, **REFUSED})

@@ -1,7 +1,9 @@
 """Who is asking: the member behind a session. No member, no access."""
 
+from datetime import timedelta
 from zoneinfo import ZoneInfo
 
+from django.conf import settings
 from django.contrib.auth import login, logout
 from django.db import transaction
 from django.http import HttpRequest
@@ -14,16 +16,36 @@ from clinic.models import Member, SignedIn
 from clinic.problems import ProblemError
 from clinic.queries import member_of
 
+SEEN_EVERY = timedelta(minutes=5)  # how closely it is kept when a device was last used
+
 
 class MemberAuth(SessionAuth):
     """A signed-in user who belongs to a clinic."""
 
     def authenticate(self, request: HttpRequest, key: str | None) -> Member | None:
-        """Return the member, or None when nobody is signed in. From here on it is the clinic's day and time."""
-        found = member_of(request.user) if request.user.is_authenticated else None
+        """Return the member, or None when nobody is signed in, or nobody has been here for too long. From here on it is
+        the clinic's day and time.
+        """
+        found = member_of(request.user) if request.user.is_authenticated and _in_use(request) else None
         if found is not None:
             timezone.activate(ZoneInfo(found.clinic.time_zone))
         return found
+
+
+def _in_use(request: HttpRequest) -> bool:
+    """Whether this is a device that somebody signed in on and that was used within the idle time; signs it out where
+    it was not, and notes where it was.
+    """
+    device = SignedIn.objects.filter(key=request.session.session_key).first()
+    if device is None:
+        return False
+    now = timezone.now()
+    if now - device.seen > timedelta(minutes=settings.IDLE_MINUTES):
+        let_out(request)
+        return False
+    if abs(now - device.seen) > SEEN_EVERY:  # also where the clock was set back
+        SignedIn.objects.filter(pk=device.pk).update(seen=now)
+    return True
 
 
 def member(request: HttpRequest) -> Member:

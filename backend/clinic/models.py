@@ -4,6 +4,7 @@ from typing import Literal
 
 from django.conf import settings
 from django.db import models
+from django.utils import timezone
 
 from clinic.fields import one_of, only
 from clinic.managers import ClinicManager
@@ -117,12 +118,15 @@ class Link(models.Model):
 
 
 class SignedIn(models.Model):
-    """One device a person is signed in on. key: of Django's session, which holds everything else."""
+    """One device a person is signed in on. key: of Django's session, which holds everything else; seen: when it was
+    last used, to within a few minutes
+    """
 
     member = models.ForeignKey(Member, models.CASCADE, related_name="signed_in")
     key = models.CharField(max_length=40, unique=True)
     device = models.CharField(max_length=200, blank=True)
     at = models.DateTimeField(auto_now_add=True)
+    seen = models.DateTimeField(default=timezone.now)
 
     class Meta:
         ordering = ["-at"]

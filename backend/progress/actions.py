@@ -11,7 +11,7 @@ from caseload.checks import FieldError
 from caseload.facts import facts_of, learned_of, set_estimate, start_of
 from caseload.facts import tasks_seen as sightings_of
 from caseload.models import Child, StrandEstimate
-from clinic.actions import Done, acting
+from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core import ability
 from core.ability import Estimate, SetEvidence
@@ -119,10 +119,16 @@ def propose(run: Run, strand: str, before: Estimate, after: Estimate) -> Decisio
 
 @acting("decision.answer")
 def answer_decision(
-    member: Member, decision: DecisionRecord, answer: Answer, why: str, kind: StepKind | NoStep = ""
+    member: Member,
+    decision: DecisionRecord,
+    answer: Answer,
+    why: str,
+    kind: StepKind | NoStep = "",
+    *,
+    over: Answer = "",
 ) -> Done[DecisionRecord]:
     """Accept a proposed step, change it to another kind, or decline it. The last two keep the reason: FieldError
-    without.
+    without. over: the answer seen before; StaleEdit where it has another by now.
     """
     if answer != "accepted" and not why.strip():
         raise FieldError("why", why, f"A {answer} step is kept with its reason.", "Write the reason.")
@@ -136,6 +142,10 @@ def answer_decision(
     if Run.objects.select_for_update().values_list("frozen", flat=True).get(pk=decision.run_id):
         reason = "The note of this run is signed; its steps stay as they were answered."
         raise FieldError("answer", answer, reason, "Add an amendment to the note.")
+    decision.refresh_from_db(fields=["answer", "answer_why", "answer_kind"])
+    if decision.answer != over:
+        theirs = {"answer": decision.answer, "kind": decision.answer_kind, "why": decision.answer_why}
+        raise StaleEdit(theirs, {"answer": answer, "kind": kind, "why": why.strip()})
     decision.answer, decision.answer_why = answer, why.strip()
     decision.answer_kind = kind if answer == "changed" else ""
     decision.save(update_fields=["answer", "answer_why", "answer_kind"])

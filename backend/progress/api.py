@@ -145,11 +145,10 @@ def read_results(request: HttpRequest, run_id: UUID) -> ResultsOut:
 
 @router.post("/decisions/{decision_id}/answer", response={200: DecisionOut, **REFUSED})
 def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> DecisionOut:
-    """Accept or decline a proposed step."""
+    """Accept, change or decline a proposed step; 409 where somebody else answered it meanwhile."""
     who = member(request)
-    return decision_out(
-        actions.answer_decision(who, queries.decision_for(who, decision_id), body.answer, body.why, body.kind)
-    )
+    decision = queries.decision_for(who, decision_id)
+    return decision_out(actions.answer_decision(who, decision, body.answer, body.why, body.kind, over=body.over))
 
 
 @router.get("/children/{child_id}/seen", response={200: list[SeenOut], **REFUSED})

@@ -251,8 +251,11 @@ class ProgressOut(Schema):
 
 
 class AnswerIn(Schema):
-    """What the therapist says of a proposed step. kind: where it was changed, to which."""
+    """What the therapist says of a proposed step. kind: where it was changed, to which; over: the answer it had when
+    the therapist looked at it, so that nobody's answer is written over unseen.
+    """
 
     answer: Literal["accepted", "changed", "declined"]
+    over: Answer = ""
     why: str = Field("", max_length=200)
     kind: StepKind | NoStep = ""

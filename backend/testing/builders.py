@@ -11,7 +11,7 @@ from django.utils import timezone
 
 from caseload.actions import add_child
 from caseload.models import Child, Home
-from clinic.models import Clinic, Member, Role
+from clinic.models import Clinic, Member, Role, SignedIn
 from core.child import DEFAULTS
 from cupboard.models import StockItem
 from planning.actions import make_plan
@@ -144,13 +144,19 @@ def tap_all(member: Member, run: Run, outcomes: str = "11101111") -> None:
         keep_events(member, run, tries(run, at, outcomes, second=600 * at))
 
 
+def sign_in(client: Client, member: Member) -> None:
+    """Signs a member in on a test's browser, as the sign-in page does, without the password."""
+    client.force_login(member.user)
+    SignedIn.objects.create(key=client.session.session_key, member=member)
+
+
 class Api:
     """The API as one signed-in member, in JSON."""
 
     def __init__(self, member: Member | None = None) -> None:
         self.client = Client()
         if member is not None:
-            self.client.force_login(member.user)
+            sign_in(self.client, member)
 
     def __call__(self, method: str, path: str, body: Any = None) -> tuple[int, Any]:
         """Return the status and what came back."""

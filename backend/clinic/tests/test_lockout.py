@@ -1,12 +1,14 @@
-"""Sign-in locks by account and address, and by address alone."""
+"""Sign-in locks by account and address, and by address alone; and a device that nobody uses is signed out."""
 
+from datetime import timedelta
 from typing import Any
 
 from django.test import Client, TestCase, override_settings
+from django.utils import timezone
 
 from clinic.lockout import MOST_FROM_AN_ADDRESS
-from clinic.models import Member
-from testing.builders import make_member
+from clinic.models import AuditEntry, Member, SignedIn
+from testing.builders import make_member, sign_in
 
 PASSWORD = "a long enough one"
 
@@ -63,7 +65,7 @@ class OurPageTest(TestCase):
     def test_without_the_token_nobody_is_let_in_or_out(self) -> None:
         answer = self.sign_in()
         self.assertEqual((answer.status_code, answer["Content-Type"]), (403, "application/problem+json"))
-        self.client.force_login(Member.objects.get().user)
+        sign_in(self.client, Member.objects.get())
         self.assertEqual(self.client.delete("/api/session").status_code, 403)
         self.assertEqual(self.client.get("/api/me").status_code, 200, "still signed in")
 
@@ -73,4 +75,33 @@ class OurPageTest(TestCase):
         self.assertEqual(self.sign_in(**{"X-CSRFToken": token}).status_code, 200)
         token = self.client.cookies["csrftoken"].value
         self.assertEqual(self.client.delete("/api/session", headers={"X-CSRFToken": token}).status_code, 204)
+        self.assertEqual(self.client.get("/api/me").status_code, 401)
+
+
+class IdleTest(TestCase):
+    def setUp(self) -> None:
+        sign_in(self.client, make_member())
+
+    def unused_for(self, **time: int) -> int:
+        SignedIn.objects.update(seen=timezone.now() - timedelta(**time))
+        return self.client.get("/api/me").status_code
+
+    def test_a_device_unused_for_longer_than_the_idle_time_is_signed_out(self) -> None:
+        self.assertEqual(self.unused_for(minutes=59), 200)
+        self.assertEqual(self.client.get("/api/me").status_code, 200, "its hour began anew")
+        self.assertEqual(self.unused_for(minutes=61), 401)
+        self.assertFalse(SignedIn.objects.exists())
+        self.assertTrue(AuditEntry.objects.filter(action="me.sign_out").exists())
+        self.assertEqual(self.client.get("/api/me").status_code, 401)
+
+    @override_settings(IDLE_MINUTES=15)
+    def test_the_idle_time_is_the_settings(self) -> None:
+        self.assertEqual(self.unused_for(minutes=16), 401)
+
+    def test_a_clock_set_back_keeps_nobody_in_for_longer(self) -> None:
+        self.assertEqual(self.unused_for(days=-1), 200)
+        self.assertLessEqual(SignedIn.objects.get().seen, timezone.now())
+
+    def test_a_session_that_is_on_no_list_of_devices_lets_nobody_in(self) -> None:
+        SignedIn.objects.all().delete()
         self.assertEqual(self.client.get("/api/me").status_code, 401)

@@ -141,6 +141,7 @@ CONTENT_SECURITY_POLICY = {
     }
 }
 SESSION_COOKIE_AGE = 12 * 60 * 60  # seconds
+IDLE_MINUTES = int(os.environ.get("POLLICOR_IDLE_MINUTES", "60"))  # without use, after which a device is signed out
 SESSION_COOKIE_SAMESITE = "Lax"
 CSRF_COOKIE_SAMESITE = "Lax"
 SECURE_CONTENT_TYPE_NOSNIFF = True

@@ -20,7 +20,7 @@ from schemathesis.core import NotSet
 
 from clinic.models import Member
 from config.api import api as whole_api
-from testing.builders import Api, make_child, make_member, run_for_child
+from testing.builders import Api, make_child, make_member, run_for_child, sign_in
 from visits.models import Visit
 
 SEED = int(os.environ.get("POLLICOR_SEED", "20260"))
@@ -115,7 +115,7 @@ class Fuzz:
         User.objects.filter(pk=self.lead.user_id, is_active=False).update(is_active=True)
         Member.objects.filter(pk=self.lead.pk).exclude(role="lead").update(role="lead")
         if "_auth_user_id" not in self.api.client.session:
-            self.api.client.force_login(self.lead.user)
+            sign_in(self.api.client, self.lead)
 
     def look_at(self: Any, operation: Any, case: Any, answer: Any) -> None:
         status, kind = answer.status_code, answer.get("Content-Type", "")

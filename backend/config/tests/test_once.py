@@ -12,7 +12,7 @@ from caseload.models import Child
 from clinic.models import Answered, AuditEntry, Link
 from clinic.tasks import KEPT, forget_answers
 from planning.models import Batch, Plan
-from testing.builders import make_child, make_member
+from testing.builders import make_child, make_member, sign_in
 
 
 def post(client: Client, path: str, body: Any, key: object) -> Any:
@@ -23,7 +23,7 @@ class OnceTest(TestCase):
     def setUp(self) -> None:
         self.lead = make_member()
         self.child = make_child(self.lead)
-        self.client.force_login(self.lead.user)
+        sign_in(self.client, self.lead)
 
     def test_the_same_key_gets_the_first_answer_and_does_nothing_again(self) -> None:
         wish = {"minutes": 20, "targets": ["grasp"], "home_id": self.child.home_id}
@@ -52,7 +52,7 @@ class OnceTest(TestCase):
         answer = post(self.client, "/batches", {"children": [self.child.pk], "minutes": 20}, key)
         self.assertEqual((answer.status_code, answer.json()["fields"][0]["field"]), (422, "Idempotency-Key"))
         tove = Client()
-        tove.force_login(make_member("therapist", self.lead.clinic, "tove").user)
+        sign_in(tove, make_member("therapist", self.lead.clinic, "tove"))
         post(tove, "/batches", {"children": [self.child.pk]}, key)
         self.assertEqual(Batch.objects.count(), 2)
 
@@ -98,7 +98,7 @@ class AtOnceTest(TransactionTestCase):
 
         def send() -> None:
             client = Client()
-            client.force_login(lead.user)
+            sign_in(client, lead)
             connection.close()  # the pool has few, and all wait for each other here
             start.wait()
             answer = post(client, "/batches", {"children": [child.pk]}, key)

@@ -3,7 +3,7 @@
 from django.test import TestCase
 
 from core.skills import TARGETS
-from testing.builders import Api, make_member
+from testing.builders import Api, make_member, sign_in
 
 
 class PageTest(TestCase):
@@ -26,7 +26,7 @@ class PageTest(TestCase):
 
     def test_unreadable_json_is_a_clear_no(self) -> None:
         member = make_member()
-        self.client.force_login(member.user)
+        sign_in(self.client, member)
         answer = self.client.post("/api/children", "{not json", content_type="application/json")
         self.assertEqual(answer.status_code, 400)
         self.assertEqual(answer["Content-Type"], "application/problem+json")

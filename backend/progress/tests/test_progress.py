@@ -54,11 +54,11 @@ class CaseloadTest(TestCase):
     def test_the_list_takes_the_same_queries_for_one_child_or_ten(self) -> None:
         self.seen(3)
         self.api("get", "/caseload")
-        with self.assertNumQueries(7):
+        with self.assertNumQueries(8):
             self.api("get", "/caseload")
         for _ in range(9):
             self.seen()
-        with self.assertNumQueries(7):
+        with self.assertNumQueries(8):
             self.api("get", "/caseload")
 
     def test_progress_says_too_few_before_four_sessions(self) -> None:
@@ -167,6 +167,13 @@ class AnswerTest(TestCase):
             self.assertEqual((status, problem["fields"][0]["field"]), (422, field), body)
         self.decision.refresh_from_db()
         self.assertEqual(self.decision.answer, "")
+
+    def test_of_two_who_answer_at_once_the_second_sees_the_first(self) -> None:
+        self.assertEqual(self.api("post", self.path, {"answer": "accepted"})[0], 200)
+        second = {"answer": "declined", "why": "Too soon."}
+        status, problem = self.api("post", self.path, second)
+        self.assertEqual((status, problem["theirs"]["answer"], problem["yours"]["why"]), (409, "accepted", "Too soon."))
+        self.assertEqual(self.api("post", self.path, {**second, "over": "accepted"})[1]["answer"], "declined")
 
     def test_a_declined_step_leaves_things_as_they_are_on_the_list(self) -> None:
         self.api("post", self.path, {"answer": "declined", "why": "not this week"})

@@ -49,7 +49,8 @@ class NoteTest(TestCase):
         decision = self.run_.decisions.first()
         path = f"/decisions/{decision.pk}/answer"
         self.assertEqual(self.api("post", path, {"answer": "accepted", "why": ""})[0], 200)
-        self.assertEqual(self.api("post", path, {"answer": "declined", "why": "Not yet."})[0], 200)
+        declined = {"answer": "declined", "why": "Not yet.", "over": "accepted"}
+        self.assertEqual(self.api("post", path, declined)[0], 200)
         self.api("put", self.path, {"text": "Went well.", "version": 0})
         self.api("post", f"{self.path}/sign", {"version": 1})
         status, problem = self.api("post", path, {"answer": "accepted", "why": ""})

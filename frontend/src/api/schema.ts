@@ -1909,7 +1909,7 @@ export interface paths {
         put?: never;
         /**
          * Answer Decision
-         * @description Accept or decline a proposed step.
+         * @description Accept, change or decline a proposed step; 409 where somebody else answered it meanwhile.
          */
         post: operations["progress_api_answer_decision"];
         delete?: never;
@@ -2464,7 +2464,7 @@ export interface components {
         };
         /**
          * DeviceOut
-         * @description A device one is signed in on.
+         * @description A device one is signed in on. seen: when it was last used, to within five minutes.
          */
         DeviceOut: {
             /** Id */
@@ -2476,6 +2476,11 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /**
+             * Seen
+             * Format: date-time
+             */
+            seen: string;
             /** Here */
             here: boolean;
         };
@@ -7058,7 +7063,8 @@ export interface components {
         };
         /**
          * AnswerIn
-         * @description What the therapist says of a proposed step. kind: where it was changed, to which.
+         * @description What the therapist says of a proposed step. kind: where it was changed, to which; over: the answer it had when
+         *     the therapist looked at it, so that nobody's answer is written over unseen.
          */
         AnswerIn: {
             /**
@@ -7066,6 +7072,12 @@ export interface components {
              * @enum {string}
              */
             answer: "accepted" | "changed" | "declined";
+            /**
+             * Over
+             * @default
+             * @enum {string}
+             */
+            over: "" | "accepted" | "changed" | "declined";
             /**
              * Why
              * @default

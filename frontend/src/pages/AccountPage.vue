@@ -117,7 +117,9 @@ async function end(id: number): Promise<void> {
           <li v-for="d in devices" :key="d.id" class="row">
             <span
               ><strong>{{ deviceWords(d.device) }}</strong
-              ><span class="soft small">, since {{ momentWords(d.at) }}</span></span
+              ><span class="soft small"
+                >, since {{ momentWords(d.at) }}, last used {{ momentWords(d.seen) }}</span
+              ></span
             >
             <span v-if="d.here" class="tag">this one</span>
             <button v-else class="plain-button end" type="button" @click="end(d.id)">Sign out there</button>

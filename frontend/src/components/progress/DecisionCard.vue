@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, unwrap, type Schemas } from '@/api/client'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { useWords } from '@/composables/useWords'
 import { rungWords } from '@/logic/words'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -34,13 +34,14 @@ async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
     await unwrap(
       api.POST('/api/decisions/{decision_id}/answer', {
         params: { path: { decision_id: decision.id } },
-        body: { answer: said, why: why.value, kind: kind.value },
+        body: { answer: said, why: why.value, kind: kind.value, over: decision.answer },
       }),
     )
     asking.value = ''
     emit('answered')
   } catch (problem) {
     error.value = problem as Error
+    if (problem instanceof Refused && problem.status === 409) emit('answered') // shows what the other one answered
   }
 }
 </script>
