@@ -147,7 +147,7 @@ def tap_all(member: Member, run: Run, outcomes: str = "11101111") -> None:
 def sign_in(client: Client, member: Member) -> None:
     """Signs a member in on a test's browser, as the sign-in page does, without the password."""
     client.force_login(member.user)
-    SignedIn.objects.create(key=client.session.session_key, member=member)
+    SignedIn.objects.create(key=client.session.session_key or "", member=member)
 
 
 class Api:
