@@ -16,10 +16,13 @@ import grimp
 ROOT = Path(__file__).resolve().parents[1]
 BACKEND = ROOT / "backend"
 PICTURE = ROOT / "docs" / "packages.svg"
-APPS = ("config", "demo", "reference", "sheets", "progress", "running", "planning", "cupboard", "caseload", "clinic")
+APPS = (
+    *("config", "demo", "privacy", "upkeep", "reference", "sheets", "visits", "progress", "running", "planning"),
+    *("cupboard", "shelf", "caseload", "clinic"),
+)
 CORE = (
-    *("paper", "letters", "progress", "running", "planner", "offers", "library", "ability", "safety", "child"),
-    *("materials", "recording", "skills"),
+    *("paper", "letters", "progress", "refit", "running", "first_look", "planner", "drawing", "offers", "library"),
+    *("ability", "safety", "child", "materials", "recording", "skills"),
 )
 ROW, WIDTH, LEFT = 46, 480, 20
 

@@ -8,7 +8,7 @@ for option in "$@"; do
   case $option in --empty) EMPTY=yes ;; *) die "start knows --empty, not $option" ;; esac
 done
 
-apt_install postgresql postgresql-client $PDF_LIBRARIES
+apt_install postgresql postgresql-client gpg gpg-agent $PDF_LIBRARIES
 python_packages requirements.lock
 front_end
 source "$ROOT/scripts/database.sh"

@@ -10,12 +10,12 @@ FAST=no
 [ "${1:-}" != --fast ] || { FAST=yes; shift; }
 
 if [ "$FAST" = yes ]; then
-  apt_install postgresql postgresql-client $PDF_LIBRARIES
+  apt_install postgresql postgresql-client gpg gpg-agent $PDF_LIBRARIES
   locked_python_packages requirements-dev.lock
   LABELS=$(cd "$ROOT/backend" && find . -type d -name tests | sed 's#^\./##; s#/#.#g' | sort)
   set -- --keepdb --exclude-tag slow ${LABELS}
 else
-  apt_install postgresql postgresql-client chromium fonts-dejavu-core $PDF_LIBRARIES
+  apt_install postgresql postgresql-client gpg gpg-agent chromium fonts-dejavu-core $PDF_LIBRARIES
   [ $# -gt 0 ] || bash "$ROOT/scripts/check.sh"
   python_packages requirements-dev.lock
   front_end

@@ -23,6 +23,7 @@ POLICY = MappingProxyType(
         "clinic.edit": Policy(_LEADS, "change the clinic's settings"),
         "clinic.remove_demo": Policy(_LEADS, "remove the demo clinic"),
         "audit.read": Policy(_LEADS, "read the audit log"),
+        "upkeep.read": Policy(_LEADS, "see when backups were made"),
         "record.export": Policy(_THERAPISTS, "take out a child's whole record"),
         "record.delete": Policy(_LEADS, "delete a child's record"),
         "people.read": Policy(_LEADS, "see the clinic's people"),

@@ -51,6 +51,7 @@ from sheets.api import router as sheets
 from shelf.api import router as shelf
 from shelf.loved_api import router as loved
 from shelf.words_api import router as own_words
+from upkeep.api import router as upkeep
 from visits.api import router as visits
 
 ANY_ROUTE = (400, 401, 403, 404, 409, 413, 422, 429)  # what any route may answer, whatever it is asked
@@ -125,6 +126,7 @@ for _router in (
     visits,
     sheets,
     privacy,
+    upkeep,
 ):
     api.add_router("", _router)
 

@@ -1,5 +1,6 @@
 """Start, crash, back up, restore and stop, through the commands themselves, in folders and on ports of their own."""
 
+import json
 import os
 import pwd
 import signal
@@ -7,6 +8,7 @@ import subprocess
 import tempfile
 import time
 import urllib.request
+from http.cookiejar import CookieJar
 from pathlib import Path
 from unittest import TestCase
 
@@ -15,7 +17,11 @@ from django.test import tag
 ROOT = Path(__file__).resolve().parents[2]
 PORT = "8590"
 TABLES = "select count(*) from information_schema.tables where table_schema='public'"
-ADD_CLINIC = "from clinic.models import Clinic; Clinic.objects.create(name='Larkwater')"
+ADD_CLINIC = (
+    "from clinic.models import Clinic; from clinic.people_actions import new_member;"
+    "new_member(Clinic.objects.create(name='Larkwater'), 'lead', 'Ada Weir', 'ada', 'three boats in a row')"
+)
+SEALED = {"POLLICOR_BACKUP_PASSPHRASE": "a passphrase of several words"}
 
 
 @tag("slow")
@@ -42,14 +48,19 @@ class LifecycleTest(TestCase):
         own = {k: v for k, v in os.environ.items() if not k.startswith(("POLLICOR_", "DJANGO_"))}
         return {**own, "POLLICOR_VAR": var, "POLLICOR_PORT": PORT}
 
-    def pollicor(self, var: str, *words: str) -> subprocess.CompletedProcess[str]:
+    def pollicor(self, var: str, *words: str, **settings: str) -> subprocess.CompletedProcess[str]:
         command = [str(ROOT / "pollicor"), *words]
         return subprocess.run(
-            command, env=self.environment(var), cwd=self.files, check=False, capture_output=True, text=True
+            command,
+            env={**self.environment(var), **settings},
+            cwd=self.files,
+            check=False,
+            capture_output=True,
+            text=True,
         )
 
-    def done(self, var: str, *words: str) -> str:
-        result = self.pollicor(var, *words)
+    def done(self, var: str, *words: str, **settings: str) -> str:
+        result = self.pollicor(var, *words, **settings)
         self.assertEqual(result.returncode, 0, result.stdout + result.stderr)
         return result.stdout
 
@@ -98,22 +109,51 @@ class LifecycleTest(TestCase):
         with self.assertRaises(OSError):
             urllib.request.urlopen(address, timeout=5)
 
+    def check_nightly(self, var: str) -> None:
+        """The backup that nobody asks for can be made by the role that may do least."""
+        make = "from upkeep.tasks import back_up; back_up(0)"
+        with_role = "db_start postgres 54329; as_web; export POLLICOR_SECRET_KEY=k"
+        self.sourced(var, "database.sh", f'{with_role}; manage shell --verbosity 0 -c "{make}"')
+        made = list(Path(var, "backups").iterdir())
+        self.assertEqual([(f.suffix, f.stat().st_mode & 0o077) for f in made], [(".dump", 0)])
+        self.assertIn("clinics: 1", self.done(var, "check-backup", str(made[0])))
+
+    def sign_in(self, address: str) -> str:
+        """Sign in as the lead of the clinic that was added; the clinic's name."""
+        opener = urllib.request.build_opener(urllib.request.HTTPCookieProcessor(jar := CookieJar()))
+        opener.open(address, timeout=60).close()
+        token = next(str(c.value) for c in jar if c.name == "csrftoken")
+        body = json.dumps({"username": "ada", "password": "three boats in a row"}).encode()
+        headers = {"Content-Type": "application/json", "X-CSRFToken": token}
+        with opener.open(urllib.request.Request(f"{address}api/session", body, headers), timeout=60) as answer:
+            return str(json.load(answer)["clinic"])
+
     def test_a_backup_goes_into_a_fresh_copy_and_a_damaged_one_leaves_nothing(self) -> None:
         var, fresh = self.new_folder(), self.new_folder()
         self.done(var, "start", "--empty")
         self.done(var, "manage", "shell", "--verbosity", "0", "-c", ADD_CLINIC)
-        self.done(var, "backup", "good.dump")
+        self.assertIn("encrypted)", self.done(var, "backup", "good.dump", **SEALED))
         good = Path(self.files) / "good.dump"
         self.assertEqual(good.stat().st_mode & 0o077, 0)
+        self.assertNotIn(b"PGDMP", good.read_bytes()[:200])
         (Path(self.files) / "cut.dump").write_bytes(good.read_bytes()[:-2000])
+        self.assertIn("clinics: 1", self.done(var, "check-backup", "good.dump", **SEALED))
+        self.assertIn("could not be decrypted", self.pollicor(var, "check-backup", "cut.dump", **SEALED).stderr)
+        self.assertIn("is encrypted", self.pollicor(var, "check-backup", "good.dump").stderr)
+        self.check_nightly(var)
 
-        damaged = self.pollicor(fresh, "restore", "cut.dump")
+        damaged = self.pollicor(fresh, "restore", "cut.dump", **SEALED)
         self.assertNotEqual(damaged.returncode, 0)
-        self.assertIn("nothing was restored", damaged.stderr)
+        self.assertIn("could not be decrypted", damaged.stderr)
+        self.assertEqual(self.tables(fresh), 0)
+        plain = next(Path(var, "backups").glob("*.dump"))
+        (Path(self.files) / "short.dump").write_bytes(plain.read_bytes()[:-2000])
+        self.assertIn("nothing was restored", self.pollicor(fresh, "restore", "short.dump").stderr)
         self.assertEqual(self.tables(fresh), 0)
 
-        self.done(fresh, "restore", "good.dump")
-        count = "from clinic.models import Clinic; print(Clinic.objects.filter(name='Larkwater').count())"
-        self.assertEqual(self.done(fresh, "manage", "shell", "--verbosity", "0", "-c", count).strip(), "1")
+        self.done(fresh, "restore", "good.dump", **SEALED)
+        started = self.done(fresh, "start")
+        self.assertNotIn("password", started, "that of a demo which was not loaded here")
+        self.assertEqual(self.sign_in(started.split("Pollicor is at ")[1].split()[0]), "Larkwater")
         again = self.pollicor(fresh, "restore", "good.dump")
         self.assertIn("already holds data", again.stderr)

@@ -51,6 +51,7 @@ class PermissionMatrixTest(TestCase):
             "people.edit",
             "people.invite",
             "audit.read",
+            "upkeep.read",
             "record.delete",
             "library.read_learned",
             "library.learn",

@@ -49,6 +49,7 @@ INSTALLED_APPS = [
     "progress",
     "visits",
     "sheets",
+    "upkeep",
     "demo",
 ]
 
@@ -111,6 +112,8 @@ DATABASES = {
         "OPTIONS": {"pool": {"min_size": 1, "max_size": int(os.environ.get("POLLICOR_DB_POOL", "4")), "timeout": 10}},
     }
 }
+BACKUP_DIR = Path(os.environ.get("POLLICOR_BACKUP_DIR", VAR / "backups"))
+BACKUP_PASSPHRASE = os.environ.get("POLLICOR_BACKUP_PASSPHRASE", "")  # empty: backups are not encrypted
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 LANGUAGE_CODE = "en-gb"

@@ -2322,6 +2322,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/upkeep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Upkeep
+         * @description When the last backup was made.
+         */
+        get: operations["upkeep_api_read_upkeep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -7760,6 +7780,21 @@ export interface components {
             /** Total */
             total: number;
         };
+        /**
+         * UpkeepOut
+         * @description The backups made by themselves. last: when the newest was begun, none where there is none; late_after: hours;
+         *     is_sealed: whether the newest is encrypted.
+         */
+        UpkeepOut: {
+            /** Last */
+            last: string | null;
+            /** Kept */
+            kept: number;
+            /** Late After */
+            late_after: number;
+            /** Is Sealed */
+            is_sealed: boolean;
+        };
     };
     responses: {
         /** @description A problem (RFC 9457): what is wrong, why, and what to do. */
@@ -12018,6 +12053,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            413: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
+        };
+    };
+    upkeep_api_read_upkeep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UpkeepOut"];
+                };
             };
             400: components["responses"]["Refused"];
             401: components["responses"]["Refused"];

@@ -2,11 +2,12 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import BackupLine from '@/components/people/BackupLine.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { dayWords } from '@/logic/words'
 
-/** Records past keeping, the audit log, and the demo clinic's end. */
+/** Records past keeping, the audit log, backups, and the demo clinic's end. */
 const queries = useQueryClient()
 const { data: old } = useQuery({ queryKey: ['old-records'], queryFn: () => unwrap(api.GET('/api/old-records')) })
 const { data: clinic } = useQuery({ queryKey: ['clinic'], queryFn: () => unwrap(api.GET('/api/clinic')) })
@@ -38,6 +39,7 @@ async function removeDemo(): Promise<void> {
       </ul>
       <p class="soft small">Nothing is deleted automatically. Each record is deleted on its own page, with a reason.</p>
     </template>
+    <BackupLine />
     <template v-if="clinic?.demo">
       <h3>Demo clinic</h3>
       <p class="soft small">A made-up clinic exists beside yours, with its own sign-ins.</p>

@@ -187,11 +187,27 @@ describe('the clinic', () => {
     })
     const page = shown(RecordKeeping, {})
     await flushPromises()
+    expect(page.text()).not.toContain('Backups')
     expect(page.text()).toContain('care ended 1 May 2010')
     await button(page, 'Remove the demo clinic…').trigger('click')
     expect(calls.some((c) => c.route.startsWith('DELETE'))).toBe(false)
     await button(page, 'Remove it with everything in it').trigger('click')
     await flushPromises()
     expect(calls.some((c) => c.route === 'DELETE /api/demo')).toBe(true)
+  })
+
+  it('says when the last backup was made, and when that is too long ago', async () => {
+    const told = async (upkeep: object): Promise<string> => {
+      answers({ 'GET /api/clinic': clinic, 'GET /api/old-records': [], 'GET /api/upkeep': upkeep })
+      const page = shown(RecordKeeping, {})
+      await flushPromises()
+      return page.text()
+    }
+    const hours = (ago: number): string => new Date(Date.now() - ago * 3_600_000).toISOString()
+    const kept = { kept: 3, late_after: 26, is_sealed: true }
+    expect(await told({ ...kept, last: hours(5) })).toMatch(/Last made .*, encrypted; 3 kept/)
+    expect(await told({ ...kept, last: hours(5) })).not.toContain('late')
+    expect(await told({ ...kept, last: hours(30), is_sealed: false })).toMatch(/late Last made .*, not encrypted/)
+    expect(await told({ ...kept, last: null, kept: 0 })).toContain('none yet')
   })
 })

@@ -1,0 +1,39 @@
+"""Whether all is well, for the clinic's lead."""
+
+from datetime import datetime
+
+from django.conf import settings
+from django.http import HttpRequest
+from ninja import Router
+
+from clinic.auth import member
+from clinic.permissions import require
+from clinic.problems import Problem
+from clinic.schema import Schema
+from upkeep.backups import LATE, backups_in
+
+router = Router(tags=["upkeep"])
+
+
+class UpkeepOut(Schema):
+    """The backups made by themselves. last: when the newest was begun, none where there is none; late_after: hours;
+    is_sealed: whether the newest is encrypted.
+    """
+
+    last: datetime | None
+    kept: int
+    late_after: int
+    is_sealed: bool
+
+
+@router.get("/upkeep", response={200: UpkeepOut, 403: Problem})
+def read_upkeep(request: HttpRequest) -> UpkeepOut:
+    """When the last backup was made."""
+    require(member(request), "upkeep.read")
+    kept = backups_in(settings.BACKUP_DIR)
+    return UpkeepOut(
+        last=kept[0].at if kept else None,
+        kept=len(kept),
+        late_after=int(LATE.total_seconds() / 3600),
+        is_sealed=bool(kept) and kept[0].is_sealed,
+    )

@@ -1,0 +1,22 @@
+# Opening backups again, with nothing of Pollicor installed. Sourced.
+
+# opened_backup FILE: where it lies decrypted: itself where it never was encrypted, else a file in $OPENED, which the
+# caller deletes. Decrypted whole before anything is done with it: only at its end is it sure that nobody changed it.
+opened_backup() {
+  local homedir
+  [ "$(head -c 5 "$1")" = PGDMP ] && { echo "$1"; return; }
+  [ -n "${POLLICOR_BACKUP_PASSPHRASE:-}" ] || die "$1 is encrypted: set POLLICOR_BACKUP_PASSPHRASE to what it was made with"
+  homedir=$OPENED/gpg
+  mkdir -m 700 "$homedir"
+  gpg --batch --quiet --homedir "$homedir" --pinentry-mode loopback --passphrase-fd 3 --output "$OPENED/backup.dump" \
+    --decrypt "$1" 3<<<"$POLLICOR_BACKUP_PASSPHRASE" 2>"$OPENED/why" ||
+    die "$1 could not be decrypted ($(grep -v '^gpg: encrypted' "$OPENED/why" | tail -1)): is the passphrase right, and the file whole?"
+  gpgconf --homedir "$homedir" --kill all 2>/dev/null || true
+  echo "$OPENED/backup.dump"
+}
+
+# read_backup FILE: all of it into the empty database “pollicor” of the cluster that db_start started, or nothing
+read_backup() {
+  PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d pollicor --no-owner --no-privileges \
+    --single-transaction --exit-on-error "$1"
+}
