@@ -165,4 +165,5 @@ class AuditEntry(models.Model):
         indexes = [
             models.Index(fields=["clinic", "child", "-at"]),
             models.Index(fields=["clinic", "-at"]),
+            models.Index(fields=["clinic", "-id"]),
         ]

@@ -4,8 +4,10 @@ reads it, with the field named; and every refusal under /api/ is a problem (RFC 
 
 import json
 import re
+import sys
 from collections.abc import Callable
 
+from django.db import InterfaceError, OperationalError
 from django.http import HttpRequest, HttpResponse, JsonResponse
 from ninja.parser import Parser
 from ninja.types import DictStrAny
@@ -69,6 +71,17 @@ def incoming(get_response: Callable[[HttpRequest], HttpResponse]) -> Callable[[H
         return response
 
     return answer
+
+
+def failed(request: HttpRequest) -> HttpResponse:
+    """Answer for what went wrong anywhere (Django calls this while the error is at hand). A database that is away, or
+    whose disk is full, is no fault of the program: whoever asks comes again later.
+    """
+    if not isinstance(sys.exc_info()[1], OperationalError | InterfaceError):
+        return refusal(500)
+    response = refusal(503, reason="The database can't be reached or written to just now. Nothing was saved.")
+    response["Retry-After"] = "5"
+    return response
 
 
 def refusal(status: int, field: str = "", reason: str = "", remedy: str = "") -> HttpResponse:

@@ -5,6 +5,7 @@ from django.urls import path, re_path
 from config.api import api
 from config.page import health, keeper, page
 
+handler500 = "config.incoming.failed"
 urlpatterns = [
     path("api/", api.urls),
     path("sw.js", keeper),

@@ -25,9 +25,9 @@ class Asked:
 
 
 def entries(who: Member, asked: Asked) -> QuerySet[AuditEntry]:
-    """The entries that fit, the newest first."""
+    """The entries that fit, the newest first: as they were written, since a clock may be set back."""
     require(who, "audit.read")
-    found = AuditEntry.objects.filter(clinic_id=who.clinic_id).select_related("member__user").order_by("-at", "-pk")
+    found = AuditEntry.objects.filter(clinic_id=who.clinic_id).select_related("member__user").order_by("-pk")
     if asked.child is not None:
         found = found.filter(Q(child=asked.child) | Q(child=None, detail__children__contains=[asked.child]))
     if asked.member is not None:
