@@ -27,6 +27,7 @@ if supervised; then
   say "Pollicor is running already at http://127.0.0.1:$(cat "$VAR/server.port")/"
   exit 0
 fi
+end_left_over
 # Migrating and looking for a clinic cost seconds each: skipped when this database had just these migrations before.
 migrations=$(cat "$ROOT"/backend/*/migrations/*.py "$ROOT/backend/requirements.lock" | sha256sum | cut -c1-32)
 if ! stamp_is "$VAR/postgres.migrated" "$migrations"; then

@@ -63,9 +63,31 @@ supervise() {
   wait_for web "$1" && wait_for planner "$POLLICOR_PLANNER_PORT"
 }
 
+# left_over: what a supervisor that was killed left running: a server's or a worker's own process, of this very folder
+left_over() {
+  local pid
+  for pid in $(pgrep -f "config.wsgi:application|manage.py procrastinate worker"); do
+    ! grep -qzxF "POLLICOR_SOCKET=$POLLICOR_SOCKET" "/proc/$pid/environ" 2>/dev/null || echo "$pid"
+  done
+}
+
+# end_left_over: end it, in the middle of its work if it takes longer than a stop would
+end_left_over() {
+  local pids
+  pids=$(left_over)
+  [ -n "$pids" ] || return 0
+  say "ending what an earlier start left running …"
+  kill $pids 2>/dev/null || true
+  for _ in $(seq 1 200); do
+    [ -n "$(left_over)" ] || return 0
+    sleep 0.1
+  done
+  kill -9 $(left_over) 2>/dev/null || true
+}
+
 supervisor_stop() {
   local pid
-  supervised || return 0
+  supervised || { end_left_over; return; }
   pid=$(supervisor pid)
   supervisor shutdown >/dev/null
   for _ in $(seq 1 300); do

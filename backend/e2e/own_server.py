@@ -10,11 +10,11 @@ import subprocess
 import sys
 import tempfile
 import time
-from http.cookiejar import CookieJar
 from pathlib import Path
 from unittest import TestCase
 from urllib.error import HTTPError, URLError
-from urllib.request import HTTPCookieProcessor, Request, build_opener
+
+from e2e.visitor import Visitor
 
 ROOT = Path(__file__).resolve().parents[2]
 FILL = """
@@ -67,7 +67,7 @@ class OwnServerTest(TestCase):
 
     def start(self) -> None:
         result = self.database(
-            'mkdir -p "$VAR/log"; db_start crash 54629; db_create pollicor; echo '
+            f'mkdir -p "$VAR/log"; db_start crash {free_port()}; db_create pollicor; echo '
             '"=$POLLICOR_DB_PORT=$POLLICOR_DB_PASSWORD"'
         )
         _, port, password = result.strip().splitlines()[-1].split("=")
@@ -104,12 +104,10 @@ class OwnServerTest(TestCase):
         self.server = subprocess.Popen(
             command, cwd=ROOT / "backend", env=self.env, stderr=subprocess.DEVNULL, start_new_session=True
         )
-        self.jar = CookieJar()
-        self.opener = build_opener(HTTPCookieProcessor(self.jar))
+        self.visitor = Visitor(f"http://127.0.0.1:{self.port}/")
         for _ in range(150):
             try:
-                self.opener.open(f"http://127.0.0.1:{self.port}/", timeout=60).close()  # the page brings the token
-                self.ask("POST", "/session", {"username": "maren", "password": "a long enough one"})
+                self.visitor.sign_in("maren", "a long enough one")
                 self.ask("GET", "/me")
                 return
             except (URLError, ConnectionError, TimeoutError):
@@ -124,13 +122,4 @@ class OwnServerTest(TestCase):
         return caught.exception.code, str(json.load(caught.exception)["detail"])
 
     def ask(self, method: str, path: str, body: object = None) -> object:
-        token = next((c.value for c in self.jar if c.name == "csrftoken"), "") or ""
-        headers = {"Content-Type": "application/json", "X-CSRFToken": token}
-        request = Request(
-            f"http://127.0.0.1:{self.port}/api{path}",
-            json.dumps(body).encode() if body is not None else None,
-            headers,
-            method=method,
-        )
-        with self.opener.open(request, timeout=60) as answer:
-            return json.loads(answer.read() or "null")
+        return self.visitor.ask(method, path, body)

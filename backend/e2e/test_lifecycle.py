@@ -8,11 +8,14 @@ import subprocess
 import tempfile
 import time
 import urllib.request
-from http.cookiejar import CookieJar
 from pathlib import Path
 from unittest import TestCase
+from uuid import uuid4
 
 from django.test import tag
+
+from e2e.own_server import FILL
+from e2e.visitor import Visitor
 
 ROOT = Path(__file__).resolve().parents[2]
 PORT = "8590"
@@ -75,6 +78,9 @@ class LifecycleTest(TestCase):
         ask = f'db_start postgres 54329; psql_as_owner -d pollicor -tAc "{TABLES}"'
         return int(self.sourced(var, "database.sh", ask))
 
+    def address(self, started: str) -> str:
+        return started.split("Pollicor is at ")[1].split(maxsplit=1)[0]
+
     def pid_of(self, var: str, program: str) -> int:
         return int(self.sourced(var, "supervise.sh", f"supervisor pid {program}"))
 
@@ -98,7 +104,7 @@ class LifecycleTest(TestCase):
 
     def test_what_dies_is_started_again_and_stop_ends_all_of_it(self) -> None:
         var = self.new_folder()
-        address = self.done(var, "start", "--empty").split("Pollicor is at ")[1].split()[0]
+        address = self.address(self.done(var, "start", "--empty"))
         for program in ("worker:worker-1", "web"):
             pid = self.pid_of(var, program)
             os.kill(pid, signal.SIGKILL)
@@ -109,24 +115,56 @@ class LifecycleTest(TestCase):
         with self.assertRaises(OSError):
             urllib.request.urlopen(address, timeout=5)
 
-    def check_nightly(self, var: str) -> None:
-        """The backup that nobody asks for can be made by the role that may do least."""
+    def check_nightly(self, var: str) -> Path:
+        """The backup that nobody asks for can be made by the role that may do least; where it lies."""
+        folder = Path(self.files) / "nightly"
         make = "from upkeep.tasks import back_up; back_up(0)"
-        with_role = "db_start postgres 54329; as_web; export POLLICOR_SECRET_KEY=k"
+        with_role = f"db_start postgres 54329; as_web; export POLLICOR_SECRET_KEY=k POLLICOR_BACKUP_DIR={folder}"
         self.sourced(var, "database.sh", f'{with_role}; manage shell --verbosity 0 -c "{make}"')
-        made = list(Path(var, "backups").iterdir())
+        made = list(folder.iterdir())
         self.assertEqual([(f.suffix, f.stat().st_mode & 0o077) for f in made], [(".dump", 0)])
         self.assertIn("clinics: 1", self.done(var, "check-backup", str(made[0])))
+        return made[0]
 
-    def sign_in(self, address: str) -> str:
-        """Sign in as the lead of the clinic that was added; the clinic's name."""
-        opener = urllib.request.build_opener(urllib.request.HTTPCookieProcessor(jar := CookieJar()))
-        opener.open(address, timeout=60).close()
-        token = next(str(c.value) for c in jar if c.name == "csrftoken")
-        body = json.dumps({"username": "ada", "password": "three boats in a row"}).encode()
-        headers = {"Content-Type": "application/json", "X-CSRFToken": token}
-        with opener.open(urllib.request.Request(f"{address}api/session", body, headers), timeout=60) as answer:
-            return str(json.load(answer)["clinic"])
+    def tree(self, pid: int) -> list[int]:
+        """A process and all that it started."""
+        children = subprocess.run(["pgrep", "-P", str(pid)], capture_output=True, text=True, check=False).stdout.split()
+        return [pid, *(p for child in children for p in self.tree(int(child)))]
+
+    def left_over(self, var: str) -> list[str]:
+        return self.sourced(var, "supervise.sh", "left_over").split()
+
+    def test_a_power_cut_loses_nothing_that_was_answered(self) -> None:
+        var = self.new_folder()
+        address = self.address(self.done(var, "start", "--empty"))
+        filled = self.done(var, "manage", "shell", "--verbosity", "0", "-c", FILL).strip().splitlines()[-1]
+        run, block, grade = filled.split(" ", 2)
+        value = {"outcome": "success", "support": "alone", "grade": json.loads(grade)}
+        taps = [
+            {"id": str(uuid4()), "block": block, "kind": "try", "at": f"2026-03-02T09:00:{i:02}Z", "value": value}
+            for i in range(40)
+        ]
+        maren = Visitor(address)
+        maren.sign_in("maren", "a long enough one")
+        maren.ask("POST", f"/runs/{run}/events", taps[:25])
+
+        database = Path((Path(var) / "postgres.where").read_text().strip()) / "postmaster.pid"
+        supervisor = int((Path(var) / "supervisord.pid").read_text())
+        for pid in (*self.tree(supervisor), *self.tree(int(database.read_text().splitlines()[0]))):
+            os.kill(pid, signal.SIGKILL)
+        self.assertEqual(self.address(self.done(var, "start", "--empty")), address)
+        maren.ask("POST", f"/runs/{run}/events", taps[20:])  # still signed in
+        kept = maren.ask("GET", f"/runs/{run}")
+        assert isinstance(kept, dict)
+        self.assertEqual(sorted(e["id"] for e in kept["events"]), sorted(t["id"] for t in taps))
+
+        supervisor, before = int((Path(var) / "supervisord.pid").read_text()), self.left_over(var)
+        os.kill(supervisor, signal.SIGKILL)
+        self.assertEqual(self.left_over(var), before, "they go on by themselves")
+        self.assertEqual(self.address(self.done(var, "start", "--empty")), address)
+        self.assertFalse(set(before) & set(self.left_over(var)))
+        self.done(var, "stop")
+        self.assertEqual(self.left_over(var), [])
 
     def test_a_backup_goes_into_a_fresh_copy_and_a_damaged_one_leaves_nothing(self) -> None:
         var, fresh = self.new_folder(), self.new_folder()
@@ -140,13 +178,12 @@ class LifecycleTest(TestCase):
         self.assertIn("clinics: 1", self.done(var, "check-backup", "good.dump", **SEALED))
         self.assertIn("could not be decrypted", self.pollicor(var, "check-backup", "cut.dump", **SEALED).stderr)
         self.assertIn("is encrypted", self.pollicor(var, "check-backup", "good.dump").stderr)
-        self.check_nightly(var)
+        plain = self.check_nightly(var)
 
         damaged = self.pollicor(fresh, "restore", "cut.dump", **SEALED)
         self.assertNotEqual(damaged.returncode, 0)
         self.assertIn("could not be decrypted", damaged.stderr)
         self.assertEqual(self.tables(fresh), 0)
-        plain = next(Path(var, "backups").glob("*.dump"))
         (Path(self.files) / "short.dump").write_bytes(plain.read_bytes()[:-2000])
         self.assertIn("nothing was restored", self.pollicor(fresh, "restore", "short.dump").stderr)
         self.assertEqual(self.tables(fresh), 0)
@@ -154,6 +191,8 @@ class LifecycleTest(TestCase):
         self.done(fresh, "restore", "good.dump", **SEALED)
         started = self.done(fresh, "start")
         self.assertNotIn("password", started, "that of a demo which was not loaded here")
-        self.assertEqual(self.sign_in(started.split("Pollicor is at ")[1].split()[0]), "Larkwater")
+        me = Visitor(self.address(started)).sign_in("ada", "three boats in a row")
+        assert isinstance(me, dict)
+        self.assertEqual(me["clinic"], "Larkwater")
         again = self.pollicor(fresh, "restore", "good.dump")
         self.assertIn("already holds data", again.stderr)
