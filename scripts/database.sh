@@ -37,6 +37,7 @@ db_start() {
   else
     POLLICOR_DB_PORT=$(free_port "$(cat "$VAR/$name.port" 2>/dev/null || echo "$first_port")")
     echo "$POLLICOR_DB_PORT" >"$VAR/$name.port"
+    [ "$name" != postgres ] || db_archive "$home"
     as_db_user "$PG_BIN/pg_ctl" -D "$home" -w -t 60 -l "$home/server.log" \
       -o "-p $POLLICOR_DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=96MB -c max_connections=60 $extra" \
       start >/dev/null || die "the database did not start: see $home/server.log"
@@ -50,6 +51,23 @@ db_bury() {
   [ -f "$1/postmaster.pid" ] || return 0
   pid=$(head -n 1 "$1/postmaster.pid")
   if [ ! -d "/proc/$pid" ] || grep -q '^State:.Z' "/proc/$pid/status" 2>/dev/null; then rm -f "$1/postmaster.pid"; fi
+}
+
+# db_archive HOME: with POLLICOR_WAL_DIR, what changes in the database is kept there too, file by file, at most five
+# minutes late: with a base backup of before (./pollicor base-backup) it can be put back as it was at any moment since
+db_archive() {
+  local line="include_if_exists = 'archive.conf'"
+  grep -qxF "$line" "$1/postgresql.conf" || echo "$line" >>"$1/postgresql.conf"
+  [ -n "${POLLICOR_WAL_DIR:-}" ] || { rm -f "$1/archive.conf"; return 0; }
+  case $POLLICOR_WAL_DIR in *[!A-Za-z0-9/._-]* | [!/]*) die "POLLICOR_WAL_DIR is “$POLLICOR_WAL_DIR”: a whole path is needed, of letters, digits, . _ and -" ;; esac
+  mkdir -p "$POLLICOR_WAL_DIR"
+  chmod 700 "$POLLICOR_WAL_DIR"
+  [ "$(id -u)" != 0 ] || chown postgres "$POLLICOR_WAL_DIR"
+  cat >"$1/archive.conf" <<CONF
+archive_mode = on
+archive_timeout = 300
+archive_command = 'test ! -f $POLLICOR_WAL_DIR/%f && cp %p $POLLICOR_WAL_DIR/%f.part && sync $POLLICOR_WAL_DIR/%f.part && mv $POLLICOR_WAL_DIR/%f.part $POLLICOR_WAL_DIR/%f'
+CONF
 }
 
 db_make() {

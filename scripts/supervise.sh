@@ -46,9 +46,11 @@ run_as() {
 
 # hand_over USER: what the server and its workers write, apart from their logs
 hand_over() {
-  mkdir -p "$VAR/mail" "$VAR/backups"
-  chmod 700 "$VAR/mail" "$VAR/backups"
-  [ "$(id -un)" = "$1" ] || chown -R "$1" "$VAR/mail" "$VAR/backups"
+  local own=("$VAR/mail" "$VAR/backups" "$VAR/metrics")
+  rm -rf "$VAR/metrics" # each process counts from its start
+  mkdir -p "${own[@]}"
+  chmod 700 "${own[@]}"
+  [ "$(id -un)" = "$1" ] || chown -R "$1" "${own[@]}"
 }
 
 # supervise PORT: start the server and its workers, and wait until the server answers on that port
@@ -56,7 +58,7 @@ supervise() {
   export POLLICOR_PORT=$1 POLLICOR_PLANNER_PORT POLLICOR_INSTANCE
   POLLICOR_PLANNER_PORT=$(free_port $(($1 + 100)))
   POLLICOR_INSTANCE=$(head -c 12 /dev/urandom | base64 | tr '+/' '-_')
-  export POLLICOR_RUN_AS
+  export POLLICOR_RUN_AS PROMETHEUS_MULTIPROC_DIR=$VAR/metrics
   POLLICOR_RUN_AS=$(run_as)
   hand_over "$POLLICOR_RUN_AS"
   HOME=$(getent passwd "$POLLICOR_RUN_AS" | cut -d: -f6) "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1

@@ -166,6 +166,32 @@ class LifecycleTest(TestCase):
         self.done(var, "stop")
         self.assertEqual(self.left_over(var), [])
 
+    def clinics(self, var: str) -> list[str]:
+        names = "from clinic.models import Clinic; print(*Clinic.objects.order_by('pk').values_list('name', flat=True))"
+        return self.done(var, "manage", "shell", "--verbosity", "0", "-c", names).split()
+
+    def test_a_database_is_put_back_as_it_was_at_a_moment(self) -> None:
+        var, fresh, wal = self.new_folder(), self.new_folder(), self.new_folder()
+        archiving = f"export POLLICOR_WAL_DIR={wal}; db_start postgres 54329"
+        self.sourced(var, "database.sh", f"{archiving}; db_create pollicor")
+        self.done(var, "manage", "migrate", "--verbosity", "0")
+        self.done(var, "base-backup", "base")
+        self.assertEqual((Path(self.files) / "base").stat().st_mode & 0o077, 0)
+        add = "from clinic.models import Clinic; Clinic.objects.create(name='{}')"
+        self.done(var, "manage", "shell", "--verbosity", "0", "-c", add.format("Larkwater"))
+        ask = f"{archiving}; psql_as_owner -d pollicor -tAc"
+        moment = self.sourced(var, "database.sh", f"{ask} 'select now()'")
+        self.done(var, "manage", "shell", "--verbosity", "0", "-c", add.format("Mistake"))
+        self.sourced(var, "database.sh", f"{ask} 'select pg_switch_wal()'")
+        self.done(var, "stop")  # which waits until all of it is kept
+
+        late = self.pollicor(fresh, "recover", "base", wal, "2200-01-01 00:00:00+00")
+        self.assertIn("recovery ended before configured recovery target was reached", late.stderr)
+        self.done(fresh, "recover", "base", wal, moment)
+        self.assertEqual(self.clinics(fresh), ["Larkwater"])
+        again = self.pollicor(fresh, "recover", "base", wal, moment)
+        self.assertIn("there is a database already", again.stderr)
+
     def test_a_backup_goes_into_a_fresh_copy_and_a_damaged_one_leaves_nothing(self) -> None:
         var, fresh = self.new_folder(), self.new_folder()
         self.done(var, "start", "--empty")
