@@ -56,6 +56,7 @@ def _handed_on(request: HttpRequest, port: int) -> HttpResponse:
         return response
     finally:
         connection.close()
+    response.handed_on = True  # type: ignore[attr-defined]  # upkeep.metrics reads it
     del response.headers["Content-Type"]
     for name, value in said.headers.items():
         if name.lower() == "set-cookie":

@@ -2,6 +2,7 @@
 
 import os
 from pathlib import Path
+from typing import Any
 
 from csp.constants import NONE, SELF
 
@@ -57,6 +58,8 @@ INSTALLED_APPS = [
 PLANNER_PORT = int(os.environ.get("POLLICOR_HAND_ON_TO", "0"))
 
 MIDDLEWARE = [
+    "upkeep.metrics.counted",
+    "upkeep.logs.logged",
     "config.forwarding.forwarding",
     "django.middleware.security.SecurityMiddleware",
     "csp.middleware.CSPMiddleware",
@@ -112,6 +115,7 @@ DATABASES = {
         "OPTIONS": {"pool": {"min_size": 1, "max_size": int(os.environ.get("POLLICOR_DB_POOL", "4")), "timeout": 10}},
     }
 }
+METRICS_TOKEN = os.environ.get("POLLICOR_METRICS_TOKEN", "")  # empty: there is no page of metrics
 BACKUP_DIR = Path(os.environ.get("POLLICOR_BACKUP_DIR", VAR / "backups"))
 BACKUP_PASSPHRASE = os.environ.get("POLLICOR_BACKUP_PASSPHRASE", "")  # empty: backups are not encrypted
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
@@ -152,9 +156,21 @@ SECURE_REFERRER_POLICY = "same-origin"
 X_FRAME_OPTIONS = "DENY"
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2 * 1024 * 1024  # bytes
 
-LOGGING = {
+LOGGING: dict[str, Any] = {
     "version": 1,
     "disable_existing_loggers": False,
-    "handlers": {"stderr": {"class": "logging.StreamHandler"}},
-    "loggers": {"django.request": {"handlers": ["stderr"], "level": "ERROR", "propagate": False}},
+    "formatters": {
+        "json": {
+            "()": "upkeep.logs.CarefulFormatter",
+            "fmt": ["asctime", "levelname", "name", "message"],
+            "rename_fields": {"asctime": "at", "levelname": "level", "name": "logger"},
+        }
+    },
+    "handlers": {"stderr": {"class": "logging.StreamHandler", "formatter": "json"}},
+    "root": {"handlers": ["stderr"], "level": "WARNING"},
+    "loggers": {
+        "django.request": {"handlers": ["stderr"], "level": "ERROR", "propagate": False},
+        "pollicor.requests": {"level": "INFO"},
+        "upkeep": {"level": "INFO"},
+    },
 }

@@ -3,7 +3,7 @@
 import logging
 
 from config.settings.base import *  # noqa: F403
-from config.settings.base import INSTALLED_APPS
+from config.settings.base import INSTALLED_APPS, LOGGING
 
 INSTALLED_APPS = [*INSTALLED_APPS, "benchmarks"]
 
@@ -16,4 +16,5 @@ STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
     "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},
 }
+LOGGING["loggers"]["pollicor.requests"] = {"level": "WARNING"}  # a line for each would drown what the tests say
 TEST_RUNNER = "testing.runner.OneDayRunner"

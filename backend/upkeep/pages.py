@@ -1,0 +1,30 @@
+"""Pages for what watches over a Pollicor: is it ready, and how is it doing."""
+
+from django.conf import settings
+from django.db import OperationalError, connection
+from django.db.migrations.executor import MigrationExecutor
+from django.http import Http404, HttpRequest, HttpResponse, JsonResponse
+from django.utils.crypto import constant_time_compare
+from prometheus_client import CONTENT_TYPE_LATEST
+
+from upkeep.metrics import said
+
+
+def ready(request: HttpRequest) -> JsonResponse:
+    """Whether requests can be sent here: 200, or 503 with what is missing. Asks the database each time."""
+    missing = []
+    try:
+        executor = MigrationExecutor(connection)
+        if executor.migration_plan(executor.loader.graph.leaf_nodes()):
+            missing.append("The database is of an older Pollicor: ./pollicor start brings it up to date.")
+    except OperationalError:
+        missing.append("The database can't be reached.")
+    return JsonResponse({"ready": not missing, "missing": missing}, status=503 if missing else 200)
+
+
+def metrics(request: HttpRequest) -> HttpResponse:
+    """What was counted, for who has the token (POLLICOR_METRICS_TOKEN); for anybody else there is no such page."""
+    token, shown = settings.METRICS_TOKEN, request.headers.get("Authorization", "")
+    if not token or not constant_time_compare(shown, f"Bearer {token}"):
+        raise Http404
+    return HttpResponse(said(), content_type=CONTENT_TYPE_LATEST, headers={"Cache-Control": "no-store"})
