@@ -1,5 +1,8 @@
 """Reads that start from who is asking."""
 
+from datetime import timedelta
+
+from django.conf import settings
 from django.contrib.auth.models import AbstractBaseUser, AnonymousUser
 from django.contrib.sessions.models import Session
 from django.db.models import QuerySet
@@ -53,9 +56,10 @@ def link_for(who: Member, link_id: int) -> Link:
 
 
 def devices_of(who: Member) -> QuerySet[SignedIn]:
-    """Where a person is signed in, newest first; sessions that ran out are left away."""
-    alive = Session.objects.filter(expire_date__gt=timezone.now()).values("session_key")
-    return SignedIn.objects.filter(member=who, key__in=alive)
+    """Where a person is signed in, newest first; sessions that ran out, or lay idle too long, are left away."""
+    now = timezone.now()
+    alive = Session.objects.filter(expire_date__gt=now).values("session_key")
+    return SignedIn.objects.filter(member=who, key__in=alive, seen__gte=now - timedelta(minutes=settings.IDLE_MINUTES))
 
 
 def device_for(who: Member, device_id: int) -> SignedIn:

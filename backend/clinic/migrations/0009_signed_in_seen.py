@@ -4,6 +4,11 @@ import django.utils.timezone
 from django.db import migrations, models
 
 
+def from_sign_in(apps, schema_editor):
+    """Nobody knows when a device of before was last used: it counts from when it was signed in on."""
+    apps.get_model("clinic", "SignedIn").objects.update(seen=models.F("at"))
+
+
 class Migration(migrations.Migration):
 
     dependencies = [
@@ -16,4 +21,5 @@ class Migration(migrations.Migration):
             name='seen',
             field=models.DateTimeField(default=django.utils.timezone.now),
         ),
+        migrations.RunPython(from_sign_in, migrations.RunPython.noop),
     ]

@@ -105,3 +105,10 @@ class IdleTest(TestCase):
     def test_a_session_that_is_on_no_list_of_devices_lets_nobody_in(self) -> None:
         SignedIn.objects.all().delete()
         self.assertEqual(self.client.get("/api/me").status_code, 401)
+
+    def test_the_list_of_devices_leaves_out_those_that_lie_idle(self) -> None:
+        other = Client()
+        sign_in(other, Member.objects.get())
+        self.assertEqual(len(self.client.get("/api/me/devices").json()), 2)
+        SignedIn.objects.exclude(key=self.client.session.session_key).update(seen=timezone.now() - timedelta(hours=2))
+        self.assertEqual([d["here"] for d in self.client.get("/api/me/devices").json()], [True])

@@ -118,7 +118,7 @@ async function end(id: number): Promise<void> {
             <span
               ><strong>{{ deviceWords(d.device) }}</strong
               ><span class="soft small"
-                >, since {{ momentWords(d.at) }}, last used {{ momentWords(d.seen) }}</span
+                >, last used {{ momentWords(d.seen) }}; signed in {{ momentWords(d.at) }}</span
               ></span
             >
             <span v-if="d.here" class="tag">this one</span>
