@@ -5,7 +5,7 @@ child's rung on every day, the day's swing, each activity's offset, reliance on 
 is common to all children. The most likely values are found by Fisher scoring on a sparse system, and their doubt from
 the curvature there (Laplace; a penalised logistic regression with random effects, as in de Boeck & Wilson 2004).
 
-Where a set asks of several strands, the weakest at the values found so far decides.
+Where a set asks of several strands, the weakest decides; strands as good as equally weak decide together.
 """
 
 from collections.abc import Hashable, Iterable, Mapping, Sequence
@@ -15,6 +15,7 @@ from functools import cached_property
 from types import MappingProxyType
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy.sparse import coo_matrix, csc_matrix, csr_matrix
 from scipy.sparse.linalg import SuperLU, splu
 
@@ -35,9 +36,11 @@ from core.ability.estimate import (
 )
 from core.recording import SUPPORTS
 
-MOST_ROUNDS = 40
-SETTLED = 1e-4  # rungs the last round moved anything by, at the most
-LONGEST_STEP = 1.0  # rungs a round may move anything by
+MOST_ROUNDS = 100
+SETTLED = 1e-4  # by how much the last round raised the log of the posterior, at the most
+LONGEST_STEP = 3.0  # rungs a round may move anything by
+SHORTEST = 2.0**-12  # of a step that makes nothing better, before it is given up
+TOGETHER = 0.05  # rungs: strands whose gaps differ by no more decide together
 SAME_DAY = 1 / 7  # weeks: two days in a row are this far apart at the least
 
 Name = Hashable
@@ -179,28 +182,38 @@ class Whole:
         """Return the most likely values of everything, with their doubt. Raises ValueError where no set tells anything.
 
         sds  -- other spreads of what is common, by name; near -- values found before with others, to begin from
-        Source: Fisher scoring; checked against scipy.optimize and girth in core/tests/test_whole.py.
+        Source: Fisher scoring, each step shortened until it makes nothing worse (backtracking; Nocedal & Wright 2006,
+        ch. 3); checked against scipy.optimize and girth in core/tests/test_whole.py.
         """
         if not self._tries:
             raise ValueError("No set tells anything. Add a child with at least one try alone or with help.")
         prior, asked = self._matrices
         spreads = np.array([*(sds.get(c, self._prior.sds[i]) for i, c in enumerate(self._common)), *self._rest_sds])
         means, weights = np.array(self._prior.means), spreads**-2
-        rungs, of_set = np.array(self._sets.means), np.array(self._of_set)
         won, tries = (np.array(column, dtype=float) for column in zip(*self._tries, strict=True))
+        rungs, first = np.array(self._sets.means), np.searchsorted(self._of_set, np.arange(len(tries) + 1))
+
+        def judged(values: Floats) -> tuple[float, Floats, Floats]:
+            """The log of the posterior at some values, each set's gap, and the share each row has in it."""
+            gaps, shares = _weakest(asked @ values - rungs, first)
+            return _likelihood(gaps, won, tries) - weights @ (prior @ values - means) ** 2 / 2, gaps, shares
+
         fixed = (prior.T.multiply(weights)) @ prior
         theta = near.values if near else splu(csc_matrix(fixed)).solve(prior.T @ (weights * means))
+        good, gaps, shares = judged(theta)
         for _ in range(MOST_ROUNDS):
-            gaps = asked @ theta - rungs
-            weakest = _weakest(gaps, of_set, len(tries))
-            slope, information = _scores(gaps[weakest], won, tries)
-            rows = asked[weakest]
-            system = csc_matrix(fixed + (rows.T.multiply(information)) @ rows)
-            towards = rows.T @ slope - prior.T @ (weights * (prior @ theta - means))
-            factor = splu(system)
-            step = np.clip(factor.solve(towards), -LONGEST_STEP, LONGEST_STEP)
-            theta = theta + step
-            if np.abs(step).max() < SETTLED:
+            slope, information = _scores(gaps, won, tries)
+            rows = csr_matrix((shares, np.arange(len(shares)), first), shape=(len(tries), len(shares))) @ asked
+            factor = splu(csc_matrix(fixed + (rows.T.multiply(information)) @ rows))
+            step = factor.solve(rows.T @ slope - prior.T @ (weights * (prior @ theta - means)))
+            step *= min(1.0, LONGEST_STEP / max(np.abs(step).max(), SHORTEST))
+            length = 1.0
+            while (better := judged(theta + length * step))[0] < good and length > SHORTEST:
+                length /= 2
+            raised = better[0] - good
+            if raised > 0:
+                theta, (good, gaps, shares) = theta + length * step, better
+            if raised < SETTLED:
                 break
         return Found(self._at, theta, factor)
 
@@ -215,11 +228,22 @@ class Whole:
         return self._prior.sds[len(self._common) :]
 
 
-def _weakest(gaps: Floats, of_set: Floats, sets: int) -> Floats:
-    """For each set, the row of the strand that is furthest below what is asked."""
-    order = np.lexsort((gaps, of_set))
-    first = np.searchsorted(of_set[order], np.arange(sets))
-    return np.asarray(order[first])
+def _weakest(gaps: Floats, first: NDArray[np.intp]) -> tuple[Floats, Floats]:
+    """For each set, the gap of the strand that is furthest below what is asked, and each row's share in deciding it.
+
+    gaps -- of each strand a set asks of, set by set; first -- where each set's rows begin, and the end of the last
+    Softened (the log of summed exponentials): where two strands took turns at deciding, no round would be the last.
+    """
+    lowest = np.minimum.reduceat(gaps, first[:-1])
+    nearness = np.exp((np.repeat(lowest, np.diff(first)) - gaps) / TOGETHER)
+    summed = np.add.reduceat(nearness, first[:-1])
+    return lowest - TOGETHER * np.log(summed), nearness / np.repeat(summed, np.diff(first))
+
+
+def _likelihood(gaps: Floats, won: Floats, tries: Floats) -> float:
+    """The log of how likely what was seen is, but for what is the same at any gap; slips counted."""
+    chances = with_slips(odds_curve(gaps))
+    return float(won @ np.log(chances) + (tries - won) @ np.log1p(-chances))
 
 
 def _scores(gaps: Floats, won: Floats, tries: Floats) -> tuple[Floats, Floats]:

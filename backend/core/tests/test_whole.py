@@ -5,6 +5,7 @@ histories), and girth 0.8.0 (difficulties of a Rasch model by marginal maximum l
 """
 
 from datetime import date, timedelta
+from typing import Any
 from unittest import TestCase
 from unittest.mock import patch
 
@@ -74,6 +75,47 @@ class WholeTest(TestCase):
         self.assertAlmostEqual(
             found.sd({("rung", "c", "a", DAY): 1.0}), float(np.sqrt(best.hess_inv[0][0])), delta=0.15
         )
+
+    def test_two_strands_that_take_turns_at_deciding_settle_at_the_best_there_is(self) -> None:
+        """From what is found, a general optimiser of the posterior with the weakest alone deciding gets nowhere."""
+        for seed in range(6):
+            random = np.random.default_rng(seed)
+            days = []
+            for n in range(8):
+                asked = [{"a": 4.0 + random.normal(0, 0.4), "b": 4.0 + random.normal(0, 0.4)} for _ in range(3)]
+                sets = [SetEvidence("fgh"[i], 0, 10, int(random.integers(2, 9)), rungs=r) for i, r in enumerate(asked)]
+                days.append(Day(DAY + timedelta(weeks=n), sets))
+            starts = {"a": START, "b": START}
+            whole = Whole()
+            whole.add_child("c", starts, days, Gain(0.02, 0.05))
+            found = whole.solve()
+            names = list(found._at)
+
+            def of(st: str, on: date, f: str) -> list[tuple[object, ...]]:
+                return [("rung", "c", st, on), ("day", "c", st, on), ("offset", "c", st, f)]
+
+            def worse(theta: np.ndarray, days: list[Day] = days, names: list[Any] = names) -> float:
+                by = dict(zip(names, theta, strict=True))
+                total = 0.0
+                for st in "ab":
+                    rungs, pace = [by["rung", "c", st, d.on] for d in days], by["pace", "c", st]
+                    total += ((rungs[0] - START.mean) / START.sd) ** 2 + ((pace - 0.02) / 0.05) ** 2
+                    total += float(np.sum(((np.diff(rungs) - pace) / DRIFT_SD_PER_WEEK) ** 2))
+                    total += (by["reliance", "c", st] / HELP_SD) ** 2
+                    total += sum((by["day", "c", st, d.on] / DAY_SD) ** 2 for d in days)
+                    total += sum((by["offset", "c", st, f] / OFFSET_SD) ** 2 for f in "fgh")
+                total /= 2
+                for d in days:
+                    for s in d.sets:
+                        f, on = s.activity_id, d.on
+                        level = {st: sum(by[n] for n in of(st, on, f)) for st in "ab"}
+                        gap = min(level[st] - r for st, r in s.rungs.items())
+                        p = float(with_slips(odds_curve(gap)))
+                        total -= s.successes * np.log(p) + (s.tries - s.successes) * np.log(1 - p)
+                return total
+
+            best = minimize(worse, found.values, method="Powell", options={"maxiter": 4})
+            self.assertLess(worse(found.values) - best.fun, 0.2, f"seed {seed}")
 
     def test_no_set_that_tells_anything_is_refused(self) -> None:
         whole = Whole()
