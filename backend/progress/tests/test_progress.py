@@ -54,11 +54,11 @@ class CaseloadTest(TestCase):
     def test_the_list_takes_the_same_queries_for_one_child_or_ten(self) -> None:
         self.seen(3)
         self.api("get", "/caseload")
-        with self.assertNumQueries(8):
+        with self.assertNumQueries(7):
             self.api("get", "/caseload")
         for _ in range(9):
             self.seen()
-        with self.assertNumQueries(8):
+        with self.assertNumQueries(7):
             self.api("get", "/caseload")
 
     def test_progress_says_too_few_before_four_sessions(self) -> None:
