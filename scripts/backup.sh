@@ -6,6 +6,6 @@ source "$ROOT/scripts/database.sh"
 [ $# = 1 ] || die "usage: ./pollicor backup FILE"
 file=$(from_caller "$1")
 db_start postgres 54329
-POLLICOR_SECRET_KEY=$(secret django-key 48)
+POLLICOR_SECRET_KEY=${POLLICOR_SECRET_KEY:-$(secret django-key 48)}
 export POLLICOR_SECRET_KEY
 manage backup "$file" || exit 1

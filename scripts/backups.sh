@@ -15,8 +15,8 @@ opened_backup() {
   echo "$OPENED/backup.dump"
 }
 
-# read_backup FILE: all of it into the empty database “pollicor” of the cluster that db_start started, or nothing
+# read_backup FILE: all of it into the empty database that db_start reached, or nothing
 read_backup() {
-  PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor -d pollicor --no-owner --no-privileges \
+  PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h "$POLLICOR_DB_HOST" -p "$POLLICOR_DB_PORT" -U "$POLLICOR_DB_USER" -d "$POLLICOR_DB_NAME" --no-owner --no-privileges \
     --single-transaction --exit-on-error "$1"
 }

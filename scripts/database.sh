@@ -24,6 +24,11 @@ as_db_user() {
 # db_start NAME FIRST_PORT [extra server options]: make the cluster where there is none, start it, export how to reach it
 db_start() {
   local name=$1 first_port=$2 extra=${3:-} home
+  if [ "$name" = postgres ] && [ -n "${POLLICOR_DB_HOST:-}" ]; then
+    db_elsewhere
+    return
+  fi
+  export POLLICOR_DB_HOST=127.0.0.1 POLLICOR_DB_NAME=pollicor
   home=$(db_home "$name")
   export POLLICOR_DB_PASSWORD
   POLLICOR_DB_PASSWORD=$(secret "$name-password")
@@ -51,6 +56,14 @@ db_bury() {
   [ -f "$1/postmaster.pid" ] || return 0
   pid=$(head -n 1 "$1/postmaster.pid")
   if [ ! -d "/proc/$pid" ] || grep -q '^State:.Z' "/proc/$pid/status" 2>/dev/null; then rm -f "$1/postmaster.pid"; fi
+}
+
+# db_elsewhere: a PostgreSQL that others look after (POLLICOR_DB_HOST): reached as its owner, who makes the tables
+db_elsewhere() {
+  export POLLICOR_DB_PORT=${POLLICOR_DB_PORT:-5432} POLLICOR_DB_NAME=${POLLICOR_DB_NAME:-pollicor} POLLICOR_DB_USER=${POLLICOR_DB_USER:-pollicor}
+  [ -n "${POLLICOR_DB_PASSWORD:-}" ] || die "POLLICOR_DB_HOST is set and POLLICOR_DB_PASSWORD is not: it is needed to reach the database there"
+  psql_as_owner -d "$POLLICOR_DB_NAME" -tAc 'select 1' >/dev/null ||
+    die "the database $POLLICOR_DB_NAME at $POLLICOR_DB_HOST:$POLLICOR_DB_PORT can't be reached as $POLLICOR_DB_USER"
 }
 
 # db_archive HOME: with POLLICOR_WAL_DIR, what changes in the database is kept there too, file by file, at most five
@@ -85,16 +98,20 @@ db_make() {
   rm -f "$password_file"
 }
 
-psql_as_owner() { PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h 127.0.0.1 -p "$POLLICOR_DB_PORT" -U pollicor "$@"; }
+psql_as_owner() { PGPASSWORD=$POLLICOR_DB_PASSWORD psql -h "$POLLICOR_DB_HOST" -p "$POLLICOR_DB_PORT" -U "$POLLICOR_DB_USER" "$@"; }
 
 db_create() { # db_create NAME: the database inside the cluster, where it is missing
+  [ "$1" != "$POLLICOR_DB_NAME" ] || ! psql_as_owner -d "$1" -tAc "select 1" >/dev/null 2>&1 || return 0
   psql_as_owner -d postgres -tAc "select 1 from pg_database where datname='$1'" | grep -q 1 ||
     psql_as_owner -d postgres -qc "create database $1"
 }
 
+# web_password: several machines on one database share it, by the environment
+web_password() { echo "${POLLICOR_WEB_DB_PASSWORD:-$(secret web-db-password)}"; }
+
 # db_let_in: the role the server and its workers are: it owns nothing, and may only add to the audit log
 db_let_in() {
-  POLLICOR_WEB_PASSWORD=$(secret web-db-password) psql_as_owner -d pollicor -q -v ON_ERROR_STOP=1 <<'SQL'
+  POLLICOR_WEB_PASSWORD=$(web_password) psql_as_owner -d "$POLLICOR_DB_NAME" -q -v ON_ERROR_STOP=1 <<'SQL'
 \getenv password POLLICOR_WEB_PASSWORD
 select 'create role pollicor_web' where not exists (select from pg_roles where rolname = 'pollicor_web') \gexec
 alter role pollicor_web with login nosuperuser nocreatedb nocreaterole password :'password';
@@ -104,7 +121,7 @@ SQL
 
 # as_web: from here on the application is that role
 as_web() {
-  POLLICOR_DB_USER=pollicor_web POLLICOR_DB_PASSWORD=$(secret web-db-password)
+  POLLICOR_DB_USER=pollicor_web POLLICOR_DB_PASSWORD=$(web_password)
   export POLLICOR_DB_USER POLLICOR_DB_PASSWORD
 }
 

@@ -4,6 +4,6 @@ set -euo pipefail
 source "$(dirname "$0")/common.sh"
 source "$ROOT/scripts/database.sh"
 db_start postgres 54329
-POLLICOR_SECRET_KEY=$(secret django-key 48)
+POLLICOR_SECRET_KEY=${POLLICOR_SECRET_KEY:-$(secret django-key 48)}
 export POLLICOR_SECRET_KEY
 manage "$@"

@@ -12,7 +12,7 @@ apt_install postgresql postgresql-client gpg gpg-agent
 find_postgres
 db_start postgres 54329
 db_create pollicor
-tables=$(psql_as_owner -d pollicor -tAc "select count(*) from information_schema.tables where table_schema='public'")
+tables=$(psql_as_owner -d "$POLLICOR_DB_NAME" -tAc "select count(*) from information_schema.tables where table_schema='public'")
 [ "$tables" = 0 ] || die "the database already holds data: nothing was touched. Restore into a fresh copy of Pollicor before its first start"
 OPENED=$(mktemp -d)
 trap 'rm -rf "$OPENED"' EXIT

@@ -15,7 +15,7 @@ source "$ROOT/scripts/database.sh"
 find_postgres
 db_start postgres 54329
 db_create pollicor
-POLLICOR_SECRET_KEY=$(secret django-key 48)
+POLLICOR_SECRET_KEY=${POLLICOR_SECRET_KEY:-$(secret django-key 48)}
 export POLLICOR_SECRET_KEY
 
 POLLICOR_SETUP_CODE=$(secret setup-code | tr -d '_=-' | cut -c1-16)
@@ -33,7 +33,7 @@ migrations=$(cat "$ROOT"/backend/*/migrations/*.py "$ROOT/backend/requirements.l
 if ! stamp_is "$VAR/postgres.migrated" "$migrations"; then
   manage migrate --verbosity 0
   manage read_runs_again >>"$VAR/log/migrate.log" # stored taps, read as the rules read them now
-  [ "$EMPTY" = yes ] || [ "$(psql_as_owner -d pollicor -tAc 'select count(*) from clinic_clinic')" != 0 ] ||
+  [ "$EMPTY" = yes ] || [ "$(psql_as_owner -d "$POLLICOR_DB_NAME" -tAc 'select count(*) from clinic_clinic')" != 0 ] ||
     POLLICOR_DEMO_PASSWORD=$(secret demo-password) manage load_demo
   db_let_in
   echo "$migrations" >"$VAR/postgres.migrated"

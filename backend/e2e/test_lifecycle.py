@@ -9,6 +9,7 @@ import tempfile
 import time
 import urllib.request
 from pathlib import Path
+from typing import Any
 from unittest import TestCase
 from uuid import uuid4
 
@@ -137,13 +138,7 @@ class LifecycleTest(TestCase):
     def test_a_power_cut_loses_nothing_that_was_answered(self) -> None:
         var = self.new_folder()
         address = self.address(self.done(var, "start", "--empty"))
-        filled = self.done(var, "manage", "shell", "--verbosity", "0", "-c", FILL).strip().splitlines()[-1]
-        run, block, grade = filled.split(" ", 2)
-        value = {"outcome": "success", "support": "alone", "grade": json.loads(grade)}
-        taps = [
-            {"id": str(uuid4()), "block": block, "kind": "try", "at": f"2026-03-02T09:00:{i:02}Z", "value": value}
-            for i in range(40)
-        ]
+        run, taps = self.run_to_tap(var)
         maren = Visitor(address)
         maren.sign_in("maren", "a long enough one")
         maren.ask("POST", f"/runs/{run}/events", taps[:25])
@@ -154,9 +149,7 @@ class LifecycleTest(TestCase):
             os.kill(pid, signal.SIGKILL)
         self.assertEqual(self.address(self.done(var, "start", "--empty")), address)
         maren.ask("POST", f"/runs/{run}/events", taps[20:])  # still signed in
-        kept = maren.ask("GET", f"/runs/{run}")
-        assert isinstance(kept, dict)
-        self.assertEqual(sorted(e["id"] for e in kept["events"]), sorted(t["id"] for t in taps))
+        self.assertEqual(self.kept(maren, run), sorted(t["id"] for t in taps))
 
         supervisor, before = int((Path(var) / "supervisord.pid").read_text()), self.left_over(var)
         os.kill(supervisor, signal.SIGKILL)
@@ -191,6 +184,40 @@ class LifecycleTest(TestCase):
         self.assertEqual(self.clinics(fresh), ["Larkwater"])
         again = self.pollicor(fresh, "recover", "base", wal, moment)
         self.assertIn("there is a database already", again.stderr)
+
+    def test_two_machines_on_one_database(self) -> None:
+        elsewhere, one, two = self.new_folder(), self.new_folder(), self.new_folder()
+        command = "db_start postgres 54329; db_create pollicor; echo $POLLICOR_DB_PORT $POLLICOR_DB_PASSWORD"
+        port, password = self.sourced(elsewhere, "database.sh", command).splitlines()[-1].split()
+        shared = {"POLLICOR_DB_HOST": "127.0.0.1", "POLLICOR_DB_PORT": port, "POLLICOR_DB_PASSWORD": password}
+        shared |= {"POLLICOR_SECRET_KEY": "k" * 50, "POLLICOR_WEB_DB_PASSWORD": "of both"}
+        first = self.address(self.done(one, "start", "--empty", **shared))
+        second = self.address(self.done(two, "start", "--empty", **shared))
+        self.assertNotEqual(first, second)
+        self.assertFalse((Path(one) / "postgres").exists(), "no database of its own")
+        run, taps = self.run_to_tap(one, **shared)
+
+        maren = Visitor(first)
+        maren.sign_in("maren", "a long enough one")
+        maren.ask("POST", f"/runs/{run}/events", taps[:25])
+        maren.address = second  # the same session
+        maren.ask("POST", f"/runs/{run}/events", taps[20:30])
+        self.done(one, "stop")
+        maren.ask("POST", f"/runs/{run}/events", taps[25:])
+        self.assertEqual(self.kept(maren, run), sorted(t["id"] for t in taps))
+
+    def run_to_tap(self, var: str, **settings: str) -> tuple[str, list[dict[str, Any]]]:
+        """A run in a started Pollicor, for maren, and forty taps for it."""
+        filled = self.done(var, "manage", "shell", "--verbosity", "0", "-c", FILL, **settings).strip().splitlines()[-1]
+        run, block, grade = filled.split(" ", 2)
+        value = {"outcome": "success", "support": "alone", "grade": json.loads(grade)}
+        times = (f"2026-03-02T09:00:{i:02}Z" for i in range(40))
+        return run, [{"id": str(uuid4()), "block": block, "kind": "try", "at": at, "value": value} for at in times]
+
+    def kept(self, who: Visitor, run: str) -> list[str]:
+        result = who.ask("GET", f"/runs/{run}")
+        assert isinstance(result, dict)
+        return sorted(e["id"] for e in result["events"])
 
     def test_a_backup_goes_into_a_fresh_copy_and_a_damaged_one_leaves_nothing(self) -> None:
         var, fresh = self.new_folder(), self.new_folder()
