@@ -5,6 +5,7 @@ stays, what was not is refused in words and goes through later, and nobody has t
 import json
 import os
 import subprocess
+import time
 import unittest
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -56,6 +57,7 @@ class FaultsTest(OwnServerTest):
         status, words = self.refused("POST", f"/runs/{self.run_id}/events", during)
         self.assertEqual(status, 503)
         self.assertIn("database can't be reached", words)
+        time.sleep(40)  # long enough for a pool to try only every half a minute
         self.database("db_start crash 0")
         self.send(during)  # the very first one: no connection of before is handed out again
         self.send(before + after)

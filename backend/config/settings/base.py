@@ -112,7 +112,16 @@ DATABASES = {
         "HOST": os.environ.get("POLLICOR_DB_HOST", "127.0.0.1"),
         "PORT": os.environ.get("POLLICOR_DB_PORT", "54329"),
         "CONN_HEALTH_CHECKS": True,
-        "OPTIONS": {"pool": {"min_size": 1, "max_size": int(os.environ.get("POLLICOR_DB_POOL", "4")), "timeout": 10}},
+        # After five seconds of trying in vain the next request begins anew: a database that was away for long is not
+        # tried ever more seldom. Whoever asks waits for ten at most.
+        "OPTIONS": {
+            "pool": {
+                "min_size": 1,
+                "max_size": int(os.environ.get("POLLICOR_DB_POOL", "4")),
+                "timeout": 10,
+                "reconnect_timeout": 5,
+            }
+        },
     }
 }
 METRICS_TOKEN = os.environ.get("POLLICOR_METRICS_TOKEN", "")  # empty: there is no page of metrics
