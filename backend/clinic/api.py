@@ -91,7 +91,12 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
             "Try again, or ask the clinic's lead for a new password.",
         )
     if is_on(member.user):
-        check(member.user, body.code)
+        try:
+            check(member.user, body.code)
+        except ProblemError:
+            if body.code:
+                note_missed(request, username)
+            raise
     let_in(request, member)
     return me_out(member)
 

@@ -10,13 +10,13 @@ import subprocess
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
 from pathlib import Path
-from tempfile import TemporaryDirectory
+from tempfile import NamedTemporaryFile, TemporaryDirectory
 
 from django.conf import settings
 from django.db import connection
 from django.utils import timezone
 
-SEALED = ".gpg"
+SEALED, PART = ".gpg", ".part"
 NIGHT = 2  # the hour, UTC, of the nightly one
 ENOUGH = timedelta(hours=12)  # newer than this needs no other at night
 LATE = timedelta(hours=26)  # older than this is made up for at once, at any hour
@@ -44,18 +44,15 @@ def write(file: Path, passphrase: str = "") -> None:
     """Dump the database into a file that only its owner may read: all of it, or no file at all. Raises BackupError
     where it is there already, can't be written or the database can't be read to its end.
     """
-    part = file.with_name(file.name + ".part")
     try:
-        with os.fdopen(os.open(part, os.O_WRONLY | os.O_CREAT | os.O_TRUNC, 0o600), "wb") as out:
+        with NamedTemporaryFile(dir=file.parent, prefix=file.name, suffix=PART) as out:
             _dump(out.fileno(), passphrase)
             os.fsync(out.fileno())
-        os.link(part, file)  # unlike a rename, never over another
+            os.link(out.name, file)  # unlike a rename, never over another
     except FileExistsError as error:
         raise BackupError(f"{file} exists already: choose another name. Nothing was written.") from error
     except OSError as error:
         raise BackupError(f"{file} can't be written ({error.strerror}). Nothing was kept.") from error
-    finally:
-        part.unlink(missing_ok=True)
 
 
 def nightly(folder: Path, now: datetime) -> Backup | None:
@@ -66,6 +63,8 @@ def nightly(folder: Path, now: datetime) -> Backup | None:
     if not is_due(kept[0].at if kept else None, now):
         return None
     folder.mkdir(mode=0o700, parents=True, exist_ok=True)
+    for broken in folder.glob(f"pollicor-*{PART}"):
+        broken.unlink()  # of a night that was cut short
     passphrase = settings.BACKUP_PASSPHRASE
     made = folder / f"pollicor-{now:%Y-%m-%dT%H%M}Z.dump{SEALED if passphrase else ''}"
     write(made, passphrase)

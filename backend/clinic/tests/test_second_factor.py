@@ -60,7 +60,10 @@ class SecondFactorTest(TestCase):
         secret, _ = self.switched_on()
         status, answer = self.sign_in()
         self.assertEqual((status, answer["fields"][0]["field"]), (401, "code"))
+        missed = AuditEntry.objects.filter(action="refused.sign_in")
+        self.assertFalse(missed.exists(), "no code yet is no miss")
         self.assertEqual(self.sign_in(code="123456" if code_of(secret, time.time()) != "123456" else "654321")[0], 401)
+        self.assertEqual(missed.count(), 1)
         self.assertEqual(
             self.sign_in(password="wrong", code=code_of(secret, time.time()))[1]["fields"][0]["field"], "username"
         )

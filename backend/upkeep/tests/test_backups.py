@@ -123,6 +123,11 @@ class NightlyTest(FolderTest):
         self.assertEqual(len(kept), 7 + 3 + 10, "days, Sundays before them, ends of months before those")
         self.assertIn("pollicor-notes.dump.txt", self.names())
 
+    def test_what_a_night_that_was_cut_short_left_is_cleared_away(self) -> None:
+        (self.folder / "pollicor-2026-03-01T0240Z.dump4711.part").write_text("half of it")
+        nightly(self.folder, NIGHT)
+        self.assertEqual(self.names(), ["pollicor-2026-03-02T0240Z.dump"])
+
     def test_where_none_could_be_made_none_is_deleted(self) -> None:
         self.made_on(*(NIGHT.date() - timedelta(days=n) for n in range(1, 40)))
         with full_disk(after=20_000), self.assertRaises(BackupError):
