@@ -5,6 +5,7 @@ import time
 import traceback
 from collections.abc import Callable
 from types import TracebackType
+from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 from pythonjsonlogger.json import JsonFormatter
@@ -15,6 +16,15 @@ Raised = tuple[type[BaseException], BaseException, TracebackType | None] | tuple
 
 class CarefulFormatter(JsonFormatter):
     """Writes where an error arose and of what kind it is, and not what it says: a database's errors quote the row."""
+
+    def process_log_record(self, log_data: dict[str, Any]) -> dict[str, Any]:
+        """Return what is written, without the request that Django hands on: of its address the pattern alone."""
+        request = log_data.pop("request", None)
+        if request is not None:
+            match = getattr(request, "resolver_match", None)
+            log_data["route"] = match.route if match else "none"
+            log_data["message"] = str(log_data.get("message", "")).replace(request.path, log_data["route"])
+        return log_data
 
     def formatException(self, ei: Raised) -> str:
         """Return the kinds and the places, from the cause to what came of it."""

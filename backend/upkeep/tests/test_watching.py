@@ -42,6 +42,18 @@ class LogTest(SimpleTestCase):
         self.assertIn("test_watching.py:", told)
         self.assertEqual((line["level"], line["message"]), ("ERROR", "went wrong"))
 
+    def test_the_address_of_a_request_that_failed_is_its_pattern(self) -> None:
+        request = RequestFactory().get("/api/children/4711?letters=Wyn")
+        request.resolver_match = resolve(request.path)
+        record = logging.LogRecord(
+            "django.request", logging.ERROR, __file__, 1, "%s: %s", ("Error", request.path), None
+        )
+        record.request, record.status_code = request, 500
+        line = self.line(record)
+        self.assertEqual((line["message"], line["status_code"]), ("Error: api/children/<child_id>", 500))
+        self.assertNotIn("4711", json.dumps(line))
+        self.assertNotIn("Wyn", json.dumps(line))
+
     def test_an_answer_is_a_line_with_the_pattern_of_its_address(self) -> None:
         def get_response(request: object) -> HttpResponse:
             request.resolver_match = resolve(request.path)  # type: ignore[attr-defined]
