@@ -114,14 +114,15 @@ def _dump(out: int, passphrase: str) -> None:
     command = ["pg_dump", "-h", str(at["HOST"]), "-p", str(at["PORT"]), "-U", str(at["USER"])]
     command += ["-Fc", "--no-privileges", "--no-owner", str(at["NAME"])]
     environment = {**os.environ, "PGPASSWORD": str(at["PASSWORD"])}
-    dump = subprocess.Popen(
-        command, env=environment, stdout=subprocess.PIPE if passphrase else out, stderr=subprocess.PIPE
-    )
-    if passphrase:
-        assert dump.stdout is not None
-        _seal(dump.stdout.fileno(), out, passphrase)
-        dump.stdout.close()
-    why = dump.communicate()[1].decode(errors="replace").strip()
+    output = subprocess.PIPE if passphrase else out
+    with subprocess.Popen(command, env=environment, stdout=output, stderr=subprocess.PIPE) as dump:
+        if dump.stdout is not None:
+            try:
+                _seal(dump.stdout.fileno(), out, passphrase)
+            finally:
+                dump.stdout.close()  # one that nobody reads any more would wait for ever, in a transaction of its own
+        assert dump.stderr is not None
+        why = dump.stderr.read().decode(errors="replace").strip()
     if dump.returncode:
         raise BackupError(f"The database could not be read ({why.splitlines()[0] if why else 'pg_dump failed'}).")
 

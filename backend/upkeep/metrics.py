@@ -23,6 +23,7 @@ BUCKETS = (0.01, 0.025, 0.05, 0.1, 0.3, 1, 3, 10, 30)  # seconds
 REQUESTS = Counter("pollicor_requests_total", "Requests answered.", ["method", "route", "status"])
 SECONDS = Histogram("pollicor_request_seconds", "How long they took.", ["kind"], buckets=BUCKETS)
 PLANS = Counter("pollicor_plans_total", "Plans made, by whether they were proven best.", ["status"])
+METHODS = frozenset({"GET", "HEAD", "OPTIONS", "POST", "PUT", "PATCH", "DELETE"})
 KINDS = (
     ("tap", re.compile(r"/events$")),
     ("dial", re.compile(r"/forecast$")),
@@ -40,7 +41,8 @@ def counted(get_response: Callable[[HttpRequest], HttpResponse]) -> Callable[[Ht
         if getattr(response, "handed_on", False) or request.path == "/health":
             return response  # counted where it was worked out; or asked by what watches over the server
         route = request.resolver_match.route if request.resolver_match else "none"
-        REQUESTS.labels(request.method, route, response.status_code).inc()
+        method = request.method if request.method in METHODS else "other"  # whoever asks chooses the word
+        REQUESTS.labels(method, route, response.status_code).inc()
         SECONDS.labels(kind_of(request.method or "", request.path)).observe(time.perf_counter() - begun)
         return response
 

@@ -1,5 +1,7 @@
 """Pages for what watches over a Pollicor: is it ready, and how is it doing."""
 
+from functools import cache
+
 from django.conf import settings
 from django.db import OperationalError, connection
 from django.db.migrations.executor import MigrationExecutor
@@ -10,16 +12,30 @@ from prometheus_client import CONTENT_TYPE_LATEST
 from upkeep.metrics import said
 
 
+class BehindError(Exception):
+    """The database is of an older version than the code."""
+
+
 def ready(request: HttpRequest) -> JsonResponse:
-    """Whether requests can be sent here: 200, or 503 with what is missing. Asks the database each time."""
+    """Whether requests can be sent here: 200, or 503 with what is missing."""
     missing = []
     try:
-        executor = MigrationExecutor(connection)
-        if executor.migration_plan(executor.loader.graph.leaf_nodes()):
-            missing.append("The database is of an older Pollicor: ./pollicor start brings it up to date.")
+        check_version()
+        with connection.cursor() as cursor:
+            cursor.execute("select 1")
+    except BehindError:
+        missing.append("The database is of an older Pollicor: ./pollicor start brings it up to date.")
     except OperationalError:
         missing.append("The database can't be reached.")
     return JsonResponse({"ready": not missing, "missing": missing}, status=503 if missing else 200)
+
+
+@cache
+def check_version() -> None:
+    """Raise BehindError where a migration is missing; once none is, it is not looked for again."""
+    executor = MigrationExecutor(connection)
+    if executor.migration_plan(executor.loader.graph.leaf_nodes()):
+        raise BehindError
 
 
 def metrics(request: HttpRequest) -> HttpResponse:

@@ -2,6 +2,7 @@
 
 import resource
 import subprocess
+import time
 from collections.abc import Iterator
 from contextlib import contextmanager
 from datetime import UTC, date, datetime, timedelta
@@ -9,6 +10,7 @@ from pathlib import Path
 from tempfile import TemporaryDirectory
 from unittest.mock import patch
 
+from django.db import connection
 from django.test import SimpleTestCase, TestCase, override_settings
 
 from upkeep.backups import BackupError, backups_in, is_due, nightly, to_keep, write
@@ -85,9 +87,21 @@ class WriteTest(FolderTest):
 
     def test_a_disk_that_is_full_leaves_no_half_of_it(self) -> None:
         for passphrase in ("", PASSPHRASE):
-            with full_disk(after=20_000), self.assertRaises(BackupError):
+            with full_disk(after=20_000), self.assertRaises(BackupError) as caught:
                 write(self.folder / "a.dump", passphrase)
+            self.assertTrue(str(caught.exception))
             self.assertEqual(self.names(), [])
+        for _ in range(100):  # its end reaches the server a moment later
+            if not self.dumps():
+                break
+            time.sleep(0.1)
+        self.assertEqual(self.dumps(), 0, "no dump is left behind in its transaction")
+
+    def dumps(self) -> int:
+        with connection.cursor() as cursor:
+            here = "application_name = 'pg_dump' and datname = current_database()"
+            cursor.execute(f"select count(*) from pg_stat_activity where {here}")
+            return int(cursor.fetchone()[0])
 
     def test_a_database_that_can_t_be_read_is_said(self) -> None:
         gone = {"HOST": "127.0.0.1", "PORT": "1", "USER": "nobody", "PASSWORD": "", "NAME": "none"}

@@ -15,6 +15,7 @@ from prometheus_client.parser import text_string_to_metric_families
 from testing.builders import Api, make_child, make_home, make_member, plan_for_child
 from upkeep.logs import CarefulFormatter, logged
 from upkeep.metrics import BUCKETS, kind_of
+from upkeep.pages import check_version
 
 TOKEN = {"Authorization": "Bearer a token"}
 
@@ -108,6 +109,9 @@ class MetricsTest(TestCase):
 
 
 class ReadyTest(TestCase):
+    def setUp(self) -> None:
+        check_version.cache_clear()
+
     def test_it_is_ready_with_a_database_of_this_version(self) -> None:
         answer = self.client.get("/ready")
         self.assertEqual((answer.status_code, answer.json()), (200, {"ready": True, "missing": []}))
@@ -118,6 +122,7 @@ class ReadyTest(TestCase):
         self.assertEqual(answer.status_code, 503)
         self.assertIn("./pollicor start", answer.json()["missing"][0])
 
-    def test_it_is_not_without_one(self) -> None:
-        with patch("upkeep.pages.MigrationExecutor", side_effect=OperationalError):
+    def test_it_is_not_without_one_also_when_it_was_before(self) -> None:
+        self.assertEqual(self.client.get("/ready").status_code, 200)
+        with patch("upkeep.pages.connection.cursor", side_effect=OperationalError):
             self.assertEqual(self.client.get("/ready").json()["missing"], ["The database can't be reached."])
