@@ -1,122 +1,101 @@
-"""What happens to a run while the database is away, its disk is full or the machine's clock is wrong: what was answered
-stays, what was not is refused in words and goes through later, and nobody has to start anything again.
-"""
+"""What a run has to survive at the table: a reload, two tabs, two tablets, an expired sign-in, a changed plan."""
 
-import json
-import os
-import subprocess
-import time
-import unittest
-from collections.abc import Iterator
-from contextlib import contextmanager
-from pathlib import Path
-from uuid import uuid4
+import re
 
-from e2e.own_server import FILL, OwnServerTest
+from playwright.sync_api import Page, expect
 
-MB = 1024 * 1024
+from e2e.browser import BrowserTest
+from planning.models import Plan
+from running.models import Run, RunEvent
+from testing.builders import TODAY, make_member, plan_for_child, run_for_child, shown_blocks
+
+ALONE = re.compile("On their own")
 
 
-class FaultsTest(OwnServerTest):
-    def begin(self) -> None:
-        """A served clinic with one run under way."""
-        self.start()
-        self.manage("migrate", "--verbosity", "0")
-        filled = self.manage("shell", "--verbosity", "0", "-c", FILL).strip().splitlines()[-1]
-        self.run_id, self.block, grade = filled.split(" ", 2)
-        self.grade = json.loads(grade)
-        self.made = 0
-        self.serve()
+class FaultTest(BrowserTest):
+    def setUp(self) -> None:
+        super().setUp()
+        self.run_ = run_for_child(self.lead, self.child)
+        self.path = f"/runs/{self.run_.pk}"
+        self.sign_in()
+        self.open(self.page)
 
-    def taps(self, count: int, note: str = "") -> list[dict[str, object]]:
-        value = {"outcome": "success", "support": "alone", "grade": self.grade}
-        made = []
-        for _ in range(count):
-            self.made += 1
-            at = f"2026-03-02T09:{self.made // 60 % 60:02}:{self.made % 60:02}Z"
-            made.append({"id": str(uuid4()), "block": self.block, "kind": "try", "at": at, "value": value})
-        if note:
-            made.append({"id": str(uuid4()), "block": self.block, "kind": "note", "at": at, "value": {"text": note}})
-        return made
+    def open(self, page: Page) -> None:
+        page.goto(self.path)
+        page.get_by_role("button", name=ALONE).wait_for()
 
-    def send(self, taps: list[dict[str, object]]) -> None:
-        kept = self.ask("POST", f"/runs/{self.run_id}/events", taps)
-        assert isinstance(kept, dict)
-        self.assertEqual((sorted(kept["kept"]), kept["refused"]), (sorted(str(t["id"]) for t in taps), []))
+    def tap(self, times: int, page: Page | None = None) -> None:
+        for _ in range(times):
+            (page or self.page).get_by_role("button", name=ALONE).click()
 
-    def kept(self) -> list[str]:
-        result = self.ask("GET", f"/runs/{self.run_id}")
-        assert isinstance(result, dict)
-        return sorted(e["id"] for e in result["events"])
+    def kept(self, tries: int) -> None:
+        self.eventually(
+            lambda: RunEvent.objects.filter(run=self.run_, kind="try").count() == tries, f"{tries} tries kept"
+        )
 
-    def test_a_database_that_is_away_is_said_and_comes_back_by_itself(self) -> None:
-        self.begin()
-        before, during, after = self.taps(5), self.taps(5), self.taps(5)
-        self.send(before)
-        self.database("db_stop crash")
-        status, words = self.refused("POST", f"/runs/{self.run_id}/events", during)
-        self.assertEqual(status, 503)
-        self.assertIn("database can't be reached", words)
-        time.sleep(40)  # long enough for a pool to try only every half a minute
-        self.database("db_start crash 0")
-        self.send(during)  # the very first one: no connection of before is handed out again
-        self.send(before + after)
-        self.assertEqual(self.kept(), sorted(str(t["id"]) for t in before + during + after))
+    def test_a_reload_in_the_middle_of_a_set_loses_nothing(self) -> None:
+        self.tap(3)
+        self.page.reload()
+        self.page.get_by_text("3 alone ·").wait_for()
+        self.tap(1)
+        self.kept(4)
 
-    @contextmanager
-    def small_disk(self, size: int) -> Iterator[Path]:
-        """A disk of its own for the database."""
-        disk = Path(self.var) / "crash"
-        disk.mkdir()
-        subprocess.run(["mount", "-t", "tmpfs", "-o", f"size={size},mode=700", "tmpfs", str(disk)], check=True)
-        try:
-            yield disk
-        finally:
-            self.kill()
-            self.database("db_stop crash")
-            subprocess.run(["umount", str(disk)], check=True)
+    def test_two_tabs_show_the_same_count(self) -> None:
+        other = self.page.context.new_page()
+        self.open(other)
+        self.tap(2)
+        other.get_by_text("2 alone ·").wait_for()
+        other.get_by_text("open in another tab").wait_for()
+        self.tap(1, other)
+        self.page.get_by_text("3 alone ·").wait_for()
+        self.kept(3)
 
-    @unittest.skipUnless(os.getuid() == 0, "mounting a small disk takes root")
-    def test_a_full_disk_is_said_and_nothing_that_was_answered_is_lost(self) -> None:
-        with self.small_disk(200 * MB) as disk:
-            self.begin()
-            answered = self.taps(5)
-            self.send(answered)
-            filler = disk / "filler"
-            filler.write_bytes(bytes(self.left(disk)))
-            refused: list[dict[str, object]] = []
-            for _ in range(80):
-                batch = self.taps(100, note="x" * 400)
-                try:
-                    self.send(batch)
-                    answered += batch
-                except OSError:
-                    refused = batch
-                    break
-            self.assertTrue(refused, "the disk was never full")
-            status, words = self.refused("POST", f"/runs/{self.run_id}/events", refused)
-            self.assertEqual(status, 503)
-            self.assertIn("can't be reached or written to", words)
-            filler.unlink()
-            self.send(refused)
-            self.assertEqual(self.kept(), sorted(str(t["id"]) for t in answered + refused))
+    def test_two_tablets_on_one_run_are_joined_and_told(self) -> None:
+        make_member("therapist", self.lead.clinic, username="tove")
+        other = self.new_page()
+        other.goto("/")
+        other.get_by_label("Name").fill("tove")
+        other.get_by_label("Password").fill("a long enough one")
+        other.get_by_role("button", name="Sign in").click()
+        other.get_by_role("button", name="Sign out").wait_for()
+        self.open(other)
+        self.tap(4)
+        self.kept(4)
+        self.tap(1, other)
+        other.get_by_text("Another tablet is recording this session").wait_for()
+        other.get_by_text("5 alone ·").wait_for()
+        self.kept(5)
+        other.context.close()
 
-    def left(self, disk: Path) -> int:
-        state = os.statvfs(disk)
-        return state.f_bavail * state.f_frsize
+    def test_an_expired_sign_in_keeps_every_tap_and_says_so(self) -> None:
+        self.page.context.clear_cookies()
+        self.tap(3)
+        self.page.get_by_text("You were signed out. Every tap is kept on this tablet").wait_for()
+        self.page.get_by_role("link", name="sign in again").click()
+        self.page.get_by_label("Name").fill("maren")
+        self.page.get_by_label("Password").fill("a long enough one")
+        self.page.get_by_role("button", name="Sign in").click()
+        self.page.get_by_text("3 alone ·").wait_for()
+        self.kept(3)
 
-    def test_a_clock_set_back_by_a_day_loses_and_doubles_nothing(self) -> None:
-        self.begin()
-        first, second = self.taps(5), self.taps(5)
-        self.send(first)
-        self.kill()
-        self.serve(before=["faketime", "-f", "-1d"])
-        self.send(first[3:] + second)
-        self.assertEqual(self.kept(), sorted(str(t["id"]) for t in first + second))
-        result = self.ask("POST", f"/runs/{self.run_id}/finish")
-        assert isinstance(result, dict)
-        self.assertEqual([(s["tries"], s["successes"]) for s in result["sets"]], [(10, 10)])
-        audit = self.ask("GET", "/audit")
-        assert isinstance(audit, dict)
-        newest = [e["action"] for e in audit["entries"][:2]]
-        self.assertEqual(newest, ["run.read", "run.finish"], "in the order written, whatever the clock said")
+    def test_a_plan_changed_meanwhile_leaves_the_run_as_it_began(self) -> None:
+        before = [b["activity_id"] for b in shown_blocks(self.run_)]
+        self.tap(2)
+        Plan.objects.get(pk=self.run_.plan_id).blocks.all().delete()
+        plan_for_child(self.lead, self.child, 20, ("scissors",))
+        self.page.reload()
+        self.page.get_by_text("2 alone ·").wait_for()
+        self.page.get_by_role("button", name="Finish").click()
+        self.page.get_by_role("button", name="End the session").click()
+        self.page.get_by_role("heading", name="How it went for Wyn").wait_for()
+        self.assertEqual([b["activity_id"] for b in shown_blocks(Run.objects.get(pk=self.run_.pk))], before)
+
+    def test_three_hundred_taps_without_a_network_are_all_sent_afterwards(self) -> None:
+        self.page.context.set_offline(True)
+        for _ in range(300):
+            self.page.keyboard.press("1")
+        expect(self.page.get_by_role("status").filter(has_text="to send")).to_have_text("300 to send")
+        self.assertEqual(RunEvent.objects.count(), 0)
+        self.page.context.set_offline(False)
+        self.kept(300)
+        self.assertEqual(self.run_.on, TODAY)
