@@ -52,7 +52,7 @@ describe('signing out', () => {
     expect(page.router.currentRoute.value.fullPath).toBe('/sign-in')
   })
 
-  it('keeps a tap that the server would not take, without the name, and says so', async () => {
+  it('keeps a refused tap on the device without the child’s name, and tells the user', async () => {
     answers({ 'POST /api/runs/r1/events': new Refusal(403), 'DELETE /api/session': {} })
     const page = onPage()
     await page.signOut()
