@@ -94,11 +94,16 @@ class BrowserTest(StaticLiveServerTestCase):
         self.page.context.close()
         self.assertTrue(UNDERWAY.settled(30), "a request is still under way")
 
-    def new_page(self) -> Page:
-        """A page nobody is signed in on."""
-        page = self.browser.new_context(
-            base_url=self.live_server_url, viewport={"width": 1280, "height": 800}
-        ).new_page()
+    def new_page(self, *, keeps_files: bool = True) -> Page:
+        """A page nobody is signed in on. keeps_files: with the worker that keeps the application on the device; without
+        it, a test can hold up or refuse a file.
+        """
+        context = self.browser.new_context(
+            base_url=self.live_server_url,
+            viewport={"width": 1280, "height": 800},
+            service_workers="allow" if keeps_files else "block",
+        )
+        page = context.new_page()
         page.add_init_script(WATCH_POLICY)
         page.set_default_timeout(30_000)
         return page

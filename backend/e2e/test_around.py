@@ -6,7 +6,7 @@ from base64 import b32decode
 from datetime import timedelta
 
 from django.test import tag
-from playwright.sync_api import expect
+from playwright.sync_api import Route, TimeoutError, expect
 
 from caseload.models import Child
 from clinic.tests.test_second_factor import code_of
@@ -241,6 +241,43 @@ class AroundTest(BrowserTest):
         page.get_by_role("heading", name="Visit bag").wait_for()
         tabs.get_by_role("link", name="Library").click()
         page.get_by_role("heading", name="Our library").wait_for()
+
+    def test_a_page_on_its_way_takes_the_presses_meant_for_it(self) -> None:
+        page = self.page = self.new_page(keeps_files=False)
+        make_child(self.lead, self.home, first_name="Ada")
+        self.sign_in()
+        page.get_by_role("link", name="Together").click()
+        page.get_by_role("button", name=re.compile("^Ada")).click()
+        page.get_by_role("button", name="Choose two or more").wait_for()
+        held: list[Route] = []
+
+        def hold(route: Route) -> None:
+            held.append(route)
+
+        page.route("**/BagPage-*.js", hold)
+        page.get_by_role("link", name="Visit bag").click()
+        page.get_by_role("progressbar", name="Opening the page").wait_for()
+        wyn = page.get_by_role("button", name=re.compile("^Wyn"))
+        with self.assertRaises(TimeoutError):
+            wyn.click(timeout=1000)
+        self.assertEqual(wyn.get_attribute("aria-pressed"), "false")
+        held[0].continue_()
+        wyn.click()
+        page.get_by_role("button", name="Pack for the newest plans").click(trial=True)
+        self.assertEqual(wyn.get_attribute("aria-pressed"), "true")
+
+    def test_a_page_that_cannot_be_fetched_is_said_and_can_be_opened_again(self) -> None:
+        page = self.page = self.new_page(keeps_files=False)
+        self.sign_in()
+        page.route("**/BagPage-*.js", lambda route: route.abort())
+        page.get_by_role("link", name="Visit bag").click()
+        page.get_by_text("That page couldn’t be fetched").wait_for()
+        page.goto("/bag")
+        page.get_by_text("That page couldn’t be fetched").wait_for()
+        self.check_axe("a page not fetched")
+        page.unroute("**/BagPage-*.js")
+        page.get_by_role("link", name="open it again").click()
+        page.get_by_role("heading", name="Visit bag").wait_for()
 
     def test_a_family_says_it_its_own_way_on_the_plan_too(self) -> None:
         page = self.page

@@ -2,6 +2,7 @@
 import { useDark } from '@vueuse/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useLeaving } from './composables/useLeaving'
 import { useFirstSteps, useShortcuts } from './composables/useShortcuts'
 import TopBar from './components/shared/TopBar.vue'
 
@@ -12,6 +13,7 @@ const ShortcutHelp = defineAsyncComponent(() => import('./components/shared/Shor
 const bare = computed(() => route.meta.bare === true || route.name === 'sign-in')
 const keys = useShortcuts(() => !bare.value)
 const steps = useFirstSteps()
+const { leaving, missed } = useLeaving()
 
 function showSteps(): void {
   steps.value = true
@@ -23,7 +25,11 @@ function showSteps(): void {
 <template>
   <a class="skip" href="#main">Skip to the content</a>
   <TopBar v-if="!bare" v-model:dark="dark" />
-  <main id="main" :class="{ page: !bare }" tabindex="-1">
+  <div v-if="leaving" class="coming" role="progressbar" aria-label="Opening the page"></div>
+  <main id="main" :class="{ page: !bare, leaving }" :aria-busy="leaving" tabindex="-1">
+    <p v-if="missed" class="notice barred" role="alert">
+      That page couldn’t be fetched. Check the connection, then <a :href="missed">open it again</a>.
+    </p>
     <RouterView />
   </main>
   <ShortcutHelp v-if="keys" @close="keys = false" @steps="showSteps" />
@@ -38,6 +44,31 @@ function showSteps(): void {
 @media (max-width: 760px) {
   .page {
     padding: var(--gap-3) var(--gap-3) 96px; /* the tabs at the thumb cover nothing */
+  }
+}
+.leaving {
+  pointer-events: none; /* a press meant for the page to come must not land on the one still here */
+}
+.coming {
+  position: fixed;
+  inset: 0 0 auto;
+  z-index: 20;
+  height: 3px;
+  background: var(--brass);
+  transform-origin: left;
+  animation: coming 8s cubic-bezier(0.1, 0.8, 0.3, 1) 0.15s both;
+}
+@keyframes coming {
+  from {
+    transform: scaleX(0);
+  }
+  to {
+    transform: scaleX(0.95);
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .coming {
+    animation-duration: 1ms;
   }
 }
 main:focus {

@@ -24,6 +24,9 @@ const queries = new QueryClient({
 })
 const app = createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries })
 // Mounted once the address is known: before that a signed-out page would forget where it was going.
-void router.isReady().then(() => app.mount('#app'))
+void router
+  .isReady()
+  .catch(() => undefined) // a page that can't be fetched is said by the application itself
+  .then(() => app.mount('#app'))
 
 window.addEventListener('load', () => void keepOffline().catch(() => undefined))
