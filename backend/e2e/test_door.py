@@ -101,6 +101,7 @@ class PlacesTest(BrowserTest):
         self.check_axe("places")
         page.get_by_role("combobox", name="Also at").press("ArrowDown")
         page.get_by_role("option", name="Granny's boat").click()
+        page.get_by_role("dialog", name="Places").get_by_text("Granny's boat").wait_for()
         page.keyboard.press("Tab")
         page.get_by_role("button", name="Save", exact=True).click()
         self.eventually(lambda: self.child.also_at.filter(pk=gran.pk).exists(), "the second place is kept")

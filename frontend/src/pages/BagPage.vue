@@ -44,7 +44,9 @@ async function pack(): Promise<void> {
           @update:model-value="(id: number) => (store = id)"
           ><el-option v-for="h in stores" :key="h.id" :value="h.id" :label="h.name"
         /></el-select>
-        <button class="plain-button main" :disabled="!children.length || !stores.length">Pack for the newest plans</button>
+        <button class="plain-button main" :disabled="!children.length || !stores.length">
+          Pack for the newest plans
+        </button>
       </div>
       <p v-if="homes.length && !stores.length" class="notice">
         A bag is packed from a clinic room or a school, and none is entered yet. Add one under “Places…” on the cupboard
