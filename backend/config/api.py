@@ -28,7 +28,7 @@ from config.incoming import CarefulParser, refusal
 from config.said_units import said
 from core.errors import NotThere
 from core.materials import MeasureError
-from core.planner import RequestError
+from core.planner import Abandoned, RequestError
 from core.running import EventError
 from cupboard.api import router as cupboard
 from cupboard.letters_api import router as letters
@@ -207,6 +207,11 @@ def _on_missing(request: HttpRequest, error: Http404) -> HttpResponse:
 @api.exception_handler(RequestDataTooBig)
 def _on_too_much(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
     return refusal(413)
+
+
+@api.exception_handler(Abandoned)
+def _on_abandoned(request: HttpRequest, error: Abandoned) -> HttpResponse:
+    return refusal(503)  # read by nobody; nothing of it was kept
 
 
 @api.exception_handler(HttpError)

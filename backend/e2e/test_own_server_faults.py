@@ -120,3 +120,20 @@ class FaultsTest(OwnServerTest):
         assert isinstance(audit, dict)
         newest = [e["action"] for e in audit["entries"][:2]]
         self.assertEqual(newest, ["run.read", "run.finish"], "in the order written, whatever the clock said")
+
+    def test_a_plan_is_not_made_for_somebody_who_hung_up(self) -> None:
+        self.begin()
+        run = self.ask("GET", f"/runs/{self.run_id}")
+        assert isinstance(run, dict)
+        child = self.ask("GET", f"/children/{run['child_id']}")
+        assert isinstance(child, dict)
+        plans = f"/children/{child['id']}/plans"
+        wish = {"minutes": 30, "targets": ["grasp", "bilateral"], "home_id": child["home_id"]}
+        before = self.ask("GET", plans)
+        assert isinstance(before, list)
+        self.visitor.ask_and_leave("POST", plans, wish)
+        made = self.ask("POST", plans, wish)
+        assert isinstance(made, dict)
+        after = self.ask("GET", plans)
+        assert isinstance(after, list)
+        self.assertEqual([p["id"] for p in after], [made["id"], *(p["id"] for p in before)])

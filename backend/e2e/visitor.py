@@ -1,7 +1,9 @@
 """Somebody who signs in to a server and asks its API, without a browser."""
 
 import json
+from http.client import HTTPConnection
 from http.cookiejar import CookieJar
+from urllib.parse import urlsplit
 from urllib.request import HTTPCookieProcessor, Request, build_opener
 
 
@@ -20,9 +22,18 @@ class Visitor:
 
     def ask(self, method: str, path: str, body: object = None) -> object:
         """What the API answers. Raises HTTPError where it refuses."""
-        token = next((c.value for c in self.jar if c.name == "csrftoken"), "") or ""
-        headers = {"Content-Type": "application/json", "X-CSRFToken": token}
         content = json.dumps(body).encode() if body is not None else None
-        request = Request(f"{self.address}api{path}", content, headers, method=method)
+        request = Request(f"{self.address}api{path}", content, self._headers(), method=method)
         with self.opener.open(request, timeout=60) as answer:
             return json.loads(answer.read() or "null")
+
+    def ask_and_leave(self, method: str, path: str, body: object) -> None:
+        """Ask, and hang up before the answer."""
+        connection = HTTPConnection(urlsplit(self.address).netloc, timeout=60)
+        cookies = "; ".join(f"{c.name}={c.value}" for c in self.jar)
+        connection.request(method, f"/api{path}", json.dumps(body), {**self._headers(), "Cookie": cookies})
+        connection.close()
+
+    def _headers(self) -> dict[str, str]:
+        token = next((c.value for c in self.jar if c.name == "csrftoken"), "") or ""
+        return {"Content-Type": "application/json", "X-CSRFToken": token}

@@ -1,13 +1,17 @@
 """Long work is handed on as it was asked and answered as it was said; without anybody there, it is said to be busy."""
 
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
-from threading import Thread
+from socket import socket, socketpair
+from threading import Event, Thread
 from typing import ClassVar
 
 from django.http import HttpRequest, HttpResponse
 from django.test import RequestFactory, SimpleTestCase, override_settings
+from ortools.sat.python import cp_model
 
 from config.forwarding import LONG_WORK, forwarding
+from core.planner import Abandoned
+from core.planner.solver import run
 
 
 class Planner(BaseHTTPRequestHandler):
@@ -31,19 +35,43 @@ class Planner(BaseHTTPRequestHandler):
         """Say nothing."""
 
 
+class Slow(BaseHTTPRequestHandler):
+    """Never answers; says when it was asked and when whoever asked hung up."""
+
+    asked, left = Event(), Event()
+
+    def do_GET(self) -> None:
+        self.asked.set()
+        self.rfile.read(1)
+        self.left.set()
+
+    def log_message(self, format: str, *args: object) -> None:
+        """Say nothing."""
+
+
 def here(request: HttpRequest) -> HttpResponse:
     return HttpResponse("done here")
 
 
 class ForwardingTest(SimpleTestCase):
     def setUp(self) -> None:
-        server = ThreadingHTTPServer(("127.0.0.1", 0), Planner)
+        self.port = self.serving(Planner)
+        Planner.asked.clear()
+        self.ask = RequestFactory(headers={"Cookie": "sessionid=abc"})
+
+    def serving(self, handler: type[BaseHTTPRequestHandler]) -> int:
+        server = ThreadingHTTPServer(("127.0.0.1", 0), handler)
         Thread(target=server.serve_forever, daemon=True).start()
         self.addCleanup(server.server_close)
         self.addCleanup(server.shutdown)
-        self.port = server.server_port
-        Planner.asked.clear()
-        self.ask = RequestFactory(headers={"Cookie": "sessionid=abc"})
+        return server.server_port
+
+    def asker(self) -> tuple[socket, socket]:
+        """Both ends of a connection: of whoever asks, and of the server."""
+        ends = socketpair()
+        for end in ends:
+            self.addCleanup(end.close)
+        return ends
 
     def test_what_is_long_goes_and_what_is_quick_stays(self) -> None:
         for asked in (
@@ -95,3 +123,47 @@ class ForwardingTest(SimpleTestCase):
             asked = self.ask.post("/api/children/4/plans", b"x" * 11, content_type="application/json")
             self.assertEqual(forwarding(here)(asked).status_code, 413)
         self.assertEqual(Planner.asked, [])
+
+    def test_whoever_hangs_up_is_noticed_and_the_planner_is_told(self) -> None:
+        theirs, ours = self.asker()
+        asked = self.ask.get("/api/children/4/library", **{"gunicorn.socket": ours})
+        said: list[int] = []
+        with override_settings(PLANNER_PORT=self.serving(Slow)):
+            forward = forwarding(here)
+            waiting = Thread(target=lambda: said.append(forward(asked).status_code))
+            waiting.start()
+            self.assertTrue(Slow.asked.wait(30))
+            self.assertFalse(Slow.left.is_set())
+            theirs.close()
+            self.assertTrue(Slow.left.wait(30), "the planner was not told")
+            waiting.join(30)
+        self.assertEqual(said, [503])
+
+    def test_whoever_sends_more_is_still_there(self) -> None:
+        theirs, ours = self.asker()
+        theirs.sendall(b"GET /api/me")  # on the same connection, before the first answer
+        asked = self.ask.post("/api/plans/8-4/forecast", b"{}", "application/json", **{"gunicorn.socket": ours})
+        with override_settings(PLANNER_PORT=self.port):
+            self.assertEqual(forwarding(here)(asked).status_code, 422)
+
+    def test_nothing_is_begun_for_somebody_who_hung_up_while_it_waited(self) -> None:
+        theirs, ours = self.asker()
+        asked = self.ask.post("/api/children/4/plans", b"{}", "application/json", **{"gunicorn.socket": ours})
+        with override_settings(PLANNER_PORT=0):
+            self.assertEqual(forwarding(here)(asked).content, b"done here")
+            theirs.close()
+            self.assertEqual(forwarding(here)(asked).status_code, 503)
+
+    def test_a_search_is_given_up_once_whoever_asked_has_hung_up(self) -> None:
+        theirs, ours = self.asker()
+        asked = self.ask.post("/api/children/4/plans", b"{}", "application/json", **{"gunicorn.socket": ours})
+
+        def planning(request: HttpRequest) -> HttpResponse:
+            theirs.close()
+            model = cp_model.CpModel()
+            model.add_bool_or([model.new_bool_var("")])
+            run(model)
+            return HttpResponse("planned")
+
+        with override_settings(PLANNER_PORT=0), self.assertRaises(Abandoned):
+            forwarding(planning)(asked)

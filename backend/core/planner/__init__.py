@@ -31,6 +31,7 @@ from core.planner.request import (
     SessionRequest,
 )
 from core.planner.session import RequestError, plan_session
+from core.planner.solver import Abandoned, asked_by
 from core.planner.suitability import parts_of, plain_first, too_demanding, too_young
 from core.planner.visit_bag import Bag, Visit, pack_bag
 from core.planner.week import DAYS, Elsewhere, WeekPlan, WeekRequest, done_elsewhere, plan_week
@@ -44,6 +45,7 @@ __all__ = [
     "ORDERS",
     "PART_NAMES",
     "WORKED_OUT",
+    "Abandoned",
     "Bag",
     "Block",
     "ChainStep",
@@ -68,6 +70,7 @@ __all__ = [
     "Visit",
     "WeekPlan",
     "WeekRequest",
+    "asked_by",
     "blank_format",
     "bring_in",
     "clashes",

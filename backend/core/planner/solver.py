@@ -1,11 +1,37 @@
-"""The solver, set up so that a model gets the same answer on every machine, fast or slow, idle or busy."""
+"""The solver, set up so that a model gets the same answer on every machine, fast or slow, idle or busy. Whoever asked
+for an answer may have gone: the search for it ends then.
+"""
 
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
 from dataclasses import dataclass
+from threading import Event, Thread
 from typing import Any
 
 from core.planner.request import PlanStatus
 
 Model = Any  # ortools ships no types that a strict reader accepts
+LOOKS_EVERY = 0.25  # seconds between two looks whether somebody still waits
+
+
+class Abandoned(Exception):
+    """Nobody waits for the answer any more."""
+
+
+_has_gone: ContextVar[Callable[[], bool] | None] = ContextVar("has_gone", default=None)
+
+
+@contextmanager
+def asked_by(has_gone: Callable[[], bool]) -> Iterator[None]:
+    """Within this, every search raises Abandoned soon after has_gone() became true. has_gone is called from a second
+    thread, too.
+    """
+    token = _has_gone.set(has_gone)
+    try:
+        yield
+    finally:
+        _has_gone.reset(token)
 
 
 @dataclass(frozen=True)
@@ -29,7 +55,7 @@ GROUP_EFFORT = Effort(0.3)
 
 
 def run(model: Model, effort: Effort = SESSION_EFFORT) -> tuple[Any, PlanStatus]:
-    """Solve a model and return the solver, and optimal, feasible or infeasible."""
+    """Solve a model and return the solver, and optimal, feasible or infeasible. Raises Abandoned (see asked_by)."""
     from ortools.sat.python import cp_model
 
     solver = cp_model.CpSolver()
@@ -46,9 +72,35 @@ def run(model: Model, effort: Effort = SESSION_EFFORT) -> tuple[Any, PlanStatus]
     for patience in effort.patience:
         solver.parameters.max_deterministic_time = patience * effort.work
         solver.parameters.max_time_in_seconds = effort.seconds
-        status = solver.solve(model)
+        status = _searched(solver, model)
         if status != cp_model.UNKNOWN:
             break
     if status not in (cp_model.OPTIMAL, cp_model.FEASIBLE):
         return solver, "infeasible"
     return solver, "optimal" if status == cp_model.OPTIMAL else "feasible"
+
+
+def _searched(solver: Any, model: Model) -> Any:
+    has_gone = _has_gone.get()
+    if has_gone is None:
+        return solver.solve(model)
+    if has_gone():
+        raise Abandoned
+    done, left = Event(), Event()
+
+    def watch() -> None:
+        while not done.wait(LOOKS_EVERY):
+            if has_gone():
+                left.set()
+                solver.stop_search()  # again each time: one that has only just begun doesn't hear it
+
+    watcher = Thread(target=watch, daemon=True)
+    watcher.start()
+    try:
+        status = solver.solve(model)
+    finally:
+        done.set()
+        watcher.join()
+    if left.is_set():
+        raise Abandoned
+    return status

@@ -23,11 +23,12 @@ export function useGrade(
   const body = computed(() => ({ part, activity_id: activityId(), grade: grade.value, sets: 1, locked: false }))
   const { data, error } = useQuery({
     queryKey: ['here', childId, homeId, body],
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       unwrap(
         api.POST('/api/children/{child_id}/forecast', {
           params: { path: { child_id: childId() }, query: { home_id: homeId() } },
           body: body.value,
+          signal, // a dial turned on makes the last answer needless, here and on the server
         }),
       ),
     enabled: () => grade.value.length > 0,

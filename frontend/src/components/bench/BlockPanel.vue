@@ -50,8 +50,14 @@ const choice = computed<Choice>(() => ({
 }))
 const { data: forecast } = useQuery({
   queryKey: ['forecast', () => planId, choice],
-  queryFn: () =>
-    unwrap(api.POST('/api/plans/{plan_id}/forecast', { params: { path: { plan_id: planId } }, body: choice.value })),
+  queryFn: ({ signal }) =>
+    unwrap(
+      api.POST('/api/plans/{plan_id}/forecast', {
+        params: { path: { plan_id: planId } },
+        body: choice.value,
+        signal, // a dial turned on makes the last answer needless, here and on the server
+      }),
+    ),
   placeholderData: keepPreviousData,
 })
 const shown = computed(() => forecast.value?.block ?? (block.problem ? null : block))
