@@ -3,7 +3,9 @@
 export POLLICOR_ROOT=$ROOT POLLICOR_VENV=$VENV POLLICOR_SOCKET=$VAR/supervisor.sock
 [ ${#POLLICOR_SOCKET} -le 100 ] || POLLICOR_SOCKET=/tmp/pollicor-$(echo "$VAR" | sha256sum | cut -c1-12).sock
 
-# The conf reads every name it uses from the environment, also for supervisorctl.
+# What is run here: a server, workers, or both. The conf reads every name it uses from the environment, also for
+# supervisorctl.
+export POLLICOR_RUNS_WEB=${POLLICOR_RUNS_WEB:-true} POLLICOR_RUNS_WORKERS=${POLLICOR_RUNS_WORKERS:-true} POLLICOR_BIND=${POLLICOR_BIND:-127.0.0.1}
 supervisor() { POLLICOR_RUN_AS=$(id -un) POLLICOR_PORT=${POLLICOR_PORT:-0} POLLICOR_PLANNER_PORT=${POLLICOR_PLANNER_PORT:-0} "$VENV/bin/supervisorctl" -c "$ROOT/scripts/supervisord.conf" "$@"; }
 supervised() { [ -S "$POLLICOR_SOCKET" ] && supervisor pid >/dev/null 2>&1; }
 
@@ -53,15 +55,39 @@ hand_over() {
   [ "$(id -un)" = "$1" ] || chown -R "$1" "${own[@]}"
 }
 
-# supervise PORT: start the server and its workers, and wait until the server answers on that port
-supervise() {
+# wanted_port: where the server is to listen
+wanted_port() {
+  local port=${POLLICOR_PORT:-8470}
+  [[ $port =~ ^[0-9]+$ ]] && [ "$port" -ge 1 ] && [ "$port" -le 65000 ] || die "POLLICOR_PORT is “$port”: use a number from 1 to 65000"
+  echo "$port"
+}
+
+home_of() { getent passwd "$1" | cut -d: -f6; }
+
+# check_bind: on this machine's own address alone, or on all of them behind a front
+check_bind() {
+  case $POLLICOR_BIND in
+    127.0.0.1) ;;
+    0.0.0.0) [ "${POLLICOR_HTTPS:-}" = 1 ] || die "POLLICOR_BIND is 0.0.0.0: others are let in only through a front with TLS (POLLICOR_HTTPS=1)" ;;
+    *) die "POLLICOR_BIND is “$POLLICOR_BIND”: use 127.0.0.1, or 0.0.0.0 behind a front" ;;
+  esac
+}
+
+# supervised_by PORT: all that the supervisor's conf reads, with that port for the server; and folders it may write to
+supervised_by() {
+  check_bind
   export POLLICOR_PORT=$1 POLLICOR_PLANNER_PORT POLLICOR_INSTANCE
   POLLICOR_PLANNER_PORT=$(free_port $(($1 + 100)))
   POLLICOR_INSTANCE=$(head -c 12 /dev/urandom | base64 | tr '+/' '-_')
   export POLLICOR_RUN_AS PROMETHEUS_MULTIPROC_DIR=$VAR/metrics
   POLLICOR_RUN_AS=$(run_as)
   hand_over "$POLLICOR_RUN_AS"
-  HOME=$(getent passwd "$POLLICOR_RUN_AS" | cut -d: -f6) "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1
+}
+
+# supervise PORT: start the server and its workers, and wait until the server answers on that port
+supervise() {
+  supervised_by "$1"
+  HOME=$(home_of "$POLLICOR_RUN_AS") "$VENV/bin/supervisord" -c "$ROOT/scripts/supervisord.conf" || return 1
   wait_for web "$1" && wait_for planner "$POLLICOR_PLANNER_PORT"
 }
 

@@ -15,7 +15,7 @@ from uuid import uuid4
 
 from django.test import tag
 
-from e2e.own_server import FILL
+from e2e.own_server import FILL, free_port
 from e2e.visitor import Visitor
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -32,9 +32,14 @@ SEALED = {"POLLICOR_BACKUP_PASSPHRASE": "a passphrase of several words"}
 class LifecycleTest(TestCase):
     def setUp(self) -> None:
         self.folders: list[str] = []
+        self.served: list[subprocess.Popen[str]] = []
         self.files = self.new_folder()
 
     def tearDown(self) -> None:
+        for served in self.served:
+            served.send_signal(signal.SIGTERM)
+            self.assertEqual(served.wait(timeout=120), 0)
+            served.communicate(timeout=120)  # ends once nobody holds its output any more
         for folder in self.folders[1:]:
             self.pollicor(folder, "stop")
         for folder in self.folders:
@@ -192,8 +197,9 @@ class LifecycleTest(TestCase):
         shared = {"POLLICOR_DB_HOST": "127.0.0.1", "POLLICOR_DB_PORT": port, "POLLICOR_DB_PASSWORD": password}
         shared |= {"POLLICOR_SECRET_KEY": "k" * 50, "POLLICOR_WEB_DB_PASSWORD": "of both"}
         first = self.address(self.done(one, "start", "--empty", **shared))
-        second = self.address(self.done(two, "start", "--empty", **shared))
-        self.assertNotEqual(first, second)
+        self.done(two, "prepare", **shared)
+        second = f"http://127.0.0.1:{free_port()}/"
+        self.serve(two, "web", **shared, POLLICOR_PORT=second.split(":")[2][:-1])
         self.assertFalse((Path(one) / "postgres").exists(), "no database of its own")
         run, taps = self.run_to_tap(one, **shared)
 
@@ -205,6 +211,33 @@ class LifecycleTest(TestCase):
         self.done(one, "stop")
         maren.ask("POST", f"/runs/{run}/events", taps[25:])
         self.assertEqual(self.kept(maren, run), sorted(t["id"] for t in taps))
+
+        children = [c["id"] for c in self.asked(maren, "/children")]
+        maren.ask("POST", "/batches", {"children": children})
+        self.assertEqual({line["status"] for line in self.asked(maren, "/batches/latest")["lines"]}, {"waiting"})
+        self.serve(self.new_folder(), "workers", **shared)  # the only ones that are left
+        for _ in range(600):
+            if {line["status"] for line in self.asked(maren, "/batches/latest")["lines"]} == {"planned"}:
+                break
+            time.sleep(0.2)
+        else:
+            self.fail("nothing was planned in the background")
+
+    def asked(self, who: Visitor, path: str) -> Any:
+        return who.ask("GET", path)
+
+    def serve(self, var: str, what: str, **settings: str) -> None:
+        """Serve in the foreground until the test ends; then nothing of it is to be left."""
+        command = [str(ROOT / "pollicor"), "serve", what]
+        env = {**self.environment(var), **settings}
+        served = subprocess.Popen(command, env=env, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True)
+        self.served.append(served)
+        program = {"web": "web", "workers": "worker:worker-0"}[what]
+        for _ in range(600):
+            if self.sourced(var, "supervise.sh", f"is_running {program} && echo yes || true") == "yes":
+                return
+            time.sleep(0.2)
+        self.fail(f"{what} did not come up")
 
     def run_to_tap(self, var: str, **settings: str) -> tuple[str, list[dict[str, Any]]]:
         """A run in a started Pollicor, for maren, and forty taps for it."""
