@@ -25,7 +25,7 @@ python_packages() { # python_packages requirements.lock|requirements-dev.lock: n
   if [ ! -x "$VENV/bin/uv" ]; then
     [ -x "$PY" ] || "$PYTHON" -m venv "$VENV" 2>/dev/null || { rm -rf "$VENV"; apt_install python3-venv; "$PYTHON" -m venv "$VENV"; }
     say "installing Python packages …"
-    "$VENV/bin/pip" install -q --disable-pip-version-check "uv==$UV_VERSION" 2>/dev/null
+    "$VENV/bin/pip" install -q --disable-pip-version-check "uv==$UV_VERSION" 2>>"$VAR/log/install.log" || die "Python packages failed: see $VAR/log/install.log"
   fi
   "$VENV/bin/uv" pip install -q --python "$PY" --require-hashes -r "$ROOT/backend/$1" 2>>"$VAR/log/install.log" || die "Python packages failed: see $VAR/log/install.log"
 }
@@ -55,11 +55,17 @@ front_end_packages() {
   cd "$ROOT"
 }
 
+front_end_sum() { (cd "$ROOT/frontend" && find src public index.html vite.config.ts package-lock.json -type f 2>/dev/null | LC_ALL=C sort | xargs cat | sha256sum | cut -c1-32); }
+
+pages() { # what is built of the front end; its packages only where it is to be built
+  stamp_is "$ROOT/frontend/dist/.stamp" "$(front_end_sum)" || front_end
+}
+
 front_end() { # the packages, and what is built with them
   local source_sum
   front_end_packages
+  source_sum=$(front_end_sum)
   cd "$ROOT/frontend"
-  source_sum=$(find src public index.html vite.config.ts package-lock.json -type f 2>/dev/null | LC_ALL=C sort | xargs cat | sha256sum | cut -c1-32)
   if ! stamp_is dist/.stamp "$source_sum"; then
     say "building the front end …"
     node_modules/.bin/vite build >"$VAR/log/build.log" 2>&1 || die "build failed: see $VAR/log/build.log"

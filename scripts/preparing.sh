@@ -6,7 +6,7 @@ source "$ROOT/scripts/database.sh"
 prepare_machine() {
   apt_install postgresql postgresql-client gpg gpg-agent $PDF_LIBRARIES
   python_packages requirements.lock
-  front_end
+  pages
   [ "$ROOT/backend/static/.stamp" -nt "$ROOT/frontend/dist/.stamp" ] ||
     { POLLICOR_SECRET_KEY=signs-nothing manage collectstatic --noinput --clear -i ninja --verbosity 0 && touch "$ROOT/backend/static/.stamp"; }
 }

@@ -1,6 +1,7 @@
 """Behind a front that speaks TLS nothing is left that Django's deployment checks warn of (manage.py check --deploy)."""
 
 import os
+import re
 import subprocess
 import sys
 
@@ -28,3 +29,18 @@ class DeploymentTest(SimpleTestCase):
 
     def test_without_a_key_nothing_starts(self) -> None:
         self.assertIn("POLLICOR_SECRET_KEY is empty", self.check(POLLICOR_HTTPS="1").stderr)
+
+    def test_what_the_containers_are_set_by_is_said(self) -> None:
+        compose = (settings.REPOSITORY / "deploy" / "compose.yaml").read_text()
+        said = (settings.REPOSITORY / "docs" / "deploy.md").read_text()
+        asked = set(re.findall(r"[^$]\$\{(POLLICOR_\w+)", compose))
+        self.assertIn("POLLICOR_CERTIFICATES", asked)
+        self.assertEqual({name for name in asked if name not in said and name != "POLLICOR_MAIL_HOST"}, set())
+
+    def test_the_front_of_the_containers_puts_its_names_into_the_front_that_is(self) -> None:
+        compose = (settings.REPOSITORY / "deploy" / "compose.yaml").read_text()
+        front = (settings.REPOSITORY / "deploy" / "nginx.conf").read_text()
+        replaced = re.findall(r"[\"']s/([^/]+)/", compose)
+        self.assertEqual(len(replaced), 2)
+        for name in replaced:
+            self.assertIn(name, front)
