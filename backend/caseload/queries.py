@@ -1,5 +1,7 @@
 """Reads of children and homes; each read of a child's record is in the audit log."""
 
+from collections.abc import Sequence
+
 from django.db.models import Case, Q, QuerySet, When
 from django.http import Http404
 
@@ -54,13 +56,16 @@ def named(matching: QuerySet[Child], letters: str) -> QuerySet[Child]:
     return matching
 
 
-def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
-    """Return one child, its home and estimates with it, and note the read. Raises Http404."""
+BESIDE = ("estimates", "also_at")
+
+
+def child_for(member: Member, child_id: int, why: str = "child.read", beside: Sequence[str] = BESIDE) -> Child:
+    """Return one child, its home and what is beside it, and note the read. Raises Http404."""
     require(member, why)
     child = (
         Child.objects.visible_to(member)
         .select_related("home", "therapist__user")
-        .prefetch_related("estimates", "also_at")
+        .prefetch_related(*beside)
         .filter(pk=child_id)
         .first()
     )
@@ -68,6 +73,11 @@ def child_for(member: Member, child_id: int, why: str = "child.read") -> Child:
         raise Http404(f"No child {child_id} in your clinic.")
     log(member, why, child, child.pk)
     return child
+
+
+def child_with_estimates(child_id: int) -> Child:
+    """One child as it is now, for whoever was let in to it before."""
+    return Child.objects.select_related("clinic").prefetch_related("estimates").get(pk=child_id)
 
 
 def homes(member: Member) -> QuerySet[Home]:

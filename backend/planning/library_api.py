@@ -187,7 +187,7 @@ def read_picture(
 
 
 def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
-    child, home = child_for(who, child_id), home_for(who, home_id)
+    child, home = child_for(who, child_id, beside=()), home_for(who, home_id)
     return workbench(child, home, Wish(30, (), home.kind, home.supervision), timezone.localdate())
 
 

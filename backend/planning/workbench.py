@@ -9,6 +9,8 @@ from types import MappingProxyType
 from caseload.checks import FieldError
 from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting, zones_of
 from caseload.models import Child, Home
+from caseload.queries import child_with_estimates
+from clinic.kept import Kept, MadeFrom
 from clinic.models import Member
 from core.child import Place, Setting, Supervision
 from core.drawing import Laid, draw
@@ -23,6 +25,7 @@ from planning.stored import planned_of
 from shelf.queries import checked_activity, shelf_of
 
 SESSIONS_REMEMBERED = 4
+BENCHES_KEPT = 64  # in each process: one therapist's dials ask for one
 BLOCKS_ARE_SETS = 2  # the way of working out from which blocks are whole sets
 
 
@@ -96,8 +99,36 @@ class Workbench:
         return result, tuple(b for b in result if isinstance(b, Block))
 
 
+MADE_FROM = MadeFrom(
+    clinic_clinic="id = %(clinic)s",
+    caseload_libraryversion="clinic_id = %(clinic)s",
+    shelf_hidden="clinic_id = %(clinic)s",
+    shelf_ownentry="clinic_id = %(clinic)s",
+    shelf_ownversion="entry_id in (select id from shelf_ownentry where clinic_id = %(clinic)s)",
+    caseload_child="id = %(child)s",
+    caseload_strandestimate="child_id = %(child)s",
+    caseload_taskrecord="child_id = %(child)s",
+    caseload_activitypace="child_id = %(child)s",
+    planning_plan="child_id = %(child)s and used_on is not null",
+    planning_planblock="plan_id in (select id from planning_plan where child_id = %(child)s and used_on is not null)",
+    cupboard_stockitem="home_id = %(home)s",
+)
+_KEPT: Kept[Workbench] = Kept(BENCHES_KEPT)
+
+
 def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock] = ()) -> Workbench:
-    """Return the request for a child with the cupboard to fill it from. A handful of queries."""
+    """Return the request for a child, as stored, with the cupboard to fill it from. One query where it was made before
+    and still holds, else a dozen.
+    """
+
+    def make() -> Workbench:
+        return _made(child_with_estimates(child.pk), home, wish, on, locked)
+
+    revision = MADE_FROM.revision(clinic=child.clinic_id, child=child.pk, home=home.pk)
+    return _KEPT.get((child.pk, home.pk, wish, on, tuple(locked)), revision, make)
+
+
+def _made(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock]) -> Workbench:
     estimates, learned = estimates_of(child, on), learned_of(child)
     tasks = standings(child)
     request = SessionRequest(

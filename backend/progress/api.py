@@ -12,9 +12,11 @@ from ninja import Router
 
 from caseload.facts import age_months, estimates_of, facts_of
 from caseload.facts import standings as task_standings
-from caseload.queries import child_for
+from caseload.models import Child
+from caseload.queries import child_for, child_with_estimates
 from clinic.actions import log
 from clinic.auth import member
+from clinic.kept import Kept, MadeFrom
 from clinic.problems import Problem
 from core.ability import Estimate
 from core.child import Child as Facts
@@ -102,6 +104,7 @@ def read_caseload(
 
 
 PAGE = 50  # children
+PAGES_KEPT = 64  # of progress, in each process
 ORDERS: Mapping[ListSort, Callable[[queries.CaseloadLine], tuple[Any, ...]]] = MappingProxyType(
     {
         "gravest": lambda s: (not s.is_due, gravity(s.standings[0].id), s.child.first_name, s.child.pk),
@@ -173,11 +176,30 @@ def _seen(strand: str, now: Estimate, seen: Seen | None, where: str, by: str) ->
     )
 
 
+PROGRESS_FROM = MadeFrom(
+    clinic_clinic="id = %(clinic)s",
+    caseload_libraryversion="clinic_id = %(clinic)s",
+    shelf_ownversion="entry_id in (select id from shelf_ownentry where clinic_id = %(clinic)s)",
+    caseload_child="id = %(child)s",
+    caseload_strandestimate="child_id = %(child)s",
+    caseload_taskrecord="child_id = %(child)s",
+    running_run="child_id = %(child)s",
+    running_setrecord="child_id = %(child)s",
+    progress_note="child_id = %(child)s",
+)
+_KEPT: Kept[ProgressOut] = Kept(PAGES_KEPT)
+
+
 @router.get("/children/{child_id}/progress", response={200: ProgressOut, **REFUSED})
 def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     """Whether anything has moved, strand by strand; the most moved first."""
-    child = child_for(member(request), child_id, "progress.read")
+    child = child_for(member(request), child_id, "progress.read", beside=())
     today = timezone.localdate()
+    revision = PROGRESS_FROM.revision(clinic=child.clinic_id, child=child.pk)
+    return _KEPT.get((child.pk, today), revision, lambda: _progress(child_with_estimates(child.pk), today))
+
+
+def _progress(child: Child, today: date) -> ProgressOut:
     ways, sets = queries.paths(child, today), sets_by_strand(child)
     notes, facts = queries.signed_notes(child), facts_of(child, today)
     best = {strand: seen for strand, (seen, _, _) in queries.seen_by_strand(child).items()}

@@ -1,6 +1,7 @@
 """Marks to watch for as small pictures: what is seen, with a cross where it should not be so."""
 
 from collections.abc import Callable
+from functools import cache
 from types import MappingProxyType
 
 from core.drawing.canvas import Canvas
@@ -16,6 +17,7 @@ _NOBODY = Scene(frozenset(), {}, {}, {}, {}, HAND)
 Painter = Callable[[Canvas], None]
 
 
+@cache
 def draw_mark(mark_id: str) -> str:
     """Return a mark as a small picture with its words; nothing where it can't be seen in hands or posture."""
     painter = _PAINTERS.get(mark_id)

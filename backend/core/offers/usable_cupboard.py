@@ -316,9 +316,10 @@ def _meeting_as_usual(need: Need) -> frozenset[str]:
     return frozenset(m.id for m in THINGS.values() if need.met_by(m))
 
 
-def fillers(role: Role, extra: tuple[Need, ...] = ()) -> list[Thing]:
+@lru_cache(maxsize=4096)
+def fillers(role: Role, extra: tuple[Need, ...] = ()) -> tuple[Thing, ...]:
     """Every known thing that can play a role."""
-    return [m for m in THINGS.values() if role.filled_by(m, extra)]
+    return tuple(m for m in THINGS.values() if role.filled_by(m, extra))
 
 
 def _at_once(f: Activity, role: Role, by_role: Mapping[str, Thing]) -> float:
