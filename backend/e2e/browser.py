@@ -7,7 +7,7 @@ from pathlib import Path
 
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
 from django.core.signals import request_finished, request_started
-from playwright.sync_api import Browser, Page, Playwright, sync_playwright
+from playwright.sync_api import Browser, Locator, Page, Playwright, expect, sync_playwright
 
 from clinic.models import Member
 from testing.builders import make_child, make_home, make_member
@@ -23,6 +23,8 @@ FLAGS = [
     "--no-first-run",
     "--no-sandbox",
 ]
+PATIENCE = 120  # seconds until a test gives up: never reached but where something is wrong, however busy the machine
+expect.set_options(timeout=PATIENCE * 1000)
 WATCH_POLICY = """
 window.broken = []
 document.addEventListener('securitypolicyviolation', e => {
@@ -105,7 +107,7 @@ class BrowserTest(StaticLiveServerTestCase):
         )
         page = context.new_page()
         page.add_init_script(WATCH_POLICY)
-        page.set_default_timeout(30_000)
+        page.set_default_timeout(PATIENCE * 1000)
         return page
 
     def sign_in(self, page: Page | None = None) -> None:
@@ -117,9 +119,16 @@ class BrowserTest(StaticLiveServerTestCase):
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("button", name="Sign out").wait_for()
 
+    def opened(self, dialog: str) -> Locator:
+        """A dialog once it has the focus: until then it takes it away from whatever is being done in it."""
+        found = self.page.get_by_role("dialog", name=dialog)
+        found.wait_for()
+        self.page.wait_for_function("d => d.contains(document.activeElement)", arg=found.element_handle())
+        return found
+
     def eventually(self, result: Callable[[], bool], what: str) -> None:
         """Wait until something is so in the database; a fixed wait would be too short on a slow machine."""
-        for _ in range(100):
+        for _ in range(PATIENCE * 10):
             if result():
                 return
             self.page.wait_for_timeout(100)
