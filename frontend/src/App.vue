@@ -27,7 +27,7 @@ function showSteps(): void {
   <TopBar v-if="!bare" v-model:dark="dark" />
   <div v-if="leaving" class="coming" role="progressbar" aria-label="Opening the page"></div>
   <main id="main" :class="{ page: !bare, leaving }" :aria-busy="leaving" tabindex="-1">
-    <p v-if="missed" class="notice barred" role="alert">
+    <p v-if="missed" class="notice barred missed" role="alert">
       That page couldn’t be fetched. Check the connection, then <a :href="missed">open it again</a>.
     </p>
     <RouterView />
@@ -48,6 +48,9 @@ function showSteps(): void {
 }
 .leaving {
   pointer-events: none; /* a press meant for the page to come must not land on the one still here */
+}
+.missed {
+  margin-bottom: var(--gap-3);
 }
 .coming {
   position: fixed;

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
+import { useDoing } from '@/composables/useDoing'
 import { useOpenHomes } from '@/composables/usePlaces'
 
 const homes = useOpenHomes()
@@ -10,7 +11,7 @@ const stores = computed(() => homes.value.filter((h) => h.kind !== 'home'))
 const children = ref<number[]>([])
 const store = ref(0)
 const bag = ref<Schemas['BagOut'] | null>(null)
-const error = ref<Error | null>(null)
+const { busy, error, doing } = useDoing()
 const atHome = computed(() => {
   const by = new Map<string, Set<string>>()
   for (const u of bag.value?.uses ?? [])
@@ -19,14 +20,9 @@ const atHome = computed(() => {
 })
 
 async function pack(): Promise<void> {
-  error.value = null
-  try {
-    bag.value = await unwrap(
-      api.POST('/api/bags', { body: { children: children.value, store_id: store.value || stores.value[0]?.id || 0 } }),
-    )
-  } catch (problem) {
-    error.value = problem as Error
-  }
+  const body = { children: children.value, store_id: store.value || stores.value[0]?.id || 0 }
+  const packed = await doing(() => unwrap(api.POST('/api/bags', { body })))
+  if (packed) bag.value = packed
 }
 </script>
 
@@ -44,8 +40,8 @@ async function pack(): Promise<void> {
           @update:model-value="(id: number) => (store = id)"
           ><el-option v-for="h in stores" :key="h.id" :value="h.id" :label="h.name"
         /></el-select>
-        <button class="plain-button main" :disabled="!children.length || !stores.length">
-          Pack for the newest plans
+        <button class="plain-button main" :disabled="busy || !children.length || !stores.length">
+          {{ busy ? 'Packing…' : 'Pack for the newest plans' }}
         </button>
       </div>
       <p v-if="homes.length && !stores.length" class="notice">
