@@ -257,11 +257,13 @@ class AroundTest(BrowserTest):
         page.route("**/BagPage-*.js", hold)
         page.get_by_role("link", name="Visit bag").click()
         page.get_by_role("progressbar", name="Opening the page").wait_for()
+        self.eventually(lambda: bool(held), "the page's file was asked for")
         wyn = page.get_by_role("button", name=re.compile("^Wyn"))
         with self.assertRaises(TimeoutError):
             wyn.click(timeout=1000)
         self.assertEqual(wyn.get_attribute("aria-pressed"), "false")
-        held[0].continue_()
+        for route in held:
+            route.continue_()
         wyn.click()
         expect(page.get_by_role("heading", name="Visit bag")).to_be_visible()
         expect(wyn).to_have_attribute("aria-pressed", "true")
