@@ -94,7 +94,7 @@ class BrowserTest(StaticLiveServerTestCase):
         self.assertEqual(self.errors, [])
         self.assertEqual(self.page.evaluate("window.broken ?? []"), [])
         self.page.context.close()
-        self.assertTrue(UNDERWAY.settled(30), "a request is still under way")
+        self.assertTrue(UNDERWAY.settled(PATIENCE), "a request is still under way")
 
     def new_page(self, *, keeps_files: bool = True) -> Page:
         """A page nobody is signed in on. keeps_files: with the worker that keeps the application on the device; without
