@@ -12,8 +12,8 @@ from clinic.models import AuditEntry, Clinic
 from core.library import activity_as_written, blank, thing_as_written
 from privacy.actions import remove_demo
 from shelf.models import OwnEntry
-from shelf.tests.test_own import REEL, OwnTest, pot_drop
 from testing.builders import TODAY, Api, make_child, make_home, make_member
+from testing.own import REEL, OwnTest, pot_drop
 
 EVERY_PART = ["opener", "warm-up", "main", "stretch", "daily", "tidy"]
 
