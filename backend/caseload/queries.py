@@ -8,6 +8,7 @@ from django.http import Http404
 from caseload.checks import may_see_children
 from caseload.models import Child, Home
 from clinic.actions import log
+from clinic.kept import MadeFrom
 from clinic.models import Member
 from clinic.permissions import require
 from clinic.queries import fellow
@@ -75,9 +76,20 @@ def child_for(member: Member, child_id: int, why: str = "child.read", beside: Se
     return child
 
 
-def child_with_estimates(child_id: int) -> Child:
-    """One child as it is now, for whoever was let in to it before."""
-    return Child.objects.select_related("clinic").prefetch_related("estimates").get(pk=child_id)
+CHILD_ROWS = MadeFrom(
+    clinic_clinic="id = %(clinic)s",
+    caseload_libraryversion="clinic_id = %(clinic)s",
+    caseload_child="id = %(child)s",
+    caseload_strandestimate="child_id = %(child)s",
+    caseload_taskrecord="child_id = %(child)s",
+    caseload_activitypace="child_id = %(child)s",
+)
+"""The rows that tell what a child can do, and of the clinic what bears on it."""
+
+
+def as_stored(child: Child) -> Child:
+    """The same child, read anew with its clinic and its estimates. Whoever has one was let in to it before."""
+    return Child.objects.select_related("clinic").prefetch_related("estimates").get(pk=child.pk)
 
 
 def homes(member: Member) -> QuerySet[Home]:

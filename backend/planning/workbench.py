@@ -9,7 +9,7 @@ from types import MappingProxyType
 from caseload.checks import FieldError
 from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting, zones_of
 from caseload.models import Child, Home
-from caseload.queries import child_with_estimates
+from caseload.queries import CHILD_ROWS, as_stored
 from clinic.kept import Kept, MadeFrom
 from clinic.models import Member
 from core.child import Place, Setting, Supervision
@@ -22,7 +22,7 @@ from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionReques
 from cupboard.queries import items, stock_of
 from planning.models import Plan
 from planning.stored import planned_of
-from shelf.queries import checked_activity, shelf_of
+from shelf.queries import SHELF_ROWS, checked_activity, shelf_of
 
 SESSIONS_REMEMBERED = 4
 BENCHES_KEPT = 64  # in each process: one therapist's dials ask for one
@@ -100,15 +100,8 @@ class Workbench:
 
 
 MADE_FROM = MadeFrom(
-    clinic_clinic="id = %(clinic)s",
-    caseload_libraryversion="clinic_id = %(clinic)s",
-    shelf_hidden="clinic_id = %(clinic)s",
-    shelf_ownentry="clinic_id = %(clinic)s",
-    shelf_ownversion="entry_id in (select id from shelf_ownentry where clinic_id = %(clinic)s)",
-    caseload_child="id = %(child)s",
-    caseload_strandestimate="child_id = %(child)s",
-    caseload_taskrecord="child_id = %(child)s",
-    caseload_activitypace="child_id = %(child)s",
+    **CHILD_ROWS,
+    **SHELF_ROWS,
     planning_plan="child_id = %(child)s and used_on is not null",
     planning_planblock="plan_id in (select id from planning_plan where child_id = %(child)s and used_on is not null)",
     cupboard_stockitem="home_id = %(home)s",
@@ -122,7 +115,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
     """
 
     def make() -> Workbench:
-        return _made(child_with_estimates(child.pk), home, wish, on, locked)
+        return _made(as_stored(child), home, wish, on, locked)
 
     revision = MADE_FROM.revision(clinic=child.clinic_id, child=child.pk, home=home.pk)
     return _KEPT.get((child.pk, home.pk, wish, on, tuple(locked)), revision, make)

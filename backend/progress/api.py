@@ -13,7 +13,7 @@ from ninja import Router
 from caseload.facts import age_months, estimates_of, facts_of
 from caseload.facts import standings as task_standings
 from caseload.models import Child
-from caseload.queries import child_for, child_with_estimates
+from caseload.queries import CHILD_ROWS, as_stored, child_for
 from clinic.actions import log
 from clinic.auth import member
 from clinic.kept import Kept, MadeFrom
@@ -69,6 +69,7 @@ from progress.schemas import (
 )
 from running.models import Run
 from running.queries import names_of, run_for, sets_by_strand
+from shelf.queries import SHELF_ROWS
 
 router = Router(tags=["progress"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -177,12 +178,8 @@ def _seen(strand: str, now: Estimate, seen: Seen | None, where: str, by: str) ->
 
 
 PROGRESS_FROM = MadeFrom(
-    clinic_clinic="id = %(clinic)s",
-    caseload_libraryversion="clinic_id = %(clinic)s",
-    shelf_ownversion="entry_id in (select id from shelf_ownentry where clinic_id = %(clinic)s)",
-    caseload_child="id = %(child)s",
-    caseload_strandestimate="child_id = %(child)s",
-    caseload_taskrecord="child_id = %(child)s",
+    **CHILD_ROWS,
+    **SHELF_ROWS,
     running_run="child_id = %(child)s",
     running_setrecord="child_id = %(child)s",
     progress_note="child_id = %(child)s",
@@ -196,13 +193,13 @@ def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     child = child_for(member(request), child_id, "progress.read", beside=())
     today = timezone.localdate()
     revision = PROGRESS_FROM.revision(clinic=child.clinic_id, child=child.pk)
-    return _KEPT.get((child.pk, today), revision, lambda: _progress(child_with_estimates(child.pk), today))
+    return _KEPT.get((child.pk, today), revision, lambda: _progress(as_stored(child), today))
 
 
 def _progress(child: Child, today: date) -> ProgressOut:
     ways, sets = queries.paths(child, today), sets_by_strand(child)
     notes, facts = queries.signed_notes(child), facts_of(child, today)
-    best = {strand: seen for strand, (seen, _, _) in queries.seen_by_strand(child).items()}
+    best, _ = queries.best_by_strand(child)
     strands = [
         _strand(s, ways[s], queries.expected(child, s, today), sets[s], notes, facts, best.get(s))
         for s in STRANDS

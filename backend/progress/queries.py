@@ -99,8 +99,8 @@ def sets_of(run: Run) -> list[tuple[str, SetResult]]:
     return [(strand, set_from(row)) for strand, *row in run.sets.order_by("pk").values_list("strand", *SET_FIELDS)]
 
 
-def seen_by_strand(child: Child) -> dict[str, tuple[Seen, str, str]]:
-    """The highest rung seen in each strand, where and with whom. Three queries."""
+def best_by_strand(child: Child) -> tuple[dict[str, Seen], dict[str, UUID]]:
+    """The highest rung seen in each strand, and the run it was seen in where it was a run. Two queries."""
     best: dict[str, Seen] = {
         row.strand: Seen(row.seen_rung, ability.from_plain(row.start_state).as_of)
         for row in child.estimates.all()
@@ -114,6 +114,12 @@ def seen_by_strand(child: Child) -> dict[str, tuple[Seen, str, str]]:
             found = highest_seen(STRANDS[strand], [s], best.get(strand))
             if found is not None and found is not best.get(strand):
                 best[strand], runs[strand] = found, run
+    return best, runs
+
+
+def seen_by_strand(child: Child) -> dict[str, tuple[Seen, str, str]]:
+    """The highest rung seen in each strand, where and with whom. Three queries."""
+    best, runs = best_by_strand(child)
     sessions = {
         run.pk: (ability.PLACES[run.plan.place], run.by.name)
         for run in Run.objects.filter(pk__in=set(runs.values())).select_related("plan", "by__user")

@@ -11,6 +11,7 @@ from django.db.models import Q, QuerySet
 from django.http import Http404
 
 from caseload.checks import FieldError
+from clinic.kept import MadeFrom
 from clinic.models import Member
 from clinic.permissions import require
 from core.library import (
@@ -109,6 +110,14 @@ def built(version: OwnVersion) -> Made | None:
     except LibraryError as error:
         log.error("Version %s of own entry %s can't be read: %s", version.number, version.entry_id, error.reason)
         return None
+
+
+SHELF_ROWS = MadeFrom(
+    shelf_hidden="clinic_id = %(clinic)s",
+    shelf_ownentry="clinic_id = %(clinic)s",
+    shelf_ownversion="entry_id in (select id from shelf_ownentry where clinic_id = %(clinic)s)",
+)
+"""The rows that tell what a clinic hides and what it made itself."""
 
 
 def shelf_of(clinic_id: int) -> Mapping[str, Activity]:

@@ -3,22 +3,21 @@
 from collections.abc import Callable
 from datetime import timedelta
 
-from django.test import TestCase
-
 from caseload.models import LibraryVersion
 from planning import workbench as benches
 from planning.models import Plan
 from planning.workbench import MADE_FROM, Wish, Workbench, workbench
 from shelf.models import Hidden
-from testing.builders import TODAY, make_child, make_home, make_member, plan_for_child
+from testing.builders import TODAY, make_child, make_home, plan_for_child
+from testing.own import REEL, OwnTest, pot_drop
 from testing.queries import tables_read
 
 WISH = Wish(30, ("grasp",))
 
 
-class KeptBenchesTest(TestCase):
+class KeptBenchesTest(OwnTest):
     def setUp(self) -> None:
-        self.lead = make_member()
+        super().setUp()
         self.home = make_home(self.lead)
         self.child = make_child(self.lead, self.home)
 
@@ -61,7 +60,19 @@ class KeptBenchesTest(TestCase):
         type(self.child).objects.filter(pk=self.child.pk).update(allergies=["latex"])
         self.assertEqual(self.bench().request.child.allergies, {"latex"})
 
+    def test_what_the_clinic_makes_itself_is_in_it_at_once(self) -> None:
+        before = self.bench().request
+        activity, thing = self.shared(pot_drop()), self.shared(REEL, "thing")
+        self.home.stock.create(thing_id=thing["ref"], count=8)
+        after = self.bench().request
+        self.assertEqual(set(after.activities) - set(before.activities), {activity["ref"]})
+        self.assertEqual({s.id for s in after.stock} - {s.id for s in before.stock}, {thing["ref"]})
+        self.written(thing, {**REEL, "hole_mm": 9})
+        self.assertIn(9, {s.usual.hole_mm for s in self.bench().request.stock})
+
     def test_it_reads_no_row_that_is_not_looked_at(self) -> None:
+        self.shared(pot_drop())
+        self.home.stock.create(thing_id=self.shared(REEL, "thing")["ref"], count=8)
         plan = plan_for_child(self.lead, self.child)
         Plan.objects.filter(pk=plan.pk).update(used_on=TODAY)
         read = tables_read(lambda: benches._made(self.child, self.home, WISH, TODAY, ()))

@@ -4,12 +4,12 @@ from datetime import timedelta
 
 from django.test import TestCase
 
-from caseload.queries import child_with_estimates
+from caseload.queries import as_stored
 from progress.actions import finish_run
 from progress.api import PROGRESS_FROM, _progress
-from running.actions import keep_events
+from progress.queries import best_by_strand
 from running.models import Run, SetRecord
-from testing.builders import TODAY, make_child, make_member, run_for_child, sign_in, tries
+from testing.builders import TODAY, make_child, make_member, run_for_child, sign_in, tap_all
 from testing.queries import tables_read
 
 
@@ -21,7 +21,7 @@ class KeptProgressTest(TestCase):
 
     def run_it(self) -> Run:
         run = run_for_child(self.lead, self.child, TODAY)
-        keep_events(self.lead, run, tries(run, 0, "11110110"))
+        tap_all(self.lead, run, "1111111111")
         finish_run(self.lead, run)
         return run
 
@@ -43,11 +43,12 @@ class KeptProgressTest(TestCase):
         self.run_it()
         self.page()
         kept = self.page()
-        fresh = _progress(child_with_estimates(self.child.pk), TODAY)
+        fresh = _progress(as_stored(self.child), TODAY)
         self.assertEqual(kept, fresh.model_dump(mode="json"))
 
     def test_it_reads_no_row_that_is_not_looked_at(self) -> None:
         self.run_it()
-        read = tables_read(lambda: _progress(child_with_estimates(self.child.pk), TODAY))
+        self.assertTrue(best_by_strand(as_stored(self.child))[0], "something was seen")
+        read = tables_read(lambda: _progress(as_stored(self.child), TODAY))
         self.assertIn("running_setrecord", read)
         self.assertEqual(read - set(PROGRESS_FROM), set())
