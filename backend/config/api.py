@@ -24,7 +24,7 @@ from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
 from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
-from config.incoming import CarefulParser, refusal
+from config.incoming import GONE, CarefulParser, refusal
 from config.said_units import said
 from core.errors import NotThere
 from core.materials import MeasureError
@@ -211,7 +211,7 @@ def _on_too_much(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse
 
 @api.exception_handler(Abandoned)
 def _on_abandoned(request: HttpRequest, error: Abandoned) -> HttpResponse:
-    return refusal(503)  # read by nobody; nothing of it was kept
+    return refusal(GONE)
 
 
 @api.exception_handler(HttpError)

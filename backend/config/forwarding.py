@@ -17,7 +17,7 @@ from django.conf import settings
 from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
 
-from config.incoming import refusal
+from config.incoming import GONE, refusal
 from core.planner import asked_by
 
 PATIENCE = 55  # seconds until whoever asked is told to come again
@@ -42,7 +42,7 @@ def forwarding(get_response: Handler) -> Handler:
         if port:
             return _handed_on(request, port)
         if has_gone(request):  # while this waited for its turn
-            return refusal(503)
+            return refusal(GONE)
         with asked_by(lambda: has_gone(request)):
             return get_response(request)
 
@@ -76,7 +76,7 @@ def _handed_on(request: HttpRequest, port: int) -> HttpResponse:
     try:
         connection.request(request.method or "GET", request.get_full_path(), body, headers)
         if not _waited_for(request, connection.sock):
-            return refusal(503)  # read by nobody; hanging up there tells the planner
+            return refusal(GONE)  # hanging up there tells the planner
         said = connection.getresponse()
         response = HttpResponse(said.read(), status=said.status)
     except (HTTPException, OSError):

@@ -17,12 +17,14 @@ from clinic.problems import FieldProblem, Problem
 
 # There, one that can't be kept keeps no other from being kept.
 READ_ONE_BY_ONE = re.compile(r"^/api/(runs/[^/]+/events|own-file)$")
+GONE = 499  # whoever asked hung up: read by nobody, and told apart from a fault in logs and counts (after nginx)
 TITLES = {
     400: "Not understood",
     403: "Not allowed",
     404: "Not found",
     405: "Not possible",
     413: "Too large",
+    GONE: "Given up",
     422: "Not saved",
     503: "Busy",
 }
@@ -32,6 +34,7 @@ WORDS = {
     404: "There is nothing here.",
     405: "This address can't be asked in this way.",
     503: "The server is busy just now. Try again in a moment; nothing was lost.",
+    GONE: "Nobody waited for this any more; nothing of it was kept.",
     413: "This is more than the server takes at once. Send less, or in several parts.",
 }
 

@@ -13,7 +13,7 @@ from django.db import transaction
 from django.http import HttpRequest, HttpResponse
 
 from clinic.models import Answered
-from config.incoming import refusal
+from config.incoming import GONE, refusal
 
 HEADER = "Idempotency-Key"
 # A code or a link may be in the answer: it is never kept.
@@ -54,7 +54,7 @@ def _answer(get_response: Handler, request: HttpRequest, key: UUID, what: str) -
     if known.status is not None:
         return HttpResponse(known.body, status=known.status, content_type="application/json")
     response = get_response(request)
-    if response.status_code >= 500:
+    if response.status_code >= GONE:  # given up, or a fault
         transaction.set_rollback(True)  # nothing of it happened
     elif response.status_code >= 400 or len(response.content) > MOST_BYTES:
         known.delete()  # what was refused may be tried again

@@ -137,7 +137,7 @@ class ForwardingTest(SimpleTestCase):
             theirs.close()
             self.assertTrue(Slow.left.wait(30), "the planner was not told")
             waiting.join(30)
-        self.assertEqual(said, [503])
+        self.assertEqual(said, [499])
 
     def test_whoever_sends_more_is_still_there(self) -> None:
         theirs, ours = self.asker()
@@ -152,7 +152,7 @@ class ForwardingTest(SimpleTestCase):
         with override_settings(PLANNER_PORT=0):
             self.assertEqual(forwarding(here)(asked).content, b"done here")
             theirs.close()
-            self.assertEqual(forwarding(here)(asked).status_code, 503)
+            self.assertEqual(forwarding(here)(asked).status_code, 499)
 
     def test_a_search_is_given_up_once_whoever_asked_has_hung_up(self) -> None:
         theirs, ours = self.asker()
