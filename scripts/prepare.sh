@@ -9,7 +9,7 @@ case "${1:-}" in
   --without-database) prepare_machine && exit 0 ;;
   *) die "prepare knows --without-database, not $1" ;;
 esac
-[ -n "${POLLICOR_DB_HOST:-}" ] || die "prepare is for a PostgreSQL that others look after: set POLLICOR_DB_HOST, or use ./pollicor start"
+check_shared prepare
 prepare_machine
 reach_database
 rm -f "$VAR/postgres.migrated" # that database may be another one than last time

@@ -11,6 +11,15 @@ prepare_machine() {
     { POLLICOR_SECRET_KEY=signs-nothing manage collectstatic --noinput --clear -i ninja --verbosity 0 && touch "$ROOT/backend/static/.stamp"; }
 }
 
+# check_shared WHAT: all that share a database need the same settings
+check_shared() {
+  local name
+  [ -n "${POLLICOR_DB_HOST:-}" ] || die "$1 is for a PostgreSQL that others look after: set POLLICOR_DB_HOST or POLLICOR_DB_URL, or use ./pollicor start"
+  for name in POLLICOR_SECRET_KEY POLLICOR_WEB_DB_PASSWORD; do
+    [ -n "${!name:-}" ] || die "$name is empty: all that share a database need the same"
+  done
+}
+
 # reach_database: started where it is our own; and what signs sessions
 reach_database() {
   find_postgres

@@ -10,16 +10,13 @@ case "${1:-}" in
   workers) export POLLICOR_RUNS_WEB=false LOGS="worker-0 worker-1" ;;
   *) die "serve knows web and workers, not “${1:-}”" ;;
 esac
-[ -n "${POLLICOR_DB_HOST:-}" ] || die "serve is for a PostgreSQL that others look after: set POLLICOR_DB_HOST, or use ./pollicor start"
-for name in POLLICOR_SECRET_KEY POLLICOR_WEB_DB_PASSWORD; do
-  [ -n "${!name:-}" ] || die "$name is empty: all that share a database need the same"
-done
+check_shared serve
 ! supervised || die "something runs in this folder already: ./pollicor stop"
 PORT=$(wanted_port)
 [ "$1" != web ] || port_is_free "$PORT" || die "port $PORT is taken: set POLLICOR_PORT to another"
 
+as_web # the database owner's password is not needed here
 reach_database
-as_web
 supervised_by "$PORT"
 [ "$1" != web ] || echo "$PORT" >"$VAR/server.port"
 for log in $LOGS; do

@@ -48,11 +48,17 @@ run_as() {
 
 # hand_over USER: what the server and its workers write, apart from their logs
 hand_over() {
-  local own=("$VAR/mail" "${POLLICOR_BACKUP_DIR:-$VAR/backups}" "$VAR/metrics")
+  local own=("$VAR/mail" "$VAR/backups" "$VAR/metrics") backups=${POLLICOR_BACKUP_DIR:-$VAR/backups} as=()
   rm -rf "$VAR/metrics" # each process counts from its start
   mkdir -p "${own[@]}"
   chmod 700 "${own[@]}"
-  [ "$(id -un)" = "$1" ] || chown -R "$1" "${own[@]}"
+  mkdir -p "$backups" 2>/dev/null || true
+  if [ "$(id -un)" != "$1" ]; then
+    chown -R "$1" "${own[@]}"
+    [ -n "$(ls -A "$backups")" ] || chown "$1" "$backups"
+    as=(setpriv "--reuid=$1" "--regid=$1" --clear-groups)
+  fi
+  "${as[@]}" test -d "$backups" -a -w "$backups" || die "backups can't be written to $backups: let the user “$1” write there, or set POLLICOR_BACKUP_DIR to another folder"
 }
 
 # wanted_port: where the server is to listen

@@ -199,7 +199,8 @@ class LifecycleTest(TestCase):
         first = self.address(self.done(one, "start", "--empty", **shared))
         self.done(two, "prepare", **shared)
         second = f"http://127.0.0.1:{free_port()}/"
-        self.serve(two, "web", **shared, POLLICOR_PORT=second.split(":")[2][:-1])
+        no_owner = {k: v for k, v in shared.items() if k != "POLLICOR_DB_PASSWORD"}
+        self.serve(two, "web", **no_owner, POLLICOR_PORT=second.split(":")[2][:-1])
         self.assertFalse((Path(one) / "postgres").exists(), "no database of its own")
         run, taps = self.run_to_tap(one, **shared)
 
@@ -215,7 +216,7 @@ class LifecycleTest(TestCase):
         children = [c["id"] for c in self.asked(maren, "/children")]
         maren.ask("POST", "/batches", {"children": children})
         self.assertEqual({line["status"] for line in self.asked(maren, "/batches/latest")["lines"]}, {"waiting"})
-        self.serve(self.new_folder(), "workers", **shared)  # the only ones that are left
+        self.serve(self.new_folder(), "workers", **no_owner)  # the only ones that are left
         for _ in range(600):
             if {line["status"] for line in self.asked(maren, "/batches/latest")["lines"]} == {"planned"}:
                 break
