@@ -166,6 +166,28 @@ class PlanningScreensTest(BrowserTest):
         page.get_by_text("the family has no day with 5 minutes").first.wait_for()
         self.assertEqual(HomeWeek.objects.count(), 1)
 
+    def test_a_bag_without_a_store_says_where_to_add_one_and_is_packed_from_it(self) -> None:
+        page = self.page
+        plan_for_child(self.lead, self.child)
+        self.sign_in()
+        page.goto("/bag")
+        page.get_by_text("none is entered yet").wait_for()
+        page.get_by_role("button", name=re.compile("^Wyn")).click()
+        self.assertTrue(page.get_by_role("button", name="Pack for the newest plans").is_disabled())
+        self.check_axe("bag without a store")
+        page.goto(f"/children/{self.child.pk}/cupboard")
+        page.get_by_role("button", name="Places…").click()
+        places = self.opened("Places")
+        places.get_by_role("button", name="Add another place…").click()
+        places.get_by_label("What the place is called").last.fill("Blue room")
+        self.check_axe("another place")
+        places.get_by_role("button", name="Add this place").click()
+        page.get_by_text("This cupboard is empty").wait_for()
+        page.goto("/bag")
+        page.get_by_role("button", name=re.compile("^Wyn")).click()
+        page.get_by_role("button", name="Pack for the newest plans").click()
+        page.get_by_text("Nothing to carry").wait_for()
+
     def test_children_together_and_the_bag(self) -> None:
         page = self.page
         place = make_home(self.lead, {m: n * 3 for m, n in STOCK.items()})

@@ -8,7 +8,7 @@ export interface Leaving {
   missed: Ref<string>
 }
 
-/** A page's own code is fetched when it is first opened: what shows in between, and what if it can't be had. */
+/** Tells of a page whose code is still being fetched, and of one whose code could not be. */
 export function useLeaving(): Leaving {
   const router = useRouter()
   const leaving = ref(false)

@@ -7,6 +7,14 @@ export type NewChild = Required<
 /** Stands for a place that is not there yet. */
 export const NEW_PLACE = 0
 
+export const emptyPlace = (kind: Schemas['NewHome']['kind']): Required<Schemas['NewHome']> => ({
+  name: '',
+  kind,
+  supervision: 'arms_reach',
+  adults: 1,
+  who: '',
+})
+
 /** A form with nothing in it yet; its own number makes one child of it, however often it is sent. */
 export function emptyChild(): NewChild {
   return {
@@ -16,7 +24,7 @@ export function emptyChild(): NewChild {
     mouthing: 'never',
     wanted: [],
     home_id: NEW_PLACE,
-    place: { name: '', kind: 'home', supervision: 'arms_reach', adults: 1, who: '' },
+    place: emptyPlace('home'),
     request: crypto.randomUUID(),
   }
 }

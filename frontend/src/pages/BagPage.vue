@@ -45,8 +45,8 @@ async function pack(): Promise<void> {
         </button>
       </div>
       <p v-if="homes.length && !stores.length" class="notice">
-        A bag is packed from a clinic room or a school, and none is entered yet. Add one under “Places…” on the cupboard
-        of any child.
+        A bag is packed from a clinic room or a school, and none is entered yet. Add one on any child’s cupboard, under
+        “Places…”.
       </p>
     </form>
     <ProblemNote :error="error" />

@@ -33,6 +33,12 @@ const { data, error } = useQuery({
 const places = usePlaces(() => child)
 const place = computed(() => places.value.find((h) => h.id === chosen.value))
 const placing = ref(false)
+
+/** A place that was just added; another child's home is not among this one's. */
+function show(home: number): void {
+  placing.value = false
+  if (places.value.some((h) => h.id === home)) chosen.value = home
+}
 const { data: me } = useMe()
 
 watch(places, (now) => {
@@ -106,7 +112,13 @@ watch(chosen, () => (removed.value = null))
       minute.
     </p>
     <p v-if="place?.who" class="soft">Also there: {{ place.who }}</p>
-    <PlacesDrawer v-if="placing && place" :child="child" :place="place" @close="placing = false" />
+    <PlacesDrawer
+      v-if="placing && place"
+      :child="child"
+      :place="place"
+      @added="(made) => show(made.id)"
+      @close="placing = false"
+    />
     <ProblemNote :error="error ?? undoError" />
     <div class="both">
       <MakeAtHome :home-id="chosen" :child-id="child.id" />

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import NewPlace from '@/components/cupboard/NewPlace.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
 import { useForget } from '@/composables/useForget'
+import { useMay } from '@/composables/useMay'
 import { useHomes } from '@/composables/usePlaces'
 
 /** Where a child lives and where else it has sessions; and the place looked at: its name, kind, adult, or archived. */
 const { child, place } = defineProps<{ child: Child; place: Schemas['HomeOut'] }>()
-const emit = defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: []; added: [place: Schemas['HomeOut']] }>()
+const may = useMay()
+const adding = ref(false)
 const queries = useQueryClient()
 const changed = useChildChanged()
 const forget = useForget()
@@ -58,7 +62,7 @@ async function savePlace(): Promise<void> {
 </script>
 
 <template>
-  <el-drawer model-value size="min(480px, 100%)" title="Places" @close="$emit('close')">
+  <el-drawer model-value size="min(580px, 100%)" title="Places" @close="$emit('close')">
     <el-form label-position="top" novalidate @submit.prevent="saveWhere">
       <h3>Where {{ child.first_name }} is</h3>
       <el-form-item label="Lives at" :error="ofChild.at('home_id')">
@@ -83,6 +87,10 @@ async function savePlace(): Promise<void> {
       <ProblemNote :error="ofPlace.apart.value" />
       <button class="plain-button" :disabled="ofPlace.busy.value">Save {{ place.name }}</button>
     </el-form>
+    <section v-if="may('home.add')" class="place">
+      <NewPlace v-if="adding" @added="emit('added', $event)" />
+      <button v-else class="plain-button" type="button" @click="adding = true">Add another place…</button>
+    </section>
     <section v-if="archived.length" class="place">
       <h3>Archived</h3>
       <p v-for="h in archived" :key="h.id" class="row">
