@@ -15,22 +15,16 @@ from core.materials import Stock
 from core.offers import Offer, Variant
 from core.planner.blocks import as_block, candidate_of
 from core.planner.candidates import Candidate, all_candidates, tidying
-from core.planner.group_model import Together, in_order, set_up_steps, solve_group
+from core.planner.group_model import Solved, Together, in_order, set_up_steps, solve_group
 from core.planner.options import STEP
-from core.planner.request import Block, PlannedBlock, PlanStatus, Refusal, SessionRequest
+from core.planner.request import LONGEST_SESSION, Block, PlannedBlock, PlanStatus, Refusal, SessionRequest
 from core.planner.session import RequestError, check_request
-from core.safety import assess
+from core.safety import RULES, assess_within_reach
 
 MOST_CHILDREN = 6
 PARTS: tuple[Part, ...] = ("opener", "main", "tidy")
 STANDING = frozenset({"wall", "floor", "water", "tube", "edge"})  # forms several children use at once
-IN_REACH = frozenset(
-    {"small_part", "small_ball", "balloon", "never", "hard_food", "sharp", "raw", "allergy", "film", "latex_perhaps"}
-)
 WATCHED_MONTHS = 72  # months: under this one adult watches one child with a blade or small parts; common practice
-WATCHED_RULES = frozenset(
-    {"cutting_tool", "knife", "small_part", "small_ball", "hard_food", "sharp", "water", "impact"}
-)
 
 
 @dataclass(frozen=True)
@@ -96,30 +90,59 @@ def plan_group(request: GroupRequest) -> GroupPlan:
     _, kept_away = safe_for_all(request)
     sessions = table_for_all(request)
     shared = shared_candidates(sessions)
-    if not any(t.part == "main" for t in shared):
-        return GroupPlan(
-            "infeasible",
-            kept_away=kept_away,
-            reason="no activity here suits every child and has enough materials",
-            fix="Take fewer children, widen the targets, or add a second set of things.",
-        )
-    status, chosen, well_spent, bound = solve_group(shared, sessions)
+    status, chosen, well_spent, bound = _best(shared, sessions)
     if status == "infeasible":
-        return GroupPlan(
-            "infeasible",
-            kept_away=kept_away,
-            reason=f"{sessions[0].minutes} minutes are too few for one shared activity",
-            fix="Give it ten minutes more.",
-        )
+        reason, fix = _stands_in_the_way(sessions)
+        return GroupPlan("infeasible", kept_away=kept_away, reason=reason, fix=fix)
     blocks = tuple(group_block(t, m, turns, sessions) for t, m, turns in in_order(chosen))
     return GroupPlan(status, blocks, group_minutes(blocks), well_spent, bound, kept_away)
+
+
+def _best(shared: list[Together], sessions: Sequence[SessionRequest]) -> Solved:
+    if not any(t.part == "main" for t in shared):
+        return "infeasible", [], 0.0, 0.0
+    return solve_group(shared, sessions)
+
+
+def _stands_in_the_way(sessions: Sequence[SessionRequest]) -> tuple[str, str]:
+    """Return why children can't be planned together, and the smallest fix that was found to help: things, then adults,
+    then minutes.
+    """
+
+    def would_do(adults: int, minutes: int) -> bool:
+        changed = [replace(s, setting=replace(s.setting, adults=adults), minutes=minutes) for s in sessions]
+        return _best(shared_candidates(changed), changed)[0] != "infeasible"
+
+    adults, minutes = sessions[0].setting.adults, sessions[0].minutes
+    helped = replace(sessions[0].setting, adults=len(sessions))
+    if not any(t.part == "main" for t in shared_candidates([replace(s, setting=helped) for s in sessions])):
+        return (
+            "no activity here suits every child and has enough materials",
+            "Take fewer children, widen the targets, or add a second set of things.",
+        )
+    more = next((n for n in range(adults + 1, len(sessions) + 1) if would_do(n, minutes)), None)
+    if more is not None:
+        watching = "one adult watches" if adults == 1 else f"{adults} adults watch"
+        at_the_table = "1 more adult" if more - adults == 1 else f"{more - adults} more adults"
+        return (
+            f"{watching} one child each with a blade or small parts under 6 years, and what suits all of them needs "
+            f"{more}",
+            f"Have {at_the_table} at the table, or choose targets that need neither blades nor small parts.",
+        )
+    longer = next((m for m in range(minutes + 5, LONGEST_SESSION + 1, 5) if would_do(adults, m)), None)
+    if longer is not None:
+        return f"{minutes} minutes are too few for these children together", f"Give it {longer} minutes."
+    return (
+        "the activities that suit all of these children do not fit together in one session",
+        "Take fewer children, or widen the targets.",
+    )
 
 
 def watched(each: Sequence[Candidate], sessions: Sequence[SessionRequest]) -> int:
     """How many children of an activity want an adult of their own within reach: under six, a blade or small parts."""
     return sum(
         s.child.age_months < WATCHED_MONTHS
-        and any(h.rule in WATCHED_RULES and h.wants for h in c.offer.verdict.hits if h.status == "caution")
+        and any(RULES[h.rule].watched and h.wants for h in c.offer.verdict.hits if h.status == "caution")
         for c, s in zip(each, sessions, strict=True)
     )
 
@@ -153,9 +176,9 @@ def safe_for_all(request: GroupRequest) -> tuple[tuple[Stock, ...], tuple[str, .
 
 def _barred_for(line: Stock, request: GroupRequest) -> str:
     for name, session in zip(request.names, request.sessions, strict=True):
-        for hit in assess(line.thing, session.child, session.setting).hits:
-            if hit.status == "barred" and hit.rule in IN_REACH:
-                return f"{name} is within reach. {hit.reason}"
+        verdict = assess_within_reach(line.thing, session.child, session.setting)
+        if verdict.status == "barred":
+            return f"{name} is within reach. {verdict.hits[0].reason}"
     return ""
 
 

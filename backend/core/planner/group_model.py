@@ -57,9 +57,10 @@ class Together:
 
 
 Chosen = list[tuple[Together, int, bool]]
+Solved = tuple[PlanStatus, Chosen, float, float]
 
 
-def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> tuple[PlanStatus, Chosen, float, float]:
+def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> Solved:
     """Return status, what is chosen with its minutes and whether by turns, well-spent minutes a child, and their
     bound.
     """

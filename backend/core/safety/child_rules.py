@@ -16,7 +16,7 @@ PULL_APART_NEWTON = 10  # N: nothing pulled apart above this with loose joints; 
 RUBBER_BANDS = frozenset({"ring"})  # forms stretched over fingers
 
 
-@rule("swallowing", "thing", COMMON, "food, dough or small parts with a swallowing precaution")
+@rule("swallowing", "thing", COMMON, "food, dough or small parts with a swallowing precaution", in_reach=True)
 def _swallowing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "swallowing" not in c.precautions:
         return
@@ -37,7 +37,7 @@ def _swallowing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("food_policy", "thing", "family's wish", "the family's own policy on food as a material")
+@rule("food_policy", "thing", "family's wish", "the family's own policy on food as a material", in_reach=False)
 def _food_policy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if (m.food or m.made_of_food) and not c.food_as_material:
         yield Finding(
@@ -47,7 +47,7 @@ def _food_policy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("allergy", "thing", COMMON, "allergen contact, with what to offer instead")
+@rule("allergy", "thing", COMMON, "allergen contact, with what to offer instead", in_reach=True)
 def _allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     present = set(m.allergens) | ({"latex"} if m.latex else set())
     for allergen in sorted(present & c.allergies):
@@ -58,7 +58,14 @@ def _allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("latex_perhaps", "thing", COMMON, "elastic and bulbs that often hold latex: the label says", overridable=True)
+@rule(
+    "latex_perhaps",
+    "thing",
+    COMMON,
+    "elastic and bulbs that often hold latex: the label says",
+    overridable=True,
+    in_reach=True,
+)
 def _latex_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.latex_perhaps and not m.latex and "latex" in c.allergies:
         yield Finding(
@@ -68,7 +75,13 @@ def _latex_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("other_allergy", "thing", COMMON, "other allergies in the family's words: what is eaten, kneaded or stuck")
+@rule(
+    "other_allergy",
+    "thing",
+    COMMON,
+    "other allergies in the family's words: what is eaten, kneaded or stuck",
+    in_reach=True,
+)
 def _other_allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for what in c.other_allergies:
         if what.lower() in m.name.lower():
@@ -79,7 +92,7 @@ def _other_allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
             )
 
 
-@rule("force", "thing", COMMON, "the limit set for the child by a therapist, or by loose joints")
+@rule("force", "thing", COMMON, "the limit set for the child by a therapist, or by loose joints", in_reach=False)
 def _force(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     cap = c.force_cap_newton
     if cap is not None and (m.force_newton or 0) > cap:
@@ -90,7 +103,7 @@ def _force(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("pull_apart", "thing", COMMON, "pulling apart over 10 N with loose joints")
+@rule("pull_apart", "thing", COMMON, "pulling apart over 10 N with loose joints", in_reach=False)
 def _pull_apart(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "joint_laxity" in c.precautions and "puller" in m.forms and (m.force_newton or 0) > PULL_APART_NEWTON:
         yield Finding(
@@ -100,7 +113,7 @@ def _pull_apart(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("texture", "thing", "the child's own wish", "textures this child refuses")
+@rule("texture", "thing", "the child's own wish", "textures this child refuses", in_reach=False)
 def _texture(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for texture in sorted(m.feels & c.refuses):
         yield Finding(
@@ -110,7 +123,7 @@ def _texture(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("skin", "thing", COMMON, "what dries, stings or soaks broken or sensitive skin")
+@rule("skin", "thing", COMMON, "what dries, stings or soaks broken or sensitive skin", in_reach=False)
 def _skin(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "skin" not in c.precautions:
         return
@@ -122,7 +135,7 @@ def _skin(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("splint", "thing", COMMON, "nothing wet, sandy or doughy on a splint")
+@rule("splint", "thing", COMMON, "nothing wet, sandy or doughy on a splint", in_reach=False)
 def _splint(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "splint" in c.precautions and (m.wet or m.grain_mm is not None or "dough" in m.forms):
         yield Finding(
@@ -130,13 +143,13 @@ def _splint(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("dust", "thing", COMMON, "dust with asthma or a dust allergy")
+@rule("dust", "thing", COMMON, "dust with asthma or a dust allergy", in_reach=True)
 def _dust(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "dust" in c.precautions and "dusty" in m.textures:
         yield Finding("barred", f"{m.name} makes dust.", "Use crayons, water or a damp cloth instead.")
 
 
-@rule("shared", "thing", COMMON, "own pot or wash between children")
+@rule("shared", "thing", COMMON, "own pot or wash between children", in_reach=False)
 def _shared(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.shared_risk:
         yield Finding(
@@ -144,7 +157,7 @@ def _shared(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("own_kit", "thing", COMMON, "things that carry germs, with weakened immunity")
+@rule("own_kit", "thing", COMMON, "things that carry germs, with weakened immunity", in_reach=True)
 def _own_kit(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "immune" not in c.precautions:
         return
@@ -158,7 +171,7 @@ def _own_kit(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         yield Finding("caution", "Germs stay in it.", "This child's own, washed or new.")
 
 
-@rule("long_tube", "thing", COMMON, "cords near a tube or a line")
+@rule("long_tube", "thing", COMMON, "cords near a tube or a line", in_reach=True)
 def _long_tube(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "tube" in c.precautions and m.cord_like and (m.cord_mm or 0) > LONG_CORD_MM:
         yield Finding(
@@ -166,7 +179,7 @@ def _long_tube(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("alone", "thing", COMMON, "an independent box: from 4 years, nothing that wants a watchful eye")
+@rule("alone", "thing", COMMON, "an independent box: from 4 years, nothing that wants a watchful eye", in_reach=True)
 def _alone(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if s.supervision != "box":
         return
@@ -189,6 +202,7 @@ def _alone(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     f"{COMMON}; age {MEMORY}",
     "under 3 years “never mouths” counts as “sometimes”",
     overridable=True,
+    in_reach=True,
 )
 def _mouthing_age(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if c.age_months >= MOUTHING_MONTHS or c.mouths:

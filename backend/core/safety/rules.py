@@ -36,6 +36,14 @@ def assess(thing: Thing, child: Child, setting: Setting) -> Verdict:
     return judged((hit for r in _THING_RULES for hit in r.hits(thing, child, setting)), child, setting)
 
 
+def assess_within_reach(thing: Thing, child: Child, setting: Setting) -> Verdict:
+    """Return the verdict on a thing somebody else at the table works with, for a child who can reach it.
+
+    Only rules that hold within reach speak: a stiff peg in a neighbour's hand harms nobody else, a bead does.
+    """
+    return judged((hit for r in _THING_RULES if r.in_reach for hit in r.hits(thing, child, setting)), child, setting)
+
+
 def assess_stock(stock: Stock, child: Child, setting: Setting) -> Verdict:
     """Return the verdict on one line of a cupboard: on the thing as it measures here, saying so where the usual one
     would be barred.

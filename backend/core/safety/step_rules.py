@@ -72,7 +72,7 @@ def _walking(c: Child) -> Iterator[Finding]:
             yield Finding("caution", f"Walking, and this child has {words}.", "Walk beside the child.", "arms_reach")
 
 
-@rule("impact", "step", COMMON, "knocks and blows")
+@rule("impact", "step", COMMON, "knocks and blows", watched=True)
 def _impact(c: Child) -> Iterator[Finding]:
     for precaution, words in (("pain", "pain in the hand"), ("fracture", "a recent fracture or surgery")):
         if precaution in c.precautions:
@@ -134,7 +134,13 @@ def _wall(c: Child) -> Iterator[Finding]:
     yield Finding("caution", "Work at a wall or on the floor.", "Clear the space; nothing that can tip or slide.")
 
 
-@rule("cutting_tool", "step", f"{COMMON}; ages {MEMORY}", "scissors: how close an adult is, by age and by what is sure")
+@rule(
+    "cutting_tool",
+    "step",
+    f"{COMMON}; ages {MEMORY}",
+    "scissors: how close an adult is, by age and by what is sure",
+    watched=True,
+)
 def _cutting_tool(c: Child) -> Iterator[Finding]:
     if c.age_months < SCISSORS_MONTHS:
         yield Finding("barred", "Scissors come too soon under two years.", "Tear paper, or squeeze tongs.")
@@ -150,7 +156,7 @@ def _cutting_tool(c: Child) -> Iterator[Finding]:
     )
 
 
-@rule("knife", "step", f"{COMMON}; age {MEMORY}", "knives: how close an adult is, by age")
+@rule("knife", "step", f"{COMMON}; age {MEMORY}", "knives: how close an adult is, by age", watched=True)
 def _knife(c: Child) -> Iterator[Finding]:
     easy = c.age_months >= KNIFE_ROOM_MONTHS and not c.precautions & WATCHED_CLOSELY
     yield Finding(

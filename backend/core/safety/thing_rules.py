@@ -40,7 +40,13 @@ def small_piece(m: Thing) -> str:
     return ""
 
 
-@rule("never", "thing", COMMON, "strong small magnets, button or coin cells, water-swelling beads are never used")
+@rule(
+    "never",
+    "thing",
+    COMMON,
+    "strong small magnets, button or coin cells, water-swelling beads are never used",
+    in_reach=True,
+)
 def _never(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for present, what in (
         (m.strong_magnet, "Strong small magnets"),
@@ -60,6 +66,8 @@ def _never(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     "thing",
     CPSC_CYLINDER,
     "a small part, or one that comes off: it fits the small-parts cylinder; under 3 years (16 CFR 1501.2) or mouthing",
+    in_reach=True,
+    watched=True,
 )
 def _small_part(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     piece = small_piece(m)
@@ -84,7 +92,9 @@ def _small_part(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("grain", "thing", COMMON, "loose grain can be breathed in or pushed into nose and ears, by the grain")
+@rule(
+    "grain", "thing", COMMON, "loose grain can be breathed in or pushed into nose and ears, by the grain", in_reach=True
+)
 def _grain(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.grain_mm is None:
         return
@@ -101,7 +111,14 @@ def _grain(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("small_ball", "thing", CPSC_BALL, "a ball that passes a 44.4 mm hole; under 3 years or mouthing")
+@rule(
+    "small_ball",
+    "thing",
+    CPSC_BALL,
+    "a ball that passes a 44.4 mm hole; under 3 years or mouthing",
+    in_reach=True,
+    watched=True,
+)
 def _small_ball(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not isinstance(m.shape, Ball) or m.shape.diameter_mm > small_parts_cylinder.SMALL_BALL_MM:
         return
@@ -109,7 +126,9 @@ def _small_ball(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         yield Finding("barred", "Small ball: it passes a 44.4 mm hole.", "Use a ball over 44.4 mm across.")
 
 
-@rule("balloon", "thing", CPSC_BALLOON, "balloons, uninflated or broken, under 8 years", overridable=True)
+@rule(
+    "balloon", "thing", CPSC_BALLOON, "balloons, uninflated or broken, under 8 years", overridable=True, in_reach=True
+)
 def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.balloon and c.age_months < BALLOON_MONTHS:
         yield Finding(
@@ -119,7 +138,7 @@ def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("film", "thing", COMMON, "plastic film over the face stops the breath")
+@rule("film", "thing", COMMON, "plastic film over the face stops the breath", in_reach=True)
 def _film(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.film:
         return
@@ -134,7 +153,9 @@ def _film(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("hard_food", "thing", COMMON, "round, hard or slippery food, under 5 years or mouthing")
+@rule(
+    "hard_food", "thing", COMMON, "round, hard or slippery food, under 5 years or mouthing", in_reach=True, watched=True
+)
 def _hard_food(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.round_hard_food:
         return
@@ -153,7 +174,13 @@ def _hard_food(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("soft_food", "thing", f"{COMMON}; ages {MEMORY}", "soft food in small pieces: seated upright, one at a time")
+@rule(
+    "soft_food",
+    "thing",
+    f"{COMMON}; ages {MEMORY}",
+    "soft food in small pieces: seated upright, one at a time",
+    in_reach=True,
+)
 def _soft_food(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.dissolves:
         return
@@ -168,7 +195,9 @@ def _soft_food(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("sharp", "thing", COMMON, "points and edges that prick or cut are cut off or blunted")
+@rule(
+    "sharp", "thing", COMMON, "points and edges that prick or cut are cut off or blunted", in_reach=True, watched=True
+)
 def _sharp(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.sharp:
         return
@@ -183,7 +212,7 @@ def _sharp(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("pointed", "thing", COMMON, "a point in the mouth, the ear or the eye")
+@rule("pointed", "thing", COMMON, "a point in the mouth, the ear or the eye", in_reach=True)
 def _pointed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.pointed or m.sharp:
         return
@@ -198,7 +227,13 @@ def _pointed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("cord", "thing", f"{COMMON}; lengths {MEMORY}", "cords and loops over 30 cm, whatever they are part of")
+@rule(
+    "cord",
+    "thing",
+    f"{COMMON}; lengths {MEMORY}",
+    "cords and loops over 30 cm, whatever they are part of",
+    in_reach=True,
+)
 def _cord(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     length = m.cord_mm if m.cord_like and m.cord_mm else 0
     loop = m.loop_mm or 0
@@ -215,7 +250,7 @@ def _cord(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     )
 
 
-@rule("raw", "thing", COMMON, "raw beans, raw flour and dough when things go in the mouth")
+@rule("raw", "thing", COMMON, "raw beans, raw flour and dough when things go in the mouth", in_reach=True)
 def _raw(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.raw and c.mouths:
         yield Finding(
@@ -225,7 +260,7 @@ def _raw(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("dough", "thing", COMMON, "dough, putty and clay are no food: a pinched-off lump is a small part")
+@rule("dough", "thing", COMMON, "dough, putty and clay are no food: a pinched-off lump is a small part", in_reach=True)
 def _dough(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "dough" not in m.forms:
         return
@@ -244,7 +279,7 @@ def _dough(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("friable", "thing", COMMON, "what crumbles when bitten")
+@rule("friable", "thing", COMMON, "what crumbles when bitten", in_reach=True)
 def _friable(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.friable:
         return
@@ -261,7 +296,14 @@ def _friable(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("water", "thing", f"{COMMON}; age {MEMORY}", "standing water: a hand's depth is enough to drown in")
+@rule(
+    "water",
+    "thing",
+    f"{COMMON}; age {MEMORY}",
+    "standing water: a hand's depth is enough to drown in",
+    in_reach=True,
+    watched=True,
+)
 def _water(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.depth_mm is None:
         return
@@ -274,7 +316,7 @@ def _water(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     )
 
 
-@rule("upright", "thing", f"{COMMON}; width and age {MEMORY}", "an upright stick at face height")
+@rule("upright", "thing", f"{COMMON}; width and age {MEMORY}", "an upright stick at face height", in_reach=True)
 def _upright(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if "post" not in m.forms or m.size_mm >= CAPPED_MM:
         return
@@ -294,7 +336,7 @@ def _upright(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("glass", "thing", COMMON, "glass breaks")
+@rule("glass", "thing", COMMON, "glass breaks", in_reach=True)
 def _glass(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.glass:
         return

@@ -39,7 +39,10 @@ class Finding:
 class Rule:
     """A hazard rule: what it looks at (a thing, a step or a combination), its source, and what it is about in words.
 
-    always -- a rule of kind step that speaks whatever is done, once for a whole session
+    always   -- a rule of kind step that speaks whatever is done, once for a whole session
+    in_reach -- a rule of kind thing whose hazard is there for a child beside the one who works with the thing: what it
+                bars is off a shared table. Where it is not, the hazard is in the child's own work with it
+    watched  -- whether its caution, for a young child, wants an adult who watches that child alone
     """
 
     id: str
@@ -49,6 +52,8 @@ class Rule:
     overridable: bool
     find: Callable[..., Iterator[Finding]]
     always: bool = False
+    in_reach: bool = False
+    watched: bool = False
 
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
@@ -60,14 +65,27 @@ RULES: dict[str, Rule] = {}  # every rule by id, in the order they speak; filled
 
 
 def rule(
-    id: str, scope: Scope, source: str, about: str, overridable: bool = False, always: bool = False
+    id: str,
+    scope: Scope,
+    source: str,
+    about: str,
+    overridable: bool = False,
+    always: bool = False,
+    in_reach: bool | None = None,
+    watched: bool = False,
 ) -> Callable[[Callable[..., Iterator[Finding]]], Rule]:
-    """Make a function a hazard rule: it yields findings, the decorator says whose they are."""
+    """Make a function a hazard rule: it yields findings, the decorator says whose they are.
+
+    Raises ValueError for a second rule of one id, and for a rule of a thing that does not say whether it holds within
+    reach of it.
+    """
 
     def register(find: Callable[..., Iterator[Finding]]) -> Rule:
         if id in RULES:
             raise ValueError(f"there are two rules {id!r}: give one of them another id")
-        RULES[id] = Rule(id, scope, source, about, overridable, find, always)
+        if (scope == "thing") != (in_reach is not None):
+            raise ValueError(f"rule {id!r}: a rule of a thing, and no other, says whether it holds within reach")
+        RULES[id] = Rule(id, scope, source, about, overridable, find, always, bool(in_reach), watched)
         return RULES[id]
 
     return register
