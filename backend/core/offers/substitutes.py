@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from core.errors import NotThere
+from core.library import find_activity
 from core.library.activity import Activity
 from core.materials import Role, Thing
 from core.offers.usable_cupboard import UsableCupboard
@@ -75,24 +76,44 @@ def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swa
 
 
 def _swap(variant: Variant, activity: Activity, role: Role, cupboard: UsableCupboard, at: int, now: str) -> Swap | None:
+    """One thing in a role: at the nearest grade the cupboard can fill with it; else barred, with why, or no swap."""
     stock, thing = cupboard.stock[at], cupboard.things[at]
-    grade = _nearest_grade(variant, activity, role, thing)
-    if grade is None:
-        return None
-    count = cupboard.tries(ask_of(activity, grade.grade))
-    if stock.count < role.least(count):
-        return None
-    strand, full = activity.strand, role.quantity(count)
+    grades = _grades_nearest_first(variant, activity, role, thing)
+    barred = ""
+    for grade in grades:
+        ask = ask_of(activity, grade.grade)
+        filling = cupboard.filling_with(ask, role.id, at)
+        if filling is not None:
+            used = next(q for q in filling.quantities if q.role == role.id)
+            return _described(variant, grade, cupboard, at, now, (used.wanted, used.rounds))
+        barred = barred or cupboard.bar_on(ask, role.id, at)
+    if not barred:
+        return None  # it does not fit what it has to fit, or there is too little of it
+    full = role.quantity(cupboard.tries(ask_of(activity, grades[0].grade)))
+    wanted = min(full, stock.count)
+    return _described(variant, grades[0], cupboard, at, now, (wanted, max(1, -(-full // wanted))), barred)
+
+
+def _described(
+    variant: Variant,
+    grade: Variant,
+    cupboard: UsableCupboard,
+    at: int,
+    now: str,
+    amount: tuple[int, int],
+    barred: str = "",
+) -> Swap:
+    """amount -- how many a set wants at once, and in how many rounds"""
+    stock, strand = cupboard.stock[at], find_activity(grade.activity_id).strand
     hits, before = cupboard.verdicts[at].hits, _hits_of(cupboard, now)
-    barred = hits[0].reason if cupboard.verdicts[at].status == "barred" else ""
     return Swap(
         stock.id,
-        thing.name,
+        cupboard.things[at].name,
         grade,
         difficulty(grade)[strand] - difficulty(variant)[strand],
-        min(full, stock.count),
+        amount[0],
         stock.count,
-        max(1, -(-full // stock.count)),
+        amount[1],
         tuple(h for h in hits if h.rule not in {b.rule for b in before}),
         tuple(b.reason for b in before if b.rule not in {h.rule for h in hits}),
         barred,
@@ -103,8 +124,8 @@ def _hits_of(cupboard: UsableCupboard, stock_id: str) -> tuple[Hit, ...]:
     return next((v.hits for s, v in zip(cupboard.stock, cupboard.verdicts, strict=True) if s.id == stock_id), ())
 
 
-def _nearest_grade(variant: Variant, activity: Activity, role: Role, thing: Thing) -> Variant | None:
-    """The grade nearest to the one asked, in steps changed and then in rungs, that this thing can play the role at."""
+def _grades_nearest_first(variant: Variant, activity: Activity, role: Role, thing: Thing) -> list[Variant]:
+    """The grades whose needs for the role this thing meets, by steps changed and then by rungs, from the one asked."""
 
     def distance(v: Variant) -> tuple[int, float]:
         moved = sum(a != b for a, b in zip(v.grade, variant.grade, strict=True))
@@ -118,4 +139,4 @@ def _nearest_grade(variant: Variant, activity: Activity, role: Role, thing: Thin
         and role in roles_of(activity, v.grade)
         and role.filled_by(thing, asked_of(activity, v.grade, role.id))
     )
-    return min(same_elsewhere, key=distance, default=None)
+    return sorted(same_elsewhere, key=distance)

@@ -106,12 +106,35 @@ class UsableCupboard:
             self._fillings[ask] = self._made(ask)
         return self._fillings[ask]
 
-    def _made(self, ask: Ask) -> Filling | None:
+    def filling_with(self, ask: Ask, role_id: str, at: int) -> Filling | None:
+        """What fills the roles with one of the things here in this role, or None where it can't play it: the same
+        judgement as of any other filling.
+        """
+        result = self._made(ask, (role_id, at))
+        return result if result is not None and any(q.role == role_id for q in result.quantities) else None
+
+    def bar_on(self, ask: Ask, role_id: str, at: int) -> str:
+        """Why one of the things here may not play a role whose needs it meets; empty where no rule and no hand stops
+        it.
+        """
+        steps, thing = self.verdict_on_steps(ask.tags), self.verdicts[at]
+        for verdict in (steps, thing):
+            if verdict.status == "barred":
+                return verdict.hits[0].reason
+        if not self._fits_hand(self.things[at]):
+            return f"{self.things[at].name}: this child uses the {self.child.skill_hand} hand."
+        chosen = self._chosen(ask, self.tries(ask), any_company=True, forced=(role_id, at))
+        if chosen is None:
+            return ""
+        together = self._together(ask.tags, tuple(place for _, place in chosen))
+        return together.hits[0].reason if together.status == "barred" else ""
+
+    def _made(self, ask: Ask, forced: tuple[str, int] | None = None) -> Filling | None:
         steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
             return None
         count = self.tries(ask)
-        chosen = self._chosen(ask, count)
+        chosen = self._chosen(ask, count, forced=forced)
         if chosen is None:
             return None
         by_role = {role.id: self.things[at] for role, at in chosen}
@@ -131,15 +154,22 @@ class UsableCupboard:
             self._together_verdicts[key] = assess_together(things, tags, self.child, self.setting)
         return self._together_verdicts[key]
 
-    def _chosen(self, ask: Ask, count: int, any_company: bool = False) -> list[tuple[Role, int]] | None:
+    def _chosen(
+        self, ask: Ask, count: int, any_company: bool = False, forced: tuple[str, int] | None = None
+    ) -> list[tuple[Role, int]] | None:
         """Fill every role with a different thing, the preferred ones first, none barred by the company it keeps.
 
         any_company -- leave that last rule out, to find out whether it is what stops a variant
+        forced      -- a role, and the place in the stock of the only thing that may play it
         """
         masks = []
         for role, needs in zip(ask.roles, ask.needs, strict=True):
             mask = self._mask(role, needs) & self._usable & self._enough(role.least(count))
-            if not mask and not role.optional:
+            if forced is not None and role.id == forced[0]:
+                mask &= 1 << forced[1]
+                if not mask:
+                    return None
+            elif not mask and not role.optional:
                 return None
             masks.append(mask)
         return self._filled(ask, masks, [], count, any_company)

@@ -11,9 +11,11 @@ from core.child import Child, Setting
 from core.library import ACTIVITIES, THINGS
 from core.materials import NotMeasured, cutting, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.materials.paper import halved, iso_a, shared
-from core.offers import UsableCupboard, Variant, makeable, swaps, variants_of, verdict
+from core.offers import UsableCupboard, Variant, makeable, room, swaps, variants_of, verdict
 from core.offers.homemade import RECIPES
+from core.offers.substitutes import Swap
 from core.offers.usable_cupboard import stock_of
+from core.offers.variants import ask_of, asked_of, roles_of
 from core.paper import prep_sheet
 from core.planner import PlannedBlock, SessionRequest, stand
 from core.skills import STRANDS
@@ -144,6 +146,23 @@ class NamesTest(TestCase):
         self.assertEqual(THINGS["garlic_press"].named(1), "hand press for dough")
 
 
+def fits_something(cupboard: UsableCupboard, swap: Swap, role_id: str) -> bool:
+    """Whether a swapped thing goes with anything here in every role it has to fit, each pair looked at by itself."""
+    activity = ACTIVITIES[swap.variant.activity_id]
+    roles = {r.id: r for r in roles_of(activity, swap.grade)}
+    ask = ask_of(activity, swap.grade)
+    thing = next(t for s, t in zip(cupboard.stock, cupboard.things, strict=True) if s.id == swap.stock_id)
+    for fit in activity.fits:
+        if role_id not in (fit.inner, fit.outer) or not {fit.inner, fit.outer} <= roles.keys():
+            continue
+        other = roles[fit.outer if fit.inner == role_id else fit.inner]
+        least = roles[fit.inner].least(cupboard.tries(ask))
+        company = (t for t in cupboard.things if other.filled_by(t, asked_of(activity, swap.grade, other.id)))
+        if not any((room(fit, thing, t) if fit.outer == role_id else room(fit, t, thing)) >= least for t in company):
+            return False
+    return True
+
+
 class SwapTest(TestCase):
     @slow
     def test_a_firmer_line_is_easier_and_says_so(self) -> None:
@@ -175,6 +194,24 @@ class SwapTest(TestCase):
             s for s in result if any(h.rule == "small_part" for h in s.hazards) or "Small part" in " ".join(s.gone)
         ]
         self.assertTrue(small)
+
+    @slow
+    def test_every_swap_shown_as_usable_can_be_done(self) -> None:
+        """Over the whole library and a house that has everything: the right hand, and something here that it fits."""
+        cupboard, usable, barred = full_house(Child(72, hand="right")), 0, ""
+        by_id = {s.id: t for s, t in zip(cupboard.stock, cupboard.things, strict=True)}
+        for activity in ACTIVITIES.values():
+            variant = next((v for v in variants_of(activity) if cupboard.offer(v)), None)
+            for role in roles_of(activity, variant.grade) if variant else ():
+                for swap in swaps(variant, role.id, cupboard):
+                    barred += swap.barred
+                    if not swap.barred:
+                        usable += 1
+                        self.assertIn(by_id[swap.stock_id].handed, (None, "right"), (activity.id, swap.name))
+                        self.assertTrue(fits_something(cupboard, swap, role.id), (activity.id, role.id, swap.name))
+        self.assertGreater(usable, 2000)
+        self.assertIn("this child uses the right hand", barred)
+        self.assertIn("a fall drives it into mouth or eye", barred)  # a stick where the work is done lying
 
     def test_a_role_that_is_not_there_is_refused(self) -> None:
         with self.assertRaisesRegex(ValueError, "has no role"):
