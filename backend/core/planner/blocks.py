@@ -117,7 +117,7 @@ def _chain(c: Candidate, request: SessionRequest) -> tuple[ChainStep, ...]:
 
 def _stage(c: Candidate, request: SessionRequest) -> str:
     """What a block is in the kit that is played, or in the box it makes."""
-    if request.format_id == "alone" and c.activity.id in BOXES:
+    if request.format.makes_boxes and c.activity.id in BOXES:
         return BOXES[c.activity.id].words_for(c.activity.id)
     return KITS[request.kit].words_for(c.activity.id) if request.kit in KITS else ""
 

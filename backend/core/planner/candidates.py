@@ -38,7 +38,8 @@ MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
 class Candidate:
     """One offer in one part. quality is the worth of a minute at work, 0 to QUALITY.
 
-    task -- the wanted task it is itself; empty where it is none
+    task      -- the wanted task it is itself; empty where it is none
+    on_target -- whether it counts as work on its strand's target, in this part of this format
     """
 
     activity: Activity
@@ -53,6 +54,7 @@ class Candidate:
     terms: tuple[Reason, ...]
     dose: Dose
     task: str = ""
+    on_target: bool = False
 
     @property
     def kit(self) -> frozenset[str]:
@@ -90,7 +92,7 @@ class Candidate:
         musts = {"moves"} if self.activity.moves else set()
         if self.activity.both_hands or STRANDS[self.strand].target == "bilateral":
             musts.add("assists")
-        if self.part == "main":
+        if self.on_target:
             musts.add(f"target:{STRANDS[self.strand].target}")
         return frozenset(musts)
 
@@ -274,4 +276,5 @@ class _Rated:
             (w.weights[strand], *w.shared),
             dose,
             task,
+            self.part in w.request.format.target_parts,
         )

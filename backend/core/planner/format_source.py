@@ -105,6 +105,10 @@ def own_format(values: Mapping[str, Any], belongs_to: str) -> Format:
             MappingProxyType({**PART_NAMES, **{p: s.name for p, s in parts.items() if s.name}}),
             any_strand=source.any_strand,
             has_task="daily" in parts,
+            task_only=True,
+            wants_movement=True,
+            wants_many=True,
+            wants_assisting=True,
             ending=source.ending,
         )
     )

@@ -93,6 +93,13 @@ class Format:
     supervision  -- the only supervision it is for, where there is just one
     most_minutes -- the longest it is asked for, where it is a short one
     planned      -- whether it is planned ahead; a first look is asked step by step instead
+    target_parts -- the parts in which a block counts as work on a chosen target
+    least_always -- whether the fewest main blocks hold in a short session too
+    task_only    -- whether its daily-life part is wanted only where there is a wanted task
+    wants_movement, wants_many, wants_assisting -- whether it holds a block on the feet for who needs to move, one of
+                    many repetitions, and a job for a hand that assists
+    kit_kind     -- the kind of kit it plays through; empty where it plays none
+    makes_boxes  -- whether each block is an independent box
     """
 
     id: str
@@ -113,6 +120,14 @@ class Format:
     supervision: Supervision | None = None
     most_minutes: int | None = None
     planned: bool = True
+    target_parts: tuple[Part, ...] = ("main",)
+    least_always: bool = False
+    task_only: bool = False
+    wants_movement: bool = False
+    wants_many: bool = False
+    wants_assisting: bool = False
+    kit_kind: str = ""
+    makes_boxes: bool = False
 
 
 def _minutes(**changed: tuple[int, int]) -> Mapping[str, tuple[int, int]]:
@@ -128,6 +143,10 @@ FORMATS = MappingProxyType(
                 "Opener, work, daily life",
                 "Opens with a sure win, ends with something useful.",
                 has_task=True,
+                task_only=True,
+                wants_movement=True,
+                wants_many=True,
+                wants_assisting=True,
             ),
             Format(
                 "boxes",
@@ -141,6 +160,8 @@ FORMATS = MappingProxyType(
                 names=MappingProxyType(
                     {**PART_NAMES, "warm-up": "Box 1: hands", "main": "Box 2: paper", "daily": "Box 3: self-care"}
                 ),
+                target_parts=("warm-up", "main", "daily"),
+                wants_assisting=True,
             ),
             Format(
                 "home",
@@ -165,6 +186,7 @@ FORMATS = MappingProxyType(
                 any_strand=True,
                 ending="Count the prompts, and bring them to none; the child closes the lid.",
                 supervision="box",
+                makes_boxes=True,
             ),
             Format(
                 "stations",
@@ -177,6 +199,9 @@ FORMATS = MappingProxyType(
                 names=MappingProxyType({**PART_NAMES, "main": "Station"}),
                 any_strand=True,
                 equal=True,
+                least_always=True,
+                wants_movement=True,
+                wants_assisting=True,
             ),
             Format(
                 "kit",
@@ -189,6 +214,7 @@ FORMATS = MappingProxyType(
                 MappingProxyType({"main": IN_STAGES}),
                 MappingProxyType({**PART_NAMES, "main": "Stage"}),
                 any_strand=True,
+                kit_kind="kit",
             ),
             Format(
                 "project",
@@ -201,6 +227,7 @@ FORMATS = MappingProxyType(
                 MappingProxyType({"main": IN_STAGES}),
                 MappingProxyType({**PART_NAMES, "main": "Step"}),
                 any_strand=True,
+                kit_kind="project",
             ),
             Format(
                 LOOK,

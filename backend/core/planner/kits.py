@@ -12,8 +12,6 @@ from core.planner.options import Option, undominated
 from core.planner.request import SessionPlan, SessionRequest
 from core.planner.solver import Effort
 
-PLAYED = ("kit", "project")  # formats that play one kit
-
 
 @dataclass(frozen=True)
 class Played:
@@ -33,7 +31,7 @@ def plan_kit(request: SessionRequest, locked: Sequence[Option[Candidate]], effor
     where no kit has all its stages here, or none fits the minutes: with the reason and the fix of the first kit that
     lacks something.
     """
-    kits = [k for k in KITS.values() if k.kind == request.format_id and request.kit in ("", k.id)]
+    kits = [k for k in KITS.values() if k.kind == request.format.kit_kind and request.kit in ("", k.id)]
     ready = [_ready(k, request, locked) for k in kits]
     best: tuple[Choice[Candidate], Kit] | None = None
     for played in ready:

@@ -10,7 +10,7 @@ from core.planner.blocks import as_block, candidate_of, totals
 from core.planner.candidates import Candidate, all_candidates
 from core.planner.formats import ORDERS
 from core.planner.infeasible import LIMITS_ORDER, PARTS_ORDER, smallest
-from core.planner.kits import PLAYED, plan_kit
+from core.planner.kits import plan_kit
 from core.planner.model import Choice, Limits, solve
 from core.planner.options import QUALITY, STEP, Option, undominated
 from core.planner.order import in_order
@@ -18,12 +18,13 @@ from core.planner.request import LONGEST_SESSION, SHORTEST_SESSION, Refusal, Ses
 from core.planner.solver import SESSION_EFFORT, Effort
 from core.planner.tidying import tidied
 from core.planner.why_left_out import left_out
-from core.skills import TARGETS
+from core.skills import STRANDS, TARGETS
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
 BODY_FIRST_MINUTES = 15  # minutes from which the whole body warms up first, where it has to; project definition
 LONG_ENOUGH_TO_MOVE = 20  # minutes from which somebody who needs to move has a block on the feet; project definition
 LONG_ENOUGH_TO_MOVE_TWICE = 35
+LONG_ENOUGH_FOR_BOTH = 20  # minutes from which each of two targets has a block of its own; project definition
 STATION_MINUTES = (3, 11)  # the windows of a station, the last one excluded; common practice
 TIDY_TOGETHER = "Tidy up together: everything back in its box, the child carries."
 
@@ -50,7 +51,7 @@ def plan_session(request: SessionRequest, effort: Effort = SESSION_EFFORT) -> Se
         if isinstance(result, Refusal):
             return _lock_refused(result)
         locked.append(result.option(block.sets))
-    if request.format_id in PLAYED:
+    if request.format.kit_kind:
         return plan_kit(request, locked, effort)
     candidates = all_candidates(request)
     if not any(c.part in ("main", "stretch") for c in [*candidates, *(o.of for o in locked)]):
@@ -120,9 +121,10 @@ def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
     if request.child.body_first and "warm-up" in must:
         must["warm-up"] = BODY_FIRST_MINUTES
     wanted = [p for p, from_minutes in must.items() if request.minutes >= from_minutes and p in there]
-    if session_format.id == "parts" and not request.tasks:
+    if session_format.task_only and not request.tasks:
         wanted = [p for p in wanted if p != "daily"]
-    least = 1 if request.minutes < LONG_ENOUGH_FOR_TWO and session_format.id != "stations" else session_format.main[0]
+    short = request.minutes < LONG_ENOUGH_FOR_TWO and not session_format.least_always
+    least = 1 if short else session_format.main[0]
     return Limits(
         request.minutes,
         round(request.minutes * request.tiring_share),
@@ -135,24 +137,22 @@ def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
 
 
 def _at_least(candidates: list[Candidate], request: SessionRequest) -> Iterator[tuple[str, int]]:
-    """The kinds of block a session has at least some of: main work on each target; something on the feet for who needs
+    """The kinds of block a session has at least some of: work on each target; something on the feet for who needs
     to move; a job for the hand that assists.
     """
     musts: dict[str, set[str]] = {}
     for c in candidates:
         for must in c.musts:
             musts.setdefault(must, set()).add(c.activity.id)
-    if not request.format.any_strand:
-        targets = [f"target:{t}" for t in request.targets if f"target:{t}" in musts]
-        yield from ((t, 1) for t in (targets if request.minutes >= 20 else targets[:1]))
-    if request.format.id != "parts":
-        return
-    if request.minutes >= LONG_ENOUGH_TO_MOVE and any(_has_many(c) for c in candidates):
+    session_format, long_enough = request.format, request.minutes >= LONG_ENOUGH_TO_MOVE
+    targets = [f"target:{t}" for t in request.targets if f"target:{t}" in musts]
+    yield from ((t, 1) for t in (targets if request.minutes >= LONG_ENOUGH_FOR_BOTH else targets[:1]))
+    if session_format.wants_many and long_enough and any(_has_many(c) for c in candidates):
         yield "many", 1
-    if request.child.needs_to_move and request.minutes >= LONG_ENOUGH_TO_MOVE:
+    if session_format.wants_movement and request.child.needs_to_move and long_enough:
         wanted = 2 if request.child.body_first and request.minutes >= LONG_ENOUGH_TO_MOVE_TWICE else 1
         yield "moves", min(wanted, len(musts.get("moves", ())))
-    if request.child.assisting_hand != "none" and "assists" in musts:
+    if session_format.wants_assisting and request.child.assisting_hand != "none" and "assists" in musts:
         yield "assists", 1
 
 
@@ -200,7 +200,7 @@ def _roomiest(
 
 def _given_up_words(limit: str) -> str:
     if limit.startswith("target:"):
-        return f"main work on {TARGETS[limit[7:]].name.lower()}"
+        return f"work on {TARGETS[limit[7:]].name.lower()}"
     return {
         "part:warm-up": "a warm-up",
         "part:daily": "a daily-life task",
@@ -274,6 +274,11 @@ def _plan(choice: Choice[Candidate], request: SessionRequest, pool: list[Candida
         f"Nothing here fits the {p}."
         for p in ("opener", "warm-up")
         if p in request.parts and p in request.format.must and p not in {c.part for c in pool}
+    ]
+    notes += [
+        f"No work on {TARGETS[t].name.lower()}: nothing here trains it safely at this child's rung."
+        for t in request.targets
+        if not any(c.on_target and STRANDS[c.strand].target == t for c in pool)
     ]
     notes += [TIDY_TOGETHER] if tidy and last is None else []
     notes += [request.format.ending] if request.format.ending else []

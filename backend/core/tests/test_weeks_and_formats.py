@@ -19,11 +19,13 @@ from core.planner import (
     plan_week,
 )
 from core.planner.candidates import all_candidates
+from core.planner.format_source import blank_format, own_format
 from core.planner.formats import FORMATS
 from core.planner.infeasible import LIMITS_ORDER, smallest
 from core.planner.model import Limits, solve
 from core.planner.week import MOST_DAY, Site, _as_home, solve_week, week_options
 from core.safety import assess
+from core.skills import STRANDS, TARGETS
 from testing.core_builders import everything, made_up_request, request_for
 from testing.tags import slow
 
@@ -273,3 +275,41 @@ class RelaxTest(TestCase):
         options = [o for c in all_candidates(request) for o in c.options()][:60]
         answer = smallest(options, [], Limits(6, 2, ("opener", "tidy"), 2), LIMITS_ORDER)
         self.assertTrue(answer and answer.given_up)
+
+
+class FormatPromisesTest(TestCase):
+    """What a format holds follows from what it says of itself, and not from what it is called."""
+
+    @slow
+    def test_an_exact_copy_of_the_usual_format_plans_the_same(self) -> None:
+        """Loose joints, low tone, a hand that assists, no wanted task: nothing is lost under another id."""
+        copy = own_format({**blank_format(), "name": "As usual"}, "a clinic")
+        kinds = (
+            Child(50, hand="right", precautions=frozenset({"low_tone"}), wanted=("zip",)),
+            Child(90, hand="right", precautions=frozenset({"one_hand_assists"}), assisting_hand="left"),
+            Child(64, hand="left", precautions=frozenset({"joint_laxity"}), wanted=("buttons", "name")),
+        )
+        for child, minutes in product(kinds, (20, 40)):
+            usual = request_for(child, everything(), minutes, ("grasp", "bilateral"))
+            plans = [plan_session(r) for r in (usual, replace(usual, format_id=copy.id))]
+            self.assertEqual(
+                [[(b.part, b.variant, b.sets) for b in p.blocks] for p in plans][1],
+                [(b.part, b.variant, b.sets) for b in plans[0].blocks],
+                (child, minutes),
+            )
+
+    @slow
+    def test_three_boxes_and_stations_hold_the_targets_that_were_chosen(self) -> None:
+        """Wherever something here trains a target it has a block; where nothing does, the plan says so."""
+        for format_id, seed in product(("boxes", "stations"), range(24)):
+            request = replace(made_up_request(seed), format_id=format_id, minutes=35)
+            plan = plan_session(request)
+            if plan.status == "infeasible":
+                continue
+            worked = {b.target for b in plan.blocks}
+            words = " ".join(plan.notes)
+            for target in set(request.targets) - worked:
+                name = TARGETS[target].name.lower()
+                self.assertRegex(words, f"No work on {name}|No room for work on {name}", (format_id, seed))
+                if f"No work on {name}" in words:
+                    self.assertNotIn(target, {STRANDS[c.strand].target for c in all_candidates(request) if c.on_target})
