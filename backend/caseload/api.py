@@ -42,12 +42,12 @@ REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
 class Profile(Schema):
-    """A child's profile."""
+    """A child's profile. mouthing has no default: a question of safety is answered, not assumed."""
 
-    first_name: str = Field(max_length=60)
+    first_name: str = Field(min_length=1, max_length=60)
     birth_date: date
+    mouthing: Mouthing
     hand: Hand = "not_settled"
-    mouthing: Mouthing = "never"
     allergies: list[str] = []
     other_allergies: list[str] = []
     precautions: list[str] = []

@@ -80,7 +80,7 @@ class Child(models.Model):
     first_name = models.CharField(max_length=60)
     birth_date = models.DateField()
     hand: "models.CharField[Hand, Hand]" = one_of(Hand, 12, default="not_settled")
-    mouthing: "models.CharField[Mouthing, Mouthing]" = one_of(Mouthing, 10, default="never")
+    mouthing: "models.CharField[Mouthing, Mouthing]" = one_of(Mouthing, 10)
     allergies = models.JSONField(default=list)
     other_allergies = models.JSONField(default=list)
     precautions = models.JSONField(default=list)

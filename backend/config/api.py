@@ -7,7 +7,7 @@ from django.core.exceptions import RequestDataTooBig
 from django.http import Http404, HttpRequest, HttpResponse
 from django.middleware.csrf import get_token
 from ninja import NinjaAPI
-from ninja.errors import AuthenticationError, HttpError, ValidationError
+from ninja.errors import AuthenticationError, HttpError, ValidationError, ValidationErrorContext
 from ninja.renderers import BaseRenderer
 from pydantic_core import to_json
 
@@ -26,7 +26,7 @@ from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
 from config.incoming import GONE, CarefulParser, refusal
 from config.said_units import said
-from core.errors import NotThere
+from core.errors import NotThere, plainly
 from core.materials import MeasureError
 from core.planner import Abandoned, RequestError
 from core.running import EventError
@@ -72,7 +72,15 @@ class FastRenderer(BaseRenderer):
 
 
 class DocumentedAPI(NinjaAPI):
-    """Says of every route what any route may refuse with, and that it is a problem."""
+    """Says of every route what any route may refuse with, and that it is a problem; and keeps the value of a field that
+    is refused, so that an empty one can be called empty.
+    """
+
+    def validation_error_from_error_contexts(self, error_contexts: list[ValidationErrorContext[Any]]) -> ValidationError:
+        """Return what does not fit, each with the value that came in."""
+        values = [one["input"] for c in error_contexts for one in c.pydantic_validation_error.errors(include_url=False)]
+        result = super().validation_error_from_error_contexts(error_contexts)
+        return ValidationError([{**one, "input": v} for one, v in zip(result.errors, values, strict=True)])
 
     def get_openapi_schema(self, **options: Any) -> Any:
         """Return the OpenAPI document."""
@@ -231,13 +239,9 @@ def _on_shape(request: HttpRequest, error: ValidationError) -> HttpResponse:
 
 
 def _shape_problem(error: dict[str, Any]) -> FieldProblem:
+    """What does not fit a field. The value is not sent back: it may be a password."""
     parts = [str(p) for p in error["loc"] if p not in ("body", "query", "path")]
     where = ".".join(p for p in parts if not p.startswith("literal["))
     where = where.split(".", 1)[1] if where.startswith("body.") else where
-    value = str(error.get("input", "")).encode("utf-8", "replace").decode()[:80]
-    if error["type"] == "literal_error":
-        choices = error["ctx"]["expected"].replace(" or ", ", ").replace("'", "")
-        return FieldProblem(
-            field=where, value=value, reason=f"{value!r} is not a choice here.", remedy=f"Use one of {choices}."
-        )
-    return FieldProblem(field=where, value=value, reason=f"{error['msg']}.", remedy="Correct it and save again.")
+    reason, remedy = plainly(error["type"], error["input"], error.get("ctx", {}))
+    return FieldProblem(field=where, value="", reason=reason, remedy=remedy)

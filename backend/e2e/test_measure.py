@@ -80,6 +80,7 @@ class MeasureTest(BrowserTest):
         user.write(page.get_by_label("First name"), "Nell")
         user.write(page.get_by_role("textbox", name="Born"), BORN.isoformat())
         user.press(page.get_by_text("Right", exact=True))
+        user.press(page.get_by_text("Never", exact=True))
         user.press(page.get_by_text("Choose; the most wanted first"))
         user.press(page.get_by_role("option", name=re.compile("buttons")).first)
         page.keyboard.press("Tab")  # leaves the list; a user would go straight on
@@ -105,6 +106,7 @@ class MeasureTest(BrowserTest):
         user.tab_to(page.get_by_label("First name"), "Nell")
         user.tab_to(page.get_by_role("textbox", name="Born"), f"{BORN:%m%d%Y}")
         user.tab_to(page.get_by_role("radiogroup").first, "ArrowLeft", "ArrowLeft")
+        user.tab_to(page.get_by_role("radiogroup").nth(1), "Space")
         user.tab_to(page.get_by_role("combobox", name="Daily tasks wanted"), "Enter", "ArrowDown", "Enter")
         user.tab_to(page.get_by_role("button", name="Add", exact=True), "Enter")
         user.tab_to(page.get_by_role("button", name="The usual kitchen"), "Enter")

@@ -18,6 +18,7 @@ class AddOnceTest(TestCase):
         self.api = Api(self.lead)
         self.body: dict[str, Any] = {
             "first_name": "Nell",
+            "mouthing": "never",
             "birth_date": str(TODAY - timedelta(days=1700)),
             "wanted": ["zip", "buttons"],
             "place": {"name": "Nell's home"},

@@ -3,6 +3,7 @@
 from datetime import date, timedelta
 from unittest import TestCase as PlainTestCase
 
+from django.db import IntegrityError, transaction
 from django.test import TestCase
 
 from caseload.actions import note_mouthing
@@ -38,6 +39,27 @@ class ChildTest(TestCase):
         self.assertEqual(status, 201)
         self.assertEqual({s["strand"] for s in out["strands"]}, set(STRANDS))
 
+    def test_whether_things_go_to_the_mouth_is_asked_and_never_assumed(self) -> None:
+        """Neither left out nor left empty: an answer about safety has no default."""
+        body = {**profile(first_name="Nell"), "home_id": make_home(self.lead).pk}
+        without = {k: v for k, v in body.items() if k != "mouthing"}
+        for answer in (without, {**body, "mouthing": ""}):
+            status, problem = self.api("post", "/children", answer)
+            self.assertEqual((status, [f["field"] for f in problem["fields"]]), (422, ["mouthing"]))
+            self.assertRegex(problem["fields"][0]["remedy"], "Fill it in|Choose one: never, sometimes or often")
+        self.assertFalse(Child.objects.filter(first_name="Nell").exists())
+        with self.assertRaises(IntegrityError), transaction.atomic():
+            Child.objects.create(clinic=self.lead.clinic, home=self.child.home, first_name="Nell", birth_date=TODAY)
+
+    def test_what_is_wrong_with_a_form_is_said_in_plain_words(self) -> None:
+        """All fields at once, each with what to do, and no word of the program's."""
+        bad = {"first_name": "", "birth_date": "", "attention_minutes": "long", "hand": "both"}
+        status, problem = self.api("post", "/children", {**profile(), "home_id": self.child.home_id, **bad})
+        self.assertEqual((status, {f["field"] for f in problem["fields"]}), (422, set(bad)))
+        words = " ".join(f["reason"] + f["remedy"] for f in problem["fields"])
+        self.assertNotRegex(words, "Input|valid|string|datetime|parse")
+        self.assertIn("Enter day, month and year", words)
+
     def test_a_clinic_with_nothing_in_it_gets_its_first_home_and_child(self) -> None:
         api = Api(make_member())
         status, home = api("post", "/homes", {"name": " Weir house ", "kind": "home", "supervision": "room"})
@@ -45,7 +67,12 @@ class ChildTest(TestCase):
         status, child = api(
             "post",
             "/children",
-            {"first_name": "Nell", "birth_date": TODAY - timedelta(days=1500), "home_id": home["id"]},
+            {
+                "first_name": "Nell",
+                "birth_date": TODAY - timedelta(days=1500),
+                "mouthing": "never",
+                "home_id": home["id"],
+            },
         )
         self.assertEqual((status, child["home_name"]), (201, "Weir house"))
         self.assertEqual([c["first_name"] for c in api("get", "/caseload")[1]["children"]], ["Nell"])

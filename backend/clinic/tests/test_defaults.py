@@ -20,7 +20,7 @@ class DefaultsTest(TestCase):
 
     def test_a_new_child_begins_as_the_clinic_works(self) -> None:
         self.assertEqual(self.kept(approaches={"prompt_policy": "most_first"})[0], 200)
-        body = {"first_name": "Isa", "birth_date": "2021-03-02", "place": {"name": "Lock cottage"}}
+        body = {"first_name": "Isa", "birth_date": "2021-03-02", "mouthing": "never", "place": {"name": "Lock cottage"}}
         child = self.api("post", "/children", body)[1]
         self.assertEqual(child["prompt_policy"], "most_first")
         said = {**body, "first_name": "Wyn", "prompt_policy": "least_first"}

@@ -9,6 +9,7 @@ from pydantic import AfterValidator, BaseModel, ConfigDict, Field, StringConstra
 from pydantic_core import PydanticCustomError
 
 from core.child import ALLERGENS
+from core.errors import plainly
 from core.materials import FORMS, Thing
 from core.recording import KNOWN, MARKS
 from core.safety import STEP_TAGS
@@ -119,19 +120,5 @@ def issues_in(error: ValidationError) -> list[Issue]:
         if one["type"] == "library":
             result += [replace(i, at=".".join(filter(None, (place, i.at)))) for i in one["ctx"]["issues"]]
         else:
-            reason, remedy = _PLAINLY.get(one["type"], (f"{one['msg']}.", "See docs/library.md for the fields."))
-            context = one.get("ctx", {})
-            result.append(Issue(place, reason.format(**context), remedy.format(**context)))
+            result.append(Issue(place, *plainly(one["type"], one.get("input"), one.get("ctx", {}))))
     return result
-
-
-_PLAINLY = {
-    "missing": ("This is missing.", "Fill it in."),
-    "string_too_short": ("This is empty.", "Write a few words."),
-    "string_too_long": ("This is longer than {max_length} characters.", "Say it more briefly."),
-    "too_short": ("There are fewer than {min_length} of these.", "Add one."),
-    "too_long": ("There are more than {max_length} of these.", "Remove one."),
-    "greater_than": ("This has to be more than {gt}.", "Enter a larger number."),
-    "less_than_equal": ("This is more than {le}.", "Enter a smaller number."),
-}
-"""What pydantic says of a value, said to the person who wrote it: by the type of its error, why and what to do."""

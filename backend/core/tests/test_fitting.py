@@ -94,7 +94,7 @@ class CheckTest(TestCase):
             ({"forms": ["filler"]}, "grain_mm"),
             ({"forms": ["water"]}, "depth_mm"),
             ({"forms": ["item"], "allergens": ["moonlight"]}, "allergen is unknown"),
-            ({"forms": ["item"], "textures": ["blue"]}, "Input should be"),
+            ({"forms": ["item"], "textures": ["blue"]}, "is not a choice here"),
         ):
             with self.subTest(changed=changed), self.assertRaisesRegex(LibraryError, phrase):
                 check({**base, **changed})

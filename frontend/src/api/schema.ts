@@ -3064,17 +3064,16 @@ export interface components {
              */
             birth_date: string;
             /**
+             * Mouthing
+             * @enum {string}
+             */
+            mouthing: "never" | "sometimes" | "often";
+            /**
              * Hand
              * @default not_settled
              * @enum {string}
              */
             hand: "right" | "left" | "not_settled";
-            /**
-             * Mouthing
-             * @default never
-             * @enum {string}
-             */
-            mouthing: "never" | "sometimes" | "often";
             /**
              * Allergies
              * @default []
@@ -3319,17 +3318,16 @@ export interface components {
              */
             birth_date: string;
             /**
+             * Mouthing
+             * @enum {string}
+             */
+            mouthing: "never" | "sometimes" | "often";
+            /**
              * Hand
              * @default not_settled
              * @enum {string}
              */
             hand: "right" | "left" | "not_settled";
-            /**
-             * Mouthing
-             * @default never
-             * @enum {string}
-             */
-            mouthing: "never" | "sometimes" | "often";
             /**
              * Allergies
              * @default []
@@ -3522,17 +3520,16 @@ export interface components {
              */
             birth_date: string;
             /**
+             * Mouthing
+             * @enum {string}
+             */
+            mouthing: "never" | "sometimes" | "often";
+            /**
              * Hand
              * @default not_settled
              * @enum {string}
              */
             hand: "right" | "left" | "not_settled";
-            /**
-             * Mouthing
-             * @default never
-             * @enum {string}
-             */
-            mouthing: "never" | "sometimes" | "often";
             /**
              * Allergies
              * @default []

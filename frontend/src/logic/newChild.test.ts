@@ -5,6 +5,10 @@ describe('the form of a new child', () => {
   it('has a number of its own each time it is begun', () => {
     expect(emptyChild().request).not.toBe(emptyChild().request)
   })
+
+  it('fills in no answer about safety', () => {
+    expect(emptyChild().mouthing).toBe('')
+  })
 })
 
 describe('today, as a field writes it', () => {

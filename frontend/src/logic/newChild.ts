@@ -1,8 +1,14 @@
 import type { Schemas } from '@/api/client'
 
-export type NewChild = Required<
-  Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'mouthing' | 'wanted'>
-> & { home_id: number; place: Required<Schemas['NewHome']>; request: string }
+/** Whether things go to the mouth; empty until it is answered: an answer about safety is never filled in ahead. */
+export type MouthingAnswer = Schemas['NewChild']['mouthing'] | ''
+
+export type NewChild = Required<Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'wanted'>> & {
+  mouthing: MouthingAnswer
+  home_id: number
+  place: Required<Schemas['NewHome']>
+  request: string
+}
 
 /** Stands for a place that is not there yet. */
 export const NEW_PLACE = 0
@@ -21,7 +27,7 @@ export function emptyChild(): NewChild {
     first_name: '',
     birth_date: '',
     hand: 'not_settled',
-    mouthing: 'never',
+    mouthing: '',
     wanted: [],
     home_id: NEW_PLACE,
     place: emptyPlace('home'),

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import type { MouthingAnswer } from '@/logic/newChild'
 
 /** Which hand, and whether things go to the mouth: asked when a child is added, and ever after. */
-const child = defineModel<Pick<Schemas['NewChild'], 'hand' | 'mouthing'>>({ required: true })
+const child = defineModel<Pick<Schemas['NewChild'], 'hand'> & { mouthing: MouthingAnswer }>({ required: true })
 defineProps<{ at: (field: string) => string }>()
 </script>
 

@@ -98,6 +98,7 @@ function say(value: unknown): string {
             v-model="form.other_allergies"
             multiple
             filterable
+            :reserve-keyword="false"
             allow-create
             default-first-option
             no-data-text="Type one and press Enter"
@@ -109,6 +110,7 @@ function say(value: unknown): string {
           v-model="form.wary_of"
           multiple
           filterable
+          :reserve-keyword="false"
           allow-create
           default-first-option
           no-data-text="Type one and press Enter"
@@ -132,7 +134,13 @@ function say(value: unknown): string {
       </el-form-item>
       <div class="pair">
         <el-form-item label="Likes"
-          ><el-select v-model="form.likes" multiple filterable allow-create default-first-option
+          ><el-select
+            v-model="form.likes"
+            multiple
+            filterable
+            :reserve-keyword="false"
+            allow-create
+            default-first-option
             ><el-option v-for="t in words?.themes" :key="t" :value="t" :label="t" /></el-select
         ></el-form-item>
         <el-form-item label="Refuses to touch">

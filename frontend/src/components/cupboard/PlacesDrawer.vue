@@ -71,7 +71,14 @@ async function savePlace(): Promise<void> {
         </el-select>
       </el-form-item>
       <el-form-item label="Also at (grandparents, a second home)" :error="ofChild.at('also_at')">
-        <el-select v-model="where.also_at" aria-label="Also at" multiple filterable placeholder="Nowhere else">
+        <el-select
+          v-model="where.also_at"
+          aria-label="Also at"
+          multiple
+          filterable
+          :reserve-keyword="false"
+          placeholder="Nowhere else"
+        >
           <el-option v-for="h in others" :key="h.id" :value="h.id" :label="h.name" />
         </el-select>
       </el-form-item>

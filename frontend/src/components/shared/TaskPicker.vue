@@ -19,6 +19,7 @@ function raise(at: number): void {
       v-model="wanted"
       multiple
       filterable
+      :reserve-keyword="false"
       placeholder="Choose; the most wanted first"
       aria-label="Daily tasks wanted"
       ><el-option v-for="t in words?.wanted_tasks" :key="t.id" :value="t.id" :label="t.name"

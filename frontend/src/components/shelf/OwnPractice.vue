@@ -97,6 +97,7 @@ const work = computed(() => words.works.find((w) => w.id === values.value.work))
               :model-value="values.themes ?? []"
               multiple
               filterable
+              :reserve-keyword="false"
               allow-create
               aria-label="Themes"
               @update:model-value="values.themes = $event"
@@ -104,7 +105,7 @@ const work = computed(() => words.works.find((w) => w.id === values.value.work))
             /></el-select>
           </el-form-item>
           <el-form-item label="Watch for" :error="at('watch')">
-            <el-select v-model="values.watch" multiple filterable aria-label="Watch for"
+            <el-select v-model="values.watch" multiple filterable :reserve-keyword="false" aria-label="Watch for"
               ><el-option v-for="m in words.marks" :key="m.id" :value="m.id" :label="m.name"
             /></el-select>
           </el-form-item>
@@ -113,6 +114,7 @@ const work = computed(() => words.works.find((w) => w.id === values.value.work))
               :model-value="values.measures ?? []"
               multiple
               filterable
+              :reserve-keyword="false"
               aria-label="Measure"
               @update:model-value="values.measures = $event"
               ><el-option v-for="m in words.measures" :key="m.id" :value="m.id" :label="m.name"

@@ -46,7 +46,7 @@ function set(id: string, to: unknown): void {
         </el-form-item>
       </div>
       <el-form-item label="It can serve as" :error="at('forms')">
-        <el-select v-model="values.forms" multiple filterable aria-label="It can serve as"
+        <el-select v-model="values.forms" multiple filterable :reserve-keyword="false" aria-label="It can serve as"
           ><el-option v-for="f in words.forms" :key="f.id" :value="f.id" :label="f.name"
         /></el-select>
       </el-form-item>
