@@ -32,6 +32,7 @@ from core.child import (
     Side,
     SpeedPolicy,
     Supervision,
+    alerts,
 )
 from core.materials import Texture
 from core.recording import Met
@@ -93,14 +94,15 @@ class StrandOut(Schema):
 
 
 class ChildOut(Profile):
-    """A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task
-    requires.
+    """A child with everything the page shows. alerts: what to keep in sight; wanted_rungs: the highest rung of each
+    strand that a wanted task requires.
     """
 
     id: int
     version: int
     age_months: float
     usual_minutes: int
+    alerts: list[str]
     home_id: int
     home_name: str
     also_at: list[int]
@@ -265,7 +267,7 @@ def override_hazard(request: HttpRequest, child_id: int, body: Override) -> Chil
 def child_out(child: Child) -> ChildOut:
     """A child as the API shows it, estimates widened to today."""
     today = timezone.localdate()
-    now = estimates_of(child, today)
+    now, facts = estimates_of(child, today), facts_of(child, today)
     rows = {e.strand: e for e in child.estimates.all()}
     strands = [
         StrandOut(
@@ -285,7 +287,8 @@ def child_out(child: Child) -> ChildOut:
         id=child.pk,
         version=child.version,
         age_months=age_months(child.birth_date, today),
-        usual_minutes=facts_of(child, today).usual_minutes,
+        usual_minutes=facts.usual_minutes,
+        alerts=list(alerts(facts)),
         home_id=child.home_id,
         home_name=child.home.name,
         also_at=[h.pk for h in child.also_at.all()],

@@ -15,10 +15,15 @@ T = TypeVar("T")
 
 
 class StaleEdit(Exception):
-    """Somebody else changed it meanwhile. Carries both versions."""
+    """It has changed meanwhile, by somebody else or by what came in. Carries both versions."""
 
-    def __init__(self, theirs: dict[str, Any], yours: dict[str, Any]) -> None:
-        super().__init__("Somebody else changed this meanwhile. Look at both versions and save again.")
+    def __init__(
+        self,
+        theirs: dict[str, Any],
+        yours: dict[str, Any],
+        words: str = "Somebody else changed this meanwhile. Look at both versions and save again.",
+    ) -> None:
+        super().__init__(words)
         self.theirs, self.yours = theirs, yours
 
 

@@ -76,7 +76,9 @@ class DocumentedAPI(NinjaAPI):
     is refused, so that an empty one can be called empty.
     """
 
-    def validation_error_from_error_contexts(self, error_contexts: list[ValidationErrorContext[Any]]) -> ValidationError:
+    def validation_error_from_error_contexts(
+        self, error_contexts: list[ValidationErrorContext[Any]]
+    ) -> ValidationError:
         """Return what does not fit, each with the value that came in."""
         values = [one["input"] for c in error_contexts for one in c.pydantic_validation_error.errors(include_url=False)]
         result = super().validation_error_from_error_contexts(error_contexts)

@@ -68,11 +68,15 @@ class DecisionRecord(models.Model):
 
 
 class Note(models.Model):
-    """A session's note: drafted, edited, then signed and frozen. Afterwards only amended."""
+    """A session's note: drafted, edited, then signed and frozen. Afterwards only amended.
+
+    drafted_from -- the draft its text was written from, so that it can follow the record while it is unsigned
+    """
 
     run = models.OneToOneField(Run, models.CASCADE, related_name="note")
     child = models.ForeignKey(Child, models.CASCADE, related_name="notes")
     text = models.TextField()
+    drafted_from = models.TextField(blank=True, default="")
     version = models.PositiveIntegerField(default=1)
     signed_by = models.ForeignKey(Member, models.PROTECT, null=True, related_name="+")
     signed_at = models.DateTimeField(null=True)

@@ -9,7 +9,7 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.progress import WORDS, RunRecord, Step, draft
+from core.progress import WORDS, RunRecord, Step, draft, redraft
 from progress.models import Amendment, Goal, GoalScore, Note
 from running.models import Run
 from running.queries import folded, names_of
@@ -50,19 +50,28 @@ def drafted(run: Run) -> str:
     )
 
 
+def text_now(note: Note, draft_now: str) -> str:
+    """A note's text: as it was signed, or brought up to date with the record while it is not."""
+    return note.text if note.signed_at else redraft(note.drafted_from or draft_now, note.text, draft_now)
+
+
 @acting("note.write")
-def write_note(member: Member, run: Run, text: str, version: int) -> Done[Note]:
+def write_note(member: Member, run: Run, text: str, version: int, drafted_from: str = "") -> Done[Note]:
     """Keep a note's text; each one it had stands in the audit log. Raises FieldError for an empty or a signed one,
     StaleEdit where it changed meanwhile.
+
+    drafted_from -- the draft that was shown when it was written; by default as the record stands now
     """
     Run.objects.select_for_update().get(pk=run.pk)  # of two first texts at once, the second is a conflict
     note = Note.objects.select_for_update().filter(run=run).first()
     _may_change(note, version, text)
+    now = drafted(run)
+    merged = redraft(drafted_from or now, text.strip(), now)
     if note is None:
-        note = Note.objects.create(run=run, child=run.child, text=text.strip())
+        note = Note.objects.create(run=run, child=run.child, text=merged, drafted_from=now)
     else:
-        note.text, note.version = text.strip(), note.version + 1
-        note.save(update_fields=["text", "version"])
+        note.text, note.drafted_from, note.version = merged, now, note.version + 1
+        note.save(update_fields=["text", "drafted_from", "version"])
     return Done(note, note, run.child_id, {"version": note.version, "text": note.text})
 
 
@@ -78,19 +87,40 @@ def _may_change(note: Note | None, version: int, text: str) -> None:
 
 
 @acting("note.sign")
-def sign_note(member: Member, run: Run, version: int) -> Done[Note]:
-    """Sign a note: it and its run are locked from then on."""
-    Run.objects.select_for_update().get(pk=run.pk)  # a tap on its way is kept before, or refused after
+def sign_note(member: Member, run: Run, version: int, open_steps: int = 0) -> Done[Note]:
+    """Sign a note: it and its run are locked from then on.
+
+    open_steps -- how many proposed steps the signer knows to be unanswered
+    Raises StaleEdit where taps are not counted yet, where steps are open that the signer does not know of, and where
+    the record has changed since the text was written.
+    """
+    locked = Run.objects.select_for_update().get(pk=run.pk)  # a tap on its way is kept before, or kept apart after
     note = Note.objects.select_for_update().filter(run=run).first()
     if note is None:
         raise FieldError("text", "", "There is no note to sign yet.", "Keep the draft or your own words first.")
     _may_change(note, version, note.text)
     if run.ended_at is None:
         raise FieldError("run", "", "The run has not ended yet.", "Finish the run, then sign.")
+    _is_up_to_date(locked, note, open_steps)
     note.signed_by, note.signed_at = member, timezone.now()
     note.save(update_fields=["signed_by", "signed_at"])
     Run.objects.filter(pk=run.pk).update(frozen=True)
     return Done(note, note, run.child_id)
+
+
+def _is_up_to_date(run: Run, note: Note, open_steps: int) -> None:
+    late = run.late_taps
+    if late:
+        reason = f"{late} taps arrived after the run had ended and are not counted yet."
+        raise StaleEdit({"late_taps": late}, {}, f"{reason} Count them, read the note again, then sign.")
+    unanswered = run.decisions.filter(answer="").count()
+    if unanswered != open_steps:
+        which = "1 next step is" if unanswered == 1 else f"{unanswered} next steps are"
+        reason = f"{which} not answered yet. Answer, or say that you sign all the same."
+        raise StaleEdit({"open_steps": unanswered}, {"open_steps": open_steps}, reason)
+    if note.drafted_from and note.drafted_from != drafted(run):
+        reason = "The record has changed since this note was written. Read it again, then sign."
+        raise StaleEdit({"version": note.version}, {"version": note.version}, reason)
 
 
 @acting("note.sign")

@@ -14,10 +14,11 @@ from clinic.permissions import require
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.progress import attainment_t_score
+from core.running import tap_words
 from progress import record_actions as actions
 from progress.models import Goal, Note
 from running.models import Run
-from running.queries import run_for
+from running.queries import after_signing, names_of, run_for
 
 router = Router(tags=["records"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -31,11 +32,27 @@ class AmendmentOut(Schema):
     at: datetime
 
 
+class LateTapOut(Schema):
+    """A tap that arrived when the note was signed already: at which activity, what it was."""
+
+    at: datetime
+    activity: str
+    words: str
+
+
 class NoteOut(Schema):
-    """A session's note; version 0: a draft from the data, not kept yet."""
+    """A session's note; version 0: a draft from the data, not kept yet.
+
+    draft: as the record stands now; late_taps: how many taps are not counted yet; open_steps: how many proposed steps
+    have no answer; after_signing: taps kept apart.
+    """
 
     run_id: UUID
     text: str
+    draft: str
+    late_taps: int
+    open_steps: int
+    after_signing: list[LateTapOut]
     version: int
     signed_by: str | None
     signed_at: datetime | None
@@ -43,16 +60,18 @@ class NoteOut(Schema):
 
 
 class NoteIn(Schema):
-    """The note's words, and the version they were changed from."""
+    """The note's words, the version they were changed from, and the draft that was shown with it."""
 
     text: str
     version: int
+    draft: str = ""
 
 
 class NoteSignIn(Schema):
-    """The version that is signed."""
+    """The version that is signed, and how many unanswered steps the signer knows of."""
 
     version: int
+    open_steps: int = 0
 
 
 class AmendIn(Schema):
@@ -118,7 +137,7 @@ def write_note(request: HttpRequest, run_id: UUID, body: NoteIn) -> NoteOut:
     """Keep the note's words."""
     who = member(request)
     run = run_for(who, run_id)
-    actions.write_note(who, run, body.text, body.version)
+    actions.write_note(who, run, body.text, body.version, body.draft)
     return _note_out(run)
 
 
@@ -127,7 +146,7 @@ def sign_note(request: HttpRequest, run_id: UUID, body: NoteSignIn) -> NoteOut:
     """Sign the note; it and its run are frozen."""
     who = member(request)
     run = run_for(who, run_id)
-    actions.sign_note(who, run, body.version)
+    actions.sign_note(who, run, body.version, body.open_steps)
     return _note_out(run)
 
 
@@ -144,17 +163,20 @@ def _note_out(run: Run) -> NoteOut:
     note = (
         Note.objects.filter(run=run).select_related("signed_by__user").prefetch_related("amendments__by__user").first()
     )
-    if note is None:
-        return NoteOut(
-            run_id=run.pk, text=actions.drafted(run), version=0, signed_by=None, signed_at=None, amendments=[]
-        )
+    now, names = actions.drafted(run), names_of(run)
     return NoteOut(
         run_id=run.pk,
-        text=note.text,
-        version=note.version,
-        signed_by=_name(note.signed_by),
-        signed_at=note.signed_at,
-        amendments=[AmendmentOut(text=a.text, by=_name(a.by) or "", at=a.at) for a in note.amendments.all()],
+        text=actions.text_now(note, now) if note else now,
+        draft=now,
+        late_taps=run.late_taps,
+        open_steps=run.decisions.filter(answer="").count(),
+        after_signing=[LateTapOut(at=e.at, activity=names[e.block], words=tap_words(e)) for e in after_signing(run)],
+        version=note.version if note else 0,
+        signed_by=_name(note.signed_by) if note else None,
+        signed_at=note.signed_at if note else None,
+        amendments=[AmendmentOut(text=a.text, by=_name(a.by) or "", at=a.at) for a in note.amendments.all()]
+        if note
+        else [],
     )
 
 

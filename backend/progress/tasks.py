@@ -6,8 +6,9 @@ from procrastinate.contrib.django import app
 
 from caseload.models import Child
 from clinic.models import Clinic
-from progress.actions import replay
+from progress.actions import count_late_taps, replay
 from progress.library_actions import replay_all, work_out
+from running.models import Run
 
 
 @app.task(name="refit_clinic", retry=2)
@@ -35,6 +36,15 @@ def replay_child(child_id: int) -> None:
     if child is not None:
         with timezone.override(child.clinic.time_zone), transaction.atomic():
             replay(child)
+
+
+@app.task(name="count_late_taps", retry=5)
+def count_late(run_id: str) -> None:
+    """Count what a tablet sent after its run had ended; a run that has gone since needs nothing."""
+    run = Run.objects.select_related("child__clinic").filter(pk=run_id).first()
+    if run is not None:
+        with timezone.override(run.child.clinic.time_zone):
+            count_late_taps(run.pk)
 
 
 @app.periodic(cron="30 2 * * *")

@@ -1,12 +1,15 @@
 """Starting a run, keeping what is tapped, folding it into sets."""
 
 from collections.abc import Mapping, Sequence
+from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import date
 from typing import Any
 from uuid import UUID
 
 from django.db import IntegrityError, transaction
+from procrastinate.contrib.django import app
+from procrastinate.exceptions import AlreadyEnqueued
 
 from caseload.checks import FieldError
 from caseload.facts import facts_of
@@ -38,17 +41,29 @@ class Refused:
     reason: str
 
 
+@dataclass(frozen=True)
+class Kept:
+    """What became of a batch of taps: those refused, and the ids of those kept apart because the note is signed."""
+
+    refused: list[Refused]
+    apart: list[UUID]
+
+
 @acting("run.start")
 def start_run(member: Member, plan: Plan, run_id: UUID, on: date) -> Done[Run]:
-    """Begin a run, or return the one this tablet began with the same id.
+    """Begin a run, or return the one that is begun: by this tablet with the same id, or by another one today.
 
     Every block is checked again against the child and the cupboard as they are today. Raises FieldError
     when one may no longer be done.
     """
+    Plan.objects.select_for_update().get(pk=plan.pk)  # of two tablets at once, the second joins the first
     begun = Run.objects.filter(pk=run_id, plan=plan).first()
     if begun is not None:
         return Done(begun, begun, plan.child_id, {"again": True})
     blocks = [b.plain() for b in frozen_blocks(plan, on)]
+    under_way = Run.objects.filter(plan=plan, on=on, ended_at__isnull=True).first()
+    if under_way is not None:
+        return Done(under_way, under_way, plan.child_id, {"joined": True})
     try:
         with transaction.atomic():
             run = Run.objects.create(pk=run_id, plan=plan, child=plan.child, by=member, on=on, blocks=blocks)
@@ -197,15 +212,13 @@ def _one_way(bench: Workbench, here: Variant, strand: str, way: int) -> list[tup
 
 
 @acting("run.tap")
-def keep_events(member: Member, run: Run, events: Sequence[Mapping[str, Any]]) -> Done[list[Refused]]:
-    """Keep what was tapped, each event once however often it comes. Hands back those that were refused."""
-    if Run.objects.select_for_update().values_list("frozen", flat=True).get(pk=run.pk):
-        raise FieldError(
-            "run",
-            str(run.pk),
-            "The note of this run is signed; nothing more is counted.",
-            "Add an amendment to the note.",
-        )
+def keep_events(member: Member, run: Run, events: Sequence[Mapping[str, Any]]) -> Done[Kept]:
+    """Keep what was tapped, each event once however often it comes.
+
+    What comes to a run that has ended is counted in the background; to one whose note is signed, it is kept apart and
+    changes nothing.
+    """
+    now = Run.objects.select_for_update().only("frozen", "ended_at").get(pk=run.pk)
     blocks = activities_of(run)
     good: list[Event] = []
     refused = []
@@ -214,20 +227,42 @@ def keep_events(member: Member, run: Run, events: Sequence[Mapping[str, Any]]) -
             good.append(read_event({**plain, "id": str(plain["id"])}, blocks))
         except EventError as error:
             refused.append(Refused(str(plain["id"]), error.field, str(error)))
-    taken = set(RunEvent.objects.filter(pk__in=[e.id for e in good]).exclude(run=run).values_list("pk", flat=True))
+    owners = dict(RunEvent.objects.filter(pk__in=[e.id for e in good]).values_list("pk", "run_id"))
+    taken = {pk for pk, owner in owners.items() if owner != run.pk}
     refused += [Refused(str(pk), "id", "another run has a tap of this id. Reload the run.") for pk in taken]
-    rows = [
-        RunEvent(pk=e.id, run=run, block=e.block, kind=e.kind, at=e.at, value=e.value.model_dump(mode="json"))
-        for e in good
-        if UUID(e.id) not in taken
-    ]
-    RunEvent.objects.bulk_create(rows, ignore_conflicts=True)
-    return Done(refused, run, run.child_id, {"sent": len(events), "refused": len(refused)})
+    fresh = [e for e in good if UUID(e.id) not in owners]
+    RunEvent.objects.bulk_create(
+        [
+            RunEvent(
+                pk=e.id,
+                run=run,
+                block=e.block,
+                kind=e.kind,
+                at=e.at,
+                value=e.value.model_dump(mode="json"),
+                after_signing=now.frozen,
+            )
+            for e in fresh
+        ],
+        ignore_conflicts=True,
+    )
+    if fresh and now.ended_at is not None and not now.frozen:
+        transaction.on_commit(lambda: _count_soon(run.pk))
+    apart = [UUID(e.id) for e in fresh] if now.frozen else []
+    detail = {"sent": len(events), "refused": len(refused)} | ({"after_signing": len(apart)} if apart else {})
+    return Done(Kept(refused, apart), run, run.child_id, detail)
+
+
+def _count_soon(run_id: UUID) -> None:
+    """Have late taps counted; one job waiting is enough for all of them."""
+    with suppress(AlreadyEnqueued):
+        app.configure_task("count_late_taps", queueing_lock=f"late taps of {run_id}").defer(run_id=str(run_id))
 
 
 def fold_run(run: Run) -> list[SetRecord]:
     """Fold the run's log into its sets, in place of any folded before; part of the action that ends a run."""
     run.sets.all().delete()
+    run.counted_taps = run.events.filter(after_signing=False).count()
     strands, parts = strands_of(run), parts_of(run)
     return SetRecord.objects.bulk_create(
         SetRecord(

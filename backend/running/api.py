@@ -11,11 +11,15 @@ from pydantic import GetJsonSchemaHandler
 from pydantic.json_schema import JsonSchemaValue
 from pydantic_core import CoreSchema
 
+from caseload.facts import facts_of
 from caseload.queries import child_for
 from clinic.auth import member
+from clinic.models import Member, Thumb
 from clinic.problems import Problem
 from clinic.schema import Schema
+from core.child import alerts
 from core.planner import LOOK
+from core.recording import SUPPORTS, SupportLevel
 from core.running import EVENT, TABLET_RULES, Event, PromptKind
 from planning.queries import group_for, plan_for
 from planning.schemas import BlockOut
@@ -131,8 +135,19 @@ class TabletRulesOut(Schema):
     pace_seconds: float
 
 
+class HelpOut(Schema):
+    """A kind of help that may be recorded, least first."""
+
+    id: SupportLevel
+    name: str
+
+
 class RunOut(Schema):
-    """A run with its blocks and everything tapped so far."""
+    """A run with its blocks and everything tapped so far; with all a tablet needs when the network has gone.
+
+    alerts: what to keep in sight of the child; supports: the kinds of help; thumb, step_by_step: how whoever runs it
+    likes the screen.
+    """
 
     id: UUID
     plan_id: UUID
@@ -143,6 +158,10 @@ class RunOut(Schema):
     speed: str
     help_first: bool
     is_look: bool
+    alerts: list[str]
+    supports: list[HelpOut]
+    thumb: Thumb
+    step_by_step: bool
     rules: TabletRulesOut
     on: date
     ended_at: datetime | None
@@ -168,9 +187,12 @@ class RefusedOut(Schema):
 
 
 class KeptOut(Schema):
-    """What became of a batch; total: taps of this run on the server, whoever sent them."""
+    """What became of a batch. kept: on the server; apart: of these, the ones kept apart because the note is signed;
+    total: taps of this run that count or will, whoever sent them.
+    """
 
     kept: list[UUID]
+    apart: list[UUID]
     refused: list[RefusedOut]
     total: int
 
@@ -180,7 +202,7 @@ def start_run(request: HttpRequest, plan_id: UUID, body: RunIn) -> RunOut:
     """Begin a run; every block is checked again for hazards and stock."""
     who = member(request)
     plan = plan_for(who, plan_id)
-    return run_out(actions.start_run(who, plan, body.id, timezone.localdate()))
+    return run_out(actions.start_run(who, plan, body.id, timezone.localdate()), who)
 
 
 @router.post("/groups/{group_id}/runs", response={200: list[RunOut], **REFUSED})
@@ -189,13 +211,14 @@ def start_together(request: HttpRequest, group_id: UUID, body: TogetherIn) -> li
     who = member(request)
     group = group_for(who, group_id)
     children = [child_for(who, pk) for pk in group.child_ids]
-    return [run_out(r) for r in start_runs(who, group, children, body.ids, timezone.localdate())]
+    return [run_out(r, who) for r in start_runs(who, group, children, body.ids, timezone.localdate())]
 
 
 @router.get("/runs/{run_id}", response={200: RunOut, **REFUSED})
 def read_run(request: HttpRequest, run_id: UUID) -> RunOut:
     """A run with everything tapped so far."""
-    return run_out(queries.run_for(member(request), run_id))
+    who = member(request)
+    return run_out(queries.run_for(who, run_id), who)
 
 
 @router.post("/runs/{run_id}/events", response={200: KeptOut, **REFUSED})
@@ -203,12 +226,13 @@ def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> Kept
     """Keep a batch of taps, in any order, however often it is sent."""
     who = member(request)
     run = queries.run_to_tap(who, run_id)
-    refused = actions.keep_events(who, run, [e.model_dump(exclude_none=True) for e in body])
-    gone = {r.id for r in refused}
+    result = actions.keep_events(who, run, [e.model_dump(exclude_none=True) for e in body])
+    gone = {r.id for r in result.refused}
     return KeptOut(
         kept=[e.id for e in body if str(e.id) not in gone],
-        refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in refused],
-        total=run.events.count(),
+        apart=result.apart,
+        refused=[RefusedOut(id=r.id, field=r.field, reason=r.reason) for r in result.refused],
+        total=run.events.filter(after_signing=False).count(),
     )
 
 
@@ -219,8 +243,8 @@ def read_today(request: HttpRequest, run_id: UUID) -> list[AdviceOut]:
     return [AdviceOut(block=a.block, kind=a.kind, grade=list(a.grade), words=a.words) for a in advice(run)]
 
 
-def run_out(run: Run) -> RunOut:
-    """A run as the API shows it."""
+def run_out(run: Run, who: Member) -> RunOut:
+    """A run as the API shows it to whoever runs it."""
     return RunOut(
         id=run.pk,
         plan_id=run.plan_id,
@@ -233,6 +257,10 @@ def run_out(run: Run) -> RunOut:
         ended_at=run.ended_at,
         blocks=[_block_out(b, picture) for b, picture in queries.pictured_blocks(run)],
         events=queries.events_of(run),
+        alerts=list(alerts(facts_of(run.child, timezone.localdate()))),
+        supports=[HelpOut(id=s.id, name=s.words) for s in SUPPORTS.values()],
+        thumb=who.run_hand,
+        step_by_step=who.role == "assistant",
         is_look=run.plan.format_id == LOOK,
         help_first=run.child.prompt_policy == "most_first",
         rules=TabletRulesOut.model_validate(TABLET_RULES),

@@ -21,19 +21,25 @@ from running.models import Run
 def start_together(
     member: Member, group: GroupSession, children: Sequence[Child], ids: Mapping[int, UUID], on: date
 ) -> Done[list[Run]]:
-    """Begin a run for every child of a group, or return those this tablet began with the same ids.
+    """Begin a run for every child of a group, or return those that are begun: by this tablet with the same ids, or by
+    another one today.
 
     ids -- child to the run id made on the tablet
     What is barred for one child is off the table for all, as the children are today. Raises FieldError where a
     block can't be run any more.
     """
-    begun = {r.child_id: r for r in Run.objects.filter(pk__in=ids.values(), group=group)}
+    GroupSession.objects.select_for_update().get(pk=group.pk)  # of two tablets at once, the second joins the first
+    of_group = Run.objects.filter(group=group)
+    begun = {r.child_id: r for r in of_group.filter(pk__in=ids.values())}
     if len(begun) == len(children):
         return Done([begun[c.pk] for c in children], group, None, {"again": True})
     _everybody(children, ids)
     request = group_request(children, group.home, wish_of_group(group), on)
     result = [stand_together(request, group_from_json(plain, [c.pk for c in children])) for plain in group.blocks]
     blocks = [_block_standing(b, at) for at, b in enumerate(result)]
+    under_way = {r.child_id: r for r in of_group.filter(on=on, ended_at__isnull=True)}
+    if len(under_way) == len(children):
+        return Done([under_way[c.pk] for c in children], group, None, {"joined": True})
     runs = []
     for place, (child, session) in enumerate(zip(children, table_for_all(request), strict=True)):
         plan = _plan(member, group, child, [b.children[place] for b in blocks])

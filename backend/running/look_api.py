@@ -40,7 +40,7 @@ def start_look(request: HttpRequest, child_id: int, body: LookIn) -> RunOut:
     who = member(request)
     child, home = child_for(who, child_id), home_for(who, body.home_id)
     run = actions.start_look(who, child, home, body.supervision, body.id, timezone.localdate())
-    return run_out(run_for(who, run.pk))
+    return run_out(run_for(who, run.pk), who)
 
 
 @router.post("/runs/{run_id}/next", response={200: LookOut, **REFUSED})
@@ -48,4 +48,4 @@ def next_step(request: HttpRequest, run_id: UUID) -> LookOut:
     """The next set of a look, by how those so far went."""
     who = member(request)
     step = actions.next_step(who, run_for(who, run_id, "run.tap"), timezone.localdate())
-    return LookOut(run=run_out(run_for(who, run_id)), ended=step.ended)
+    return LookOut(run=run_out(run_for(who, run_id), who), ended=step.ended)

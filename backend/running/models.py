@@ -12,7 +12,11 @@ from planning.models import GroupSession, Plan
 
 
 class Run(models.Model):
-    """A plan at the table. `blocks` is the plan as it stood when the run began, and never changes."""
+    """A plan at the table. `blocks` is the plan as it stood when the run began, and never changes.
+
+    frozen       -- its note is signed: what is tapped from then on is kept apart
+    counted_taps -- how many taps its log had when it was last folded into sets
+    """
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4)
     plan = models.ForeignKey(Plan, models.PROTECT, related_name="runs")
@@ -23,6 +27,7 @@ class Run(models.Model):
     ended_at = models.DateTimeField(null=True)
     blocks = models.JSONField()
     frozen = models.BooleanField(default=False)
+    counted_taps = models.PositiveIntegerField(null=True)
     group = models.ForeignKey(GroupSession, models.SET_NULL, null=True, related_name="runs")
 
     objects = ClinicManager("child__clinic")
@@ -30,9 +35,19 @@ class Run(models.Model):
     class Meta:
         indexes = [models.Index(fields=["child", "-on"])]
 
+    @property
+    def late_taps(self) -> int:
+        """How many taps of an ended run are in its log and not yet in its results. One query."""
+        if self.ended_at is None or self.frozen:
+            return 0
+        return self.events.filter(after_signing=False).count() - (self.counted_taps or 0)
+
 
 class RunEvent(models.Model):
-    """One tap. Its id was made on the tablet; it is kept once, and never changed."""
+    """One tap. Its id was made on the tablet; it is kept once, and never changed.
+
+    after_signing -- it arrived when the note was signed already: kept apart, and never counted
+    """
 
     id = models.UUIDField(primary_key=True)
     run = models.ForeignKey(Run, models.CASCADE, related_name="events")
@@ -41,6 +56,7 @@ class RunEvent(models.Model):
     at = models.DateTimeField()
     received_at = models.DateTimeField(auto_now_add=True)
     value = models.JSONField(default=dict)
+    after_signing = models.BooleanField(default=False)
 
     class Meta:
         indexes = [models.Index(fields=["run", "at"])]

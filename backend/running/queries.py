@@ -88,10 +88,19 @@ def asked_of(run: Run) -> dict[tuple[str, tuple[int, ...]], dict[str, float]]:
 
 def events_of(run: Run) -> list[Event]:
     """The run's log as the rules read it, in the order it was tapped; a row no rule can read any more
-    is passed over.
+    is passed over, and so is what arrived after signing.
     """
+    return _read(run, after_signing=False)
+
+
+def after_signing(run: Run) -> list[Event]:
+    """What arrived when the run's note was signed already, in the order it was tapped. One query."""
+    return _read(run, after_signing=True)
+
+
+def _read(run: Run, after_signing: bool) -> list[Event]:
     blocks, events = activities_of(run), []
-    for e in run.events.order_by("at", "pk"):
+    for e in run.events.filter(after_signing=after_signing).order_by("at", "pk"):
         try:
             events.append(
                 read_event({"id": str(e.pk), "block": e.block, "kind": e.kind, "at": e.at, "value": e.value}, blocks)
@@ -141,6 +150,12 @@ def all_sets(child: Child, learned: Learned) -> list[SetResult]:
     """Every set of a child, oldest first, at the rungs that were learned. One query."""
     rows = SetRecord.objects.filter(child=child).order_by("on", "pk").values_list(*SET_FIELDS)
     return [set_from(row).as_taught(learned) for row in rows]
+
+
+def sets_with_runs(child: Child, learned: Learned) -> list[tuple[UUID, SetResult]]:
+    """The same, each with the run it was done in. One query."""
+    rows = SetRecord.objects.filter(child=child).order_by("on", "pk").values_list("run_id", *SET_FIELDS)
+    return [(run, set_from(row).as_taught(learned)) for run, *row in rows]
 
 
 def set_from(row: Iterable[Any]) -> SetResult:

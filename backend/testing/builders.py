@@ -114,7 +114,7 @@ def run_for_child(member: Member, child: Child, on: date = TODAY) -> Run:
 
 def shown_blocks(run: Run) -> list[dict[str, Any]]:
     """A run's blocks as the API shows them."""
-    return [b.model_dump(mode="json") for b in run_out(run).blocks]
+    return [b.model_dump(mode="json") for b in run_out(run, run.by).blocks]
 
 
 def tries(run: Run, block: int, outcomes: str, support: str = "alone", second: int = 0) -> list[dict[str, Any]]:

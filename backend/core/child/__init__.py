@@ -2,6 +2,7 @@
 child.
 """
 
+from core.child.alerts import alerts
 from core.child.approaches import CHOICES, DEFAULTS, cue_for
 from core.child.overlays import OVERLAYS, Overlay, overlay_for
 from core.child.profile import (
@@ -58,6 +59,7 @@ __all__ = [
     "Supervision",
     "Zone",
     "Zones",
+    "alerts",
     "cue_for",
     "for_child",
     "for_family",

@@ -4,7 +4,7 @@ from core.progress.caseload_status import Latest, Standing, StatusId, gravity, s
 from core.progress.goals import attainment_t_score
 from core.progress.movement import MovementKind, Point, Smoothed, day_levels, grade_changes, moved, smoothed
 from core.progress.next_step import WORDS, StepKind, decide, next_hand, priority
-from core.progress.notes import RunRecord, Step, draft
+from core.progress.notes import RunRecord, Step, draft, redraft
 from core.progress.seen import Seen, highest_seen, stands_at
 from core.progress.series import by_hand, help_by_day, measures
 from core.progress.step_basis import policy_for
@@ -40,6 +40,7 @@ __all__ = [
     "nonoverlap",
     "policy_for",
     "priority",
+    "redraft",
     "rungs_per_week",
     "smoothed",
     "standings",

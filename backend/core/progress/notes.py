@@ -1,13 +1,19 @@
 """A session note drafted in plain sentences from what was recorded. Nothing in it that the data does not say."""
 
+import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
+from difflib import SequenceMatcher
+
+from merge3 import Merge3
 
 from core.library import find_activity
 from core.recording import MARKS, MEASURED, SUPPORTS, Measured, SupportLevel, folded
 from core.running import SetResult
 from core.skills import STRANDS
+
+OWN_WORDS = 0.5  # of a draft's words in a text: with fewer it is the therapist's own; project definition
 
 
 @dataclass(frozen=True)
@@ -42,6 +48,34 @@ def draft(record: RunRecord) -> str:
     """
     paragraphs = [_done_words(record), _seen_words(record), _last_time_words(record), _next_words(record)]
     return "\n\n".join(p for p in paragraphs if p)
+
+
+def redraft(before: str, text: str, now: str) -> str:
+    """Return a note's text brought up to date: what the record says now, in the therapist's own words where they wrote.
+
+    before -- the draft the text was written from; now: the draft as the record stands now
+    Where the therapist and the record both changed the same words, the therapist's stay; so does a text that has less
+    than half of the draft left in it.
+    Source: three-way merge, by the package merge3, word by word.
+    """
+    base, own, record = _words(before), _words(text), _words(now)
+    if SequenceMatcher(None, base, own, autojunk=False).ratio() < OWN_WORDS:
+        return text
+    groups = Merge3(base, own, record).merge_groups()
+    return "".join(word for group in groups for word in (_settled(*group[1:]) if len(group) > 2 else group[1]))
+
+
+def _settled(base: Sequence[str], own: Sequence[str], record: Sequence[str]) -> Sequence[str]:
+    """What stands where both changed the same place: where words were only added before or after, both."""
+    if own[: len(base)] == base:
+        return [*record, *own[len(base) :]]
+    if base and own[-len(base) :] == base:
+        return [*own[: -len(base)], *record]
+    return own
+
+
+def _words(text: str) -> list[str]:
+    return re.findall(r"\s*\S+", text)
 
 
 def _done_words(record: RunRecord) -> str:
@@ -104,7 +138,10 @@ def _last_time_words(record: RunRecord) -> str:
     if not record.rungs:
         return ""
     since = f" since {_day(record.last_on)}" if record.last_on else ""
-    lines = [f"{STRANDS[s].name} {_rung(before)} to {_rung(after)}" for s, (before, after) in record.rungs.items()]
+    lines = [
+        f"{STRANDS[s].name} {STRANDS[s].level_words(before)} to {STRANDS[s].level_words(after)}"
+        for s, (before, after) in record.rungs.items()
+    ]
     return f"Estimated rungs before and after{since}: {'; '.join(lines)}."
 
 
@@ -120,10 +157,6 @@ def _next_words(record: RunRecord) -> str:
 
 def _low(words: str) -> str:
     return f"{words[:1].lower()}{words[1:]}"
-
-
-def _rung(level: float) -> str:
-    return "under 1" if level < 0.45 else f"{level:.1f}"
 
 
 def _day(on: date) -> str:

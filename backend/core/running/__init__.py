@@ -5,6 +5,7 @@ from core.running.grade_advice import ASKED_AFTER, WELL_PLACED, Fits, fits_today
 from core.running.pace import paces
 from core.running.prompts import REST, STEPS, TABLET_RULES, Ladder, PromptKind, Rest, Suggestion, table
 from core.running.sets import SetResult, WorkingHand, fold, without_undone
+from core.running.tap_words import tap_words
 
 __all__ = [
     "ASKED_AFTER",
@@ -29,6 +30,7 @@ __all__ = [
     "read_event",
     "step_today",
     "table",
+    "tap_words",
     "well_placed",
     "without_undone",
 ]

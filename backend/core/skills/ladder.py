@@ -23,6 +23,7 @@ class Rung:
     age_months: float | None
 
 
+LOWEST_SHOWN = 0.45  # rungs: what is less is under the first rung, and as much over the top is over it
 OVER_TOP = 0.5  # rungs: no grade asks more than this above the highest rung of a ladder; project definition
 
 
@@ -61,6 +62,12 @@ class Strand:
     def top(self) -> int:
         """The number of the highest rung."""
         return len(self.rungs)
+
+    def level_words(self, level: float) -> str:
+        """Return where a level stands on this ladder, in words: never more rungs than it has."""
+        if level < LOWEST_SHOWN:
+            return "under 1"
+        return f"over {self.top}" if level >= self.top + LOWEST_SHOWN else f"{level:.1f}"
 
     def rung(self, number: int) -> Rung:
         """Return one rung. Raises NotThere where the ladder has no such rung."""

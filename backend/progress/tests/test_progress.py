@@ -115,7 +115,8 @@ class CaseloadTest(TestCase):
         child = self.seen(28, 21, 14, 7)
         run = child.runs.order_by("-on").first()
         _, kept = self.api("put", f"/runs/{run.pk}/note", {"text": "Buttoned the whole coat.", "version": 0})
-        self.api("post", f"/runs/{run.pk}/note/sign", {"version": kept["version"]})
+        signed = {"version": kept["version"], "open_steps": kept["open_steps"]}
+        self.assertEqual(self.api("post", f"/runs/{run.pk}/note/sign", signed)[0], 200)
         _, out = self.api("get", f"/children/{child.pk}/progress")
         for strand in out["strands"]:
             days = {s["on"] for s in strand["sets"]}

@@ -67,11 +67,21 @@ class TapsTest(TestCase):
         self.assertEqual((status, len(out["kept"]), out["refused"][0]["field"]), (200, 1, "outcome"))
 
     def test_starting_twice_with_one_id_is_one_run(self) -> None:
-        run_id = uuid4()
-        first = self.api("post", f"/plans/{self.run_.plan_id}/runs", {"id": run_id})[1]
-        again = self.api("post", f"/plans/{self.run_.plan_id}/runs", {"id": run_id})[1]
+        run_id, plan = uuid4(), plan_for_child(self.lead, self.child)
+        first = self.api("post", f"/plans/{plan.pk}/runs", {"id": run_id})[1]
+        again = self.api("post", f"/plans/{plan.pk}/runs", {"id": run_id})[1]
         self.assertEqual(first["id"], again["id"])
         self.assertEqual(Run.objects.exclude(pk=self.run_.pk).count(), 1)
+
+    def test_a_second_tablet_on_the_same_plan_joins_the_run_that_is_open(self) -> None:
+        """One session is one run, counted once; when it has ended, the plan may be run again."""
+        path = f"/plans/{self.run_.plan_id}/runs"
+        self.assertEqual(self.api("post", path, {"id": uuid4()})[1]["id"], str(self.run_.pk))
+        finish_run(self.lead, self.run_)
+        fresh = uuid4()
+        self.assertEqual(self.api("post", path, {"id": fresh})[1]["id"], str(fresh))
+        Run.objects.filter(pk=fresh).update(on=TODAY - timedelta(days=1))
+        self.assertNotEqual(self.api("post", path, {"id": uuid4()})[1]["id"], str(fresh), "left open yesterday")
 
     def test_each_block_carries_its_table_of_what_to_say_and_its_ladder_of_grades(self) -> None:
         _, out = self.api("get", f"/runs/{self.run_.pk}")
@@ -317,6 +327,7 @@ class BesideCountingTest(TestCase):
         finish_run(self.lead, run)
         again = start_run(self.lead, run.plan, uuid4(), TODAY)
         self.assertAlmostEqual(shown_blocks(again)[0]["record"], 8 * 60 / 35)
+        finish_run(self.lead, again)
         Child.objects.filter(pk=self.child.pk).update(speed_policy="off")
         calm = start_run(self.lead, Plan.objects.get(pk=run.plan_id), uuid4(), TODAY)
         self.assertIsNone(calm.blocks[0]["record"])

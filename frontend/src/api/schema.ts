@@ -3052,8 +3052,8 @@ export interface components {
         };
         /**
          * ChildOut
-         * @description A child with everything the page shows. wanted_rungs: the highest rung of each strand that a wanted task
-         *     requires.
+         * @description A child with everything the page shows. alerts: what to keep in sight; wanted_rungs: the highest rung of each
+         *     strand that a wanted task requires.
          */
         ChildOut: {
             /** First Name */
@@ -3225,6 +3225,8 @@ export interface components {
             age_months: number;
             /** Usual Minutes */
             usual_minutes: number;
+            /** Alerts */
+            alerts: string[];
             /** Home Id */
             home_id: number;
             /** Home Name */
@@ -6287,6 +6289,21 @@ export interface components {
             hand: "right" | "left";
         };
         /**
+         * HelpOut
+         * @description How many tries were made on a day at each level of help, least first.
+         */
+        HelpOut: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Tries */
+            tries: {
+                [key: string]: number;
+            };
+        };
+        /**
          * HoldEvent
          * @description One hold.
          */
@@ -6564,7 +6581,10 @@ export interface components {
         };
         /**
          * RunOut
-         * @description A run with its blocks and everything tapped so far.
+         * @description A run with its blocks and everything tapped so far; with all a tablet needs when the network has gone.
+         *
+         *     alerts: what to keep in sight of the child; supports: the kinds of help; thumb, step_by_step: how whoever runs it
+         *     likes the screen.
          */
         RunOut: {
             /**
@@ -6591,6 +6611,17 @@ export interface components {
             help_first: boolean;
             /** Is Look */
             is_look: boolean;
+            /** Alerts */
+            alerts: string[];
+            /** Supports */
+            supports: components["schemas"]["HelpOut"][];
+            /**
+             * Thumb
+             * @enum {string}
+             */
+            thumb: "left" | "right";
+            /** Step By Step */
+            step_by_step: boolean;
             rules: components["schemas"]["TabletRulesOut"];
             /**
              * On
@@ -6783,11 +6814,14 @@ export interface components {
         };
         /**
          * KeptOut
-         * @description What became of a batch; total: taps of this run on the server, whoever sent them.
+         * @description What became of a batch. kept: on the server; apart: of these, the ones kept apart because the note is signed;
+         *     total: taps of this run that count or will, whoever sent them.
          */
         KeptOut: {
             /** Kept */
             kept: string[];
+            /** Apart */
+            apart: string[];
             /** Refused */
             refused: components["schemas"]["RefusedOut"][];
             /** Total */
@@ -7147,21 +7181,6 @@ export interface components {
             tries: number;
         };
         /**
-         * HelpOut
-         * @description How many tries were made on a day at each level of help, least first.
-         */
-        HelpOut: {
-            /**
-             * On
-             * Format: date
-             */
-            on: string;
-            /** Tries */
-            tries: {
-                [key: string]: number;
-            };
-        };
-        /**
          * MarkedOut
          * @description A day marked on the line. kind: harder, easier or note.
          */
@@ -7436,8 +7455,26 @@ export interface components {
             at: string;
         };
         /**
+         * LateTapOut
+         * @description A tap that arrived when the note was signed already: at which activity, what it was.
+         */
+        LateTapOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Activity */
+            activity: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * NoteOut
          * @description A session's note; version 0: a draft from the data, not kept yet.
+         *
+         *     draft: as the record stands now; late_taps: how many taps are not counted yet; open_steps: how many proposed steps
+         *     have no answer; after_signing: taps kept apart.
          */
         NoteOut: {
             /**
@@ -7447,6 +7484,14 @@ export interface components {
             run_id: string;
             /** Text */
             text: string;
+            /** Draft */
+            draft: string;
+            /** Late Taps */
+            late_taps: number;
+            /** Open Steps */
+            open_steps: number;
+            /** After Signing */
+            after_signing: components["schemas"]["LateTapOut"][];
             /** Version */
             version: number;
             /** Signed By */
@@ -7458,21 +7503,31 @@ export interface components {
         };
         /**
          * NoteIn
-         * @description The note's words, and the version they were changed from.
+         * @description The note's words, the version they were changed from, and the draft that was shown with it.
          */
         NoteIn: {
             /** Text */
             text: string;
             /** Version */
             version: number;
+            /**
+             * Draft
+             * @default
+             */
+            draft: string;
         };
         /**
          * NoteSignIn
-         * @description The version that is signed.
+         * @description The version that is signed, and how many unanswered steps the signer knows of.
          */
         NoteSignIn: {
             /** Version */
             version: number;
+            /**
+             * Open Steps
+             * @default 0
+             */
+            open_steps: number;
         };
         /**
          * AmendIn
