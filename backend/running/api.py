@@ -135,7 +135,7 @@ class TabletRulesOut(Schema):
     pace_seconds: float
 
 
-class HelpOut(Schema):
+class SupportOut(Schema):
     """A kind of help that may be recorded, least first."""
 
     id: SupportLevel
@@ -159,7 +159,7 @@ class RunOut(Schema):
     help_first: bool
     is_look: bool
     alerts: list[str]
-    supports: list[HelpOut]
+    supports: list[SupportOut]
     thumb: Thumb
     step_by_step: bool
     rules: TabletRulesOut
@@ -258,7 +258,7 @@ def run_out(run: Run, who: Member) -> RunOut:
         blocks=[_block_out(b, picture) for b, picture in queries.pictured_blocks(run)],
         events=queries.events_of(run),
         alerts=list(alerts(facts_of(run.child, timezone.localdate()))),
-        supports=[HelpOut(id=s.id, name=s.words) for s in SUPPORTS.values()],
+        supports=[SupportOut(id=s.id, name=s.words) for s in SUPPORTS.values()],
         thumb=who.run_hand,
         step_by_step=who.role == "assistant",
         is_look=run.plan.format_id == LOOK,

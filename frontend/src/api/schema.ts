@@ -6289,21 +6289,6 @@ export interface components {
             hand: "right" | "left";
         };
         /**
-         * HelpOut
-         * @description How many tries were made on a day at each level of help, least first.
-         */
-        HelpOut: {
-            /**
-             * On
-             * Format: date
-             */
-            on: string;
-            /** Tries */
-            tries: {
-                [key: string]: number;
-            };
-        };
-        /**
          * HoldEvent
          * @description One hold.
          */
@@ -6614,7 +6599,7 @@ export interface components {
             /** Alerts */
             alerts: string[];
             /** Supports */
-            supports: components["schemas"]["HelpOut"][];
+            supports: components["schemas"]["SupportOut"][];
             /**
              * Thumb
              * @enum {string}
@@ -6681,6 +6666,19 @@ export interface components {
              */
             kind: "support";
             value: components["schemas"]["SupportValue"];
+        };
+        /**
+         * SupportOut
+         * @description A kind of help that may be recorded, least first.
+         */
+        SupportOut: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "alone" | "spoken" | "mark" | "shown" | "touch" | "steadied" | "hand_over_hand";
+            /** Name */
+            name: string;
         };
         /**
          * SupportValue
@@ -7179,6 +7177,21 @@ export interface components {
             successes: number;
             /** Tries */
             tries: number;
+        };
+        /**
+         * HelpOut
+         * @description How many tries were made on a day at each level of help, least first.
+         */
+        HelpOut: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Tries */
+            tries: {
+                [key: string]: number;
+            };
         };
         /**
          * MarkedOut

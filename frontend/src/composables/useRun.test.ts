@@ -11,6 +11,8 @@ const server = {
   batches: [] as number[],
   reachable: true,
   signedIn: true,
+  noteSigned: false,
+  refusesAll: false,
   refuses: new Set<string>(),
   frozen: false,
 }
@@ -41,13 +43,19 @@ vi.mock('@/api/client', () => ({
       if (params.path.run_id !== RUN.id) throw new TypeError('of a test that is over')
       if (!server.reachable) throw new TypeError('no network')
       if (!server.signedIn) throw new Refused(401)
+      if (server.refusesAll) throw new Refused(422)
       server.batches.push(body.length)
       const refused = body
         .filter((e) => server.refuses.has(e.kind))
         .map((e) => ({ id: e.id, reason: 'of an unknown kind' }))
       const gone = new Set(refused.map((r) => r.id))
       for (const e of body) if (!gone.has(e.id)) server.kept.set(e.id, e)
-      return { kept: body.map((e) => e.id).filter((id) => !gone.has(id)), refused, total: server.kept.size }
+      return {
+        kept: body.map((e) => e.id).filter((id) => !gone.has(id)),
+        apart: server.noteSigned ? body.map((e) => e.id) : [],
+        refused,
+        total: server.kept.size,
+      }
     },
   },
 }))
@@ -75,7 +83,7 @@ beforeEach(() => {
   vi.stubGlobal('localStorage', localStorageStub())
   server.kept.clear()
   server.batches = []
-  Object.assign(server, { reachable: true, signedIn: true })
+  Object.assign(server, { reachable: true, signedIn: true, noteSigned: false, refusesAll: false })
   server.refuses.clear()
 })
 afterEach(() => {
@@ -96,6 +104,31 @@ describe('a run at the table', () => {
       'success',
     ])
     expect(table.events.value).toHaveLength(2)
+  })
+
+  it('says how many taps came after the note was signed', async () => {
+    const table = await tab()
+    await until(() => Boolean(table.run.value))
+    server.noteSigned = true
+    attempt(table)
+    await until(() => table.apart.value === 1 && table.unsent.value === 0)
+    expect(table.refused.value).toBe('')
+  })
+
+  it('says that there is no network, and says a refusal instead of waiting in silence', async () => {
+    const table = await tab()
+    await until(() => Boolean(table.run.value))
+    server.reachable = false
+    attempt(table)
+    await until(() => table.away.value)
+    Object.assign(server, { reachable: true, refusesAll: true })
+    expect(await table.flush()).toBe(false)
+    expect([table.away.value, table.refused.value]).toEqual([
+      false,
+      expect.stringContaining('The server does not take these taps'),
+    ])
+    server.refusesAll = false
+    expect(await table.flush()).toBe(true)
   })
 
   it('holds what could not be sent, and sends all of it when the server is back', async () => {

@@ -13,6 +13,10 @@ export interface RunAtTable {
   run: ShallowRef<Schemas['RunOut'] | undefined>
   events: Ref<RunEvent[]>
   unsent: Ref<number>
+  /** The last try to send found no server. */
+  away: Ref<boolean>
+  /** Taps that came when the note was signed: kept apart, never counted. */
+  apart: Ref<number>
   refused: Ref<string>
   joined: Ref<string>
   signedOut: Ref<boolean>
@@ -27,6 +31,8 @@ export function useRun(runId: string): RunAtTable {
   const run = shallowRef<Schemas['RunOut']>()
   const events: Ref<RunEvent[]> = ref([])
   const unsent = ref(0)
+  const away = ref(false)
+  const apart = ref(0)
   const refused = ref('')
   const joined = ref('')
   const signedOut = ref(false)
@@ -103,12 +109,17 @@ export function useRun(runId: string): RunAtTable {
           api.POST('/api/runs/{run_id}/events', { params: { path: { run_id: runId } }, body: batch }),
         )
         await markSent([...kept.kept, ...kept.refused.map((r) => r.id)])
+        away.value = false
+        apart.value += kept.apart.length
         if (kept.total > events.value.length) await catchUp()
         if (kept.refused.length)
           refused.value = `${kept.refused.length} taps could not be counted: ${kept.refused[0]?.reason}`
         signedOut.value = false
       } catch (problem) {
-        signedOut.value = problem instanceof Refused && (problem.status === 401 || problem.status === 403)
+        const answered = problem instanceof Refused && problem.status < 500
+        signedOut.value = answered && (problem.status === 401 || problem.status === 403)
+        away.value = !answered
+        if (answered && !signedOut.value) refused.value = `The server does not take these taps: ${problem.message}`
         return false
       }
     }
@@ -120,5 +131,5 @@ export function useRun(runId: string): RunAtTable {
     tabs.close()
   })
   void open()
-  return { run, events, unsent, refused, joined, signedOut, error, tap, undo, flush }
+  return { run, events, unsent, away, apart, refused, joined, signedOut, error, tap, undo, flush }
 }

@@ -1,31 +1,16 @@
 <script setup lang="ts">
-import { computed, useTemplateRef, watch } from 'vue'
+import { useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChild } from '@/composables/useChild'
 import { useMay } from '@/composables/useMay'
 import { useMe } from '@/composables/useMe'
-import { useWords } from '@/composables/useWords'
 import { ageWords, handWords } from '@/logic/words'
 
 const { childId } = defineProps<{ childId: number }>()
 const { data: child, error } = useChild(() => childId)
-const words = useWords()
 const may = useMay()
 const { data: me } = useMe() // what one may do decides what stands here: known first, so that nothing moves
-
-const careful = computed(() => {
-  const c = child.value
-  if (!c) return []
-  const named = (list: string[], from: { id: string; name: string }[] | undefined) =>
-    list.map((id) => from?.find((x) => x.id === id)?.name ?? id)
-  return [
-    ...(c.mouthing === 'never' ? [] : [`mouths things ${c.mouthing}`]),
-    ...named(c.allergies, words.value?.allergens).map((a) => `${a} allergy`),
-    ...named(c.precautions, words.value?.precautions),
-    ...c.refuses.map((r) => `refuses ${r}`),
-  ]
-})
 
 // On a phone the tabs scroll: the one that is open is never out of sight.
 const route = useRoute()
@@ -50,7 +35,7 @@ watch(
       </div>
       <p class="row careful">
         <span v-if="child.care !== 'open'" class="tag">{{ child.care }}</span>
-        <span v-for="c in careful" :key="c" class="tag caution">{{ c }}</span>
+        <span v-for="c in child.alerts" :key="c" class="tag caution">{{ c }}</span>
       </p>
       <nav ref="tabs" class="row" :aria-label="`${child.first_name}'s pages`">
         <RouterLink :to="{ name: 'child' }">Skills</RouterLink>

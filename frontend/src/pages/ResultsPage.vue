@@ -17,6 +17,10 @@ const { data, error } = useQuery({
 })
 for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan'])
   void queries.invalidateQueries({ queryKey: [stale] })
+/** An answer changes what the note's draft says. */
+function answered(): void {
+  for (const stale of [key.value, ['note', runId]]) void queries.invalidateQueries({ queryKey: stale })
+}
 const decisions = computed(() => data.value?.decisions ?? [])
 </script>
 
@@ -48,12 +52,7 @@ const decisions = computed(() => data.value?.decisions ?? [])
     <div :class="{ split: decisions.length }">
       <section v-if="decisions.length" aria-label="Next steps" class="stack">
         <h2>Next steps</h2>
-        <DecisionCard
-          v-for="d in decisions"
-          :key="d.id"
-          :decision="d"
-          @answered="queries.invalidateQueries({ queryKey: key })"
-        />
+        <DecisionCard v-for="d in decisions" :key="d.id" :decision="d" @answered="answered" />
       </section>
       <section aria-label="Sets" class="stack">
         <h2>Sets</h2>

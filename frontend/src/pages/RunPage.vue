@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
+import RunAlerts from '@/components/run/RunAlerts.vue'
 import RunCount from '@/components/run/RunCount.vue'
 import RunGrade from '@/components/run/RunGrade.vue'
 import RunHand from '@/components/run/RunHand.vue'
@@ -16,7 +17,6 @@ import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
 import RunTaps from '@/components/run/RunTaps.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
-import { useMe } from '@/composables/useMe'
 import { useLook } from '@/composables/useLook'
 import { useRun } from '@/composables/useRun'
 import { useRunKeys } from '@/composables/useRunKeys'
@@ -39,8 +39,7 @@ import {
 
 const { runId } = defineProps<{ runId: string }>()
 const router = useRouter()
-const { data: me } = useMe()
-const { run, events, unsent, refused, joined, signedOut, error, tap, undo, flush } = useRun(runId)
+const { run, events, unsent, away, apart, refused, joined, signedOut, error, tap, undo, flush } = useRun(runId)
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
 
@@ -49,15 +48,6 @@ const help = ref<Support>('spoken')
 const helpFirst = computed(() => run.value?.help_first ?? false)
 const leftThumb = ref(false)
 const led = ref(false)
-watch(
-  me,
-  (now) => {
-    leftThumb.value = now?.run_hand === 'left'
-    led.value = now?.role === 'assistant'
-  },
-  { immediate: true },
-)
-
 const { over, busy: choosing, error: notChosen, more } = useLook(runId, run, flush)
 const block = computed(() => run.value?.blocks[at.value])
 const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
@@ -92,7 +82,10 @@ const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'ma
 const ended = ref<Error | null>(null)
 
 watch(run, (loaded, before) => {
-  if (loaded && !before) at.value = whereLeft(events.value, loaded.blocks)
+  if (!loaded || before) return
+  at.value = whereLeft(events.value, loaded.blocks)
+  leftThumb.value = loaded.thumb === 'left'
+  led.value = loaded.step_by_step
 })
 
 watch(
@@ -171,7 +164,9 @@ async function finish(): Promise<void> {
   <div v-if="run && block" class="table" :class="{ left: leftThumb }">
     <header>
       <RunSteps :blocks="run.blocks" :events="events" :at="at" :name="run.child_name" @go="go" />
-      <span v-if="unsent" class="small unsent" role="status">{{ unsent }} to send</span>
+      <span v-if="unsent" class="small unsent" role="status"
+        ><template v-if="away">No network: kept here, </template>{{ unsent }} to send</span
+      >
       <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">
         {{ led ? 'Step-by-step off' : 'Step-by-step on' }}
       </button>
@@ -180,12 +175,17 @@ async function finish(): Promise<void> {
       </button>
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
+    <RunAlerts class="alerts" :alerts="run.alerts" />
     <EarlyEnd v-if="asks" :left="left" :of="run.blocks.length" @on="asks = false" @end="finish" />
     <ProblemNote :error="ended ?? notChosen" />
     <p v-if="over" class="notice row" role="status">
       <strong>{{ over }}</strong> End on something {{ run.child_name }} likes, then finish.
     </p>
     <p v-else-if="choosing" class="notice" role="status">Choosing what would tell most next…</p>
+    <p v-if="apart" class="notice" role="status">
+      The note of this session is signed: {{ apart === 1 ? '1 tap is' : `${apart} taps are` }} kept beside it and not
+      counted. <RouterLink :to="{ name: 'results', params: { runId } }">Add an amendment</RouterLink> if they matter.
+    </p>
     <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
     <p v-if="signedOut" class="notice" role="alert">
       You were signed out. Every tap is kept on this tablet;
@@ -262,6 +262,9 @@ async function finish(): Promise<void> {
         :paused="paused"
         :more="at < run.blocks.length - 1 || (run.is_look && !over && tally.tries > 0)"
         :grip="block.told.grip"
+        :supports="run.supports"
+        :mouthed="tally.marks.mouths ?? 0"
+        @mouths="tap(block.id, 'mark', { mark: 'mouths' })"
         @alone="took.alone"
         @helped="took.helped"
         @missed="took.missed"
@@ -294,6 +297,9 @@ header {
 }
 .unsent {
   white-space: nowrap;
+}
+.alerts {
+  padding: 6px 12px 0;
 }
 .body {
   flex: 1;
@@ -362,6 +368,16 @@ header {
 .wait {
   padding: var(--gap-5);
 }
+/* Little height, as at 200 % zoom: the page scrolls, what is counted and what is tapped stand side by side. */
+@media (max-height: 620px) {
+  .table {
+    height: auto;
+    min-height: 100vh;
+  }
+  .watch {
+    overflow: visible;
+  }
+}
 @media (max-width: 760px) {
   header {
     flex-wrap: wrap;
@@ -379,6 +395,24 @@ header {
   }
   .left .watch {
     order: 0;
+  }
+}
+@media (max-height: 620px) and (min-width: 561px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr) 300px;
+    grid-template-rows: auto;
+    align-items: start;
+  }
+  .left .body {
+    grid-template-columns: 300px minmax(0, 1fr);
+    grid-template-rows: auto;
+  }
+}
+/* Where there is little room, what to say stands before the count. */
+@media (max-height: 620px), (max-width: 760px) {
+  .what,
+  .say {
+    order: -1;
   }
 }
 </style>

@@ -10,14 +10,12 @@ import RunHow from '@/components/run/RunHow.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
 import { useDoing } from '@/composables/useDoing'
-import { useMe } from '@/composables/useMe'
 import { useRun } from '@/composables/useRun'
 import { standing, undone, whereLeft } from '@/logic/tally'
 
 /** Several children at one table, each with a run of their own: one activity at a time, a column a child. */
 const { runIds } = defineProps<{ runIds: string[] }>()
 const router = useRouter()
-const { data: me } = useMe()
 const tables = runIds.map((id) => useRun(id))
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
@@ -36,6 +34,9 @@ const mouthing = computed(() =>
   ),
 )
 const unsent = computed(() => tables.reduce((sum, t) => sum + t.unsent.value, 0))
+const away = computed(() => tables.some((t) => t.away.value))
+const apart = computed(() => tables.reduce((sum, t) => sum + t.apart.value, 0))
+const refused = computed(() => tables.map((t) => t.refused.value).find(Boolean))
 const signedOut = computed(() => tables.some((t) => t.signedOut.value))
 const failed = computed(() => tables.find((t) => t.error.value)?.error.value ?? null)
 watch(blocks, (now, before) => {
@@ -80,7 +81,9 @@ async function finish(): Promise<void> {
         <h1>{{ block?.name }}</h1>
         <p class="small">{{ setup }}</p>
       </div>
-      <span v-if="unsent" class="small" role="status">{{ unsent }} to send</span>
+      <span v-if="unsent" class="small" role="status"
+        ><template v-if="away">No network: kept here, </template>{{ unsent }} to send</span
+      >
       <button type="button" class="plain-button tall" :disabled="at >= blocks.length - 1" @click="at += 1">
         Next activity
       </button>
@@ -88,6 +91,10 @@ async function finish(): Promise<void> {
     </header>
     <EarlyEnd v-if="asks" :left="left" :of="all" @on="asks = false" @end="finish" />
     <ProblemNote :error="error ?? failed" />
+    <p v-if="apart" class="notice" role="status">
+      The note is signed: {{ apart === 1 ? '1 tap is' : `${apart} taps are` }} kept beside it and not counted.
+    </p>
+    <p v-if="refused" class="notice barred" role="alert">{{ refused }}</p>
     <p v-if="signedOut" class="notice" role="alert">
       You were signed out. Every tap is kept on this tablet;
       <a :href="`/sign-in?next=/together/run/${runIds.join(',')}`">sign in again</a> and they are sent.
@@ -101,7 +108,7 @@ async function finish(): Promise<void> {
         @skip="at = Math.min(at + 1, blocks.length - 1)"
       />
     </template>
-    <RunHow v-if="block" :block="block" :open="me?.role === 'assistant'" :brief="false" />
+    <RunHow v-if="block" :block="block" :open="tables[0]?.run.value?.step_by_step ?? false" :brief="false" />
     <div class="columns" :style="{ '--columns': Math.min(runIds.length, 4) }">
       <RunColumn v-for="(t, i) in tables" :key="runIds[i]" :table="t" :together="at" />
     </div>

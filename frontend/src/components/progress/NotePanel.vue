@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref, watch } from 'vue'
-import { api, unwrap, type Schemas } from '@/api/client'
+import { computed, ref, watch } from 'vue'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { useMe } from '@/composables/useMe'
+import { momentWords } from '@/logic/people'
 import { dayWords } from '@/logic/words'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
@@ -18,37 +19,61 @@ const { data: note } = useQuery({
 })
 const text = ref('')
 const more = ref('')
+const asks = ref(false)
 const error = ref<Error | null>(null)
-watch(note, (now) => (text.value = now?.text ?? ''), { immediate: true })
+/** The text as the server gave it, and the draft it follows: what differs from it is the therapist's own. */
+let given: Pick<Schemas['NoteOut'], 'text' | 'draft'> | undefined
 
-async function change(request: () => Promise<Schemas['NoteOut']>): Promise<void> {
+async function change(request: () => Promise<Schemas['NoteOut']>): Promise<boolean> {
   error.value = null
   try {
-    queries.setQueryData(key, await request())
+    const now = await request()
+    take(now)
+    queries.setQueryData(key, now)
     more.value = ''
+    return true
+  } catch (problem) {
+    error.value = problem as Error
+    if (problem instanceof Refused && problem.status === 409) void queries.invalidateQueries({ queryKey: key })
+    return false
+  }
+}
+function take(now: Schemas['NoteOut']): void {
+  given = { text: now.text, draft: now.draft }
+  text.value = now.text
+}
+function keep(): Promise<boolean> {
+  const body = { text: text.value, version: note.value?.version ?? 0, draft: given?.draft ?? '' }
+  return change(() => unwrap(api.PUT('/api/runs/{run_id}/note', { params: { path }, body })))
+}
+/** When the record has changed, so has the draft: what was typed meanwhile is kept, and follows. */
+watch(
+  note,
+  (now) => {
+    if (!now) return
+    if (!given || text.value === given.text || now.signed_at) take(now)
+    else if (now.draft !== given.draft) void keep()
+  },
+  { immediate: true },
+)
+
+const openSteps = computed(() => note.value?.open_steps ?? 0)
+async function sign(): Promise<void> {
+  asks.value = false
+  if (!(await keep())) return
+  const body = { version: note.value?.version ?? 0, open_steps: openSteps.value }
+  await change(() => unwrap(api.POST('/api/runs/{run_id}/note/sign', { params: { path }, body })))
+}
+async function count(): Promise<void> {
+  error.value = null
+  try {
+    await unwrap(api.POST('/api/runs/{run_id}/finish', { params: { path } }))
+    for (const stale of [key, ['results', runId]]) void queries.invalidateQueries({ queryKey: stale })
   } catch (problem) {
     error.value = problem as Error
   }
 }
-const keep = (): Promise<void> =>
-  change(() =>
-    unwrap(
-      api.PUT('/api/runs/{run_id}/note', {
-        params: { path },
-        body: { text: text.value, version: note.value?.version ?? 0 },
-      }),
-    ),
-  )
-const sign = async (): Promise<void> => {
-  if (text.value !== note.value?.text || !note.value?.version) await keep()
-  if (!error.value)
-    await change(() =>
-      unwrap(
-        api.POST('/api/runs/{run_id}/note/sign', { params: { path }, body: { version: note.value?.version ?? 0 } }),
-      ),
-    )
-}
-const amend = (): Promise<void> =>
+const amend = (): Promise<boolean> =>
   change(() => unwrap(api.POST('/api/runs/{run_id}/note/amendments', { params: { path }, body: { text: more.value } })))
 </script>
 
@@ -63,6 +88,12 @@ const amend = (): Promise<void> =>
       <p v-for="a in note.amendments" :key="a.at" class="words amended">
         <strong>Added {{ dayWords(a.at) }} by {{ a.by }}:</strong> {{ a.text }}
       </p>
+      <div v-if="note.after_signing.length" class="notice">
+        <p><strong>Arrived after signing, not counted.</strong> Add an amendment if it matters.</p>
+        <p v-for="(t, i) in note.after_signing" :key="i" class="small">
+          {{ momentWords(t.at) }} · {{ t.activity }}: {{ t.words }}
+        </p>
+      </div>
       <form class="row" @submit.prevent="amend">
         <el-input v-model="more" class="grow" placeholder="Add or correct something" aria-label="Amendment" /><button
           class="plain-button"
@@ -73,12 +104,32 @@ const amend = (): Promise<void> =>
       </form>
     </template>
     <template v-else>
+      <p v-if="note.late_taps" class="notice row" role="status">
+        {{ note.late_taps === 1 ? '1 tap' : `${note.late_taps} taps` }} arrived after the run had ended.
+        <button type="button" class="plain-button" @click="count">Count them now</button>
+      </p>
       <el-input v-model="text" type="textarea" :autosize="{ minRows: 5 }" aria-label="Note" />
       <div class="row">
         <button type="button" class="plain-button" @click="keep">Keep</button
-        ><button v-if="me?.may.includes('note.sign')" type="button" class="plain-button main" @click="sign">
-          Sign and lock
+        ><button
+          v-if="me?.may.includes('note.sign') && !asks"
+          type="button"
+          class="plain-button main"
+          @click="asks = true"
+        >
+          Sign and lock…
         </button>
+        <template v-if="asks">
+          <span role="status"
+            ><strong v-if="openSteps"
+              >{{ openSteps === 1 ? '1 next step is' : `${openSteps} next steps are` }} not answered. </strong
+            >Once signed, the note and what was counted stay as they are.</span
+          >
+          <button type="button" class="plain-button main" @click="sign">
+            {{ openSteps ? 'Sign all the same' : 'Sign and lock' }}
+          </button>
+          <button type="button" class="plain-button" @click="asks = false">Not yet</button>
+        </template>
       </div>
     </template>
     <ProblemNote :error="error" />

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import RunAlerts from '@/components/run/RunAlerts.vue'
 import SetBeads from '@/components/run/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
-import { useWords } from '@/composables/useWords'
 import {
   gradeNow,
   handNow,
@@ -17,7 +17,6 @@ import {
 
 /** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
 const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
-const words = useWords()
 const { run, events, tap, undo } = table
 const help = ref<Support>('spoken')
 const helpFirst = computed(() => run.value?.help_first ?? false)
@@ -68,6 +67,7 @@ function turn(by: number): void {
         ><strong class="big">{{ inSet }}</strong> of {{ block.count }}</span
       >
     </header>
+    <RunAlerts class="small" :alerts="run.alerts" />
     <SetBeads :row="tally.row.slice(-inSet)" />
     <select
       v-model="at"
@@ -100,7 +100,7 @@ function turn(by: number): void {
     <label class="small help"
       >Help
       <select v-model="help" :aria-label="`Which help for ${run.child_name}`">
-        <option v-for="s in helpChoices(words?.supports, helpFirst)" :key="s.id" :value="s.id">{{ s.name }}</option>
+        <option v-for="s in helpChoices(run.supports, helpFirst)" :key="s.id" :value="s.id">{{ s.name }}</option>
       </select></label
     >
     <div class="three">

@@ -8,8 +8,7 @@ const last = ref('')
 
 function mark(id: string): void {
   emit('mark', id)
-  const found = block.watch.find((m) => m.id === id)
-  last.value = found ? found.cue : 'Take it away at once. Check every small thing left on the table before going on.'
+  last.value = block.watch.find((m) => m.id === id)?.cue ?? ''
 }
 </script>
 
@@ -24,9 +23,6 @@ function mark(id: string): void {
         @click="mark(m.id)"
       >
         {{ m.words }}<strong v-if="marks[m.id]">&nbsp;×{{ marks[m.id] }}</strong>
-      </button>
-      <button type="button" class="mouth" :class="{ seen: marks.mouths }" @click="mark('mouths')">
-        mouths an item<strong v-if="marks.mouths">&nbsp;×{{ marks.mouths }}</strong>
       </button>
     </div>
     <p v-if="last" class="cue" role="status">{{ last }}</p>
@@ -52,9 +48,6 @@ button {
 .seen {
   background: var(--caution-soft);
   border-color: var(--caution);
-}
-.mouth {
-  border-color: var(--barred);
 }
 .cue {
   margin-top: 6px;

@@ -1,16 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useWords } from '@/composables/useWords'
+import type { Schemas } from '@/api/client'
 import { helpChoices, type Support } from '@/logic/tally'
 
-const { helpFirst } = defineProps<{ paused: boolean; more: boolean; helpFirst: boolean; grip: string }>()
+/** What is tapped for a try, always in the same places; and what has to be in reach without looking for it. */
+const { helpFirst, supports } = defineProps<{
+  paused: boolean
+  more: boolean
+  helpFirst: boolean
+  grip: string
+  supports: Schemas['SupportOut'][]
+  mouthed: number
+}>()
 const help = defineModel<Support>('help', { required: true })
-defineEmits<{ alone: []; helped: []; missed: []; otherGrip: []; undo: []; next: [] }>()
-const words = useWords()
-const choices = computed(() => helpChoices(words.value?.supports, helpFirst))
+defineEmits<{ alone: []; helped: []; missed: []; otherGrip: []; mouths: []; undo: []; next: [] }>()
+const choices = computed(() => helpChoices(supports, helpFirst))
 /** Under most help first, a try that fails is one that failed with the help it had. */
 const missedWith = computed(() =>
-  helpFirst && help.value !== 'alone' ? words.value?.supports.find((s) => s.id === help.value)?.name : '',
+  helpFirst && help.value !== 'alone' ? supports.find((s) => s.id === help.value)?.name : '',
 )
 </script>
 
@@ -47,6 +54,9 @@ const missedWith = computed(() =>
     </button>
     <div class="low">
       <button type="button" class="plain-button" @click="$emit('undo')">Undo</button>
+      <button type="button" class="plain-button mouth" :class="{ seen: mouthed }" @click="$emit('mouths')">
+        Mouths an item<strong v-if="mouthed">&nbsp;×{{ mouthed }}</strong>
+      </button>
       <button type="button" class="plain-button" :disabled="!more" @click="$emit('next')">Next activity</button>
     </div>
   </section>
@@ -120,11 +130,40 @@ kbd {
 }
 .low {
   display: grid;
-  grid-template-columns: 1fr 1.4fr;
+  grid-template-columns: 0.8fr 1.2fr 1.2fr;
   gap: 8px;
 }
 .low button {
   min-height: 56px;
+  padding: 0 6px;
+  line-height: 1.15;
+}
+.mouth {
+  border-color: var(--barred);
+}
+.mouth.seen {
+  background: var(--caution-soft);
+}
+@media (max-width: 760px), (max-height: 620px) {
+  .helps {
+    grid-template-columns: repeat(3, 1fr);
+  }
+  .alone,
+  .helped,
+  .missed {
+    min-height: 56px;
+  }
+  .alone {
+    min-height: 64px;
+  }
+}
+@media (max-height: 620px) {
+  .low {
+    position: sticky;
+    bottom: 0;
+    padding-block: 6px;
+    background: var(--paper);
+  }
 }
 button:active:not(:disabled) {
   filter: brightness(0.92);

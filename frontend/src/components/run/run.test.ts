@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { describe, expect, it } from 'vitest'
 import EarlyEnd from './EarlyEnd.vue'
+import RunAlerts from './RunAlerts.vue'
 import RunHow from './RunHow.vue'
 import RunTaps from './RunTaps.vue'
 import SetBeads from './SetBeads.vue'
@@ -9,13 +10,11 @@ import GradeSteps from '@/components/bench/GradeSteps.vue'
 import VerdictLines from '@/components/shared/VerdictLines.vue'
 import { button, shown } from '@/testing/mounted'
 
-const words = {
-  supports: [
-    { id: 'alone', name: 'alone' },
-    { id: 'spoken', name: 'spoken cue' },
-    { id: 'shown', name: 'shown once' },
-  ],
-}
+const supports = [
+  { id: 'alone', name: 'alone' },
+  { id: 'spoken', name: 'spoken cue' },
+  { id: 'shown', name: 'shown once' },
+]
 const told = {
   does: 'Clip pegs on a rim.',
   grade: ['Small pegs.'],
@@ -29,7 +28,16 @@ const told = {
 
 describe('the taps of a try', () => {
   const taps = (props: object = {}): ReturnType<typeof shown> =>
-    shown(RunTaps, { paused: false, more: true, helpFirst: false, grip: '', help: 'spoken', ...props }, { words })
+    shown(RunTaps, {
+      paused: false,
+      more: true,
+      helpFirst: false,
+      grip: '',
+      help: 'spoken',
+      supports,
+      mouthed: 0,
+      ...props,
+    })
 
   it('say what happened, each by its own button', async () => {
     const page = taps({ grip: 'thumb and index' })
@@ -38,6 +46,18 @@ describe('the taps of a try', () => {
     expect(
       Object.keys(page.emitted()).filter((e) => ['alone', 'helped', 'missed', 'otherGrip', 'undo', 'next'].includes(e)),
     ).toHaveLength(6)
+  })
+
+  it('have a thing in the mouth in reach, and say how often', async () => {
+    const page = taps({ mouthed: 2 })
+    expect(page.text()).toContain('×2')
+    await page.get('.mouth').trigger('click')
+    expect(page.emitted('mouths')).toHaveLength(1)
+  })
+
+  it('keep allergies, precautions and mouthing in sight, and say where none is noted', () => {
+    expect(shown(RunAlerts, { alerts: ['Mouths things often', 'Allergy: wheat'] }).findAll('li')).toHaveLength(2)
+    expect(shown(RunAlerts, { alerts: [] }).text()).toContain('No allergy')
   })
 
   it('offer another grip only where a grip counts', () => {
