@@ -90,7 +90,7 @@ def _default_parameters() -> AbstractContextManager[object]:
 def expansion(say: Callable[[str], None]) -> None:
     """The whole library for one child and one home, in ms and against a plain loop over the same variants."""
     from core.library import ACTIVITIES
-    from core.offers import asked_of, roles_of, set_count, variants_of
+    from core.offers import ask_of, asked_of, roles_of, tries_for, variants_of
     from testing.core_builders import full_house
 
     cupboard = full_house()
@@ -102,7 +102,7 @@ def expansion(say: Callable[[str], None]) -> None:
     start = perf_counter()
     for f in ACTIVITIES.values():
         for v in variants_of(f):
-            count = set_count(f, v.grade, cupboard.child.counting_months)
+            count = tries_for(ask_of(f, v.grade), cupboard.child)
             for role in roles_of(f, v.grade):
                 extra = asked_of(f, v.grade, role.id)
                 [

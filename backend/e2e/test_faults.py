@@ -94,7 +94,9 @@ class FaultTest(BrowserTest):
         self.page.context.set_offline(True)
         for _ in range(300):
             self.page.keyboard.press("1")
-        expect(self.page.get_by_role("status").filter(has_text="to send")).to_have_text("300 to send")
+        expect(self.page.get_by_role("status").filter(has_text="to send")).to_have_text(
+            "No network: kept here, 300 to send"
+        )
         self.assertEqual(RunEvent.objects.count(), 0)
         self.page.context.set_offline(False)
         self.kept(300)

@@ -8,7 +8,7 @@ from clinic.schema import Schema
 from core.ability import WITH_WHOM
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES
-from core.library import KITS, KitKind
+from core.library import KITS, KitKind, has_practice
 from core.materials import MEASURES
 from core.planner import FORMATS, ORDERS
 from core.progress import WORDS, StepKind
@@ -60,9 +60,12 @@ class StrandWords(Schema):
 
 
 class WantedOut(Choice):
-    """A wanted daily task and the rungs it requires."""
+    """A wanted daily task and the rungs it requires. has_practice: whether an activity of this clinic is the task
+    itself; where none is, only the skills it needs are trained.
+    """
 
     demands: dict[str, int]
+    has_practice: bool
 
 
 class FormatOut(Choice):
@@ -131,7 +134,9 @@ def words(request: HttpRequest) -> WordsOut:
             )
             for s in STRANDS.values()
         ],
-        wanted_tasks=[WantedOut(id=t.id, name=t.name, demands=dict(t.demands)) for t in tasks],
+        wanted_tasks=[
+            WantedOut(id=t.id, name=t.name, demands=dict(t.demands), has_practice=has_practice(t, own)) for t in tasks
+        ],
         supports=[SupportChoice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[

@@ -32,9 +32,7 @@ CHOICES = MappingProxyType(
         "correct_policy": MappingProxyType(
             {"stop_and_fix": "Stop and fix it", "let_run": "Let it run, fix the set-up for the next set"}
         ),
-        "speed_policy": MappingProxyType(
-            {"off": "No speed games", "own_record": "Against their own record", "race": "Races are fine"}
-        ),
+        "speed_policy": MappingProxyType({"off": "No speed games", "own_record": "Against their own record"}),
         "sameness_policy": MappingProxyType(
             {
                 "new_guises": "New activities, same rung",

@@ -16,7 +16,7 @@ PromptPolicy = Literal["least_first", "most_first"]
 GripPolicy = Literal["by_age", "coach", "function"]
 LaceMethod = Literal["undecided", "two_loops", "one_loop"]
 CorrectPolicy = Literal["stop_and_fix", "let_run"]
-SpeedPolicy = Literal["off", "own_record", "race"]
+SpeedPolicy = Literal["off", "own_record"]
 SamenessPolicy = Literal["new_guises", "keep_same", "own_order"]
 Chaining = Literal["backward", "forward", "whole"]
 

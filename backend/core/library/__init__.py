@@ -18,6 +18,7 @@ from core.library.files import (
 from core.library.finding import Company, Where, company_of, said_of, where_of
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import find_own, look_up_own_with, own_activity, own_thing, thing_line
+from core.library.practice import has_practice, is_the_task
 from core.library.reading import reading_grade
 from core.library.recipe import Recipe
 from core.library.source import Issue, LibraryError, fail_all, issues_in, issues_of
@@ -93,7 +94,9 @@ __all__ = [
     "find_activity",
     "find_own",
     "find_thing",
+    "has_practice",
     "is_activity",
+    "is_the_task",
     "issues",
     "issues_in",
     "issues_of",

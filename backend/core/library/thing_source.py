@@ -73,6 +73,7 @@ class ThingSource(Source):
     firm: bool = True
     sheet_gsm: float | None = Field(None, gt=0)
     opening_mm: float | None = Field(None, gt=0)
+    cups: int | None = Field(None, ge=1, le=60)
     edge_mm: float | None = Field(None, gt=0)
     lidded: bool = False
     heavy_base: bool = False
@@ -110,6 +111,8 @@ class ThingSource(Source):
     def _says_what_it_is(self) -> "ThingSource":
         if "filler" in self.forms and self.grain_mm is None:
             raise fail("A loose filler is judged by its grain.", "Give grain_mm, the longest side of one grain in mm.")
+        if "sorter" in self.forms and self.cups is None:
+            raise fail("A sorting tray has cups.", "Give cups, how many it has, and opening_mm, how wide one is.")
         if "water" in self.forms and self.depth_mm is None:
             raise fail("Standing water is judged by its depth.", "Give depth_mm, how deep it stands in mm.")
         return self

@@ -36,6 +36,7 @@ PROPERTY_WORDS = MappingProxyType(
         "thin_mm": _mm("Thinnest side"),
         "hole_mm": _mm("Hole, across"),
         "opening_mm": _mm("Opening, across"),
+        "cups": PropertyWords("How many cups", "number", ""),
         "slit_mm": _mm("Slit, how long"),
         "edge_mm": _mm("Edge, how thick"),
         "cord_mm": _mm("Cord, how long"),

@@ -45,6 +45,7 @@ class Thing:
 
     cord_mm    -- how long it is as a cord, whatever it is part of: a lace in a shoe, a belt, a strap
     loop_mm    -- round a closed loop in it, where there is one
+    cups       -- of a tray with cups, how many it has: opening_mm is then that of one cup
     pointed    -- a point that pokes; sharp: an edge or a point that cuts or pricks
     grain_mm   -- the longest side of one grain of a loose filler
     depth_mm   -- how deep it stands with water
@@ -79,6 +80,7 @@ class Thing:
     firm: bool = True
     sheet_gsm: float | None = None
     opening_mm: float | None = None
+    cups: int | None = None
     edge_mm: float | None = None
     lidded: bool = False
     heavy_base: bool = False

@@ -1,7 +1,7 @@
 """The rigid shapes a household thing is taken for when its size decides something. All sizes in mm."""
 
 from dataclasses import dataclass, fields
-from math import pi
+from math import hypot, pi
 
 
 class _Sized:
@@ -17,6 +17,11 @@ class Ball(_Sized):
     """A sphere."""
 
     diameter_mm: float
+
+    @property
+    def girth_mm(self) -> float:
+        """The round hole it just passes, across."""
+        return self.diameter_mm
 
     @property
     def along_mm(self) -> float:
@@ -42,6 +47,11 @@ class Rod(_Sized):
     length_mm: float
 
     @property
+    def girth_mm(self) -> float:
+        """The round hole it just passes, across: end first."""
+        return self.diameter_mm
+
+    @property
     def along_mm(self) -> float:
         """How much of a line it takes when threaded."""
         return self.length_mm
@@ -63,6 +73,11 @@ class Disc(_Sized):
 
     diameter_mm: float
     height_mm: float
+
+    @property
+    def girth_mm(self) -> float:
+        """The round hole it just passes, across: lying flat."""
+        return self.diameter_mm
 
     @property
     def along_mm(self) -> float:
@@ -89,6 +104,12 @@ class Box(_Sized):
     height_mm: float
 
     @property
+    def girth_mm(self) -> float:
+        """The round hole it just passes, across: end first, so that the diagonal of its end decides."""
+        _, middle, shortest = self.extents_mm
+        return hypot(middle, shortest)
+
+    @property
     def along_mm(self) -> float:
         """How much of a line it takes when threaded."""
         return min(self.length_mm, self.width_mm, self.height_mm)
@@ -111,6 +132,11 @@ class Ring(_Sized):
     outer_mm: float
     inner_mm: float
     thickness_mm: float
+
+    @property
+    def girth_mm(self) -> float:
+        """The round hole it just passes, across: lying flat."""
+        return self.outer_mm
 
     @property
     def along_mm(self) -> float:

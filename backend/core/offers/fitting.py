@@ -12,6 +12,7 @@ KNOT_MM = 80  # mm of a line left free for the fingers and the stop; from memory
 TOP_MM = 10  # mm of a post left free at its top; from memory
 SQUASHED = 0.7  # of its size is what a soft thing is pressed to; from memory
 PACKING = 1.6  # times its own volume is what a loose thing takes up; random packing fills about 0.62 (from memory)
+STANDS_OUT = 1.5  # times the depth of a cup a piece may be long: taller, it tips out; from memory
 POT_ROOM = 0.7  # of its outside is what a pot holds; from memory
 
 
@@ -26,14 +27,15 @@ def _clears(fit: Fit, outer: Thing, inner: Thing) -> float:
 
 
 def _passes(fit: Fit, outer: Thing, inner: Thing) -> float:
-    """Both smaller sides: through a slot by its width and its length, through a hole by the wider of the two."""
+    """Through a slot by both smaller sides, through a round hole by the diagonal of what goes in first."""
     if outer.opening_mm is None:
         return 0
-    wide, thin = (s * (SQUASHED if inner.soft else 1) for s in inner.smaller_sides_mm)
+    squashed = SQUASHED if inner.soft else 1
     if outer.slit_mm is not None:
+        wide, thin = (s * squashed for s in inner.smaller_sides_mm)
         ok = thin + fit.spare_mm <= outer.opening_mm and wide + fit.spare_mm <= outer.slit_mm
     else:
-        ok = wide + fit.spare_mm <= outer.opening_mm
+        ok = inner.shape.girth_mm * squashed + fit.spare_mm <= outer.opening_mm
     return inf if ok else 0
 
 
@@ -54,11 +56,15 @@ def _stacks(fit: Fit, outer: Thing, inner: Thing) -> float:
 def _holds(fit: Fit, outer: Thing, inner: Thing) -> float:
     if outer.opening_mm is None:
         return 0
-    wide = inner.smaller_sides_mm[0] * (SQUASHED if inner.soft else 1)
-    if wide + fit.spare_mm > outer.opening_mm:
+    squashed = SQUASHED if inner.soft else 1
+    if inner.shape.girth_mm * squashed + fit.spare_mm > outer.opening_mm:
         return 0
-    if "sorter" in outer.forms:
-        return inf
+    if outer.cups is not None:
+        depth = outer.shape.extents_mm[2]
+        if inner.longest_mm * squashed > STANDS_OUT * depth:
+            return 0
+        cup_mm3 = POT_ROOM * outer.opening_mm**2 * depth
+        return outer.cups * max(1, cup_mm3 // (PACKING * inner.shape.volume_mm3))
     return POT_ROOM * outer.shape.volume_mm3 // (PACKING * inner.shape.volume_mm3)
 
 

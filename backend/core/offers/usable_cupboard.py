@@ -5,7 +5,7 @@ Built once for a child, a cupboard and a setting; every question after that is a
 
 from collections.abc import Callable, Iterable, Iterator, Mapping
 from functools import lru_cache
-from math import ceil, inf, log2
+from math import inf, log2
 from types import MappingProxyType
 
 from core import safety
@@ -16,11 +16,9 @@ from core.materials import Need, Role, Stock, Thing
 from core.offers.fitting import room
 from core.offers.homemade import RECIPES
 from core.offers.offer import Filling, Lack, Offer, Quantity
-from core.offers.variants import Ask, Variant, ask_of, asks_of
+from core.offers.variants import Ask, Variant, ask_of, asks_of, tries_for
 from core.safety import RANK, Hit, Verdict, assess_together
 from core.units import in_proportion
-
-HARD_ON_JOINTS = frozenset({"resistance", "long_hold"})  # tags of work that loose joints do half as much of
 
 
 class UsableCupboard:
@@ -89,10 +87,8 @@ class UsableCupboard:
                         )
 
     def tries(self, ask: Ask) -> int:
-        """How many tries a set has for this child: with loose joints half as many against resistance or in a hold."""
-        count = ask.tries if ask.tries is not None else ask.activity.count_for(self.child.counting_months)
-        halved = "joint_laxity" in self.child.precautions and HARD_ON_JOINTS & set(ask.tags)
-        return ceil(count / 2) if halved else count
+        """How many tries a set has for this child."""
+        return tries_for(ask, self.child)
 
     def verdict_on_steps(self, tags: tuple[str, ...]) -> Verdict:
         """The verdict on what is done, whatever it is done with."""

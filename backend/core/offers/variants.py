@@ -7,8 +7,10 @@ from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 from functools import lru_cache
 from itertools import product
+from math import ceil
 from types import MappingProxyType
 
+from core.child import Child
 from core.errors import NotThere
 from core.library import find_activity
 from core.library.activity import Activity
@@ -17,6 +19,9 @@ from core.recording import Learned
 from core.skills import OVER_TOP, STRANDS
 
 MOST_KEPT = 60_000  # grades whose facts are kept at hand: the whole library several times over, and clinics' own
+
+
+HARD_ON_JOINTS = frozenset({"resistance", "long_hold"})  # tags of work that loose joints do half as much of
 
 
 @dataclass(frozen=True)
@@ -48,12 +53,6 @@ def checked_variant(variant: Variant) -> Activity:
 def variants_of(f: Activity) -> tuple[Variant, ...]:
     """Every grade of an activity, easiest first axis by axis."""
     return tuple(Variant(f.id, grade) for grade in product(*(range(len(a.steps)) for a in f.axes)))
-
-
-def set_count(f: Activity, grade: tuple[int, ...], age_months: float) -> int:
-    """How many tries one set has at this grade and age."""
-    words = _count_said(f, grade)
-    return f.count_for(age_months) if words is None else words
 
 
 @lru_cache(MOST_KEPT)
@@ -177,6 +176,15 @@ def ask_of(f: Activity, grade: tuple[int, ...]) -> Ask:
     roles = roles_of(f, grade)
     needs = tuple(asked_of(f, grade, r.id) for r in roles)
     return _the_same(f, roles, needs, tags_of(f, grade), _count_said(f, grade))
+
+
+def tries_for(ask: Ask, child: Child) -> int:
+    """How many tries a set has for a child: what the grade says, else by age; with loose joints half as many against
+    resistance or in a hold.
+    """
+    count = ask.activity.count_for(child.counting_months) if ask.tries is None else ask.tries
+    halved = "joint_laxity" in child.precautions and HARD_ON_JOINTS & set(ask.tags)
+    return ceil(count / 2) if halved else count
 
 
 _the_same = lru_cache(MOST_KEPT)(Ask)

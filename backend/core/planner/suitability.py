@@ -2,7 +2,7 @@
 
 from core.ability import shortfalls
 from core.child import Part
-from core.library import find_activity
+from core.library import find_activity, is_the_task
 from core.library.activity import Activity
 from core.offers import Offer
 from core.planner.request import SessionRequest
@@ -18,16 +18,9 @@ PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to co
 
 
 def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
-    """The wanted task an activity is itself, aimed at a strand; empty where it is none, where its easiest grade is
-    beyond the task, or where it is done with another tool: a knife is not yet “eat with a spoon”, and dough letters
-    are no writing.
-    """
-    for task in (find_task(t) for t in request.tasks):
-        on_ladder = strand and strand == task.strand and activity.trains.get(strand, 0.0) < task.beyond
-        on_ladder = on_ladder and (not task.tool or any(r.form == task.tool for r in activity.roles))
-        if activity.id in task.practised_by or on_ladder:
-            return task.id
-    return ""
+    """The wanted task an activity is itself, aimed at a strand; empty where it is none."""
+    tasks = (find_task(t) for t in request.tasks)
+    return next((t.id for t in tasks if is_the_task(activity, strand, t)), "")
 
 
 def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:

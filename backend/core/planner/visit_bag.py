@@ -11,7 +11,7 @@ from typing import Any
 from core.child import Child, Setting
 from core.library import find_activity
 from core.materials import Role, Stock
-from core.offers import UsableCupboard, Variant, asked_of, checked_variant, roles_of, room, set_count, tags_of
+from core.offers import UsableCupboard, Variant, ask_of, asked_of, checked_variant, roles_of, room, tags_of, tries_for
 from core.planner.request import PlanStatus
 from core.planner.solver import run
 from core.safety import assess_together
@@ -111,7 +111,7 @@ def wants_of(visits: Sequence[Visit], store: Sequence[Stock]) -> tuple[list[Want
         )
         for place, (variant, sets) in enumerate(visit.planned):
             activity = checked_variant(variant)
-            count = set_count(activity, variant.grade, visit.child.counting_months)
+            count = tries_for(ask_of(activity, variant.grade), visit.child)
             for role in (r for r in roles_of(activity, variant.grade) if not r.optional):
                 wants_role = _want(at, place, variant, role, count, sets, cupboards)
                 wants += [wants_role] if wants_role.options else []

@@ -4,15 +4,16 @@ Room to spare: common practice, no source.
 """
 
 from dataclasses import replace
-from math import pi
+from math import inf, pi
 from unittest import TestCase
 
 from core.child import Child
 from core.library import ACTIVITIES, THINGS, Fit, LibraryError, check
 from core.materials import Ball, Box, Disc, Ring, Rod
-from core.offers import UsableCupboard, Variant, room, stock_of
+from core.offers import UsableCupboard, Variant, grade_words, room, stock_of, variants_of
+from core.offers.variants import roles_of
 from core.skills import STRANDS
-from testing.core_builders import CLINIC
+from testing.core_builders import CLINIC, full_house
 
 
 def fit(kind: str, spare: float = 1.0) -> Fit:
@@ -26,10 +27,10 @@ class RoomTest(TestCase):
             self.assertEqual(room(fit("passes"), slot, THINGS[coin]) > 0, through, coin)
             self.assertEqual(room(fit("passes"), hole, THINGS[coin]), 0, coin)
 
-    def test_a_block_goes_through_a_hole_as_wide_as_its_wider_side(self) -> None:
+    def test_a_block_goes_through_a_hole_as_wide_as_the_diagonal_of_its_end(self) -> None:
         tub = replace(THINGS["hole_tub"], opening_mm=22.0)
         self.assertEqual(room(fit("passes"), tub, THINGS["building_block"]), 0)
-        self.assertGreater(room(fit("passes"), replace(tub, opening_mm=31.0), THINGS["building_block"]), 0)
+        self.assertGreater(room(fit("passes"), replace(tub, opening_mm=44.0), THINGS["building_block"]), 0)
 
     def test_a_soft_thing_is_pressed_through(self) -> None:
         tub = replace(THINGS["hole_tub"], opening_mm=30.0)
@@ -107,3 +108,61 @@ class CheckTest(TestCase):
         self.assertEqual(ladder.rung_of(0.5), 0)
         with self.assertRaisesRegex(ValueError, "not a ladder of forces"):
             STRANDS["shift"].rung_of(10)
+
+
+class TrueToSizeTest(TestCase):
+    """What a ruler says of things that were once offered together. Geometry; the room to spare is from memory."""
+
+    def test_a_cube_needs_its_diagonal_through_a_round_hole(self) -> None:
+        """A 30 mm cube is 42.4 mm from edge to edge of its end: it does not pass a tube of 42 mm, a 29 mm one does."""
+        through = fit("passes", 0)
+        tube = replace(THINGS["toilet_tube"], opening_mm=42.0, slit_mm=None)
+        cube = replace(THINGS["building_block"], shape=Box(30, 30, 30), soft=False)
+        self.assertEqual(room(through, tube, cube), 0)
+        self.assertEqual(room(through, tube, replace(cube, shape=Box(29, 29, 29))), inf)
+        self.assertEqual(room(through, tube, replace(cube, shape=Ball(42))), inf)
+        self.assertAlmostEqual(Box(30, 40, 90).girth_mm, 50)
+
+    def test_a_tray_of_cups_takes_what_stands_in_a_cup_and_no_more_than_it_has(self) -> None:
+        cups = fit("holds", 0)
+        tray = THINGS["ice_tray"]
+        brick = replace(THINGS["big_brick"], shape=Box(64, 32, 24))
+        self.assertEqual(room(cups, tray, brick), 0)
+        bead = replace(THINGS["wooden_bead_25"], shape=Ball(25), soft=False)
+        self.assertEqual(room(cups, tray, bead) % 12, 0)
+        self.assertGreaterEqual(room(cups, tray, bead), 12)
+        self.assertLess(room(cups, tray, bead), inf)
+
+    def test_every_tray_of_cups_says_how_many(self) -> None:
+        for thing in THINGS.values():
+            if "sorter" in thing.forms:
+                self.assertIsNotNone(thing.cups, thing.id)
+
+    def test_a_tower_is_built_from_as_many_pieces_as_it_has(self) -> None:
+        """No tower of three from two tubes."""
+        cupboard = full_house(Child(60, hand="right"))
+        for variant in variants_of(ACTIVITIES["lock_tower"]):
+            offer = cupboard.offer(variant)
+            if offer is not None:
+                pieces = next(q for q in offer.quantities if q.role == "block")
+                self.assertGreaterEqual(pieces.wanted, offer.count, variant)
+                self.assertEqual(pieces.rounds, 1)
+
+    def test_what_a_grade_asks_for_is_on_its_list(self) -> None:
+        """String for a bundle, paper and pen at a wall, a cushion to wrap round, something to wear."""
+        for activity, step, role in (
+            ("stick_harvest", "bundle tied with a string", "string"),
+            ("hold_the_lock_gate", "one hand pushes, one draws", "pen"),
+            ("hold_the_lock_gate", "one hand pushes, one draws", "paper"),
+            ("porthole_buttons", "wrapped round something big", "cushion"),
+        ):
+            for variant in variants_of(ACTIVITIES[activity]):
+                brought = {r.id for r in roles_of(ACTIVITIES[activity], variant.grade)}
+                words = grade_words(variant, Child(80, hand="right"))
+                self.assertEqual(step in words, role in brought, (variant, words))
+        worn = [v for v in variants_of(ACTIVITIES["porthole_buttons"]) if "worn" in grade_words(v, Child(80))]
+        cupboard = full_house(Child(80, hand="right"))
+        for variant in worn:
+            if (offer := cupboard.offer(variant)) is not None:
+                strip = next(q for q in offer.quantities if q.role == "strip")
+                self.assertGreaterEqual(THINGS[strip.thing_id].longest_mm, 390)

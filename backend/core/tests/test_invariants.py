@@ -12,7 +12,7 @@ from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Child, Setting, Supervi
 from core.library import ACTIVITIES, THINGS
 from core.materials import MeasureError, Stock, measured_thing
 from core.offers import Variant, difficulty, room, tags_of, variants_of
-from core.offers.usable_cupboard import HARD_ON_JOINTS
+from core.offers.variants import HARD_ON_JOINTS
 from core.planner import Block, PlannedBlock, stand
 from core.planner.candidates import all_candidates, candidate
 from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_stock, assess_together, standing

@@ -156,7 +156,7 @@ class CheckTest(TestCase):
             ({"does": "Your child squeezes with 8 N."}, "does", "Families read"),
             ({"why": "It trains finger isolation."}, "why", "Families read"),
             ({"roles": []}, "axes.0.steps.0", "is not declared"),
-            ({"colour": "red"}, "colour", "not permitted"),
+            ({"colour": "red"}, "colour", "no such field"),
         ):
             with self.subTest(changed=changed), self.assertRaisesRegex(LibraryError, phrase) as refused:
                 check({**good, **changed}, "peg_fence.yaml")

@@ -11,14 +11,15 @@ from core.ability import Estimate, SetEvidence, TaskSeen, chain, standing, updat
 from core.child import Child, overlay_for
 from core.library import ACTIVITIES
 from core.library.work import WORK
-from core.offers import UsableCupboard, Variant, difficulty, variants_of
+from core.offers import UsableCupboard, Variant, difficulty, try_seconds, variants_of
 from core.planner import Pace, PlannedBlock, plan_session, stand
 from core.planner.candidates import all_candidates
 from core.planner.dose import dose_of
 from core.planner.suitability import own_task
+from core.running import paces
 from core.skills import STRANDS, WANTED_TASKS
 from testing.cases import cases
-from testing.core_builders import everything, full_house, made_up_request, request_for
+from testing.core_builders import everything, full_house, made_up_request, request_for, set_of
 from testing.tags import slow
 
 FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}), attention_minutes=30)
@@ -259,3 +260,14 @@ class TidyTest(TestCase):
         tidy = next((b for b in plan.blocks if b.part == "tidy"), None)
         self.assertIsNotNone(tidy, [b.name for b in plan.blocks])
         self.assertTrue(cupboard.offer(tidy.variant))
+
+
+class ClockTest(TestCase):
+    def test_taps_faster_than_a_hand_works_teach_no_pace(self) -> None:
+        """Eight tries tapped in a second after the set: counted first, tapped in afterwards."""
+        on = date(2026, 3, 2)
+        usual = try_seconds(ACTIVITIES["load_the_barge"], (1, 1, 0))
+        slow, hurried = (set_of(on, 8, 6, gap_seconds=g) for g in (usual * 1.5, 0.1))
+        line = ACTIVITIES["load_the_barge"].line
+        self.assertEqual(paces([hurried]), {})
+        self.assertAlmostEqual(paces([slow, hurried, hurried])[line].ratio, 1.5)

@@ -6,14 +6,14 @@ from unittest import TestCase
 
 from core.child import Child
 from core.library import ACTIVITIES
-from core.offers import UsableCupboard, Variant, room
+from core.offers import UsableCupboard, Variant, ask_of, room, tries_for, variants_of
 from core.offers.usable_cupboard import stock_of
 from core.planner import (
     Visit,
     pack_bag,
 )
 from core.planner.visit_bag import wants_of
-from testing.core_builders import CLINIC
+from testing.core_builders import CLINIC, full_house
 from testing.tags import slow
 
 
@@ -48,6 +48,21 @@ def fewest_by_brute_force(visits, store) -> tuple[int, int] | None:
 
 
 class BagTest(TestCase):
+    def test_the_bag_counts_the_tries_that_the_plan_counts(self) -> None:
+        """Every grade on offer to a child with loose joints: half as many tries, and as many things."""
+        lax = Child(72, hand="right", precautions=frozenset({"joint_laxity"}))
+        cupboard, halved = full_house(lax), 0
+        for activity in ACTIVITIES.values():
+            offer = next((o for v in variants_of(activity) if (o := cupboard.offer(v))), None)
+            if offer is None:
+                continue
+            wants, _ = wants_of([Visit("A", lax, CLINIC, ((offer.variant, 1),), ())], cupboard.stock)
+            halved += offer.count < tries_for(ask_of(activity, offer.variant.grade), Child(72, hand="right"))
+            for want in wants:
+                role = next(r for r in activity.roles if r.id == want.role.id)
+                self.assertLessEqual(max(want.options.values(), default=0), role.quantity(offer.count), offer.variant)
+        self.assertGreater(halved, 10)
+
     STORE = {
         "pencil": 3,
         "thick_pencil": 2,

@@ -5,11 +5,13 @@ from datetime import date, timedelta
 from unittest import TestCase
 
 from core.ability import Estimate, held_back, shortfalls, suggested_aims
-from core.library import ACTIVITIES
+from core.child import Child
+from core.library import ACTIVITIES, has_practice, is_the_task
+from core.planner import plan_session
 from core.planner.suitability import own_task
 from core.progress import WORDS, Latest, standings
 from core.skills import WANTED_TASKS
-from testing.core_builders import made_up_request
+from testing.core_builders import everything, made_up_request, request_for
 
 AT = {s: Estimate(float(r), 0.4) for s, r in WANTED_TASKS["buttons"].demands.items()}
 
@@ -91,3 +93,16 @@ class StandingsTest(TestCase):
             result[0].words,
             "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch strength.",
         )
+
+
+class PracticeTest(TestCase):
+    def test_tasks_without_an_activity_of_their_own_are_known(self) -> None:
+        """Nothing of the library may be called one of these itself; where it is chosen, that is said."""
+        without = {t.id for t in WANTED_TASKS.values() if not has_practice(t, ACTIVITIES.values())}
+        for task in WANTED_TASKS.values():
+            itself = [a.id for a in ACTIVITIES.values() for s in a.trains if is_the_task(a, s, task)]
+            self.assertEqual(bool(itself), task.id not in without, task.id)
+        self.assertEqual(len(without), 7)
+        child = Child(84, hand="right", wanted=tuple(sorted(without)))
+        plan = plan_session(request_for(child, everything(), 35, ("bilateral",)))
+        self.assertFalse([b.name for b in plan.blocks if "itself" in b.serves])

@@ -15,7 +15,7 @@ from core.child import Child, Setting, Zone
 from core.library import ACTIVITIES, THINGS
 from core.library.activity import Activity
 from core.materials import Role
-from core.offers import UsableCupboard, Variant, asked_of, set_count, tags_of, variants_of
+from core.offers import UsableCupboard, Variant, ask_of, asked_of, tags_of, variants_of
 from core.planner import PlannedBlock, SessionRequest, plan_session, stand, totals
 from core.planner.candidates import all_candidates, tidying
 from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
@@ -176,7 +176,8 @@ class CupboardAgainstPlainLoopTest(TestCase):
             ]
             for activity in ACTIVITIES.values():
                 for variant in variants_of(activity):
-                    count = set_count(activity, variant.grade, request.child.counting_months)
+                    said = ask_of(activity, variant.grade).tries
+                    count = activity.count_for(request.child.counting_months) if said is None else said
                     hard = {"resistance", "long_hold"} & set(tags_of(activity, variant.grade))
                     if hard and "joint_laxity" in request.child.precautions:
                         count = ceil(count / 2)

@@ -2939,7 +2939,8 @@ export interface components {
         };
         /**
          * WantedOut
-         * @description A wanted daily task and the rungs it requires.
+         * @description A wanted daily task and the rungs it requires. has_practice: whether an activity of this clinic is the task
+         *     itself; where none is, only the skills it needs are trained.
          */
         WantedOut: {
             /** Id */
@@ -2950,6 +2951,8 @@ export interface components {
             demands: {
                 [key: string]: number;
             };
+            /** Has Practice */
+            has_practice: boolean;
         };
         /**
          * WordsOut
@@ -3172,7 +3175,7 @@ export interface components {
              * @default off
              * @enum {string}
              */
-            speed_policy: "off" | "own_record" | "race";
+            speed_policy: "off" | "own_record";
             /**
              * Sameness Policy
              * @default new_guises
@@ -3428,7 +3431,7 @@ export interface components {
              * @default off
              * @enum {string}
              */
-            speed_policy: "off" | "own_record" | "race";
+            speed_policy: "off" | "own_record";
             /**
              * Sameness Policy
              * @default new_guises
@@ -3630,7 +3633,7 @@ export interface components {
              * @default off
              * @enum {string}
              */
-            speed_policy: "off" | "own_record" | "race";
+            speed_policy: "off" | "own_record";
             /**
              * Sameness Policy
              * @default new_guises

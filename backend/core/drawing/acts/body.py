@@ -18,7 +18,8 @@ def at_wall(canvas: Canvas, scene: Scene) -> str:
     lean = 12 if do == "push" else 4
     hip, shoulder = (128 - lean, 112.0), (134 + lean * 0.4, 72.0)
     near = (174.0, float(high))
-    far = (174.0, high + 8.0) if do == "push" or scene.word("other") == "wall" else (146.0, 112.0)
+    pushing = do == "push" or scene.word("other") == "wall"
+    far = (174.0, high + 26.0) if do == "draw" else (174.0, high + 8.0) if pushing else (146.0, 112.0)
     figure(canvas, hip, shoulder, (near, far), ((120 - lean * 1.6, FLOOR - 3), (136 - lean, FLOOR - 3)), 1.06)
     if do == "push":
         canvas.arrow([(140, 46), (170, 46)])
@@ -35,6 +36,10 @@ def at_wall(canvas: Canvas, scene: Scene) -> str:
         canvas.line(
             [(60, 40), (76, 26), (92, 40), (76, 54), (60, 40), (44, 26), (28, 40), (44, 54), (60, 40)], 2.4, smooth=True
         )
+    elif do == "draw":
+        canvas.box(176, high, 3, 56, "paper", 0)
+        canvas.line([(162, high + 6), (173, high)], 3)
+        canvas.line([(171, high - 18), (168, high - 8), (173, high)], 2.4, smooth=True)
     elif do == "stick":
         canvas.round(174, high, 10, "thing")
         canvas.arrow([(158, high + 34), (162, high + 6)])
@@ -43,6 +48,7 @@ def at_wall(canvas: Canvas, scene: Scene) -> str:
 
 _AT_WALL = {
     "push": "pushes with flat hands",
+    "draw": "pushes with one hand and draws with the other",
     "walk": "walks the hands up and down",
     "circles": "wipes in big circles",
     "up": "wipes up and down",

@@ -1,10 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useWords } from '@/composables/useWords'
 
 /** The daily tasks a family wants, in the order they are chosen: the first is the most wanted. */
 const wanted = defineModel<string[]>({ required: true })
 const words = useWords()
 const name = (id: string): string => words.value?.wanted_tasks.find((t) => t.id === id)?.name ?? id
+
+/** Chosen, and nothing in the library is the task itself. */
+const unpractised = computed(() =>
+  wanted.value.filter((id) => words.value?.wanted_tasks.find((t) => t.id === id)?.has_practice === false).map(name),
+)
 
 function raise(at: number): void {
   const now = [...wanted.value]
@@ -23,7 +29,13 @@ function raise(at: number): void {
       placeholder="Choose; the most wanted first"
       aria-label="Daily tasks wanted"
       ><el-option v-for="t in words?.wanted_tasks" :key="t.id" :value="t.id" :label="t.name"
-    /></el-select>
+        >{{ t.name }}<span v-if="!t.has_practice" class="small soft"> · no activity of its own yet</span></el-option
+      ></el-select
+    >
+    <p v-if="unpractised.length" class="small" role="status">
+      No activity here is {{ unpractised.map((n) => `“${n}”`).join(' or ') }} itself yet. Plans train the skills it
+      needs; practise the task where it comes up in the day.
+    </p>
     <ol v-if="wanted.length > 1">
       <li v-for="(id, i) in wanted" :key="id">
         {{ name(id) }}
