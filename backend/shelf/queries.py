@@ -2,7 +2,7 @@
 
 import logging
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 from types import MappingProxyType
 from typing import Any
@@ -20,6 +20,7 @@ from core.library import (
     Activity,
     LibraryError,
     activity_as_written,
+    as_it_was,
     find_activity,
     find_own,
     own_activity,
@@ -82,34 +83,51 @@ def checked_format(member: Member, format_id: str) -> None:
 
 
 def find_version(own_id: str) -> Activity | Thing | None:
-    """Return what has this id, or is the newest of this line: where the core finds what clinics made. One query."""
+    """Return what has this id, or is the newest of this line: where the core finds what clinics made. One query.
+
+    An activity that the checks no longer let through comes back as it was, gone: no plan uses it, every record of it
+    stays readable.
+    """
     versions = OwnVersion.objects.filter(Q(ref=own_id) | Q(line=own_id)).select_related("entry")
     version = versions.order_by("-number").first()
-    made = None if version is None else built(version)
+    made, why = (None, "") if version is None else built(version)
+    if version is not None and made is None and version.entry.kind == "activity":
+        return as_it_was(version.ref, version.line, version.values, why)
     return made if isinstance(made, Activity | Thing) else None
 
 
 def find_own_task(task_id: str) -> WantedTask | None:
-    """Return the own wanted task of this id. One query."""
+    """Return the own wanted task of this id; one that is gone has its name and no steps. One query."""
     version = OwnVersion.objects.filter(ref=task_id, entry__kind="task").select_related("entry").first()
-    made = None if version is None else built(version)
-    return made if isinstance(made, WantedTask) else None
+    if version is None:
+        return None
+    made, _ = built(version)
+    return made if isinstance(made, WantedTask) else WantedTask(task_id, _name_of(version), ())
 
 
 def find_own_format(format_id: str) -> Format | None:
-    """Return the own session format of this id. One query."""
+    """Return the own session format of this id; one that is gone has its name and the usual shape. One query."""
     version = OwnVersion.objects.filter(ref=format_id, entry__kind="format").select_related("entry").first()
-    made = None if version is None else built(version)
-    return made if isinstance(made, Format) else None
+    if version is None:
+        return None
+    made, _ = built(version)
+    usual = replace(format_of("parts"), id=format_id, name=_name_of(version), hint="Gone; the usual shape instead.")
+    return made if isinstance(made, Format) else usual
 
 
-def built(version: OwnVersion) -> Made | None:
-    """A version as the core sees it; None, and a line in the log, where the rules would no longer let it be made."""
+def _name_of(version: OwnVersion) -> str:
+    return str(version.values.get("name") or "Gone")[:80]
+
+
+def built(version: OwnVersion) -> tuple[Made | None, str]:
+    """A version as the core sees it; where the rules would no longer let it be made nothing, why, and a line in the
+    log.
+    """
     try:
-        return made_of(version.entry, version.values)
+        return made_of(version.entry, version.values), ""
     except LibraryError as error:
         log.error("Version %s of own entry %s can't be read: %s", version.number, version.entry_id, error.reason)
-        return None
+        return None, error.reason
 
 
 SHELF_ROWS = MadeFrom(
@@ -124,7 +142,7 @@ def shelf_of(clinic_id: int) -> Mapping[str, Activity]:
     """The activities a clinic works with, by id: the library's it does not hide, and its own in use. Two queries."""
     hidden = set(Hidden.objects.filter(clinic_id=clinic_id).values_list("activity_id", flat=True))
     own = in_use(clinic_id).filter(kind="activity").values_list("current__ref", flat=True)
-    found = {ref: activity for ref in own if isinstance(activity := find_own(ref), Activity)}
+    found = {ref: activity for ref in own if isinstance(activity := find_own(ref), Activity) and not activity.gone}
     if not hidden and not found:
         return ACTIVITIES
     return MappingProxyType({**{i: a for i, a in ACTIVITIES.items() if i not in hidden}, **found})

@@ -65,6 +65,8 @@ def canvases(
 ) -> tuple[list[Canvas], str]:
     """The frames of a picture and the words that stand for it."""
     activity = checked_variant(variant)
+    if activity.gone:
+        return [], for_family(activity.does, child)
     hand: Hand = child.skill_hand if child else "right"
     quantities = offer.quantities if offer else ()
     at_hand = {q.role: things.get(q.stock_id) or find_thing(q.thing_id) for q in quantities}

@@ -16,6 +16,7 @@ from core.library.files import (
     thing_as_written,
 )
 from core.library.finding import Company, Where, company_of, said_of, where_of
+from core.library.gone import as_it_was
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import find_own, look_up_own_with, own_activity, own_thing, thing_line
 from core.library.practice import has_practice, is_the_task
@@ -86,6 +87,7 @@ __all__ = [
     "WorkKind",
     "activity_as_written",
     "activity_or_none",
+    "as_it_was",
     "asked_of_forms",
     "blank",
     "check",

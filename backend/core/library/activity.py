@@ -108,6 +108,8 @@ class Activity:
 
     line: the name its sets count under: its id, and of a clinic's own activity the same through changes of words alone.
 
+    gone: why it can't be used any more, of a clinic's own that the checks let through once; empty of all others.
+
     until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
 
     Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
@@ -150,6 +152,7 @@ class Activity:
     posture: str = "at the table, feet flat, forearms resting"
     both_hands: bool = False
     line: str = ""
+    gone: str = ""
 
     @property
     def strand(self) -> str:

@@ -70,7 +70,8 @@ class UsableCupboard:
         """Return what this home offers for a variant, or None when something is missing or barred."""
         if variant in self._offers:
             return self._offers[variant]
-        filling = self.filling(ask_of(find_activity(variant.activity_id), variant.grade))
+        activity = find_activity(variant.activity_id)
+        filling = None if activity.gone else self.filling(ask_of(activity, variant.grade))
         return (
             None if filling is None else self._offers.setdefault(variant, Offer(variant, filling, self.child.learned))
         )
@@ -259,6 +260,10 @@ class UsableCupboard:
         if self.offer(variant) is not None:
             return None
         f = find_activity(variant.activity_id)
+        if f.gone:
+            return Lack(
+                variant, "missing", f"{f.name} is gone: {f.gone}", "Mend it under “Our library”, or leave it out."
+            )
         ask = ask_of(f, variant.grade)
         steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
