@@ -28,6 +28,7 @@ from planning.workbench import Workbench, choices_of, workbench_of
 from running.frozen import FrozenBlock, FrozenGrade, FrozenMeasure
 from running.models import Run, RunEvent, SetRecord
 from running.queries import WORKING_PARTS, activities_of, folded, parts_of, sets_by_strand, strands_of
+from running.stored import StoredBlock, StoredRest, StoredSuggestion
 
 LADDER_STEPS = 4  # one-step changes each way that a tablet may make while offline
 
@@ -121,16 +122,17 @@ def frozen(bench: Workbench, block: Block, at: int, before: Before) -> FrozenBlo
     hand = before.hand(block)
     result = FrozenBlock(
         id=f"b{at}",
-        block=block,
+        block=StoredBlock.model_validate(block),
         says=(),
         grades=_grades(bench, block),
         if_mouthed=tuple(if_mouthed(bench, block)),
-        rest=REST,
+        rest=StoredRest.model_validate(REST),
         measures=_measures(bench, block),
         hand=hand,
         record=before.record(block),
     )
-    return result.model_copy(update={"says": table(block.count, _ladder(bench, result, before))})
+    says = table(block.count, _ladder(bench, result, before))
+    return result.model_copy(update={"says": tuple(StoredSuggestion.model_validate(s) for s in says)})
 
 
 def _ladder(bench: Workbench, block: FrozenBlock, before: Before) -> Ladder | None:

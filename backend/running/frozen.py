@@ -1,15 +1,14 @@
-"""A plan's block as it stood when a run began: the core's own values, with a version, so that old runs
-stay readable.
-"""
+"""A plan's block as it stood when a run began, with a version and fields of its own, so that old runs stay readable."""
 
+from functools import cached_property
 from typing import Any, Literal
 
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel, ConfigDict, Field
 
 from core.offers import Variant, difficulty, taught_rungs
 from core.planner import Block
 from core.recording import Learned
-from core.running import Rest, Suggestion
+from running.stored import StoredBlock, StoredRest, StoredSuggestion
 
 
 class FrozenGrade(BaseModel):
@@ -45,18 +44,24 @@ class FrozenBlock(BaseModel):
     hand       -- whose turn it is; record: own best pace in items a minute, where this child plays with speed
     """
 
-    model_config = ConfigDict(frozen=True)
+    model_config = ConfigDict(frozen=True, ignored_types=(cached_property,))
 
     version: Literal[4] = 4
     id: str
-    block: Block
-    says: tuple[Suggestion, ...]
+    stored: StoredBlock = Field(alias="block")
+    says: tuple[StoredSuggestion, ...]
     grades: tuple[FrozenGrade, ...]
     if_mouthed: tuple[str, ...]
-    rest: Rest | None
+    rest: StoredRest | None
     measures: tuple[FrozenMeasure, ...]
     hand: str
     record: float | None
+
+    @cached_property
+    def block(self) -> Block:
+        """The block as the core sees it."""
+        block: Block = self.stored.core()
+        return block
 
     def rungs(self, strand: str, learned: Learned) -> list[float]:
         """What each grade of the ladder asks in a strand, easiest first: of a strength by the very thing in use,
@@ -67,4 +72,4 @@ class FrozenBlock(BaseModel):
 
     def plain(self) -> dict[str, Any]:
         """As plain values that go into JSON and come back by model_validate."""
-        return self.model_dump(mode="json")
+        return self.model_dump(mode="json", by_alias=True)

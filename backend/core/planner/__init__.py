@@ -29,6 +29,7 @@ from core.planner.request import (
     Refusal,
     SessionPlan,
     SessionRequest,
+    Watched,
 )
 from core.planner.session import RequestError, plan_session
 from core.planner.solver import Abandoned, asked_by
@@ -68,6 +69,7 @@ __all__ = [
     "SessionRequest",
     "Stop",
     "Visit",
+    "Watched",
     "WeekPlan",
     "WeekRequest",
     "asked_by",

@@ -12,7 +12,7 @@ from django.test.utils import CaptureQueriesContext
 
 from caseload.models import Child, EstimatePoint, StrandEstimate
 from core.ability import chance
-from core.library import ACTIVITIES
+from core.library import ACTIVITIES, THINGS
 from core.offers import Variant, difficulty
 from core.planner import PlannedBlock
 from core.progress import next_hand
@@ -30,6 +30,7 @@ from testing.builders import (
     TODAY,
     Api,
     make_child,
+    make_home,
     make_member,
     plan_for_child,
     run_for_child,
@@ -138,6 +139,7 @@ class FinishTest(TestCase):
         self.assertEqual(DecisionRecord.objects.filter(run=run, strand=strand).count(), 1)
 
     def test_two_good_days_make_harder_grades_the_fitting_ones(self) -> None:
+        self.child = make_child(self.lead, make_home(self.lead, dict.fromkeys(THINGS, 30)))
         asked = {}
         for week in (2, 1):
             plan = plan_for_child(self.lead, self.child, targets=("scissors", "in_hand", "bilateral"))
