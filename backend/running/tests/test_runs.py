@@ -142,7 +142,7 @@ class FinishTest(TestCase):
         self.child = make_child(self.lead, make_home(self.lead, dict.fromkeys(THINGS, 30)))
         asked = {}
         for week in (2, 1):
-            plan = plan_for_child(self.lead, self.child, targets=("scissors", "in_hand", "bilateral"))
+            plan = plan_for_child(self.lead, self.child, targets=("grasp", "scissors", "in_hand", "bilateral"))
             run = start_run(self.lead, plan, uuid4(), TODAY - timedelta(days=7 * week))
             asked |= {
                 b["activity_id"]: (b["strand"], b["rung"])
@@ -152,7 +152,7 @@ class FinishTest(TestCase):
             tap_all(self.lead, run, "11111111")
             finish_run(self.lead, run)
         child = Child.objects.prefetch_related("estimates").get(pk=self.child.pk)
-        bench = workbench(child, child.home, Wish(30, ("scissors", "in_hand", "bilateral"), "home"), TODAY)
+        bench = workbench(child, child.home, Wish(30, ("grasp", "scissors", "in_hand", "bilateral"), "home"), TODAY)
         compared = 0
         for activity, (strand, rung) in asked.items():
             offers = [difficulty(o.variant)[strand] for o in bench.cupboard.offers([ACTIVITIES[activity]])]
