@@ -11,7 +11,7 @@ from caseload.models import Child
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem, ProblemError
-from clinic.schema import Schema
+from clinic.schema import OwnWords, Schema
 from core.child import Part, Supervision
 from core.planner import GroupBlock, PlanStatus, Refusal, group_minutes, left_out_together, safe_for_all, stand_together
 from planning import queries
@@ -82,11 +82,11 @@ class GroupOut(Schema):
     """A session for children together, worked out against the children and the cupboard as they are today."""
 
     id: UUID
-    home_name: str
+    home_name: OwnWords
     supervision: Supervision
     adults: int
     child_ids: list[int]
-    children: list[str]
+    children: list[OwnWords]
     status: PlanStatus
     minutes: float
     minutes_asked: int

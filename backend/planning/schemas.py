@@ -7,7 +7,7 @@ from pydantic import Field
 
 from caseload.everyday import ApproachOut
 from clinic.models import Member
-from clinic.schema import Schema
+from clinic.schema import OwnWords, Schema
 from core.ability import Who
 from core.child import Part, Place, Supervision
 from core.offers import Variant
@@ -217,9 +217,9 @@ class PlanOut(Schema):
 
     id: UUID | None
     child_id: int
-    child_name: str
+    child_name: OwnWords
     home_id: int
-    home_name: str
+    home_name: OwnWords
     place: Place
     supervision: Supervision
     minutes_asked: int
@@ -228,7 +228,7 @@ class PlanOut(Schema):
     kit_id: str = ""
     format_id: str = "parts"
     part_names: dict[str, str] = {}
-    name: str = ""
+    name: OwnWords = ""
     excluded: list[str]
     status: PlanStatus
     reason: str = ""
@@ -331,7 +331,7 @@ class ForecastOut(Schema):
     asks: list[AskedRungOut]
     mark_pictures: dict[str, str]
     equals: list[AlternativeOut]
-    family_cue: str
+    family_cue: OwnWords
 
 
 class PlanLine(Schema):
@@ -343,7 +343,7 @@ class PlanLine(Schema):
     minutes: int
     targets: list[str]
     blocks: list[str]
-    name: str
+    name: OwnWords
 
 
 class NameIn(Schema):

@@ -12,7 +12,7 @@ from caseload.checks import FieldError
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem, ProblemError
-from clinic.schema import Schema
+from clinic.schema import OwnWords, Schema
 from core.child import Supervision
 from core.library import find_activity, find_thing
 from core.planner import DAYS, Block, PlanStatus, Refusal, left_out
@@ -71,8 +71,8 @@ class WeekOut(Schema):
 
     id: UUID
     child_id: int
-    child_name: str
-    home_name: str
+    child_name: OwnWords
+    home_name: OwnWords
     starts_on: date
     a_day: int
     targets: list[str]

@@ -18,6 +18,7 @@ from clinic.actions import log
 from clinic.auth import member
 from clinic.kept import Kept, MadeFrom
 from clinic.problems import Problem
+from clinic.schema import own_words
 from core.ability import Estimate
 from core.child import Child as Facts
 from core.first_look import to_find_out
@@ -297,7 +298,9 @@ def _marked(strand: str, results: list[SetResult], notes: list[Note]) -> list[Ma
     ]
     days = {s.on for s in results}
     written = [
-        MarkedOut(on=n.run.on, kind="note", words=n.text[:160], run_id=n.run_id) for n in notes if n.run.on in days
+        MarkedOut(on=n.run.on, kind="note", words=own_words(n.text[:160]), run_id=n.run_id)
+        for n in notes
+        if n.run.on in days
     ]
     return changes + written
 

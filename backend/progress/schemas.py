@@ -6,7 +6,7 @@ from uuid import UUID
 
 from pydantic import Field
 
-from clinic.schema import Schema
+from clinic.schema import OwnWords, Schema
 from core.child import Hand
 from core.progress import MovementKind, StatusId, StepKind
 from core.recording import SupportLevel
@@ -44,7 +44,7 @@ class DecisionOut(Schema):
     sd_after: float
     answer: Answer
     answer_kind: StepKind | NoStep
-    answer_why: str
+    answer_why: OwnWords
 
 
 class StandingLine(Schema):
@@ -123,7 +123,7 @@ class ResultsOut(Schema):
     run_id: UUID
     plan_id: UUID
     child_id: int
-    child_name: str
+    child_name: OwnWords
     on: date
     sets: list[SetOut]
     decisions: list[DecisionOut]

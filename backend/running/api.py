@@ -16,7 +16,7 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.models import Member, Thumb
 from clinic.problems import Problem
-from clinic.schema import Schema
+from clinic.schema import OwnWords, Schema, own_words
 from core.child import alerts
 from core.planner import LOOK
 from core.recording import SUPPORTS, SupportLevel
@@ -153,7 +153,7 @@ class RunOut(Schema):
     plan_id: UUID
     group_id: UUID | None
     child_id: int
-    child_name: str
+    child_name: OwnWords
     hand: str
     speed: str
     help_first: bool
@@ -256,7 +256,7 @@ def run_out(run: Run, who: Member) -> RunOut:
         on=run.on,
         ended_at=run.ended_at,
         blocks=[_block_out(b, picture) for b, picture in queries.pictured_blocks(run)],
-        events=queries.events_of(run),
+        events=[_to_the_letter(e) for e in queries.events_of(run)],
         alerts=list(alerts(facts_of(run.child, timezone.localdate()))),
         supports=[SupportOut(id=s.id, name=s.words) for s in SUPPORTS.values()],
         thumb=who.run_hand,
@@ -265,6 +265,13 @@ def run_out(run: Run, who: Member) -> RunOut:
         help_first=run.child.prompt_policy == "most_first",
         rules=TabletRulesOut.model_validate(TABLET_RULES),
     )
+
+
+def _to_the_letter(event: Event) -> Event:
+    """A tap, with what somebody typed at the table marked as theirs."""
+    if event.kind != "note":
+        return event
+    return event.model_copy(update={"value": event.value.model_copy(update={"text": own_words(event.value.text)})})
 
 
 def _block_out(frozen: FrozenBlock, picture: str) -> RunBlockOut:

@@ -3,11 +3,14 @@
 import json
 import re
 from typing import Any
+from uuid import uuid4
 
 from django.test import TestCase
 
 from config.api import api as whole_api
 from testing.builders import Api, make_child, make_member, plan_for_child, run_for_child
+
+NOON = "2026-03-02T12:00:00Z"
 
 
 class UnitsTest(TestCase):
@@ -63,6 +66,27 @@ class UnitsTest(TestCase):
         self.api("put", f"/children/{self.child.pk}", child)
         self.child.refresh_from_db()
         self.assertEqual(self.child.seating, "20 mm foam under the feet")
+
+    def test_a_plans_name_a_place_and_a_note_tapped_at_the_table_stay_to_the_letter(self) -> None:
+        """Saved back as read, nothing of it has become inches; the grades beside it have."""
+        self.switch("inch")
+        plan = plan_for_child(self.lead, self.child)
+        named = {"name": "Beads 25 mm, Friday", "version": plan.version}
+        self.assertEqual(self.api("put", f"/plans/{plan.pk}/name", named)[0], 200)
+        self.child.home.name = "Room 25 mm"
+        self.child.home.save()
+        shown = self.api("get", f"/plans/{plan.pk}")[1]
+        self.assertEqual((shown["name"], shown["home_name"]), ("Beads 25 mm, Friday", "Room 25 mm"))
+        self.assertNotRegex(json.dumps(shown), "[\ue000\ue001]|\\\\ue00[01]")
+        listed = self.api("get", f"/children/{self.child.pk}/plans")[1]
+        self.assertEqual(listed[0]["name"], "Beads 25 mm, Friday")
+        run = run_for_child(self.lead, self.child)
+        note = {"kind": "note", "block": "b0", "at": NOON, "id": str(uuid4()), "value": {"text": "slit of 20 mm tore"}}
+        self.assertEqual(self.api("post", f"/runs/{run.pk}/events", [note])[0], 200)
+        self.assertEqual(self.api("get", f"/runs/{run.pk}")[1]["events"][0]["value"]["text"], "slit of 20 mm tore")
+        mine = {**self.api("get", f"/runs/{run.pk}/note")[1], "text": "Cut 12 mm strips."}
+        self.api("put", f"/runs/{run.pk}/note", {"text": mine["text"], "version": 0})
+        self.assertIn("12 mm", self.api("get", f"/runs/{run.pk}/note")[1]["text"])
 
     def test_sheets_follow_who_prints_them(self) -> None:
         plan = plan_for_child(self.lead, self.child)
