@@ -1,5 +1,6 @@
 """A child's whole record out, or gone; and the audit log."""
 
+from collections.abc import Sequence
 from datetime import date, datetime
 from typing import Any, cast
 
@@ -17,8 +18,12 @@ from clinic.models import Clinic, Paper
 from clinic.permissions import POLICY, require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
-from core.child import ALLERGENS, PRECAUTIONS, TEXTURES
+from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, QUESTIONS, TEXTURES
+from core.child import CHOICES as POLICIES
+from core.library import find_activity
+from core.progress import WORDS as STEP_WORDS
 from core.recording import SUPPORTS, SupportLevel
+from core.safety import RULES
 from core.skills import STRANDS, find_task
 from privacy import actions, queries
 from progress.models import Goal, Note
@@ -102,7 +107,12 @@ def export_paper(request: HttpRequest, child_id: int, paper: Paper | None = None
     who = member(request)
     child = child_for(who, child_id, "record.export")
     actions.export(who, child)
-    runs = Run.objects.filter(child=child).select_related("by__user").prefetch_related("sets").order_by("on")
+    runs = (
+        Run.objects.filter(child=child)
+        .select_related("by__user")
+        .prefetch_related("sets", "decisions", "events")
+        .order_by("on")
+    )
     notes = {n.run_id: n for n in Note.objects.filter(child=child).prefetch_related("amendments")}
     context = {
         "child": child,
@@ -112,7 +122,9 @@ def export_paper(request: HttpRequest, child_id: int, paper: Paper | None = None
         "tasks": [(find_task(t.task).name, t.words) for t in standings(child)],
         "approaches": [approach_out(a) for a in approaches_of(child)],
         "goals": Goal.objects.filter(child=child).prefetch_related("scores"),
-        "runs": [(run, _sets(run), notes.get(run.pk)) for run in runs],
+        "runs": [(run, _sets(run), notes.get(run.pk), _steps(run), _typed(run)) for run in runs],
+        "places": [child.home, *child.also_at.all()],
+        "plans": child.plans.exclude(name="").order_by("made_at"),
         "visits": Visit.objects.filter(child=child).select_related("home", "therapist__user"),
     }
     on = paper or who.clinic.paper
@@ -192,15 +204,53 @@ def remove_demo(request: HttpRequest) -> tuple[int, None]:
 
 
 def _facts(child: Child) -> list[tuple[str, str]]:
-    """What is known of a child, each fact by name and in words."""
-    allergies = [*(ALLERGENS[a] for a in child.allergies), *child.other_allergies]
+    """What is known of a child, each fact by name and in words: every field of the profile that has no line of its
+    own.
+    """
+    hands = {"right": "right", "left": "left", "none": "neither"}
+    approaches = [(QUESTIONS[p], words[getattr(child, p)]) for p, words in POLICIES.items()]
+    force = f"{child.force_limit_newton:g} N" if child.force_limit_newton else "none"
     return [
-        ("Hand", {"right": "right", "left": "left"}.get(child.hand, "not settled")),
+        ("Hand", hands.get(child.hand, "not settled")),
         ("Mouths things", child.mouthing),
-        ("Allergies", ", ".join(allergies) or "none noted"),
-        ("Precautions", ", ".join(PRECAUTIONS[p].name for p in child.precautions) or "none noted"),
-        ("Refuses to touch", ", ".join(TEXTURES[t] for t in child.refuses) or "nothing noted"),
+        ("Allergies", _listed([*(ALLERGENS[a] for a in child.allergies), *child.other_allergies])),
+        ("Precautions", _listed([PRECAUTIONS[p].name for p in child.precautions])),
+        ("Hand that assists", hands[child.assisting_hand]),
+        ("Hand with a splint", hands[child.splint_hand]),
+        ("Most force", force),
+        ("Refuses to touch", _listed([TEXTURES[t] for t in child.refuses])),
+        ("Foods the child is wary of", _listed(child.wary_of)),
+        ("Food as a material", "yes" if child.food_as_material else "no"),
+        ("Likes", _listed(child.likes)),
+        ("Wants", _listed([find_task(t).name for t in child.wanted])),
+        ("Seating", child.seating or "not noted"),
+        ("Attention", f"{child.attention_minutes} min"),
+        ("Seen every", f"{child.every_days} days"),
+        ("Guises for younger children", "welcome" if child.young_guises else "not wanted"),
+        ("Learned on the side", _listed([OVERLAYS[o].name for o in child.overlays])),
+        *approaches,
+        *((f"Own words at {find_activity(at).name}", said) for at, said in child.own_cues.items()),
+        *((f"Allowed by a therapist: {RULES[r].about}", why) for r, why in child.overrides.items() if r in RULES),
     ]
+
+
+def _listed(words: Sequence[str]) -> str:
+    return ", ".join(words) or "none noted"
+
+
+def _steps(run: Run) -> list[str]:
+    """Each next step that was proposed, and what was answered, with the reason."""
+    return [
+        f"{STRANDS[d.strand].name}: {d.words}. {d.answer.capitalize() or 'Not answered'}"
+        + (f" to “{STEP_WORDS[d.answer_kind]}”" if d.answer_kind else "")
+        + (f": {d.answer_why}" if d.answer_why else "")
+        for d in run.decisions.all()
+    ]
+
+
+def _typed(run: Run) -> list[str]:
+    """What was typed at the table."""
+    return [e.value["text"] for e in run.events.all() if e.kind == "note" and e.value.get("text")]
 
 
 def _sets(run: Run) -> list[str]:

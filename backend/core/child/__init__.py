@@ -3,7 +3,7 @@ child.
 """
 
 from core.child.alerts import alerts
-from core.child.approaches import CHOICES, DEFAULTS, cue_for
+from core.child.approaches import CHOICES, DEFAULTS, QUESTIONS, cue_for
 from core.child.overlays import OVERLAYS, Overlay, overlay_for
 from core.child.profile import (
     ALLERGENS,
@@ -38,6 +38,7 @@ __all__ = [
     "OVERLAYS",
     "PARTS",
     "PRECAUTIONS",
+    "QUESTIONS",
     "SUPERVISION_RANK",
     "TEXTURES",
     "Chaining",

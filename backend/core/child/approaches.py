@@ -14,6 +14,19 @@ GRIP_MARKS = frozenset({"whole_hand", "many_fingers", "hold_high", "tool_upright
 NEVER_LATER = frozenset({"mouths", "tires", "frustrated", "leans", "feet_hang", "tears"})
 FUNCTION_FIRST = "Any grip that works without pain or tiring will do: note the grip, change nothing."
 
+QUESTIONS = MappingProxyType(
+    {
+        "prompt_policy": "Help",
+        "grip_policy": "Grip of pencil, brush and cutlery",
+        "lace_method": "Way of tying laces",
+        "correct_policy": "When something goes wrong in a set",
+        "speed_policy": "Speed",
+        "sameness_policy": "From week to week",
+        "chaining_policy": "Teaching a daily task",
+    }
+)
+"""What each choice is about, in words."""
+
 CHOICES = MappingProxyType(
     {
         "prompt_policy": MappingProxyType(

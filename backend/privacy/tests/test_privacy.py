@@ -11,9 +11,11 @@ from django.db.models import ForeignKey
 from django.test import TestCase, tag
 from pypdf import PdfReader
 
+from caseload.actions import PROFILE
 from caseload.models import Child, Home
 from clinic.models import AuditEntry, Clinic, Member
 from cupboard.models import StockItem
+from privacy.api import _facts
 from privacy.export import everything
 from progress.actions import finish_run
 from running.models import Run
@@ -29,7 +31,7 @@ def lived_in(lead: Member, **changes: Any) -> Child:
     finish_run(lead, run)
     own = Api(lead)
     own("put", f"/runs/{run.pk}/note", {"text": "Went well.", "version": 0})
-    own("post", f"/runs/{run.pk}/note/sign", {"version": 1})
+    own("post", f"/runs/{run.pk}/note/sign", {"version": 1, "open_steps": run.decisions.count()})
     own("post", f"/runs/{run.pk}/note/amendments", {"text": "And at home."})
     _, goals = own("post", f"/children/{child.pk}/goals", {"words": "Shirt", "levels": list("abcde")})
     own("post", f"/goals/{goals['goals'][0]['id']}/scores", {"score": 1})
@@ -62,19 +64,40 @@ class ExportTest(TestCase):
         self.child = lived_in(self.lead)
 
     def test_every_table_about_a_child_is_in_it(self) -> None:
-        """Worked out from the models, so that a new one fails here until it is exported; a batch line says nothing of a
-        child but that it was to be planned.
-        """
+        """Worked out from the models once more, so that a new one fails here until it is exported."""
         tables = everything(self.child)["tables"]
-        self.assertEqual(set(tables) - {"auditentry"}, tables_about_children() - {"batchline", "child_also_at"})
+        beside = {"auditentry", "home", "stockitem", "groupsession"}
+        self.assertEqual(set(tables) - beside, tables_about_children() - {"child_also_at", "groupsession_children"})
         filled = {name for name, rows in tables.items() if rows}
-        self.assertEqual(set(tables) - filled, {"meetingrecord"})
+        self.assertEqual(set(tables) - filled, {"meetingrecord", "batchline", "groupsession"})
+
+    def test_the_places_come_with_who_is_there_and_what_is_in_the_cupboard(self) -> None:
+        grandma = make_home(self.lead)
+        grandma.name, grandma.who = "Grandma's", "two dogs"
+        grandma.save()
+        self.child.also_at.add(grandma)
+        tables = everything(self.child)["tables"]
+        self.assertEqual({h["who"] for h in tables["home"]}, {self.child.home.who, "two dogs"})
+        self.assertEqual(
+            len(tables["stockitem"]), StockItem.objects.filter(home__in=[self.child.home, grandma]).count()
+        )
+
+    def test_every_field_of_the_profile_can_be_read(self) -> None:
+        """On the page and on paper: what has no line of its own is among the facts."""
+        lines = {"first_name", "birth_date", "reason", "referral", "consent_on", "consent_words", "family_words"}
+        told = dict(_facts(self.child))
+        self.assertEqual(len(set(PROFILE) - lines - {"allergies", "other_allergies"}) + 1, len(told))
+        self.child.overrides = {"balloon": "Held by the therapist in two sessions."}
+        self.child.own_cues = {"peg_fence": "Pinch and shut."}
+        told = dict(_facts(self.child))
+        self.assertIn("Held by the therapist in two sessions.", told.values())
+        self.assertIn("Pinch and shut.", told.values())
 
     def test_it_is_plain_json_of_this_child_alone(self) -> None:
         make_child(self.lead, self.child.home, first_name="Isa")
         answer = Api(self.lead).client.get(f"/api/children/{self.child.pk}/export.json")
         data = json.loads(answer.content)
-        self.assertEqual((data["format"], data["child"]), ("pollicor-child-1", "Wyn"))
+        self.assertEqual((data["format"], data["child"]), ("pollicor-child-2", "Wyn"))
         self.assertEqual(len(data["tables"]["child"]), 1)
         self.assertIn("attachment", answer["Content-Disposition"])
         self.assertNotIn(b"Isa", answer.content)

@@ -1,3 +1,40 @@
+/** Kept whatever changes of a child or a cupboard: people, words, records of what was done. */
+export const STAYS = [
+  'activity-words',
+  'audit',
+  'batch',
+  'child',
+  'clinic',
+  'closed',
+  'devices',
+  'factor',
+  'feed',
+  'found-children',
+  'goals',
+  'hidden',
+  'homes',
+  'learned',
+  'letters',
+  'link',
+  'me',
+  'note',
+  'old-records',
+  'own',
+  'own-list',
+  'own-look',
+  'own-words',
+  'people',
+  'plans',
+  'results',
+  'setup',
+  'shelves',
+  'summary',
+  'therapists',
+  'things',
+  'upkeep',
+  'words',
+] as const
+
 /** What was worked out from a child, and from a cupboard: the first part of the query keys that go stale with them. */
 const FROM_HAZARDS = [
   'cupboard',
@@ -8,11 +45,17 @@ const FROM_HAZARDS = [
   'swaps',
   'here',
   'forecast',
+  'plan',
+  'pictures',
+  'own-pictures',
+  'against',
+  'swap-picture',
   'week',
+  'weeks',
   'group',
 ] as const
 
 export const STALE_WITH = {
-  child: [...FROM_HAZARDS, 'caseload', 'aims', 'progress', 'visits'],
+  child: [...FROM_HAZARDS, 'caseload', 'aims', 'progress', 'seen', 'to-find-out', 'visits'],
   cupboard: [...FROM_HAZARDS],
 } as const
