@@ -20,3 +20,11 @@ read_backup() {
   PGPASSWORD=$POLLICOR_DB_PASSWORD "$PG_BIN/pg_restore" -h "$POLLICOR_DB_HOST" -p "$POLLICOR_DB_PORT" -U "$POLLICOR_DB_USER" -d "$POLLICOR_DB_NAME" --no-owner --no-privileges \
     --single-transaction --exit-on-error "$1"
 }
+
+# keep_erased LIST: note the list beside a backup: the next start erases again whoever it names, before anybody comes in
+keep_erased() {
+  [ -f "$1" ] || return 0
+  mkdir -p "$VAR/lists"
+  cat "$1" >>"$VAR/lists/erased.jsonl"
+  chmod 600 "$VAR/lists/erased.jsonl"
+}

@@ -37,6 +37,7 @@ prepare_tables() {
   migrations=$(cat "$ROOT"/backend/*/migrations/*.py "$ROOT/backend/requirements.lock" | sha256sum | cut -c1-32)
   ! stamp_is "$VAR/postgres.migrated" "$migrations" || return 0
   manage migrate --verbosity 0
+  [ ! -f "$VAR/lists/erased.jsonl" ] || manage erase_again # after a restore, nobody who was erased since comes back
   manage read_runs_again >>"$VAR/log/migrate.log" # stored taps, read as the rules read them now
   [ "$EMPTY" = yes ] || [ "$(psql_as_owner -d "$POLLICOR_DB_NAME" -tAc 'select count(*) from clinic_clinic')" != 0 ] ||
     POLLICOR_DEMO_PASSWORD=$(secret demo-password) manage load_demo

@@ -50,4 +50,6 @@ ask "alter role pollicor password '$(secret postgres-password)'" || give_up
 as_db_user "$PG_BIN/pg_ctl" -D "$home" -w -m fast stop >/dev/null
 mv "$home/postgresql.conf.kept" "$home/postgresql.conf"
 rm -f "$home/recovery_hba.conf" "$home/recovery.conf.pollicor" "$VAR/postgres.migrated" "$VAR/secrets/demo-password"
+source "$ROOT/scripts/backups.sh"
+keep_erased "$base/../erased.jsonl"
 say "recovered${until:+ as it was at $until}; ./pollicor start goes on from there"

@@ -19,4 +19,5 @@ trap 'rm -rf "$OPENED"' EXIT
 opened=$(opened_backup "$file") || exit 1
 read_backup "$opened" || die "$file could not be read to its end: nothing was restored"
 rm -f "$VAR/postgres.migrated" "$VAR/secrets/demo-password" # what is in it signs in as it did there
+keep_erased "$(dirname "$file")/erased.jsonl"
 say "restored from $file; sign in with the passwords it was made with"

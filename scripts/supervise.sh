@@ -48,7 +48,7 @@ run_as() {
 
 # hand_over USER: what the server and its workers write, apart from their logs
 hand_over() {
-  local own=("$VAR/mail" "$VAR/backups" "$VAR/metrics") backups=${POLLICOR_BACKUP_DIR:-$VAR/backups} as=()
+  local own=("$VAR/mail" "$VAR/lists" "$VAR/backups" "$VAR/metrics") backups=${POLLICOR_BACKUP_DIR:-$VAR/backups} as=()
   rm -rf "$VAR/metrics" # each process counts from its start
   mkdir -p "${own[@]}"
   chmod 700 "${own[@]}"

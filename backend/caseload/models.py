@@ -1,5 +1,6 @@
 """Homes, children, and what each child is thought able to do."""
 
+import uuid
 from typing import Literal
 
 from django.db import models
@@ -69,10 +70,12 @@ class Child(models.Model):
     favourites   -- lines of the activities the child loves; own_cues -- what this family says at one, by its line
     care         -- open; discharged, with a summary in closing_words; archived: put away without one
     consent_on   -- when the family agreed, and consent_words to what
+    key          -- the child's own in every copy of the database, so that one who was erased is known in a backup
     request      -- made by the page that added the child: the same form sent twice makes one child
     """
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
+    key = models.UUIDField(default=uuid.uuid4, unique=True, editable=False)
     home = models.ForeignKey(Home, models.PROTECT, related_name="children")
     also_at: "models.ManyToManyField[Home, models.Model]" = models.ManyToManyField(
         Home, related_name="visitors", blank=True
@@ -149,6 +152,21 @@ class Child(models.Model):
 
     def __str__(self) -> str:
         return self.first_name
+
+
+class Erased(models.Model):
+    """What was deleted for good. Only ever added to; nothing with its number comes back.
+
+    row -- the number it had; key -- of a child, known in every copy of the database
+    """
+
+    kind = models.CharField(max_length=5, choices=[("child", "Child"), ("home", "Home")])
+    row = models.BigIntegerField()
+    key = models.UUIDField(null=True)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["kind", "row"], name="erased_once")]
 
 
 class StrandEstimate(models.Model):

@@ -149,8 +149,10 @@ class Answered(models.Model):
 
 
 class AuditEntry(models.Model):
-    """One read of a child's record, or one write of anything. Never changed, never removed. member -- None: the
-    background did it by itself
+    """One read of a child's record, or one write of anything. Never changed, never removed.
+
+    member -- None: the background did it by itself
+    digest -- of the contents, set by the database: it stays when they are taken out with a child's record
     """
 
     clinic = models.ForeignKey(Clinic, models.PROTECT)
@@ -160,6 +162,7 @@ class AuditEntry(models.Model):
     subject = models.CharField(max_length=60)
     child = models.BigIntegerField(null=True)
     detail = models.JSONField(default=dict)
+    digest = models.CharField(max_length=64, editable=False, default="")
 
     class Meta:
         indexes = [
@@ -167,3 +170,18 @@ class AuditEntry(models.Model):
             models.Index(fields=["clinic", "-at"]),
             models.Index(fields=["clinic", "-id"]),
         ]
+
+
+class AuditHead(models.Model):
+    """Where the chain over a clinic's audit log stood on a day: over how many lines, up to which, and its digest. The
+    same is written to a file outside the database. A demo clinic's go with its log.
+    """
+
+    clinic = models.ForeignKey(Clinic, models.DO_NOTHING)
+    last = models.BigIntegerField()
+    lines = models.BigIntegerField()
+    digest = models.CharField(max_length=64)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ["pk"]

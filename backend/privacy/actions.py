@@ -1,17 +1,20 @@
 """Taking a record out, and deleting it."""
 
+from collections.abc import Iterable
 from datetime import date, timedelta
+from pathlib import Path
 from typing import Literal
 
 from django.contrib.auth.models import User
-from django.db import connection
+from django.db import connection, transaction
 from django.db.models import ProtectedError, Q
 
 from caseload.checks import FieldError
-from caseload.models import Child, Home
+from caseload.models import Child, Erased, Home
 from clinic.actions import Done, acting
 from clinic.models import Answered, Clinic, Link, Member
 from planning.models import Batch, GroupSession, HomeWeek, Plan
+from privacy import erased_list
 from privacy.export import everything
 from running.models import Run
 from shelf.models import Hidden, OwnEntry
@@ -29,8 +32,8 @@ def export(member: Member, child: Child) -> Done[dict[str, object]]:
 @acting("record.delete")
 def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[str]:
     """Delete a child's record whole. What stays: in the audit log, who did what and when, without its contents; the
-    deletion itself with its reason. The family's home goes with its cupboard, unless somebody else uses it. Plans for
-    several children together go; the other children's own records stay.
+    deletion itself with its reason. The family's places go with their cupboards, unless somebody else uses them. Plans
+    for several children together go; the other children's own records stay.
 
     name -- the child's name once more, so that nobody deletes another child by a slip
     Raises FieldError without a reason or for another name.
@@ -41,15 +44,36 @@ def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[
         raise FieldError(
             "reason", reason, "A deletion has its reason.", "Say who asked for it and when, in a few words."
         )
-    pk, home = child.pk, child.home
-    _empty(Q(child=child))
-    GroupSession.objects.filter(children=child).delete()
-    child.delete()
-    Answered.objects.filter(user__member__clinic_id=member.clinic_id).delete()  # the child may be in any of them
-    _delete_home(home)
-    _from_the_log("audit_forget_child", pk)
+    pk, key = child.pk, child.key
+    erase(child)
+    transaction.on_commit(lambda: erased_list.note([key]))
     gone = Child(pk=pk)
     return Done(child.first_name, gone, pk, {"reason": reason.strip()})
+
+
+def erase(child: Child) -> None:
+    """Delete a child with everything that is recorded, the places nobody else uses, and the contents of the log's
+    lines. Part of an action, or of a restore.
+    """
+    pk, places, clinic = child.pk, [child.home, *child.also_at.all()], child.clinic_id
+    _empty(Q(child=child))
+    GroupSession.objects.filter(children=child).delete()
+    Erased.objects.create(kind="child", row=pk, key=child.key)
+    child.delete()
+    Answered.objects.filter(user__member__clinic_id=clinic).delete()  # the child may be in any of them
+    for place in places:
+        _delete_home(place)
+    _from_the_log("audit_forget_child", pk)
+
+
+def erase_again(lists: Iterable[Path]) -> int:
+    """Erase every child of these lists that is in the database once more, as after a restore; how many there were."""
+    children = list(Child.objects.filter(key__in=erased_list.listed(lists)).select_related("home"))
+    for child in children:
+        with transaction.atomic():
+            erase(child)
+    erased_list.note_all()
+    return len(children)
 
 
 @acting("clinic.remove_demo")
@@ -77,14 +101,16 @@ def _remove(clinic: Clinic) -> None:
 
 
 def _delete_home(home: Home) -> None:
-    """Delete a family's home that nobody uses any more, and its name from the log. Part of an action."""
+    """Delete a family's place that nobody uses any more, and its name from the log. Part of an action."""
     if home.kind != "home" or home.visitors.exists():
         return
     gone = home.pk
     try:
-        home.delete()
+        with transaction.atomic():
+            home.delete()
     except ProtectedError:  # another child lives there, or was seen there
         return
+    Erased.objects.create(kind="home", row=gone)
     _from_the_log("audit_forget_home", gone)
 
 

@@ -8,7 +8,6 @@ import time
 from collections.abc import Callable, Iterable
 from typing import Any
 
-from django.conf import settings
 from django.db import connection
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
@@ -17,7 +16,7 @@ from prometheus_client.core import GaugeMetricFamily
 from prometheus_client.registry import Collector
 
 from planning.models import Plan
-from upkeep.backups import backups_in
+from upkeep.alive import life
 
 BUCKETS = (0.01, 0.025, 0.05, 0.1, 0.3, 1, 3, 10, 30)  # seconds
 REQUESTS = Counter("pollicor_requests_total", "Requests answered.", ["method", "route", "status"])
@@ -74,10 +73,13 @@ class Standing(Collector):
         for status in ("todo", "doing", "failed"):
             jobs.add_metric([status], found.get(status, 0))
         yield jobs
-        kept = backups_in(settings.BACKUP_DIR)
-        if kept:
-            age = (timezone.now() - kept[0].at).total_seconds()
-            yield GaugeMetricFamily("pollicor_backup_age_seconds", "Since the last backup was begun.", value=age)
+        alive, now = life(), timezone.now()
+        for name, words, at in (
+            ("backup_age", "Since the last backup was begun.", alive.backup),
+            ("worker_quiet", "Since a background worker was last heard of.", alive.worker),
+        ):
+            if at is not None:
+                yield GaugeMetricFamily(f"pollicor_{name}_seconds", words, value=(now - at).total_seconds())
 
 
 def said() -> bytes:

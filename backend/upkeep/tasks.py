@@ -6,6 +6,7 @@ from django.conf import settings
 from django.utils import timezone
 from procrastinate.contrib.django import app
 
+from upkeep.audit_chain import extend_all
 from upkeep.backups import nightly
 
 log = logging.getLogger(__name__)
@@ -18,3 +19,10 @@ def back_up(timestamp: int) -> None:
     made = nightly(settings.BACKUP_DIR, timezone.now())
     if made is not None:
         log.info("backed up to %s", made.file)
+
+
+@app.periodic(cron="20 1 * * *")
+@app.task(name="chain_audit", queueing_lock="chain_audit", lock="chain_audit")
+def chain_audit(timestamp: int) -> None:
+    """Every night, carry the chains over the audit logs on, and keep their heads outside the database."""
+    extend_all()

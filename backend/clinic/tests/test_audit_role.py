@@ -3,12 +3,13 @@ grants them (manual, 5.8).
 """
 
 from collections.abc import Callable
+from hashlib import sha256
 
 from django.core.management import call_command
 from django.db import ProgrammingError, connection, transaction
 from django.test import TestCase
 
-from caseload.models import Child, Home
+from caseload.models import Child, Erased, Home
 from clinic.models import AuditEntry, Clinic
 from privacy.actions import delete_record, remove_demo
 from testing.builders import Api, make_child, make_home, make_member, run_for_child
@@ -65,6 +66,41 @@ class AuditRoleTest(TestCase):
         ):
             run_sql(f"select {function}({of})")  # names of this test
         self.assertEqual(list(AuditEntry.objects.order_by("pk").values_list("pk", "detail")), told)
+
+    def test_a_clinic_does_not_become_the_demo_for_a_moment(self) -> None:
+        """The trick: make the own clinic a demo, have its log deleted, make it one's own again."""
+        before = AuditEntry.objects.count()
+        self.assert_denied(lambda: Clinic.objects.filter(pk=self.lead.clinic_id).update(is_demo=True))
+        self.assert_denied(lambda: run_sql("update clinic_clinic set is_demo = true"))
+        run_sql(f"select audit_forget_demo({self.lead.clinic_id})")
+        self.assertEqual(AuditEntry.objects.count(), before)
+
+    def test_a_child_does_not_change_its_number_for_a_moment(self) -> None:
+        """The trick: renumber a child, have what its number had forgotten, give the number back."""
+        pk = self.child.pk
+        told = list(AuditEntry.objects.order_by("pk").values_list("pk", "detail"))
+        self.assert_denied(lambda: run_sql(f"update caseload_child set id = id + 1000 where id = {pk}"))
+        self.assert_denied(lambda: run_sql(f"update caseload_child set key = gen_random_uuid() where id = {pk}"))
+        run_sql(f"select audit_forget_child({pk + 5})")
+        self.assertEqual(list(AuditEntry.objects.order_by("pk").values_list("pk", "detail")), told)
+
+    def test_what_was_erased_does_not_come_back_under_its_number(self) -> None:
+        pk, plain = self.child.pk, dict(Child.objects.filter(pk=self.child.pk).values()[0])
+        delete_record(self.lead, self.child, "Asked for by the mother on 2 March.", self.child.first_name)
+        home = make_home(self.lead)
+        self.assert_denied(lambda: Child.objects.create(**{**plain, "home_id": home.pk}))
+        self.assert_denied(lambda: Erased.objects.all().delete())
+        self.assert_denied(lambda: Erased.objects.update(row=pk + 1))
+
+    def test_a_line_has_the_databases_own_moment_and_number(self) -> None:
+        """Backdated or out of turn: the database sets both."""
+        run_sql(
+            "insert into clinic_auditentry (id, clinic_id, at, action, subject, detail, digest)"
+            f" values (1000000, {self.lead.clinic_id}, '2001-01-01', 'x', 'y', '{{}}', '')"
+        )
+        line = AuditEntry.objects.latest("pk")
+        self.assertEqual((line.action, line.at.year > 2020, line.pk < 1000000), ("x", True, True))
+        self.assertEqual(line.digest, sha256(b"{}").hexdigest())
 
     def test_a_record_is_deleted_by_that_role_and_its_lines_keep_who_and_when(self) -> None:
         pk = self.child.pk

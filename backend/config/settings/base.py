@@ -126,6 +126,10 @@ DATABASES = {
 }
 METRICS_TOKEN = os.environ.get("POLLICOR_METRICS_TOKEN", "")  # empty: there is no page of metrics
 BACKUP_DIR = Path(os.environ.get("POLLICOR_BACKUP_DIR", VAR / "backups"))
+ERASED_LIST = Path(os.environ.get("POLLICOR_ERASED_LIST", VAR / "lists" / "erased.jsonl"))  # see privacy/erased_list.py
+AUDIT_HEADS = Path(
+    os.environ.get("POLLICOR_AUDIT_HEADS", VAR / "lists" / "audit-heads.jsonl")
+)  # see upkeep/audit_chain.py
 BACKUP_PASSPHRASE = os.environ.get("POLLICOR_BACKUP_PASSPHRASE", "")  # empty: backups are not encrypted
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 

@@ -3,18 +3,24 @@
 import json
 from datetime import timedelta
 from io import BytesIO
+from pathlib import Path
+from tempfile import TemporaryDirectory
 from typing import Any
+from uuid import UUID
 
 from django.apps import apps
 from django.contrib.auth.models import User
+from django.core.management import call_command
 from django.db.models import ForeignKey
-from django.test import TestCase, tag
+from django.test import TestCase, override_settings, tag
 from pypdf import PdfReader
 
 from caseload.actions import PROFILE
 from caseload.models import Child, Home
 from clinic.models import AuditEntry, Clinic, Member
 from cupboard.models import StockItem
+from privacy import erased_list
+from privacy.actions import delete_record
 from privacy.api import _facts
 from privacy.export import everything
 from progress.actions import finish_run
@@ -118,6 +124,58 @@ class ExportTest(TestCase):
             self.assertIn(words, text)
         for kept_name in ("_fence", "alone_tries", "not_settled", "hand_over_hand"):  # ids are for machines
             self.assertNotIn(kept_name, text)
+
+
+class ErasureLastsTest(TestCase):
+    """A backup made before a deletion brings nobody back."""
+
+    def setUp(self) -> None:
+        folder = TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        self.list = Path(folder.name) / "lists" / "erased.jsonl"
+        here = override_settings(ERASED_LIST=self.list)
+        here.enable()
+        self.addCleanup(here.disable)
+        self.lead = make_member()
+        self.child = lived_in(self.lead)
+
+    def delete(self) -> None:
+        with self.captureOnCommitCallbacks(execute=True):
+            delete_record(self.lead, self.child, "The parents asked for it.", "Wyn")
+
+    def test_the_list_beside_the_database_names_the_key_and_nothing_else(self) -> None:
+        key = str(self.child.key)
+        self.delete()
+        self.assertEqual([json.loads(line) for line in self.list.read_text().splitlines()], [{"key": key}])
+        self.assertEqual(self.list.stat().st_mode & 0o077, 0)
+        self.list.unlink()  # as if the process had died before it could write
+        erased_list.note_all()
+        self.assertEqual(erased_list.listed([self.list]), {UUID(key)})
+
+    def test_who_comes_back_from_a_backup_goes_again_and_nobody_else(self) -> None:
+        key = self.child.key
+        self.delete()
+        back = lived_in(self.lead, first_name="Wyn")  # what a restore of yesterday's backup holds
+        Child.objects.filter(pk=back.pk).update(key=key)
+        stays = lived_in(self.lead, first_name="Isa")
+        for _ in range(2):
+            call_command("erase_again", verbosity=0)
+            self.assertEqual([c.pk for c in Child.objects.all()], [stays.pk])
+        self.assertFalse(Run.objects.exclude(child=stays).exists())
+
+    def test_places_nobody_uses_any_more_go_too(self) -> None:
+        grandma, school, shared = (make_home(self.lead) for _ in range(3))
+        Home.objects.filter(pk=school.pk).update(kind="school")
+        make_child(self.lead, make_home(self.lead), first_name="Isa").also_at.add(shared)
+        self.child.also_at.add(grandma, school, shared)
+        kept = {"clinic": self.lead.clinic, "action": "home.add", "detail": {"name": "Grandma's"}}
+        line = AuditEntry.objects.create(**kept, subject=f"home:{grandma.pk}")
+        self.delete()
+        left = set(Home.objects.values_list("pk", flat=True))
+        self.assertNotIn(grandma.pk, left)
+        self.assertLessEqual({school.pk, shared.pk}, left)
+        line.refresh_from_db()
+        self.assertNotIn("name", line.detail)
 
 
 class DeletionTest(TestCase):

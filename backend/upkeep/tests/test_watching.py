@@ -3,10 +3,11 @@
 import json
 import logging
 import sys
+from pathlib import Path
 from unittest.mock import patch
 
 from django.conf import settings
-from django.db import OperationalError
+from django.db import OperationalError, connection
 from django.http import HttpResponse
 from django.test import RequestFactory, SimpleTestCase, TestCase, override_settings
 from django.urls import resolve
@@ -114,7 +115,23 @@ class ReadyTest(TestCase):
 
     def test_it_is_ready_with_a_database_of_this_version(self) -> None:
         answer = self.client.get("/ready")
-        self.assertEqual((answer.status_code, answer.json()), (200, {"ready": True, "missing": []}))
+        said = answer.json()
+        self.assertEqual((answer.status_code, said["ready"], said["missing"]), (200, True, []))
+
+    def test_workers_and_backups_that_are_not_there_are_said(self) -> None:
+        """Requests are answered all the same: a warning, on the page, in the numbers and to the lead."""
+        with override_settings(BACKUP_DIR=Path("/nowhere")):
+            said = self.client.get("/ready").json()
+        self.assertEqual((said["worker_seen"], len(said["warnings"])), (None, 2))
+        with connection.cursor() as cursor:
+            cursor.execute("insert into procrastinate_workers (last_heartbeat) values (now() - interval '20 minutes')")
+        lead = Api(make_member())("get", "/upkeep")[1]
+        self.assertEqual((lead["worker_is_quiet"], lead["worker_seen"] is None), (True, False))
+        with connection.cursor() as cursor:
+            cursor.execute("insert into procrastinate_workers (last_heartbeat) values (now())")
+        said = self.client.get("/ready").json()
+        self.assertEqual([w for w in said["warnings"] if "worker" in w], [])
+        self.assertFalse(Api(make_member())("get", "/upkeep")[1]["worker_is_quiet"])
 
     def test_it_is_not_with_an_older_one(self) -> None:
         with patch("upkeep.pages.MigrationExecutor.migration_plan", return_value=["one"]):

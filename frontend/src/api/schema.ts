@@ -7850,8 +7850,10 @@ export interface components {
         };
         /**
          * UpkeepOut
-         * @description The backups made by themselves. last: when the newest was begun, none where there is none; late_after: hours;
-         *     is_sealed: whether the newest is encrypted.
+         * @description The backups made by themselves, and when a background worker was last heard of.
+         *
+         *     last: when the newest backup was begun, none where there is none; late_after: hours; is_sealed: whether the newest
+         *     is encrypted; worker_is_quiet: whether nothing was heard of the workers for too long.
          */
         UpkeepOut: {
             /** Last */
@@ -7862,6 +7864,10 @@ export interface components {
             late_after: number;
             /** Is Sealed */
             is_sealed: boolean;
+            /** Worker Seen */
+            worker_seen: string | null;
+            /** Worker Is Quiet */
+            worker_is_quiet: boolean;
         };
     };
     responses: {

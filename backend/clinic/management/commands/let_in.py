@@ -9,13 +9,15 @@ RIGHTS = (
     "grant usage on schema public to {role}",
     "grant select, insert, update, delete on all tables in schema public to {role}",
     "grant usage, select on all sequences in schema public to {role}",
-    "revoke update, delete on clinic_auditentry, django_migrations from {role}",
+    "revoke update, delete on clinic_auditentry, clinic_audithead, caseload_erased, django_migrations from {role}",
     "revoke insert on django_migrations from {role}",
 )
 
 
 class Command(BaseCommand):
-    """Grants a role, which owns nothing, the rows of every table; of the audit log, to read it and to add to it."""
+    """Grants a role, which owns nothing, the rows of every table; of the audit log, its heads and the list of what was
+    erased, to read them and to add to them.
+    """
 
     help = __doc__
 

@@ -21,6 +21,12 @@ const isLate = computed(() => {
       {{ data.is_sealed ? 'encrypted' : 'not encrypted' }}; {{ data.kept }} kept on the server.
     </p>
     <p v-else><span class="tag caution">none yet</span> The first is made within an hour of the start.</p>
+    <p v-if="data.worker_is_quiet">
+      <span class="tag caution">quiet</span>
+      {{
+        data.worker_seen ? `No background worker since ${momentWords(data.worker_seen)}` : 'No background worker yet'
+      }}: nothing is planned overnight, no backup is made. Ask whoever looks after the server.
+    </p>
     <p class="soft small">
       A copy on another machine is needed too, in case this one is lost: ask whoever looks after the server.
     </p>
