@@ -15,7 +15,7 @@ if [ "$FAST" = yes ]; then
   LABELS=$(cd "$ROOT/backend" && find . -type d -name tests | sed 's#^\./##; s#/#.#g' | sort)
   set -- --keepdb --exclude-tag slow ${LABELS}
 else
-  apt_install postgresql postgresql-client gpg gpg-agent faketime chromium fonts-dejavu-core $PDF_LIBRARIES
+  apt_install postgresql postgresql-client gpg gpg-agent faketime chromium nginx-light fonts-dejavu-core $PDF_LIBRARIES
   [ $# -gt 0 ] || bash "$ROOT/scripts/check.sh"
   python_packages requirements-dev.lock
   front_end

@@ -3,14 +3,14 @@
 from datetime import datetime
 
 from django.contrib.auth import authenticate
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from django.middleware.csrf import get_token
 from ninja import Router
 from pydantic import Field
 
 from clinic import people_actions as actions
 from clinic.auth import from_our_page, let_in, let_out, member, note_missed
-from clinic.lockout import check_address
+from clinic.lockout import check_address, know_device
 from clinic.models import Member, Paper, Role, Theme, Thumb, Units
 from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
@@ -73,11 +73,11 @@ class DeviceOut(Schema):
 
 
 @router.post("/session", auth=None, response={200: Me, 401: Problem, 403: Problem, 429: Problem})
-def sign_in(request: HttpRequest, body: SignIn) -> Me:
+def sign_in(request: HttpRequest, response: HttpResponse, body: SignIn) -> Me:
     """Sign in with a name and a password."""
     from_our_page(request)
-    check_address(request)
     username = stored_username(body.username)
+    check_address(request, username)
     user = authenticate(request, username=username, password=body.password)
     member = member_of(user) if user else None
     if user is None or member is None:
@@ -98,6 +98,7 @@ def sign_in(request: HttpRequest, body: SignIn) -> Me:
                 note_missed(request, username)
             raise
     let_in(request, member)
+    know_device(response, member.user_id)
     return me_out(member)
 
 

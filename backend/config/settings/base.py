@@ -92,6 +92,8 @@ AXES_COOLOFF_TIME = 0.25  # hours
 AXES_RESET_ON_SUCCESS = True
 AXES_LOCKOUT_CALLABLE = "clinic.lockout.answer"
 AXES_LOCKOUT_PARAMETERS = [["username", "ip_address"]]
+AXES_CLIENT_IP_CALLABLE = "clinic.lockout.address_of"
+BEHIND_FRONT = False  # whether visitors come through a front of ours that says their address
 
 ROOT_URLCONF = "config.urls"
 WSGI_APPLICATION = "config.wsgi.application"

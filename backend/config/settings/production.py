@@ -14,6 +14,7 @@ if not SECRET_KEY:
 
 # Behind a front that speaks TLS (docs/deploy.md). Without one, on this machine alone, cookies have to go over HTTP.
 if os.environ.get("POLLICOR_HTTPS") == "1":
+    BEHIND_FRONT = True
     SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
     SECURE_SSL_REDIRECT = True
     SECURE_REDIRECT_EXEMPT = [r"^health$"]
