@@ -26,8 +26,8 @@ REFUSED = {403: Problem, 404: Problem, 422: Problem}
 class SignIn(Schema):
     """A name and a password; the second factor's code where that is asked for."""
 
-    username: str
-    password: str
+    username: str = Field(max_length=150)
+    password: str = Field(max_length=1000)
     code: str = Field("", max_length=20)
 
 

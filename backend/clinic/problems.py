@@ -30,9 +30,15 @@ class ProblemError(Exception):
 
     def __init__(self, status: int, title: str, field: str, value: object, reason: str, remedy: str = "") -> None:
         super().__init__(reason)
+        words = [_sendable(text) for text in (field, str(value)[:200], reason, remedy)]
         self.problem = Problem(
             title=title,
             status=status,
-            detail=reason,
-            fields=[FieldProblem(field=field, value=str(value)[:200], reason=reason, remedy=remedy)],
+            detail=words[2],
+            fields=[FieldProblem(field=words[0], value=words[1], reason=words[2], remedy=words[3])],
         )
+
+
+def _sendable(text: str) -> str:
+    """Text without half characters, which no answer can carry: each becomes a question mark."""
+    return text.encode("utf-8", "replace").decode()

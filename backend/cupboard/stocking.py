@@ -1,7 +1,6 @@
 """Many counts of a cupboard at once, tapped or from a list."""
 
 import csv
-import io
 from collections.abc import Mapping
 from difflib import get_close_matches
 
@@ -16,6 +15,7 @@ from cupboard.models import StockItem
 from shelf.queries import KnownThings, things_in_use
 
 MOST_LINES = 1000
+MOST_DIGITS = 9  # of a count: no cupboard holds more
 MOST_SAID = 20  # of a list's bad lines
 MOST_LETTERS = 100_000
 
@@ -58,12 +58,12 @@ def counts_in(text: str, clinic_id: int) -> dict[str, int]:
     known = {name: i for i, t in things.items() for name in (i, _plain(t.name), _plain(t.one), _plain(t.many))}
     counts: dict[str, int] = {}
     wrong: list[FieldError] = []
-    for number, line in enumerate(csv.reader(io.StringIO(text)), start=1):
+    for number, line in enumerate(csv.reader(text.splitlines()), start=1):
         cells = [cell.strip() for cell in line]
         if not any(cells) or (number == 1 and _plain(cells[0]) in ("thing", "name", "item")):
             continue
         try:
-            thing_id, count = _line(cells, known, things)
+            thing_id, count = _line(cells, known, things, suggest=len(wrong) < MOST_SAID)
             counts[thing_id] = counts.get(thing_id, 0) + count
         except FieldError as error:
             wrong.append(FieldError(f"line {number}", error.value, error.reason, error.remedy))
@@ -78,17 +78,18 @@ def counts_in(text: str, clinic_id: int) -> dict[str, int]:
     return counts
 
 
-def _line(cells: list[str], known: Mapping[str, str], things: Mapping[str, Thing]) -> tuple[str, int]:
+def _line(cells: list[str], known: Mapping[str, str], things: Mapping[str, Thing], suggest: bool) -> tuple[str, int]:
+    """suggest -- whether a name nobody knows is held against all the others, which takes its time"""
     name = _plain(cells[0])
     if name not in known:
-        near = get_close_matches(name, known, n=1, cutoff=0.6)
+        near = get_close_matches(name[:60], known, n=1, cutoff=0.6) if suggest else []
         remedy = f"Did you mean “{things[known[near[0]]].name}”?" if near else "Choose a name from the checklist."
         raise FieldError("", cells[0], f"“{cells[0][:40]}” is not a known thing.", remedy)
     thing_id = known[name]
     written = cells[1] if len(cells) > 1 else ""
     if not written:
         return thing_id, things[thing_id].typical_count
-    if not written.isdecimal():
+    if not written.isdecimal() or len(written) > MOST_DIGITS:
         raise FieldError("", written, f"“{written[:20]}” is not a number of things.", "Write it in digits.")
     checked_count(int(written))
     return thing_id, int(written)

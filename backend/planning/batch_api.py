@@ -6,6 +6,7 @@ from uuid import UUID
 from django.db.models import QuerySet
 from django.http import Http404, HttpRequest
 from ninja import Router
+from pydantic import Field
 
 from caseload.queries import child_for
 from clinic.actions import log
@@ -15,6 +16,7 @@ from clinic.permissions import require
 from clinic.problems import Problem
 from clinic.schema import Schema
 from core.library import find_activity
+from core.planner import LONGEST_SESSION, SHORTEST_SESSION
 from planning.batch_actions import mark_seen, start_batch
 from planning.models import Batch, BatchLine
 
@@ -26,7 +28,7 @@ class BatchIn(Schema):
     """The children to plan for; minutes for all of them, or by each child's attention."""
 
     children: list[int]
-    minutes: int | None = None
+    minutes: int | None = Field(None, ge=SHORTEST_SESSION, le=LONGEST_SESSION)
 
 
 class BatchLineOut(Schema):

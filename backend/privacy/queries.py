@@ -10,6 +10,7 @@ from caseload.models import Child
 from clinic.models import AuditEntry, Member
 from clinic.permissions import require
 
+EARLIEST, LATEST = date(1900, 1, 1), date(9000, 1, 1)  # no entry lies beyond
 PAGE = 100  # entries
 
 
@@ -34,10 +35,10 @@ def entries(who: Member, asked: Asked) -> QuerySet[AuditEntry]:
         found = found.filter(member=asked.member)
     if asked.action:
         found = found.filter(action__startswith=asked.action)
-    if asked.first:
+    if asked.first and asked.first > EARLIEST:
         found = found.filter(at__gte=_midnight(asked.first))
-    if asked.last:
-        found = found.filter(at__lt=_midnight(asked.last + timedelta(days=1)))
+    if asked.last and asked.last < LATEST:
+        found = found.filter(at__lt=_midnight(max(asked.last, EARLIEST) + timedelta(days=1)))
     return found
 
 

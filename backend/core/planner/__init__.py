@@ -18,6 +18,8 @@ from core.planner.group import (
 )
 from core.planner.group_left_out import left_out_together
 from core.planner.request import (
+    LONGEST_SESSION,
+    SHORTEST_SESSION,
     WORKED_OUT,
     Block,
     ChainStep,
@@ -42,9 +44,11 @@ from core.planner.why_left_out import left_out
 __all__ = [
     "DAYS",
     "FORMATS",
+    "LONGEST_SESSION",
     "LOOK",
     "ORDERS",
     "PART_NAMES",
+    "SHORTEST_SESSION",
     "WORKED_OUT",
     "Abandoned",
     "Bag",
