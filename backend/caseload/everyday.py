@@ -4,7 +4,7 @@ from collections.abc import Mapping
 
 from caseload.models import Child
 from clinic.schema import Schema
-from core.ability import Estimate, TaskStanding, Who, WithWhom, chain, held_back
+from core.ability import Estimate, TaskStanding, Who, WithWhom, chain, held_back, proven_steps
 from core.child import TEXTURES, Place
 from core.recording import APPROACH_RULES, APPROACH_STEPS, ApproachKind, ApproachStanding
 from core.skills import find_task
@@ -64,7 +64,7 @@ class MeetingIn(Schema):
 
 def task_out(standing: TaskStanding, child: Child, now: Mapping[str, Estimate]) -> TaskOut:
     task = find_task(standing.task)
-    steps = chain(task.id, standing.steps_alone or 0, child.chaining_policy)
+    steps = chain(task.id, standing.steps_alone or 0, child.chaining_policy, proven_steps(task.id, now))
     return TaskOut(
         task=task.id,
         name=task.name,

@@ -21,7 +21,18 @@ from core.ability.estimate import (
 )
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
 from core.ability.learning import DaySoFar, level_today, update
-from core.ability.tasks import PLACES, WITH_WHOM, TaskSeen, TaskStanding, Who, WithWhom, chain, sighting, standing
+from core.ability.tasks import (
+    PLACES,
+    WITH_WHOM,
+    TaskSeen,
+    TaskStanding,
+    Who,
+    WithWhom,
+    chain,
+    proven_steps,
+    sighting,
+    standing,
+)
 from core.ability.whole import Common, Day, Found, Gain, Whole
 
 __all__ = [
@@ -56,6 +67,7 @@ __all__ = [
     "held_back",
     "level_today",
     "on_day",
+    "proven_steps",
     "seen_at",
     "shortfalls",
     "sighting",

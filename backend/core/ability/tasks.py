@@ -4,13 +4,13 @@ Project definition, after common practice: a task is managed when the child does
 still does two weeks after it first did.
 """
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date
 from types import MappingProxyType
 from typing import Literal
 
-from core.ability.estimate import SetEvidence
+from core.ability.estimate import Estimate, SetEvidence
 from core.child import Chaining, Place
 from core.skills import find_task
 
@@ -105,18 +105,33 @@ def _words(mine: list[TaskSeen], whole: list[TaskSeen], places: tuple[Place, ...
     return f"all of it alone {where}; still wanted: {' and '.join(missing)}"
 
 
-def chain(task: str, alone: int, chaining: Chaining) -> tuple[tuple[str, Who], ...]:
+def chain(task: str, alone: int, chaining: Chaining, proven: Collection[int] = ()) -> tuple[tuple[str, Who], ...]:
     """Return each step of a task with who does it now: the adult, the child as it is taught, the child alone.
 
-    alone -- steps done alone so far: the last ones in backward chaining, the first ones in forward
+    alone  -- steps done alone so far: the last ones in backward chaining, the first ones in forward
+    proven -- places of the steps that what the child can do proves, wherever they stand: never taught again
     The whole task at once: every step not yet done alone is taught.
     """
     steps = [s.words for s in find_task(task).steps]
-    alone = min(max(alone, 0), len(steps))
-    taught = len(steps) - 1 - alone if chaining == "backward" else alone
+    count = len(steps)
+    alone = min(max(alone, 0), count)
+    first, last = (count - alone, count) if chaining == "backward" else (0, alone)
+    open_steps = [at for at in range(count) if not first <= at < last and at not in proven]
+    taught = open_steps if chaining == "whole" else open_steps[-1:] if chaining == "backward" else open_steps[:1]
     result: list[tuple[str, Who]] = []
     for at, words in enumerate(steps):
-        done = at > taught if chaining == "backward" else at < alone
-        who: Who = "alone" if done else "taught" if at == taught or chaining == "whole" else "adult"
+        who: Who = "taught" if at in taught else "adult" if at in open_steps else "alone"
         result.append((words, who))
     return tuple(result)
+
+
+def proven_steps(task: str, estimates: Mapping[str, Estimate]) -> frozenset[int]:
+    """Return the places of the steps of a task that what was seen of a child proves: who cuts a spiral opens and closes
+    the blades. Surely, so that a standard deviation is taken off, and only where something was seen at all.
+    """
+    sure = {s: e.mean - e.sd for s, e in estimates.items() if e.tries or e.as_of}
+    return frozenset(
+        at
+        for at, step in enumerate(find_task(task).steps)
+        if step.proven_by and all(sure.get(strand, 0.0) >= rung for strand, rung in step.proven_by.items())
+    )

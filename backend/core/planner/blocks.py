@@ -6,7 +6,7 @@ from dataclasses import replace
 from itertools import pairwise
 from types import MappingProxyType
 
-from core.ability import WORTH_NAMING, chain, shortfalls
+from core.ability import WORTH_NAMING, chain, proven_steps, shortfalls
 from core.child import cue_for, for_child, overlay_for
 from core.library import KITS, Activity, Cue
 from core.offers import Quantity, Variant, checked_variant, grade_words, posture_of, told
@@ -111,7 +111,8 @@ def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
 def _chain(c: Candidate, request: SessionRequest) -> tuple[ChainStep, ...]:
     if not c.task:
         return ()
-    steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy)
+    proven = proven_steps(c.task, request.estimates)
+    steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy, proven)
     return tuple(ChainStep(words, who) for words, who in steps)
 
 

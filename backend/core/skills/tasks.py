@@ -1,12 +1,13 @@
 """The daily tasks families ask for, each as a chain of steps with the rungs they demand. From memory, no source."""
 
+from collections.abc import Mapping
 from types import MappingProxyType
 
 from core.skills.wanted import TaskStep, WantedTask
 
 
-def _step(words: str, **demands: int) -> TaskStep:
-    return TaskStep(words, MappingProxyType(demands))
+def _step(words: str, proven_by: Mapping[str, int] = MappingProxyType({}), **demands: int) -> TaskStep:
+    return TaskStep(words, MappingProxyType(demands), proven_by)
 
 
 _TASKS = (
@@ -83,10 +84,10 @@ _TASKS = (
         "scissors",
         "Cut out what is asked at school",
         (
-            _step("hold the scissors thumb up", finger_isolation=3),
-            _step("open and close the blades", hold=2, finger_isolation=3),
-            _step("cut along the line", hold_and_act=4),
-            _step("turn the paper with the other hand", hold_and_act=5),
+            _step("hold the scissors thumb up", {"cutting": 3}, finger_isolation=3),
+            _step("open and close the blades", {"cutting": 3}, hold=2, finger_isolation=3),
+            _step("cut along the line", {"cutting": 6}, hold_and_act=4),
+            _step("turn the paper with the other hand", {"cutting": 10}, hold_and_act=5),
         ),
         strand="cutting",
         level=10,

@@ -1,7 +1,7 @@
 """A daily task a family asks for: a chain of steps, each with the rungs it demands."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from functools import cached_property
 from math import inf
 from types import MappingProxyType
@@ -9,10 +9,14 @@ from types import MappingProxyType
 
 @dataclass(frozen=True)
 class TaskStep:
-    """One step of a task, said as to a child, and the rung of each strand it demands."""
+    """One step of a task, said as to a child, and the rung of each strand it demands.
+
+    proven_by -- the rung of each strand at which it is surely done; empty where none proves it
+    """
 
     words: str
     demands: Mapping[str, int]
+    proven_by: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
 
 
 @dataclass(frozen=True)

@@ -4,7 +4,7 @@ from dataclasses import replace
 from datetime import date, timedelta
 from unittest import TestCase
 
-from core.ability import Estimate, held_back, shortfalls, suggested_aims
+from core.ability import Estimate, chain, held_back, proven_steps, shortfalls, suggested_aims
 from core.child import Child
 from core.library import ACTIVITIES, has_practice, is_the_task
 from core.planner import plan_session
@@ -106,3 +106,23 @@ class PracticeTest(TestCase):
         child = Child(84, hand="right", wanted=tuple(sorted(without)))
         plan = plan_session(request_for(child, everything(), 35, ("bilateral",)))
         self.assertFalse([b.name for b in plan.blocks if "itself" in b.serves])
+
+    def test_who_cuts_a_circle_is_not_taught_to_open_the_blades(self) -> None:
+        """A step that the rung proves is the child's own, whatever the order of teaching; a guess proves nothing."""
+        for chaining, taught in (("backward", "turn the paper with the other hand"), ("forward", "cut along the line")):
+            now = {"cutting": Estimate(5.0, 0.4, tries=40)}
+            steps = chain("scissors", 0, chaining, proven_steps("scissors", now))  # type: ignore[arg-type]
+            self.assertEqual([who for _, who in steps[:2]], ["alone", "alone"])
+            self.assertEqual([words for words, who in steps if who == "taught"], [taught])
+        self.assertEqual(proven_steps("scissors", {"cutting": Estimate(12.0, 0.4)}), frozenset())
+        sure = proven_steps("scissors", {"cutting": Estimate(12.0, 0.4, tries=40)})
+        self.assertEqual({who for _, who in chain("scissors", 0, "backward", sure)}, {"alone"})
+
+    def test_no_card_teaches_what_its_own_grade_takes_for_granted(self) -> None:
+        child = Child(90, hand="right", wanted=("scissors",))
+        request = request_for(child, everything(), 35, ("scissors",))
+        seen = {**request.estimates, "cutting": Estimate(11.0, 0.4, tries=60)}
+        for block in plan_session(replace(request, estimates=seen)).blocks:
+            taught = [s.words for s in block.chain if s.who == "taught"]
+            self.assertNotIn("open and close the blades", taught)
+            self.assertNotIn("hold the scissors thumb up", taught)
