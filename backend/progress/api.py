@@ -28,7 +28,10 @@ from core.progress import (
     Point,
     Seen,
     Smoothed,
+    StepKind,
+    beside,
     by_hand,
+    carried_on,
     closing_summary,
     day_levels,
     grade_changes,
@@ -184,6 +187,7 @@ PROGRESS_FROM = MadeFrom(
     running_run="child_id = %(child)s",
     running_setrecord="child_id = %(child)s",
     progress_note="child_id = %(child)s",
+    progress_decisionrecord="child_id = %(child)s",
 )
 _KEPT: Kept[ProgressOut] = Kept(PAGES_KEPT)
 
@@ -201,8 +205,9 @@ def _progress(child: Child, today: date) -> ProgressOut:
     ways, sets = queries.paths(child, today), sets_by_strand(child)
     notes, facts = queries.signed_notes(child), facts_of(child, today)
     best, _ = queries.best_by_strand(child)
+    steps = queries.latest_steps(child)
     strands = [
-        _strand(s, ways[s], queries.expected(child, s, today), sets[s], notes, facts, best.get(s))
+        _strand(s, ways[s], queries.expected(child, s, today), sets[s], notes, facts, best.get(s), steps.get(s))
         for s in STRANDS
         if s in ways and s in sets
     ]
@@ -256,6 +261,7 @@ def _strand(
     notes: list[Note],
     facts: Facts,
     best: Seen | None,
+    step: StepKind | None,
 ) -> StrandProgressOut:
     ladder, days = STRANDS[strand], day_levels(strand, results)
     m = moved(ladder, path, days, best)
@@ -264,7 +270,7 @@ def _strand(
         name=ladder.name,
         target=ladder.target,
         kind=m.kind,
-        words=m.words,
+        words=m.words if step is None else f"{m.words} {beside(m.change, step)}".strip(),
         change=m.change,
         change_sd=m.change_sd,
         per_week=m.per_week,
@@ -273,7 +279,7 @@ def _strand(
         sessions=m.sessions,
         points=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in path.points],
         days=[ValueOut(on=d.on, value=d.rung) for d in days],
-        expected=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in expected],
+        expected=[PointOut(on=p.on, mean=p.mean, sd=p.sd) for p in carried_on(path, expected)],
         sets=[set_out(s, strand, facts) for s in results],
         measures=[
             SeriesOut(id=x.id, name=x.name, unit=x.unit, points=[ValueOut(on=day, value=v) for day, v in x.points])

@@ -15,7 +15,7 @@ from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core import ability
-from core.progress import Point, Seen, Smoothed, Standing, highest_seen, smoothed, standings
+from core.progress import Point, Seen, Smoothed, Standing, StepKind, highest_seen, smoothed, standings
 from core.running import SetResult
 from core.skills import STRANDS
 from progress.models import DecisionRecord, Goal, Note
@@ -92,6 +92,12 @@ def expected(child: Child, strand: str, today: date) -> list[Point]:
     days = sorted({estimate.as_of, max(today, estimate.as_of), max(today, estimate.as_of) + timedelta(weeks=AHEAD)})
     later = [(on, ability.on_day(estimate, on)) for on in days]
     return [Point(on, e.mean, e.sd) for on, e in later]
+
+
+def latest_steps(child: Child) -> dict[str, StepKind]:
+    """The latest step in each strand, after the therapist's answer. One query."""
+    latest = DecisionRecord.objects.filter(child=child).order_by("strand", "-on", "-pk").distinct("strand")
+    return {d.strand: d.settled_kind for d in latest}
 
 
 def sets_of(run: Run) -> list[tuple[str, SetResult]]:

@@ -90,7 +90,8 @@ def _words(task: str, strand: str, rung: int, e: Estimate, on: date, due: date) 
     name, wanted = STRANDS[strand].name.lower(), find_task(task).name
     short = float(norm.cdf((rung - e.mean) / e.sd))
     tenths = int(np.clip(round(short * 10), 0, 10))
-    odds = "as likely to fall short as not" if 4 <= tenths <= 6 else f"a {tenths} in 10 chance of falling short"
+    chance = f"{'an' if tenths == 8 else 'a'} {tenths} in 10 chance of falling short"
+    odds = "as likely to fall short as not" if 4 <= tenths <= 6 else chance
     since = "never looked at" if e.as_of is None else f"last looked at {e.as_of:%-d %b}"
     when = "Now" if due <= on else f"From {due:%-d %b} on"
     return f"{when}: “{wanted}” needs rung {rung} of {name}; {odds}, {since}."

@@ -106,14 +106,14 @@ class AxisSource(Source):
         if rungs[0]:
             yield Issue(
                 f"{place}.steps.0.adds",
-                f"The first step of axis {self.id} adds {rungs[0]} rungs.",
-                "It must add none.",
+                f"The easiest step of “{self.words}” already adds rungs.",
+                "It is where the others start from: let it add none.",
             )
         if len(trains) > 1 and any(isinstance(s.adds, int | float) and s.adds for s in self.steps):
             yield Issue(
                 f"{place}.steps",
-                f"Axis {self.id} does not say in which strand its steps are harder.",
-                "Name it: adds: {pinch: 1}.",
+                f"“{self.words}” does not say in which strand its steps are harder.",
+                "Give the rungs of each step by strand.",
             )
         for at, (earlier, later) in enumerate(pairwise(rungs)):
             strands = {*earlier, *later}
@@ -121,8 +121,8 @@ class AxisSource(Source):
             if not any(c > 0 for c in change) or any(c < 0 for c in change):
                 yield Issue(
                     f"{place}.steps.{at + 1}.adds",
-                    f"The steps of axis {self.id} add {earlier}, then {later}.",
-                    "Each must add more in some strand than the one before, and in none less.",
+                    f"Step {at + 2} of “{self.words}” is not harder than step {at + 1}.",
+                    "Give it more rungs in one strand at least, and fewer in none.",
                 )
 
 

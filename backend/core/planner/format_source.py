@@ -51,14 +51,14 @@ class FormatSource(BaseModel):
         for part, p in self.parts.items():
             if p.fewest > p.most:
                 issues.append(
-                    Issue(f"parts.{part}.most", "A block is at most shorter than at least.", "Turn the two round.")
+                    Issue(f"parts.{part}.most", "The longest block is shorter than the shortest.", "Swap them.")
                 )
             if (p.low is None) != (p.high is None) or (p.low is not None and p.high is not None and p.low >= p.high):
                 issues.append(Issue(f"parts.{part}.low", "A band runs from a lower to a higher chance.", "Give both."))
         if self.fewest_main > self.most_main:
-            issues.append(Issue("most_main", "The most is less than the fewest.", "Turn the two round."))
+            issues.append(Issue("most_main", "The maximum is below the minimum.", "Swap them."))
         if "main" not in self.parts:
-            issues.append(Issue("parts", "There is no main work.", "Add it: a session is for it."))
+            issues.append(Issue("parts", "There is no main work.", "Every session needs main work."))
         if issues:
             raise fail_all(issues)
         return self

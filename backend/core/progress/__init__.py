@@ -2,7 +2,17 @@
 
 from core.progress.caseload_status import Latest, Standing, StatusId, gravity, standings
 from core.progress.goals import attainment_t_score
-from core.progress.movement import MovementKind, Point, Smoothed, day_levels, grade_changes, moved, smoothed
+from core.progress.movement import (
+    MovementKind,
+    Point,
+    Smoothed,
+    beside,
+    carried_on,
+    day_levels,
+    grade_changes,
+    moved,
+    smoothed,
+)
 from core.progress.next_step import WORDS, StepKind, decide, next_hand, priority
 from core.progress.notes import RunRecord, Step, draft, redraft
 from core.progress.seen import Seen, highest_seen, stands_at
@@ -24,7 +34,9 @@ __all__ = [
     "Step",
     "StepKind",
     "attainment_t_score",
+    "beside",
     "by_hand",
+    "carried_on",
     "closing_summary",
     "day_levels",
     "decide",

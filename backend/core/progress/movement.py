@@ -196,6 +196,10 @@ def moved(ladder: Strand, path: Smoothed, seen: Sequence[Level], best: Seen | No
     weeks = max(1, round((last.on - first.on).days / 7))
     clear = abs(change) >= CLEAR_SPREADS * path.change_sd and change * slope > 0 and test.p < CHANCE
     kind: MovementKind = "steady" if not clear else "up" if change > 0 else "down"
+    if kind == "steady" and abs(change) > path.change_sd:
+        return Movement(
+            kind, _unsure(ladder, change, path.change_sd, weeks), change, path.change_sd, slope, test.p, n, apart
+        )
     words = {
         "up": f"{ladder.name} moved up {change:.1f} rungs, give or take {path.change_sd:.1f}, in {weeks} weeks: "
         f"{stands_at(ladder, last.mean, best)}.",
@@ -205,3 +209,34 @@ def moved(ladder: Strand, path: Smoothed, seen: Sequence[Level], best: Seen | No
         f"{path.change_sd:.1f}.",
     }[kind]
     return Movement(kind, words, change, path.change_sd, slope, test.p, n, apart)
+
+
+def _unsure(ladder: Strand, change: float, doubt: float, weeks: int) -> str:
+    """A change beyond its doubt that the days do not bear out: neither a move nor standing still."""
+    way = "have moved up" if change > 0 else "have gone back"
+    return f"{ladder.name} may {way} over {weeks} weeks, not sure yet: {change:+.1f} rungs, give or take {doubt:.1f}."
+
+
+def carried_on(path: Smoothed, later: Sequence[Point]) -> list[Point]:
+    """Return what is expected after the last day seen as going on from where that day left the child.
+
+    later -- as the estimate expects it, its first point on the day of the last evidence
+    The estimate and the path weigh a strand's shared sets in different ways and may stand apart; what is expected to
+    change from then on is the estimate's, where it starts from is the path's, and the doubt is the larger of both.
+    """
+    if not later or not path.points:
+        return list(later)
+    apart, doubt = path.points[-1].mean - later[0].mean, path.points[-1].sd
+    return [replace(p, mean=p.mean + apart, sd=max(p.sd, doubt)) for p in later]
+
+
+def beside(change: float, step: str) -> str:
+    """Return what keeps a movement and the next step from contradicting each other; empty where they agree.
+
+    step -- the latest one in the same strand, after the therapist's answer
+    """
+    if step == "up" and change < 0:
+        return "At the grade that is worked on now, the next step is due all the same."
+    if step == "down" and change > 0:
+        return "The last session was too hard at its grade all the same."
+    return ""

@@ -161,7 +161,8 @@ class Belief:
     def evidence(self, policy: Policy) -> tuple[Evidence, ...]:
         """What is believed, in words."""
         sure = self.at_least(policy.managed)
-        words = f"a {sure * 100:.0f} % chance of truly managing {policy.managed * 10:.1f} of 10 or better"
+        percent = round(sure * 100)
+        words = f"{article(percent)} {percent} % chance of truly managing {policy.managed * 10:.1f} of 10 or better"
         return (
             Evidence("chance", self.chance_here, "share of tries", f"{self.chance_here * 10:.1f} of 10 expected alone"),
             Evidence("sure", sure, "probability", words),
@@ -172,3 +173,8 @@ def _ladder(work: SetResult, strand: str) -> list[float]:
     """The rungs that the grades of an activity ask in a strand, easiest first, as near to this home's as is known."""
     off = work.difficulty[strand] - difficulty(Variant(work.activity_id, work.grade))[strand]
     return sorted({round(difficulty(v)[strand] + off, 3) for v in variants_of(find_activity(work.activity_id))})
+
+
+def article(percent: int) -> str:
+    """“an 80 % chance”, “a 95 % chance”: as the number is said."""
+    return "an" if percent in (8, 11, 18) or 80 <= percent < 90 else "a"

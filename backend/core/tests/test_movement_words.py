@@ -3,7 +3,7 @@
 from datetime import date, timedelta
 from unittest import TestCase
 
-from core.progress import Point, Smoothed, day_levels, grade_changes, moved
+from core.progress import Point, Smoothed, beside, carried_on, day_levels, grade_changes, moved
 from core.progress.movement import Level
 from core.skills import STRANDS
 from testing.core_builders import set_of
@@ -32,6 +32,28 @@ class MovementTest(TestCase):
     def test_a_change_that_the_days_themselves_do_not_bear_out_is_no_move(self) -> None:
         """One late leap: far enough, but the trend test can't tell it from chance."""
         self.assertEqual(self.line(3, 3.1, 3, 3.1, 3.0, 4.4).kind, "steady")
+
+    def test_a_change_beyond_its_doubt_is_never_said_to_be_standing_still(self) -> None:
+        """Not borne out by the days: it may have been, and is not sure yet; inside the doubt it stayed."""
+        for last in (4.4, 1.6):
+            words = self.line(3, 3.1, 3, 3.1, 3.0, last).words
+            self.assertNotIn("stayed", words)
+            self.assertIn("not sure yet", words)
+        self.assertIn("stayed about where it was", self.line(3, 3.2, 2.9, 3.1, 3.2).words)
+
+    def test_what_is_expected_goes_on_from_the_last_day_that_was_seen(self) -> None:
+        path = Smoothed((Point(DAY, 3.0, 0.4), Point(DAY + timedelta(7), 3.4, 0.5)), 0.4, 0.5)
+        later = [Point(DAY + timedelta(7 * w), 4.9 + 0.1 * w, 0.3 + 0.1 * w) for w in (1, 4)]
+        line = carried_on(path, later)
+        self.assertAlmostEqual(line[0].mean, 3.4)
+        self.assertAlmostEqual(line[1].mean - line[0].mean, later[1].mean - later[0].mean)
+        self.assertEqual([p.sd for p in line], [0.5, 0.7])
+        self.assertEqual(carried_on(path, []), [])
+
+    def test_a_step_up_beside_a_fall_is_explained(self) -> None:
+        self.assertIn("due all the same", beside(-1.0, "up"))
+        self.assertIn("too hard at its grade", beside(0.8, "down"))
+        self.assertEqual((beside(1.0, "up"), beside(-1.0, "down"), beside(0.2, "hold")), ("", "", ""))
 
     def test_going_back_is_said(self) -> None:
         self.assertEqual(self.line(5, 4.6, 4.2, 3.9, 3.5).kind, "down")

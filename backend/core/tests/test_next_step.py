@@ -8,6 +8,7 @@ from unittest import TestCase
 from core.ability import Estimate
 from core.offers import Variant
 from core.progress import decide, next_hand, policy_for
+from core.progress.step_basis import article
 from testing.core_builders import believed, set_of
 
 DAY = date(2026, 3, 2)
@@ -141,3 +142,9 @@ class OtherHandTest(TestCase):
         self.assertEqual(next_hand([*self.ready(), *self.ready("left")], "pinch", "right", DAY), "right")
         self.assertEqual(next_hand([], "pinch", "right", DAY, Variant("peg_fence", (0, 0, 1))), "left")
         self.assertEqual(next_hand(self.ready(), "pinch", "not_settled", DAY), "not_settled")
+
+
+class ArticleTest(TestCase):
+    def test_a_number_has_the_article_it_is_said_with(self) -> None:
+        said = {n: article(n) for n in (8, 11, 18, 63, 80, 89, 90, 95, 100)}
+        self.assertEqual([n for n, word in said.items() if word == "an"], [8, 11, 18, 80, 89])

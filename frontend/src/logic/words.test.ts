@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/api/client'
 import { byReason } from './hazards'
-import { ageWords, daysAgo, handWords, minutesWords, rungWords } from './words'
+import { ageWords, daysAgo, handWords, minutesWords, rungWords, placeWords } from './words'
 
 describe('words', () => {
   it('says ages in months for the youngest, in years and months after', () => {
@@ -44,5 +44,12 @@ describe('reasons', () => {
       ['sharp', 1],
       ['', 1],
     ])
+  })
+})
+
+describe('the place of a fault', () => {
+  it('is said as one would say it', () => {
+    expect(placeWords('axes.0.steps.2.adds')).toBe('Grading 1, steps 3, rungs it adds')
+    expect([placeWords('does'), placeWords('name')]).toEqual(['What the child does', 'Name'])
   })
 })

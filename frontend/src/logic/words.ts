@@ -60,3 +60,32 @@ export function proofWords(seen: Schemas['SeenOut']): string {
     .filter(Boolean)
     .join(', ')
 }
+
+const PLACES: Record<string, string> = {
+  adds: 'rungs it adds',
+  axes: 'grading',
+  counts_when: 'counts when',
+  does: 'what the child does',
+  forms: 'what it serves as',
+  most_main: 'most main blocks',
+  needs: 'what it needs',
+  roles: 'things',
+  say: 'what to say',
+  seconds: 'seconds a try',
+  stop: 'safety line',
+  tell: 'sentence for the family',
+  trains: 'what it trains',
+  why: 'what it is good for',
+  words: 'name',
+}
+
+/** Where something is wrong, as one would say it: “axes.0.steps.2.adds” is “Grading 1, steps 3, rungs it adds”. */
+export function placeWords(at: string): string {
+  const words: string[] = []
+  for (const part of at.split('.')) {
+    if (/^\d+$/.test(part) && words.length) words[words.length - 1] += ` ${Number(part) + 1}`
+    else words.push(PLACES[part] ?? part.replaceAll('_', ' '))
+  }
+  const said = words.join(', ')
+  return said.charAt(0).toUpperCase() + said.slice(1)
+}

@@ -8,6 +8,7 @@ import KitList from '@/components/bench/KitList.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
 import PlanKeep from '@/components/bench/PlanKeep.vue'
 import PlanStrip from '@/components/bench/PlanStrip.vue'
+import { useMay } from '@/composables/useMay'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import { stretched, useBench } from '@/composables/useBench'
@@ -15,6 +16,7 @@ import { useWords } from '@/composables/useWords'
 import { minutesWords } from '@/logic/words'
 
 const { planId } = defineProps<{ planId: string }>()
+const may = useMay()
 const router = useRouter()
 const words = useWords()
 const { plan, failed, error, busy, arrange, alter, again, undo, redo, canUndo, canRedo, named } = useBench(() => planId)
@@ -116,9 +118,11 @@ async function run(): Promise<void> {
         >
       </p>
       <div class="row right">
-        <button type="button" class="plain-button" :disabled="!canUndo || busy" @click="undo">Undo</button>
-        <button type="button" class="plain-button" :disabled="!canRedo || busy" @click="redo">Redo</button>
-        <button type="button" class="plain-button" :disabled="busy" @click="again(plan.excluded)">Plan again</button>
+        <template v-if="may('plan.edit')">
+          <button type="button" class="plain-button" :disabled="!canUndo || busy" @click="undo">Undo</button>
+          <button type="button" class="plain-button" :disabled="!canRedo || busy" @click="redo">Redo</button>
+          <button type="button" class="plain-button" :disabled="busy" @click="again(plan.excluded)">Plan again</button>
+        </template>
         <button type="button" class="plain-button main" :disabled="busy || !blocks.length" @click="run">Run it</button>
       </div>
     </header>

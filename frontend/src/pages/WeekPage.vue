@@ -82,7 +82,7 @@ async function plan(): Promise<void> {
       </fieldset>
       <fieldset>
         <legend>Work on</legend>
-        <TargetPicker v-model="ask.targets" plain />
+        <TargetPicker v-model="ask.targets" />
       </fieldset>
       <fieldset>
         <legend>From Monday</legend>

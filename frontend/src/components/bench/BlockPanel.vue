@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMay } from '@/composables/useMay'
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
@@ -23,6 +24,7 @@ const { planId, childId, homeId, partName, block, position, last, most, busy } =
   most: number
   busy: boolean
 }>()
+const may = useMay()
 const emit = defineEmits<{
   change: [part: (block: Choice) => Partial<Choice>]
   move: [by: number]
@@ -97,35 +99,42 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
       <div v-else class="forecast barred">{{ forecast?.why_not ?? block.problem }} {{ forecast?.remedy }}</div>
     </header>
     <div class="row tools">
-      <GradeSteps :easier="busy ? null : forecast?.easier" :harder="busy ? null : forecast?.harder" @jump="jump" />
-      <span class="row minutes"
+      <GradeSteps
+        v-if="may('plan.edit')"
+        :easier="busy ? null : forecast?.easier"
+        :harder="busy ? null : forecast?.harder"
+        @jump="jump"
+      />
+      <span v-if="may('plan.edit')" class="row minutes"
         ><button type="button" class="plain-button" aria-label="One set less" @click="stretch(-1)">−</button
         ><strong>{{ sets }} {{ sets === 1 ? 'set' : 'sets' }}</strong
         ><button type="button" class="plain-button" aria-label="One set more" @click="stretch(1)">+</button></span
       >
-      <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">
-        {{ block.locked ? 'Unlock' : 'Lock' }}
-      </button>
-      <button
-        type="button"
-        class="plain-button"
-        :disabled="position === 0"
-        aria-label="Move earlier"
-        @click="emit('move', -1)"
-      >
-        ◂ Earlier
-      </button>
-      <button
-        type="button"
-        class="plain-button"
-        :disabled="position === last"
-        aria-label="Move later"
-        @click="emit('move', 1)"
-      >
-        Later ▸
-      </button>
-      <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
-      <button type="button" class="plain-button" @click="emit('exclude', block.activity_id)">Not this one</button>
+      <template v-if="may('plan.edit')">
+        <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">
+          {{ block.locked ? 'Unlock' : 'Lock' }}
+        </button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="position === 0"
+          aria-label="Move earlier"
+          @click="emit('move', -1)"
+        >
+          ◂ Earlier
+        </button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="position === last"
+          aria-label="Move later"
+          @click="emit('move', 1)"
+        >
+          Later ▸
+        </button>
+        <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
+        <button type="button" class="plain-button" @click="emit('exclude', block.activity_id)">Not this one</button>
+      </template>
     </div>
     <div v-if="forecast" class="turning">
       <ActivityPicture :picture="forecast.picture" />

@@ -1,12 +1,16 @@
 <script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { ref } from 'vue'
 import type { Schemas } from '@/api/client'
 
+const open = ref(false)
+onKeyStroke('Escape', () => (open.value = false))
 defineProps<{ title: string; reasons: Schemas['ReasonOut'][]; beat: string }>()
 </script>
 
 <template>
-  <el-popover :width="360" trigger="click" :title="title">
-    <template #reference><button type="button" class="why">why?</button></template>
+  <el-popover v-model:visible="open" :width="360" trigger="click" :title="title">
+    <template #reference><button type="button" class="why" :aria-expanded="open">why?</button></template>
     <ul>
       <li v-for="r in reasons" :key="r.term">
         <strong>{{ r.factor.toFixed(2) }}</strong> {{ r.words }}

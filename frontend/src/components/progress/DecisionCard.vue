@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import { useMay } from '@/composables/useMay'
 import { useWords } from '@/composables/useWords'
 import { rungWords } from '@/logic/words'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -10,6 +11,7 @@ const emit = defineEmits<{ answered: [] }>()
 const asking = ref<'' | 'changed' | 'declined'>('')
 const kind = ref<Schemas['AnswerIn']['kind']>('')
 const words = useWords()
+const may = useMay()
 const others = computed(() => (words.value?.steps ?? []).filter((s) => s.id !== decision.kind))
 const why = ref('')
 const error = ref<Error | null>(null)
@@ -66,7 +68,7 @@ async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
     <p>
       {{ decision.evidence.map((e) => e.words).join(', ') }}. <span class="soft">{{ decision.would_change }}</span>
     </p>
-    <div v-if="!decision.answer" class="row">
+    <div v-if="!decision.answer && may('decision.answer')" class="row">
       <button type="button" class="plain-button" @click="answer('accepted')">Accept</button>
       <button
         type="button"

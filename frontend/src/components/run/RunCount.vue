@@ -32,14 +32,17 @@ const pace = computed(() => paceNow(events, block, rules))
     <p class="big">
       <strong>{{ inSet }}</strong> of {{ block.count }}
       <span class="soft small">{{ block.unit }}, expect {{ block.expected_words }}</span>
-      <span class="set"
+      <span v-if="set <= block.sets" class="set"
         >set <strong>{{ set }}</strong> of {{ block.sets }}</span
+      >
+      <span v-else class="set"
+        ><strong>{{ set - block.sets }}</strong> {{ set - block.sets === 1 ? 'set' : 'sets' }} more than planned</span
       >
     </p>
     <SetBeads :row="tally.row.slice(-inSet)" />
     <p v-if="inSet === block.count" class="pause" role="status">
       <template v-if="set < block.sets">Set {{ set }} done: rest {{ Math.round(block.rest_seconds) }} s.</template>
-      <template v-else>All {{ block.sets * block.count }} done.</template>
+      <template v-else>All {{ tally.tries }} done.</template>
     </p>
     <p class="soft">
       {{ tally.alone }} alone · {{ tally.helped }} with help · {{ tally.missed }} not yet<template v-if="tally.drops">

@@ -86,7 +86,6 @@ function setBand(part: PartValues, band: [number, number] | null): void {
           >wanted in sessions from
           <el-input-number
             :model-value="values.parts[p.id]!.wanted_from ?? undefined"
-            :min="0"
             :max="90"
             size="small"
             :controls="false"
@@ -110,10 +109,10 @@ function setBand(part: PartValues, band: [number, number] | null): void {
     <div class="row">
       <label class="row"
         >Blocks of main work, fewest
-        <el-input-number v-model="values.fewest_main" :min="0" :max="6" size="small" aria-label="Fewest main blocks"
+        <el-input-number v-model="values.fewest_main" :max="6" size="small" aria-label="Fewest main blocks"
       /></label>
       <label class="row"
-        >most <el-input-number v-model="values.most_main" :min="0" :max="6" size="small" aria-label="Most main blocks"
+        >most <el-input-number v-model="values.most_main" :max="6" size="small" aria-label="Most main blocks"
       /></label>
       <span v-if="at('most_main')" class="wrong">{{ at('most_main') }}</span>
     </div>

@@ -44,7 +44,6 @@ function change(at: number, by: Partial<Need>): void {
           <el-input-number
             :model-value="need.at_least ?? undefined"
             :controls="false"
-            :min="0"
             size="small"
             :aria-label="`${of(need.property)?.name} at least`"
             @update:model-value="change(i, { at_least: $event })"
@@ -54,7 +53,6 @@ function change(at: number, by: Partial<Need>): void {
           <el-input-number
             :model-value="need.at_most ?? undefined"
             :controls="false"
-            :min="0"
             size="small"
             :aria-label="`${of(need.property)?.name} at most`"
             @update:model-value="change(i, { at_most: $event })"

@@ -66,7 +66,6 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
               >harder by
               <el-input-number
                 :model-value="harder(step, strand, first)"
-                :min="0"
                 :max="12"
                 :step="0.1"
                 :precision="1"

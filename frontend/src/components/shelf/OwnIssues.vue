@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Looked } from '@/composables/useOwn'
+import { placeWords } from '@/logic/words'
 
 /** What is still wrong with what is being written, the first six of it; or that nothing is. */
 defineProps<{ looked: Looked | undefined }>()
@@ -11,7 +12,9 @@ defineProps<{ looked: Looked | undefined }>()
       >{{ looked.issues.length }} {{ looked.issues.length === 1 ? 'thing' : 'things' }} to fix before sharing</strong
     >
     <ul class="small">
-      <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">{{ i.reason }} {{ i.remedy }}</li>
+      <li v-for="i in looked.issues.slice(0, 6)" :key="i.at + i.reason">
+        <strong v-if="i.at">{{ placeWords(i.at) }}:</strong> {{ i.reason }} {{ i.remedy }}
+      </li>
     </ul>
   </div>
   <p v-else-if="looked" class="soft" role="status">Ready to share.</p>

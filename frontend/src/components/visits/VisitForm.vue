@@ -23,8 +23,8 @@ const { data: therapists } = useQuery({
 })
 const { busy, at, apart, doing, newest } = useDoing()
 const form = reactive({
-  child_id: visit?.child_id ?? 0,
-  home_id: visit?.home_id ?? 0,
+  child_id: visit?.child_id, // nobody and nowhere until they are chosen
+  home_id: visit?.home_id,
   therapist_id: visit?.therapist_id ?? 0,
   on: visit?.on ?? day,
   at: visit?.at?.slice(0, 5) ?? '',
@@ -60,7 +60,7 @@ watch(
 const title = computed(() => (visit ? `${visit.child_name}’s visit` : 'Add a visit'))
 
 async function save(): Promise<void> {
-  const body = { ...form, at: form.at || null }
+  const body = { ...form, at: form.at || null } as Schemas['NewVisit'] & Schemas['VisitEdit']
   const done = await doing<unknown>(() =>
     visit
       ? unwrap(api.PUT('/api/visits/{visit_id}', { params: { path: { visit_id: visit.id } }, body }))
