@@ -414,5 +414,12 @@ header {
   .say {
     order: -1;
   }
+  .what h1 {
+    font-size: var(--step-2);
+  }
+  .say {
+    padding-block: 4px;
+    font-size: var(--step-2);
+  }
 }
 </style>

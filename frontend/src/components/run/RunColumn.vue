@@ -68,6 +68,9 @@ function turn(by: number): void {
       >
     </header>
     <RunAlerts class="small" :alerts="run.alerts" />
+    <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">
+      Mouths an item
+    </button>
     <SetBeads :row="tally.row.slice(-inSet)" />
     <select
       v-model="at"
@@ -110,9 +113,6 @@ function turn(by: number): void {
         Harder
       </button>
     </div>
-    <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">
-      Mouths an item
-    </button>
   </section>
 </template>
 
