@@ -51,5 +51,5 @@ as_db_user "$PG_BIN/pg_ctl" -D "$home" -w -m fast stop >/dev/null
 mv "$home/postgresql.conf.kept" "$home/postgresql.conf"
 rm -f "$home/recovery_hba.conf" "$home/recovery.conf.pollicor" "$VAR/postgres.migrated" "$VAR/secrets/demo-password"
 source "$ROOT/scripts/backups.sh"
-keep_erased "$base/../erased.jsonl"
+for beside in "$base/.." "$wal/.." "${POLLICOR_BACKUP_DIR:-$VAR/backups}"; do keep_erased "$beside/erased.jsonl"; done
 say "recovered${until:+ as it was at $until}; ./pollicor start goes on from there"

@@ -9,12 +9,12 @@ from django.contrib.auth.models import User
 from django.db import connection, transaction
 from django.db.models import ProtectedError, Q
 
+from caseload import erased_list
 from caseload.checks import FieldError
 from caseload.models import Child, Erased, Home
 from clinic.actions import Done, acting
 from clinic.models import Answered, Clinic, Link, Member
 from planning.models import Batch, GroupSession, HomeWeek, Plan
-from privacy import erased_list
 from privacy.export import everything
 from running.models import Run
 from shelf.models import Hidden, OwnEntry
@@ -46,7 +46,7 @@ def delete_record(member: Member, child: Child, reason: str, name: str) -> Done[
         )
     pk, key = child.pk, child.key
     erase(child)
-    transaction.on_commit(lambda: erased_list.note([key]))
+    transaction.on_commit(lambda: erased_list.note_erased(key))
     gone = Child(pk=pk)
     return Done(child.first_name, gone, pk, {"reason": reason.strip()})
 

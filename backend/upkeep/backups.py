@@ -16,9 +16,8 @@ from django.conf import settings
 from django.db import connection
 from django.utils import timezone
 
-from privacy.erased_list import listed, note, note_all
+from caseload.erased_list import BESIDE_BACKUPS, listed, note, note_all
 
-LIST_BESIDE = "erased.jsonl"  # whom no backup of this folder brings back
 SEALED, PART = ".gpg", ".part"
 NIGHT = 2  # the hour, UTC, of the nightly one
 ENOUGH = timedelta(hours=12)  # newer than this needs no other at night
@@ -53,7 +52,7 @@ def write(file: Path, passphrase: str = "") -> None:
             os.fsync(out.fileno())
             os.link(out.name, file)  # unlike a rename, never over another
         note_all()
-        note(listed([settings.ERASED_LIST]), file.parent / LIST_BESIDE)
+        note(listed([settings.ERASED_LIST]), file.parent / BESIDE_BACKUPS)
     except FileExistsError as error:
         raise BackupError(f"{file} exists already: choose another name. Nothing was written.") from error
     except OSError as error:

@@ -48,6 +48,7 @@ INSTALLED_APPS = [
     "planning",
     "running",
     "progress",
+    "privacy",
     "visits",
     "sheets",
     "upkeep",
@@ -128,7 +129,9 @@ DATABASES = {
 }
 METRICS_TOKEN = os.environ.get("POLLICOR_METRICS_TOKEN", "")  # empty: there is no page of metrics
 BACKUP_DIR = Path(os.environ.get("POLLICOR_BACKUP_DIR", VAR / "backups"))
-ERASED_LIST = Path(os.environ.get("POLLICOR_ERASED_LIST", VAR / "lists" / "erased.jsonl"))  # see privacy/erased_list.py
+ERASED_LIST = Path(
+    os.environ.get("POLLICOR_ERASED_LIST", VAR / "lists" / "erased.jsonl")
+)  # see caseload/erased_list.py
 AUDIT_HEADS = Path(
     os.environ.get("POLLICOR_AUDIT_HEADS", VAR / "lists" / "audit-heads.jsonl")
 )  # see upkeep/audit_chain.py

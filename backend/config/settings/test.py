@@ -3,7 +3,7 @@
 import logging
 
 from config.settings.base import *  # noqa: F403
-from config.settings.base import INSTALLED_APPS, LOGGING
+from config.settings.base import INSTALLED_APPS, LOGGING, VAR
 
 INSTALLED_APPS = [*INSTALLED_APPS, "benchmarks"]
 
@@ -18,3 +18,6 @@ STORAGES = {
 }
 LOGGING["loggers"]["pollicor.requests"] = {"level": "WARNING"}  # a line for each would drown what the tests say
 TEST_RUNNER = "testing.runner.OneDayRunner"
+# Children that tests erase are on no list of a real database.
+ERASED_LIST = VAR / "test-lists" / "erased.jsonl"
+AUDIT_HEADS = VAR / "test-lists" / "audit-heads.jsonl"

@@ -2,8 +2,8 @@
 child.
 """
 
-from core.child.alerts import alerts
 from core.child.approaches import CHOICES, DEFAULTS, QUESTIONS, cue_for
+from core.child.in_sight import alerts
 from core.child.overlays import OVERLAYS, Overlay, overlay_for
 from core.child.profile import (
     ALLERGENS,

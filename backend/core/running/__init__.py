@@ -2,10 +2,10 @@
 
 from core.running.events import EVENT, HANDS, Event, EventError, read_event
 from core.running.grade_advice import ASKED_AFTER, WELL_PLACED, Fits, fits_today, step_today, well_placed
+from core.running.log_words import tap_words
 from core.running.pace import paces
 from core.running.prompts import REST, STEPS, TABLET_RULES, Ladder, PromptKind, Rest, Suggestion, table
 from core.running.sets import SetResult, WorkingHand, fold, without_undone
-from core.running.tap_words import tap_words
 
 __all__ = [
     "ASKED_AFTER",

@@ -15,11 +15,11 @@ from django.db.models import ForeignKey
 from django.test import TestCase, override_settings, tag
 from pypdf import PdfReader
 
+from caseload import erased_list
 from caseload.actions import PROFILE
 from caseload.models import Child, Home
 from clinic.models import AuditEntry, Clinic, Member
 from cupboard.models import StockItem
-from privacy import erased_list
 from privacy.actions import delete_record
 from privacy.api import _facts
 from privacy.export import everything
@@ -133,7 +133,9 @@ class ErasureLastsTest(TestCase):
         folder = TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.list = Path(folder.name) / "lists" / "erased.jsonl"
-        here = override_settings(ERASED_LIST=self.list)
+        self.backups = Path(folder.name) / "backups"
+        self.backups.mkdir()
+        here = override_settings(ERASED_LIST=self.list, BACKUP_DIR=self.backups)
         here.enable()
         self.addCleanup(here.disable)
         self.lead = make_member()
@@ -148,6 +150,7 @@ class ErasureLastsTest(TestCase):
         self.delete()
         self.assertEqual([json.loads(line) for line in self.list.read_text().splitlines()], [{"key": key}])
         self.assertEqual(self.list.stat().st_mode & 0o077, 0)
+        self.assertEqual(erased_list.listed([self.backups / erased_list.BESIDE_BACKUPS]), {UUID(key)})
         self.list.unlink()  # as if the process had died before it could write
         erased_list.note_all()
         self.assertEqual(erased_list.listed([self.list]), {UUID(key)})

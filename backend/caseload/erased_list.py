@@ -1,9 +1,10 @@
 """The list of erased children beside the database: what restores and recoveries go by, so that nobody comes back.
 
-A line is a child's key and the moment, as JSON, and nothing else about the child.
+A line is a child's key as JSON, and nothing else about the child.
 """
 
 import json
+import logging
 import os
 from collections.abc import Iterable
 from pathlib import Path
@@ -12,6 +13,9 @@ from uuid import UUID
 from django.conf import settings
 
 from caseload.models import Erased
+
+log = logging.getLogger(__name__)
+BESIDE_BACKUPS = "erased.jsonl"  # in a folder of backups: whom none of them brings back
 
 
 def note(keys: Iterable[UUID], file: Path | None = None) -> None:
@@ -26,6 +30,16 @@ def note(keys: Iterable[UUID], file: Path | None = None) -> None:
         out.writelines(lines)
         out.flush()
         os.fsync(out.fileno())
+
+
+def note_erased(key: UUID) -> None:
+    """Note a child on the list beside the database, and at once on the one beside the backups."""
+    note([key])
+    try:
+        if settings.BACKUP_DIR.is_dir():
+            note([key], settings.BACKUP_DIR / BESIDE_BACKUPS)
+    except OSError:
+        log.exception("The list beside the backups can't be written: the next backup brings it up to date.")
 
 
 def note_all(file: Path | None = None) -> None:
