@@ -4,6 +4,7 @@ import os
 import re
 import subprocess
 import sys
+from configparser import ConfigParser
 
 from django.conf import settings
 from django.test import SimpleTestCase
@@ -29,6 +30,14 @@ class DeploymentTest(SimpleTestCase):
 
     def test_without_a_key_nothing_starts(self) -> None:
         self.assertIn("POLLICOR_SECRET_KEY is empty", self.check(POLLICOR_HTTPS="1").stderr)
+
+    def test_whatever_ends_is_started_again_also_when_it_ended_well(self) -> None:
+        """A worker that was asked to end, or gave up on its database, ends with 0: supervisor calls that expected."""
+        programs = ConfigParser(interpolation=None, inline_comment_prefixes=(";",))
+        programs.read(settings.REPOSITORY / "scripts" / "supervisord.conf")
+        ours = [name for name in programs.sections() if name.startswith("program:")]
+        self.assertEqual(len(ours), 3)
+        self.assertEqual({programs[name]["autorestart"] for name in ours}, {"true"})
 
     def test_what_the_containers_are_set_by_is_said(self) -> None:
         compose = (settings.REPOSITORY / "deploy" / "compose.yaml").read_text()
