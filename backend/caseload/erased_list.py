@@ -30,16 +30,19 @@ def note(keys: Iterable[UUID], file: Path | None = None) -> None:
         out.writelines(lines)
         out.flush()
         os.fsync(out.fileno())
+        if os.geteuid() == 0:  # as in a backup by hand: the server goes on writing here
+            owner = path.parent.stat()
+            os.fchown(out.fileno(), owner.st_uid, owner.st_gid)
 
 
 def note_erased(key: UUID) -> None:
     """Note a child on the list beside the database, and at once on the one beside the backups."""
-    note([key])
-    try:
-        if settings.BACKUP_DIR.is_dir():
-            note([key], settings.BACKUP_DIR / BESIDE_BACKUPS)
-    except OSError:
-        log.exception("The list beside the backups can't be written: the next backup brings it up to date.")
+    for file in (settings.ERASED_LIST, settings.BACKUP_DIR / BESIDE_BACKUPS):
+        try:
+            if file == settings.ERASED_LIST or file.parent.is_dir():
+                note([key], file)
+        except OSError:  # the record is gone already; what is on the list in the database is written with a backup
+            log.exception("The list of erased children in %s can't be written: the next backup does.", file.parent)
 
 
 def note_all(file: Path | None = None) -> None:
