@@ -128,7 +128,7 @@ class MainJobTest(BrowserTest):
         before = Plan.objects.get().blocks.count()
         page.get_by_role("button", name="Remove").click()
         self.eventually(lambda: Plan.objects.get().blocks.count() == before - 1, "one block fewer")
-        page.get_by_role("button", name="Undo").click()
+        page.get_by_role("button", name="Undo", exact=True).click()
         expect(page.locator(".block")).to_have_count(before)
         version = Plan.objects.get().version
         page.get_by_role("button", name="Plan again").click()
@@ -143,7 +143,7 @@ class MainJobTest(BrowserTest):
             page.get_by_role("button", name=re.compile(f"^{number + 1}: ")).click()
             for outcome in ("On their own", "On their own", "Not yet", "On their own", "With help"):
                 page.get_by_role("button", name=re.compile(outcome)).click()
-        page.get_by_role("button", name="Undo").click()
+        page.get_by_role("button", name="Undo", exact=True).click()
         page.reload()
         page.get_by_role("button", name=re.compile("On their own")).wait_for()
         page.get_by_role("button", name=re.compile(f"^{blocks}: ")).click()

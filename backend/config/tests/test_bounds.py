@@ -31,7 +31,7 @@ class TooMuchTest(TestCase):
             self.refused("post", "/batches", {"children": [child], "minutes": minutes})
         self.assertEqual(self.refused("post", f"/children/{child}/goals", goal)["fields"][0]["field"], "words")
         self.refused("post", f"/children/{child}/plans", {**plan, "task": "t" * 25})
-        for text in ("cork," + "9" * 5000, "cork\rspoon,2\n\r\t,", "\n\r\t"):
+        for text in ("cork," + "9" * 5000, "\n\r\t"):
             self.refused("post", f"/homes/{home}/list", {"text": text})
         for values in ({"format": "\ud800"}, {"format": "pollicor-library-1", "entries": [{"kind": "\ud800"}]}):
             self.assertIn(self.api("post", "/own-file", values)[0], (400, 422))

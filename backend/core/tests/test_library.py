@@ -135,7 +135,7 @@ class CheckTest(TestCase):
         }
         a, b = ({"words": w, "tell": "Do it."} for w in "ab")
         for changed, field, phrase in (
-            ({"axes": [flat]}, "axes.0.steps.1.adds", "more in some strand than the one before"),
+            ({"axes": [flat]}, "axes.0.steps.1.adds", "is not harder than step"),
             ({"axes": [{**flat, "steps": [a, {**b, "adds": 9}]}]}, "axes.0.steps.1.adds", "ladder ends at"),
             (
                 {"axes": [{**flat, "steps": [a, {**b, "adds": {"hold": 1}}]}]},
