@@ -9,7 +9,7 @@ from caseload.checks import FieldError
 from caseload.models import Child
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
-from core.progress import WORDS, RunRecord, Step, draft, redraft
+from core.progress import WORDS, RunRecord, Step, draft, priority, redraft
 from progress.models import Amendment, Goal, GoalScore, Note
 from running.models import Run
 from running.queries import folded, names_of
@@ -19,7 +19,7 @@ SCALE = (-2, -1, 0, 1, 2)
 
 def drafted(run: Run) -> str:
     """Return the note's draft from what is on record."""
-    decisions = list(run.decisions.all())
+    decisions = sorted(run.decisions.order_by("strand"), key=lambda d: priority(d.kind))
     sets = folded(run)
     done = {s.block for s in sets}
     earlier = (

@@ -56,12 +56,17 @@ def redraft(before: str, text: str, now: str) -> str:
     before -- the draft the text was written from; now: the draft as the record stands now
     Where the therapist and the record both changed the same words, the therapist's stay; so does a text that has less
     than half of the draft left in it.
-    Source: three-way merge, by the package merge3, word by word.
+    Source: three-way merge, by the package merge3: clause by clause, since clauses repeat each other's words, and word
+    by word only where both changed the same clauses.
     """
-    base, own, record = _words(before), _words(text), _words(now)
-    if SequenceMatcher(None, base, own, autojunk=False).ratio() < OWN_WORDS:
+    if SequenceMatcher(None, _words(before), _words(text), autojunk=False).ratio() < OWN_WORDS:
         return text
-    groups = Merge3(base, own, record).merge_groups()
+    groups = Merge3(_clauses(before), _clauses(text), _clauses(now)).merge_groups()
+    return "".join(_by_word(*group[1:]) if len(group) > 2 else "".join(group[1]) for group in groups)
+
+
+def _by_word(base: Sequence[str], own: Sequence[str], record: Sequence[str]) -> str:
+    groups = Merge3(*(_words("".join(part)) for part in (base, own, record))).merge_groups()
     return "".join(word for group in groups for word in (_settled(*group[1:]) if len(group) > 2 else group[1]))
 
 
@@ -76,6 +81,10 @@ def _settled(base: Sequence[str], own: Sequence[str], record: Sequence[str]) -> 
 
 def _words(text: str) -> list[str]:
     return re.findall(r"\s*\S+", text)
+
+
+def _clauses(text: str) -> list[str]:
+    return re.split(r"(?<=[.;])(?=\s)", text)
 
 
 def _done_words(record: RunRecord) -> str:

@@ -7,7 +7,7 @@ from typing import Any
 from unittest import TestCase
 
 from core.library import ACTIVITIES
-from core.progress import RunRecord, Step, by_hand, draft, help_by_day, measures
+from core.progress import RunRecord, Step, by_hand, draft, help_by_day, measures, redraft
 from core.recording import MEASURED
 from core.units import UCUM
 from testing.core_builders import set_of
@@ -126,3 +126,14 @@ class NoteTest(TestCase):
 
     def test_a_session_without_a_tap_says_so(self) -> None:
         self.assertIn("Nothing was counted", draft(self.run_record(sets=[], skipped=[], rungs={}, steps=[])))
+
+    def test_a_text_follows_the_answers_clause_by_clause_where_clauses_are_alike(self) -> None:
+        """Three steps in the same words: each answer reaches its own clause, and what was written between stays."""
+        strands = ("hold_and_act", "finger_isolation", "buttons")
+        before = draft(self.run_record(steps=[Step(s, "Stay", "7 of 8 alone") for s in strands]))
+        after = draft(self.run_record(steps=[Step(s, "Stay", "7 of 8 alone", "accepted") for s in strands]))
+        own = before.replace("Next: ", "Mother was there. Next: ") + " New shoes."
+        expected = after.replace("Next: ", "Mother was there. Next: ") + " New shoes."
+        self.assertEqual(redraft(before, own, after), expected)
+        edited = before.replace("stay, 7 of 8", "stay as it is, 7 of 8", 1)
+        self.assertEqual(redraft(before, edited, after), after.replace("stay, 7 of 8", "stay as it is, 7 of 8", 1))

@@ -21,6 +21,7 @@ const text = ref('')
 const more = ref('')
 const asks = ref(false)
 const error = ref<Error | null>(null)
+const unread = ref(false)
 /** The text as the server gave it, and the draft it follows: what differs from it is the therapist's own. */
 let given: Pick<Schemas['NoteOut'], 'text' | 'draft'> | undefined
 
@@ -60,7 +61,10 @@ watch(
 const openSteps = computed(() => note.value?.open_steps ?? 0)
 async function sign(): Promise<void> {
   asks.value = false
+  const read = text.value.trim()
   if (!(await keep())) return
+  unread.value = text.value !== read
+  if (unread.value) return
   const body = { version: note.value?.version ?? 0, open_steps: openSteps.value }
   await change(() => unwrap(api.POST('/api/runs/{run_id}/note/sign', { params: { path }, body })))
 }
@@ -107,6 +111,9 @@ const amend = (): Promise<boolean> =>
       <p v-if="note.late_taps" class="notice row" role="status">
         {{ note.late_taps === 1 ? '1 tap' : `${note.late_taps} taps` }} arrived after the run had ended.
         <button type="button" class="plain-button" @click="count">Count them now</button>
+      </p>
+      <p v-if="unread" class="notice" role="status">
+        The record changed while you wrote, and the note with it. Read it once more, then sign.
       </p>
       <el-input v-model="text" type="textarea" :autosize="{ minRows: 5 }" aria-label="Note" />
       <div class="row">
