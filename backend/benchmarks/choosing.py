@@ -18,7 +18,7 @@ from core.ability import Estimate, Floats, SetEvidence, chance, on_day, update
 from core.ability.simulation import LEARNING, Child
 from core.library import ACTIVITIES as LIBRARY
 from core.offers import Variant, difficulty, variants_of
-from core.planner.objective import FRESHNESS
+from core.planner.candidates.worth import FRESHNESS
 from core.progress import decide, policy_for
 from core.running import ASKED_AFTER, WELL_PLACED, SetResult, fits_today
 

@@ -9,12 +9,10 @@ from typing import Any
 from unittest.mock import patch
 
 from core.offers import UsableCupboard
-from core.planner import SessionRequest, plan_session
+from core.planner import SessionRequest, plan_session, warm_up
 from core.planner.candidates import all_candidates
-from core.planner.model import solve
-from core.planner.options import undominated
-from core.planner.session import limits_of, options_of
-from core.planner.solver import Effort
+from core.planner.choice import limits_of, options_of
+from core.planner.solver import Effort, solve, undominated
 from testing.cases import cases
 from testing.core_builders import made_up_request
 
@@ -52,7 +50,7 @@ def against_straightforward(say: Callable[[str], None]) -> None:
 def whole(say: Callable[[str], None]) -> None:
     """The whole of plan_session for the cases and 300 made-up children, those whose parts don't all fit included."""
     took, given_up, status = [], 0, Counter[str]()
-    plan_session(made_up_request(999))  # the solver and the library come in once
+    warm_up()  # as the server does before it serves
     for request in (*(c.request for c in cases()), *map(made_up_request, range(1000, 1300))):
         start = perf_counter()
         plan = plan_session(request)

@@ -99,29 +99,9 @@ def library_size(say: Say) -> None:
 
 
 def _sessions_with(activities: dict[str, Activity]) -> float:
-    modules = (
-        "core.offers.usable_cupboard",
-        "core.offers.offer",
-        "core.offers.grading",
-        "core.planner.candidates",
-        "core.planner.suitability",
-        "core.planner.why_left_out",
-        "core.planner.session",
-        "core.library",
-    )
-    patches = [patch(f"{m}.ACTIVITIES", activities) for m in modules]
-    for p in patches:
-        p.start()
-    try:
-        total = 0.0
-        for seed in range(200, 208):
-            request = made_up_request(seed)
-            took, _ = _took(partial(_solved, request))
-            total += took
-        return total
-    finally:
-        for p in patches:
-            p.stop()
+    with patch("core.library.ACTIVITIES", activities):
+        requests = (replace(made_up_request(seed), activities=activities) for seed in range(200, 208))
+        return sum(_took(partial(_solved, request))[0] for request in requests)
 
 
 def _solved(request: SessionRequest) -> object:

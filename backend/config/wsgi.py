@@ -9,14 +9,14 @@ application = get_wsgi_application()
 
 
 def _warm_up() -> None:
-    import ortools.sat.python.cp_model  # noqa: F401  half a second, once, before the workers part
-
     from core.library import THINGS, reading_grade
+    from core.planner import warm_up
     from core.safety import fits_small_parts_cylinder
 
     for thing in THINGS.values():
         fits_small_parts_cylinder(thing.shape)
     reading_grade("One word.")  # its list of syllables takes a second to read
+    warm_up()  # last: what is at hand by now is left out of the garbage collector's rounds
 
 
 _warm_up()

@@ -15,9 +15,10 @@ from clinic.actions import log
 from clinic.links import digest
 from clinic.models import Member
 from clinic.permissions import require
-from core.planner import LOOK, Stop, clashes, travel_order
+from core.planner import LOOK
 from planning.models import Plan
 from running.models import Run
+from visits.day_order import Stop, clashes, travel_order
 from visits.models import Feed, Visit, VisitStatus
 
 LONGEST = 62  # days that are read at once

@@ -14,7 +14,6 @@ child beyond the usual, and their covariances. What sets change of it is in `lea
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date, timedelta
-from functools import reduce
 from math import inf, isfinite, log
 from types import MappingProxyType
 from typing import Any
@@ -245,31 +244,51 @@ def chance_together(
     Limits: Gauss-Hermite quadrature with 9 nodes a strand, good to about 0.005 where several strands count.
     """
     asked = np.asarray(rungs, dtype=float)
-    if len(estimates) == 1:
-        return np.asarray(chance(estimates[0], asked[:, 0], support, activity_id))
-    count = len(estimates)
-    gaps, weights = [], np.ones(())
-    for i, e in enumerate(estimates):
-        mean, sd = e.level(activity_id, support)
-        shape = (1,) * i + (-1,) + (1,) * (count - 1 - i)
-        level = mean + (sd * FEW_NODES).reshape(shape)
-        gaps.append(level[None] - asked[:, i].reshape((-1, *(1,) * count)))
-        weights = weights * FEW_WEIGHTS.reshape(shape)
-    chances: Floats = (odds_curve(reduce(np.minimum, gaps)) * weights[None]).reshape(len(asked), -1).sum(axis=1)
-    return with_slips(chances)
+    return chances_at([e.level(activity_id, support) for e in estimates], asked)
 
 
-def chance_between(levels: Sequence[tuple[float, float]], rungs: ArrayLike, low: float, high: float) -> Floats:
+def chances_at(levels: ArrayLike, rungs: Floats) -> Floats:
+    """Return chance_together of n pieces of work.
+
+    levels -- (mean, sd) of the child's level in each strand, (strands, 2), or for each piece of work its own,
+              (n, strands, 2); a mean of infinity asks nothing of a strand
+    rungs  -- (n, strands); minus infinity asks nothing of a strand
+    """
+    every = np.broadcast_to(np.asarray(levels, dtype=float), (*rungs.shape, 2))
+    means, sds = every[..., 0], every[..., 1]
+    result = np.zeros(len(rungs))
+    asks = np.isfinite(means - rungs)
+    counts = asks.sum(axis=1)
+    for count in np.unique(counts).tolist():
+        rows = np.flatnonzero(counts == count)
+        cols = np.argsort(~asks[rows], axis=1, kind="stable")[:, :count]
+        gaps = np.take_along_axis(means[rows] - rungs[rows], cols, axis=1)
+        spread = np.take_along_axis(sds[rows], cols, axis=1)
+        if count == 1:
+            result[rows] = with_slips(odds_curve(gaps + spread * _NODES) @ _WEIGHTS)
+            continue
+        weakest, weights = np.full((len(rows), *(1,) * count), np.inf), np.ones(())
+        for i in range(count):
+            shape = (1,) * i + (-1,) + (1,) * (count - 1 - i)
+            own = (gaps[:, i, None] + spread[:, i, None] * FEW_NODES).reshape(len(rows), *shape)
+            weakest, weights = np.minimum(weakest, own), weights * FEW_WEIGHTS.reshape(shape)
+        chances = (odds_curve(weakest) * weights[None]).reshape(len(rows), -1).sum(axis=1)
+        result[rows] = with_slips(chances)
+    return result
+
+
+def chance_between(levels: ArrayLike, rungs: ArrayLike, low: float, high: float) -> Floats:
     """Return the chance that a child stands between so many rungs above the work and so many: how sure it is that the
     work is well placed.
 
-    levels    -- (mean, sd) of the child's level in each strand the work asks of, in rungs, taken as independent
+    levels    -- (mean, sd) of the child's level in each strand the work asks of, in rungs, taken as independent; for
+                 all the work, (strands, 2), or for each piece its own, (n, strands, 2)
     rungs     -- (n, strands), what each piece of work asks of them; the weakest strand decides
     low, high -- rungs above the work; gap_at says them for a chance
     Returns   -- (n,) chances
     """
     asked = np.asarray(rungs, dtype=float)
-    means, sds = np.array([m for m, _ in levels]), np.array([sd for _, sd in levels])
+    means, sds = np.moveaxis(np.asarray(levels, dtype=float), -1, 0)
     above_low, above_high = (np.prod(ndtr((means - asked - gap) / sds), axis=1) for gap in (low, high))
     return np.asarray(above_low - above_high)
 

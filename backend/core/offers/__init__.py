@@ -2,7 +2,7 @@
 
 from core.offers.coverage import Reach, most_useful_first, reach, reach_of_thing, starter_list
 from core.offers.fitting import room
-from core.offers.forecast import Asked, asked_by_name, chances_alone, chances_of
+from core.offers.forecast import chances_alone
 from core.offers.grading import (
     Neighbour,
     asks_other_hand,
@@ -19,9 +19,11 @@ from core.offers.substitutes import Swap, swaps
 from core.offers.telling import Told, told
 from core.offers.usable_cupboard import UsableCupboard, fillers, stock_of
 from core.offers.variants import (
+    Ask,
     Variant,
     ask_of,
     asked_of,
+    asks_of,
     checked_variant,
     difficulty,
     posture_of,
@@ -34,7 +36,7 @@ from core.offers.variants import (
 )
 
 __all__ = [
-    "Asked",
+    "Ask",
     "Lack",
     "LackKind",
     "Neighbour",
@@ -47,12 +49,11 @@ __all__ = [
     "UsableCupboard",
     "Variant",
     "ask_of",
-    "asked_by_name",
     "asked_of",
+    "asks_of",
     "asks_other_hand",
     "by_hand",
     "chances_alone",
-    "chances_of",
     "checked_variant",
     "dials",
     "difficulty",

@@ -39,7 +39,7 @@ class UsableCupboard:
         self._usable = sum(
             1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
         )
-        self._as_usual = tuple((1 << i, s.usual.id) for i, s in enumerate(self.stock) if _as_listed(s))
+        self._as_usual = _bits_of(s.usual.id if _as_listed(s) else "" for s in self.stock)
         self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if not _as_listed(s))
         self._sharp = sum(1 << i for i, t in enumerate(self.things) if t.sharp)
         self._met: dict[Need, int] = {}
@@ -51,6 +51,7 @@ class UsableCupboard:
         self._tag_verdicts: dict[tuple[str, ...], Verdict] = {}
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer] = {}
+        self._would_be_barred: dict[str, bool] = {}
         self._have = {s.usual.id: s.count for s in self.stock}
 
     @property
@@ -75,6 +76,13 @@ class UsableCupboard:
         return (
             None if filling is None else self._offers.setdefault(variant, Offer(variant, filling, self.child.learned))
         )
+
+    def offered(self, variant: Variant) -> Offer:
+        """The offer of a variant whose things are known to be here. Raises LookupError where they are not."""
+        offer = self.offer(variant)
+        if offer is None:
+            raise LookupError(f"{variant} is not on offer here; ask filling() first.")
+        return offer
 
     def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
         """Every variant on offer, activity by activity."""
@@ -201,7 +209,7 @@ class UsableCupboard:
         if form not in self._orders:
             suits = _suits(form, self.child.age_months)
             self._orders[form] = sorted(
-                range(len(self.stock)), key=lambda at: (self._care[at], suits(self.things[at]), at)
+                _bits(self._form(form)), key=lambda at: (self._care[at], suits(self.things[at]), at)
             )
         bits = set(_bits(mask))
         return [at for at in self._orders[form] if at in bits] if len(bits) > 1 else list(bits)
@@ -222,8 +230,8 @@ class UsableCupboard:
 
     def _meeting(self, need: Need) -> int:
         if need not in self._met:
-            usual = _meeting_as_usual(need)
-            self._met[need] = sum(bit for bit, id in self._as_usual if id in usual) + sum(
+            usual = self._as_usual.keys() & _meeting_as_usual(need)
+            self._met[need] = sum(map(self._as_usual.__getitem__, usual)) + sum(
                 bit for bit, thing in self._measured if need.met_by(thing)
             )
         return self._met[need]
@@ -322,18 +330,29 @@ class UsableCupboard:
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
         return Lack(variant, "missing", f"Needs {role.asks(extra)}; nothing here fits.", self._to_add(role, extra))
 
+    def _barred(self, thing: Thing) -> bool:
+        """Whether a thing of the library would be barred here."""
+        if thing.id not in self._would_be_barred:
+            self._would_be_barred[thing.id] = safety.assess(thing, self.child, self.setting).status == "barred"
+        return self._would_be_barred[thing.id]
+
     def _to_add(self, role: Role, extra: tuple[Need, ...]) -> str:
-        safe = [
-            m
-            for m in fillers(role, extra)
-            if safety.assess(m, self.child, self.setting).status != "barred" and self._fits_hand(m)
-        ]
+        safe = [m for m in fillers(role, extra) if not self._barred(m) and self._fits_hand(m)]
         made = [RECIPES[m.id] for m in safe if m.id in RECIPES and not RECIPES[m.id].missing(self._have)]
         if made:
             quickest = min(made, key=lambda m: (m.minutes, m.thing_id))
             return f"Make {quickest.name.lower()} from what is here ({quickest.minutes} min)."
         names = [m.name.lower() for m in safe]
         return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
+
+
+def _bits_of(ids: Iterable[str]) -> dict[str, int]:
+    """The bits of things by id; those without one are left out."""
+    result: dict[str, int] = {}
+    for i, id in enumerate(ids):
+        if id:
+            result[id] = result.get(id, 0) | 1 << i
+    return result
 
 
 def _as_listed(stock: Stock) -> bool:

@@ -1,45 +1,67 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
-from core.planner.blocks import stand, totals
-from core.planner.day_order import Stop, clashes, travel_order
-from core.planner.dose import Pace, seconds_a_try
-from core.planner.format_source import blank_format, format_issues, own_format
-from core.planner.formats import FORMATS, LOOK, ORDERS, PART_NAMES, Format, format_of, look_up_formats_with
-from core.planner.group import (
-    GroupBlock,
-    GroupPlan,
-    GroupRequest,
-    PlannedGroupBlock,
-    group_minutes,
-    plan_group,
+from core.planner.candidates import (
+    parts_of,
+    plain_first,
     safe_for_all,
-    stand_together,
     table_for_all,
+    too_demanding,
+    too_young,
 )
-from core.planner.group_left_out import left_out_together
+from core.planner.group import plan_group, stand_together
+from core.planner.readiness import warm_up
+from core.planner.reasons import (
+    DifferenceKind,
+    differences,
+    group_minutes,
+    left_out,
+    left_out_together,
+    stand,
+    totals,
+)
 from core.planner.request import (
+    DAYS,
+    FORMATS,
     LONGEST_SESSION,
+    LOOK,
+    ORDERS,
+    PART_NAMES,
     SHORTEST_SESSION,
     WORKED_OUT,
     Block,
     ChainStep,
+    Elsewhere,
+    Format,
+    GroupBlock,
+    GroupPlan,
+    GroupRequest,
     LeftOut,
     LeftOutKind,
+    Pace,
     PlannedBlock,
+    PlannedGroupBlock,
     PlanStatus,
     Reason,
     Refusal,
+    RequestError,
     SessionPlan,
     SessionRequest,
     Watched,
+    WeekPlan,
+    WeekRequest,
+    blank_format,
+    done_elsewhere,
+    format_issues,
+    format_of,
+    look_up_formats_with,
+    own_format,
+    seconds_a_try,
 )
-from core.planner.session import RequestError, plan_session
+from core.planner.session import plan_session
 from core.planner.solver import Abandoned, asked_by
-from core.planner.suitability import parts_of, plain_first, too_demanding, too_young
 from core.planner.visit_bag import Bag, Visit, pack_bag
-from core.planner.week import DAYS, Elsewhere, WeekPlan, WeekRequest, done_elsewhere, plan_week
-from core.planner.what_if import DifferenceKind, bring_in, differences
-from core.planner.why_left_out import left_out
+from core.planner.week import plan_week
+from core.planner.what_if import bring_in
 
 __all__ = [
     "DAYS",
@@ -71,7 +93,6 @@ __all__ = [
     "RequestError",
     "SessionPlan",
     "SessionRequest",
-    "Stop",
     "Visit",
     "Watched",
     "WeekPlan",
@@ -79,7 +100,6 @@ __all__ = [
     "asked_by",
     "blank_format",
     "bring_in",
-    "clashes",
     "differences",
     "done_elsewhere",
     "format_issues",
@@ -103,5 +123,5 @@ __all__ = [
     "too_demanding",
     "too_young",
     "totals",
-    "travel_order",
+    "warm_up",
 ]

@@ -1,21 +1,13 @@
-"""Questions about a plan: what bringing one activity in would cost, and how a plan differs from the one before."""
+"""What bringing one activity into a plan would cost."""
 
-from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Literal
 
 from core.library import find_activity
-from core.offers import difficulty
 from core.planner.candidates import Candidate, all_candidates
-from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.model import TENTHS, Built, build
-from core.planner.options import WORTH_A_MINUTE, Option, undominated
+from core.planner.choice import limits_of, options_of
+from core.planner.reasons import left_out, limit_words
 from core.planner.request import PlannedBlock, SessionRequest
-from core.planner.session import limit_words, limits_of, options_of
-from core.planner.solver import run
-from core.planner.why_left_out import left_out
-
-SAME_RUNGS = 0.05  # rungs less than which two grades count as equally hard
+from core.planner.solver import TENTHS, WORTH_A_MINUTE, Built, Option, build, run, smallest, undominated
 
 
 @dataclass(frozen=True)
@@ -35,7 +27,7 @@ class BroughtIn:
 def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     """Return what it would cost to have this activity in the session, or the smallest change that would let it in.
 
-    Raises KeyError for an activity that is not in the library.
+    Raises NotThere for an activity that is not in the library.
     """
     activity = find_activity(activity_id)
     candidates = all_candidates(request)
@@ -65,7 +57,7 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
         words = "As good as what is there." if cost < 0.05 else f"It would cost {cost:.1f} well-spent minutes."
         block = next(o.of.planned(o.sets) for o in chosen if o.activity.id == activity_id)
         return BroughtIn(activity_id, activity.name, cost, words, "", block)
-    less = smallest([*mine, *others], [], limits, LIMITS_ORDER, there)
+    less = smallest([*mine, *others], [], limits, also=there)
     if less is None:
         return BroughtIn(
             activity_id, activity.name, None, "It fits no session of this format.", "Choose another format."
@@ -81,44 +73,3 @@ def _worth(built: Built[Candidate]) -> tuple[float, str, list[Option[Candidate]]
         return 0.0, status, []
     chosen = [o for o, t in zip(built.listed, built.take, strict=True) if solver.value(t)]
     return solver.objective_value / (WORTH_A_MINUTE * TENTHS), status, chosen
-
-
-DifferenceKind = Literal["new", "gone", "harder", "easier", "other", "same"]
-
-
-@dataclass(frozen=True)
-class Difference:
-    """One line of a comparison. kind: new, gone, harder, easier, other or same."""
-
-    activity_id: str
-    name: str
-    kind: DifferenceKind
-    words: str
-
-
-def differences(now: Sequence[PlannedBlock], before: Sequence[PlannedBlock]) -> tuple[Difference, ...]:
-    """Return how a plan differs from an earlier one: what stayed, in the order of now; then what is gone."""
-    old = {p.variant.activity_id: p for p in before}
-    stayed = [_difference(p, old.get(p.variant.activity_id)) for p in now]
-    kept = {p.variant.activity_id for p in now}
-    gone = [
-        Difference(p.variant.activity_id, find_activity(p.variant.activity_id).name, "gone", "not this time")
-        for p in before
-        if p.variant.activity_id not in kept
-    ]
-    return (*stayed, *gone)
-
-
-def _difference(now: PlannedBlock, before: PlannedBlock | None) -> Difference:
-    activity = find_activity(now.variant.activity_id)
-    if before is None:
-        return Difference(activity.id, activity.name, "new", "not last time")
-    rungs = difficulty(now.variant)[activity.strand] - difficulty(before.variant)[activity.strand]
-    more = now.sets - before.sets
-    words = [f"{abs(rungs):.1f} rungs {'harder' if rungs > 0 else 'easier'}"] if abs(rungs) > SAME_RUNGS else []
-    words += ["another grade, as hard"] if not words and now.variant != before.variant else []
-    words += [f"{abs(more)} {'set' if abs(more) == 1 else 'sets'} {'more' if more > 0 else 'fewer'}"] if more else []
-    kind: DifferenceKind = (
-        "harder" if rungs > SAME_RUNGS else "easier" if rungs < -SAME_RUNGS else "other" if words else "same"
-    )
-    return Difference(activity.id, activity.name, kind, ", ".join(words) or "as last time")

@@ -66,7 +66,8 @@ def redraft(before: str, text: str, now: str) -> str:
 
 
 def _by_word(base: Sequence[str], own: Sequence[str], record: Sequence[str]) -> str:
-    groups = Merge3(*(_words("".join(part)) for part in (base, own, record))).merge_groups()
+    base, own, record = (_words("".join(part)) for part in (base, own, record))
+    groups = Merge3(base, own, record).merge_groups()
     return "".join(word for group in groups for word in (_settled(*group[1:]) if len(group) > 2 else group[1]))
 
 

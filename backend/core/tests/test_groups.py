@@ -14,8 +14,8 @@ from core.planner import (
     plan_group,
 )
 from core.planner.candidates import all_candidates
-from core.planner.group import PARTS, safe_for_all, shared_candidates, watched
-from core.planner.group_left_out import left_out_together
+from core.planner.candidates.together import PARTS, safe_for_all, shared_candidates, watched
+from core.planner.reasons import left_out_together
 from core.safety import RULES, assess
 from core.safety.verdicts import rule
 from core.skills import STRANDS

@@ -9,7 +9,7 @@ from core.library.kit import LEVELS
 from core.library.kit_source import KitSource
 from core.library.source import read
 from core.planner import PlannedBlock, RequestError, plan_session
-from core.planner.formats import BOXES
+from core.planner.request.formats import BOXES
 from testing.core_builders import everything, request_for
 
 FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}), attention_minutes=30)

@@ -30,7 +30,7 @@ from core.child import Child
 from core.library import ACTIVITIES
 from core.offers import Variant, by_hand, difficulty, evidence_name, taught_rungs
 from core.planner import Pace, plan_session
-from core.planner.dose import seconds_a_try
+from core.planner.request.dose import seconds_a_try
 from core.progress import next_hand
 from core.recording import AS_SHIPPED, Learned
 from core.running import fits_today, well_placed

@@ -10,10 +10,9 @@ from core.offers import UsableCupboard, Variant
 from core.offers.usable_cupboard import stock_of
 from core.planner import PlannedBlock, RequestError, plan_session
 from core.planner.candidates import all_candidates
-from core.planner.model import Limits, solve
-from core.planner.options import undominated
-from core.planner.session import TIDY_TOGETHER, limits_of, options_of
-from core.planner.solver import Effort
+from core.planner.choice import limits_of, options_of
+from core.planner.reasons import TIDY_TOGETHER
+from core.planner.solver import MOVES, Effort, Limits, TargetLimit, solve, undominated
 from core.skills import STRANDS
 from testing.checker import broken_limits
 from testing.core_builders import everything, made_up_request, request_for
@@ -63,10 +62,10 @@ def allowed(chosen, limits) -> bool:
     if any(n > have[stock_id] for stock_id, n in used.items()):
         return False
     for must, least in limits.least:
-        if must == "moves":
+        if must == MOVES:
             there = sum(o.activity.moves for o in chosen)
         else:
-            there = sum(o.part == "main" and f"target:{STRANDS[o.of.strand].target}" == must for o in chosen)
+            there = sum(o.part == "main" and TargetLimit(STRANDS[o.of.strand].target) == must for o in chosen)
         if there < least:
             return False
     return some_order_keeps_tiring_apart(chosen)

@@ -14,8 +14,8 @@ from core.library.work import WORK
 from core.offers import UsableCupboard, Variant, difficulty, try_seconds, variants_of
 from core.planner import Pace, PlannedBlock, plan_session, stand
 from core.planner.candidates import all_candidates
-from core.planner.dose import dose_of
-from core.planner.suitability import own_task
+from core.planner.candidates.suitability import own_task
+from core.planner.request.dose import dose_of
 from core.running import paces
 from core.skills import STRANDS, WANTED_TASKS
 from testing.cases import cases

@@ -8,7 +8,7 @@ from core.ability import Estimate, chain, held_back, proven_steps, shortfalls, s
 from core.child import Child
 from core.library import ACTIVITIES, has_practice, is_the_task
 from core.planner import plan_session
-from core.planner.suitability import own_task
+from core.planner.candidates.suitability import own_task
 from core.progress import WORDS, Latest, standings
 from core.skills import WANTED_TASKS
 from testing.core_builders import everything, made_up_request, request_for

@@ -19,11 +19,11 @@ from core.planner import (
     plan_week,
 )
 from core.planner.candidates import all_candidates
-from core.planner.format_source import blank_format, own_format
-from core.planner.formats import FORMATS
-from core.planner.infeasible import LIMITS_ORDER, smallest
-from core.planner.model import Limits, solve
-from core.planner.week import MOST_DAY, Site, _as_home, solve_week, week_options
+from core.planner.choice import MOST_DAY, Site, solve_week, week_options
+from core.planner.request.format_source import blank_format, own_format
+from core.planner.request.formats import FORMATS
+from core.planner.solver import Limits, smallest, solve
+from core.planner.week import _as_home
 from core.safety import assess
 from core.skills import STRANDS, TARGETS
 from testing.core_builders import everything, made_up_request, request_for
@@ -239,7 +239,6 @@ class RelaxTest(TestCase):
     @slow
     def test_no_smaller_set_of_limits_would_do(self) -> None:
         """Every smaller set is tried by brute force."""
-        parts = ("part:opener", "part:tidy", "part:warm-up", "part:daily")
         tried = 0
         for seed in range(400, 415):
             request = replace(made_up_request(seed), minutes=12)
@@ -249,7 +248,7 @@ class RelaxTest(TestCase):
             limits = Limits(9, 3, must, 1)
             if not any(o.part == "main" for o in options) or solve(options, [], limits).status != "infeasible":
                 continue
-            answer = smallest(options, [], limits, parts)
+            answer = smallest(options, [], limits, content_only=True)
             possible = [
                 given
                 for n in range(len(must) + 1)
@@ -273,7 +272,7 @@ class RelaxTest(TestCase):
     def test_the_fewest_limits_are_found_among_all_kinds(self) -> None:
         request = replace(made_up_request(402), minutes=8)
         options = [o for c in all_candidates(request) for o in c.options()][:60]
-        answer = smallest(options, [], Limits(6, 2, ("opener", "tidy"), 2), LIMITS_ORDER)
+        answer = smallest(options, [], Limits(6, 2, ("opener", "tidy"), 2))
         self.assertTrue(answer and answer.given_up)
 
 

@@ -18,8 +18,8 @@ from core.materials import Role
 from core.offers import UsableCupboard, Variant, ask_of, asked_of, tags_of, variants_of
 from core.planner import PlannedBlock, SessionRequest, plan_session, stand, totals
 from core.planner.candidates import all_candidates, tidying
-from core.planner.objective import freshness, liking, rungs_short, strand_weight, zone_fit
-from core.planner.suitability import aims, minutes_of, too_demanding
+from core.planner.candidates.suitability import aims, minutes_of, too_demanding
+from core.planner.candidates.worth import freshness, liking, rungs_short, strand_weight, zone_fit
 from core.safety import assess_together
 from core.skills import STRANDS
 from testing.core_builders import everything, full_house, made_up_request, request_for

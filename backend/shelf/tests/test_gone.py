@@ -8,8 +8,9 @@ from uuid import uuid4
 
 from core.library import LibraryError, own
 from core.offers import Variant
-from core.planner import PlannedBlock, formats
-from core.planner.format_source import blank_format
+from core.planner import PlannedBlock
+from core.planner.request import formats
+from core.planner.request.format_source import blank_format
 from core.skills import own as own_tasks
 from planning.actions import make_plan, set_blocks
 from planning.workbench import Wish

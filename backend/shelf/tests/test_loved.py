@@ -7,7 +7,7 @@ from caseload.models import Child
 from core.library import ACTIVITIES
 from core.offers import Variant
 from core.planner import PlannedBlock
-from core.planner.objective import liking
+from core.planner.candidates.worth import liking
 from planning.workbench import Wish, workbench
 from testing.builders import TODAY, Api, make_child, make_member
 

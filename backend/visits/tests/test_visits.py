@@ -9,9 +9,9 @@ from django.test import Client, TestCase
 
 from caseload.models import Child
 from clinic.models import AuditEntry, Clinic
-from core.planner import Stop, clashes, travel_order
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child, tap_all
+from visits.day_order import Stop, clashes, travel_order
 from visits.models import Feed, Visit
 
 

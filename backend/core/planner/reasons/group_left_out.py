@@ -3,9 +3,9 @@
 from dataclasses import replace
 from math import ceil
 
-from core.planner.group import GroupRequest, best_each, shared_candidates, table_for_all
-from core.planner.request import LeftOut
-from core.planner.why_left_out import gravest_first, left_out
+from core.planner.candidates import best_each, shared_candidates, table_for_all
+from core.planner.reasons.left_out import gravest_first, left_out
+from core.planner.request import GroupRequest, LeftOut
 
 FITS = frozenset({"not_chosen"})
 NO_ONE_PART = "A sure win for one child and main work for another: no single part suits everyone."

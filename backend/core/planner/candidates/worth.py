@@ -3,7 +3,6 @@
 Safety, stock, supervision, fatigue and order are limits elsewhere, never prices here.
 """
 
-from collections.abc import Sequence
 from functools import cache
 
 import numpy as np
@@ -24,14 +23,14 @@ IN_DOUBT = 0.6  # rungs of doubt above which fewer different activities place a 
 REPEATS = 0.5  # of what repeating costs while a rung is in doubt
 UNTHEMED = 0.9  # nothing in it that the child likes
 UNKNOWN = 0.5  # not done lately, for a child who keeps what is known
-STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
 
 
-def zone_fit(levels: Sequence[tuple[float, float]], rungs: ArrayLike, chances: ArrayLike, zone: Zone) -> Floats:
+def zone_fit(levels: ArrayLike, rungs: ArrayLike, chances: ArrayLike, zone: Zone) -> Floats:
     """Return how sure it is that a set lies in the zone, as a share of how sure it could be: 1 where the child is known
     exactly and only the day's swing is left, falling with the doubt and with the distance.
 
-    levels  -- (mean, sd) of the child's level in each strand the work asks of, in rungs
+    levels  -- (mean, sd) of the child's level in each strand the work asks of, in rungs: (strands, 2), or for each
+               piece of work its own, (n, strands, 2)
     rungs   -- (n, strands), what each piece of work asks of them
     chances -- (n,) forecasts, by whose odds work that is all but surely outside is still told apart, for NEARER
     Returns -- (n,) fits from 0 to 1

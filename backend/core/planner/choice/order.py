@@ -5,7 +5,7 @@ from itertools import pairwise, permutations
 
 from core.child import PARTS
 from core.planner.candidates import Candidate
-from core.planner.options import Option
+from core.planner.solver import Option
 from core.skills import STRANDS
 
 Row = list[Option[Candidate]]

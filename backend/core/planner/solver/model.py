@@ -12,41 +12,17 @@ from collections.abc import Callable, Hashable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any, Generic
 
-from core.child import PARTS
-from core.planner.objective import STRAND_STEPS
-from core.planner.options import QUALITY, STEP, WORTH_A_MINUTE, Of, Option
+from core.child import PARTS, Part
 from core.planner.request import PlanStatus
-from core.planner.solver import SESSION_EFFORT, Effort, Model, run
+from core.planner.solver.limits import APART, MAIN, MINUTES, TIRING, Limit, Limits, LockLimit, PartLimit
+from core.planner.solver.options import STEP, WORTH_A_MINUTE, Of, Option
+from core.planner.solver.search import SESSION_EFFORT, Effort, Model, run
 
 SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
-MOST_MAIN = 4
 MOST_ALIKE = 2  # activities of one group in a session, beside the daily block; project definition
 TIDY = 3  # minutes kept for tidying up as exercise; from memory
+STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
 TENTHS = 10  # the shares of STRAND_STEPS in whole numbers
-
-
-@dataclass(frozen=True)
-class Limits:
-    """The hard limits of one session.
-
-    must       -- parts that have to be there; for tidying, made of what is out by then, TIDY minutes are kept
-    least_main -- how many main blocks there are at the least
-    least      -- how many blocks there are at the least that say so in their musts: moves, assists, target:ID
-    equal      -- all main blocks have the same window of time
-    """
-
-    minutes: int
-    tiring_minutes: int
-    must: tuple[str, ...]
-    least_main: int
-    least: tuple[tuple[str, int], ...] = ()
-    most_main: int = MOST_MAIN
-    equal: bool = False
-
-    @property
-    def blocks(self) -> int:
-        """The most blocks a session can have."""
-        return len(PARTS) - 1 + self.most_main
 
 
 @dataclass(frozen=True)
@@ -74,10 +50,10 @@ class Built(Generic[Of]):
         return tuple(o for o, t in zip(self.listed, self.take, strict=True) if solver.value(t))
 
 
-Hold = Callable[[str], Any]  # a limit's name to the literal that makes it hold; True: it always does
+Hold = Callable[[Limit], Any]  # a limit to the literal that makes it hold; True: it always does
 
 
-def always(_: str) -> bool:
+def always(_: Limit) -> bool:
     """Every limit holds."""
     return True
 
@@ -101,8 +77,7 @@ def build(
     """Return the session as a model without an objective.
 
     locked -- how many of the first listed have to be in it
-    hold   -- gives, for a limit's name, the literal it hangs on, so that limits can be given up:
-              minutes, tiring, apart, part:ID, main, lock:PLACE, and those of limits.least
+    hold   -- gives for a limit the literal it hangs on, so that it can be given up
     model  -- the model to build in, where the literals belong to one; else a new one
     """
     from ortools.sat.python import cp_model
@@ -111,19 +86,19 @@ def build(
     take = [model.new_bool_var(f"take{i}") for i in range(len(listed))]
     taken = list(zip(listed, take, strict=True))
     for at in range(locked):
-        _hang(model.add(take[at] == 1), hold(f"lock:{at}"))
+        _hang(model.add(take[at] == 1), hold(LockLimit(at)))
     time = sum(o.time * t for o, t in taken) + _bringing(model, taken)
     if "tidy" in limits.must:
-        time += round(TIDY * STEP) * hold("part:tidy")
-    _hang(model.add(time <= limits.minutes * STEP), hold("minutes"))
+        time += round(TIDY * STEP) * hold(PartLimit("tidy"))
+    _hang(model.add(time <= limits.minutes * STEP), hold(MINUTES))
     tiring = sum(o.steps * t for o, t in taken if o.tiring)
-    _hang(model.add(tiring <= limits.tiring_minutes * STEP), hold("tiring"))
+    _hang(model.add(tiring <= limits.tiring_minutes * STEP), hold(TIRING))
     lasting(model, taken)
     _unlike(model, taken)
     _parts(model, taken, limits, hold)
     for must, count in limits.least:
         _hang(model.add(sum(t for o, t in taken if must in o.musts) >= count), hold(must))
-    _apart(model, taken, hold("apart"))
+    _apart(model, taken, hold(APART))
     if limits.equal:
         one_window(model, taken)
     return Built(model, listed, take, time, worth_of(model, taken))
@@ -186,10 +161,10 @@ def lasting(model: Model, taken: Iterable[tuple[Any, Any]]) -> None:
         model.add(sum(uses[stock_id]) <= have[stock_id])
 
 
-def once_each(model: Model, taken: Taken[Of]) -> defaultdict[str, list[Any]]:
+def once_each(model: Model, taken: Taken[Of]) -> defaultdict[Part, list[Any]]:
     """No activity comes twice. Returns by part whether each option is taken."""
     by_activity: defaultdict[str, list[Any]] = defaultdict(list)
-    by_part: defaultdict[str, list[Any]] = defaultdict(list)
+    by_part: defaultdict[Part, list[Any]] = defaultdict(list)
     for o, t in taken:
         by_activity[o.activity.id].append(t)
         by_part[o.part].append(t)
@@ -213,12 +188,12 @@ def _parts(model: Model, taken: Taken[Of], limits: Limits, hold: Hold) -> None:
         if part == "main":
             count = _how_many(model, takes, limits.most_main)
             if limits.least_main > 1:
-                _hang(model.add(count >= min(limits.least_main, len(takes))), hold("main"))
+                _hang(model.add(count >= min(limits.least_main, len(takes))), hold(MAIN))
         else:
             there = model.new_bool_var(f"there {part}")
             model.add(sum(takes) == there)
             if part in limits.must:
-                _hang(model.add(there == 1), hold(f"part:{part}"))
+                _hang(model.add(there == 1), hold(PartLimit(part)))
 
 
 def _how_many(model: Model, takes: list[Any], most: int) -> Any:
@@ -271,6 +246,3 @@ def worth_of(model: Model, taken: Taken[Of]) -> Any:
         model.add(sum(steps) <= sum(by_key[key]))
         total += [round(share * TENTHS) * s for (_, share), s in zip(STRAND_STEPS, steps, strict=True)]
     return sum(total)
-
-
-__all__ = ["MOST_MAIN", "QUALITY", "SET_OUT", "Built", "Choice", "Limits", "build", "solve"]

@@ -1,103 +1,18 @@
-"""What a plan is asked for, and what comes back."""
+"""What comes back: blocks with why, what was left out, and where no plan can be, the reason and the fix."""
 
-from collections.abc import Mapping
 from dataclasses import dataclass, field
-from types import MappingProxyType
 from typing import Literal
 
-from core.ability import Estimate, Who, chance_in_words
-from core.child import PARTS, Child, Part, Setting, Zone, Zones
-from core.library import ACTIVITIES, Activity, Cue
-from core.materials import Stock
-from core.offers import LackKind, Quantity, Told, UsableCupboard, Variant
-from core.planner.dose import Pace
-from core.planner.formats import Format, format_of
+from core.ability import Who, chance_in_words
+from core.child import Part
+from core.library import Cue
+from core.offers import LackKind, Quantity, Told, Variant
 from core.recording import MARKS
 from core.safety import Verdict
 from core.skills import STRANDS
 
 PlanStatus = Literal["optimal", "feasible", "infeasible", "given"]
 WORKED_OUT = 3  # counted up when plans come to be worked out another way; an earlier plan is marked stale
-SHORTEST_SESSION = 5  # minutes, project definition
-LONGEST_SESSION = 90  # minutes, project definition
-
-
-@dataclass(frozen=True)
-class PlannedBlock:
-    """A block as it was chosen: its part, its grade, its sets. Everything else is worked out from it.
-
-    The one shape in which blocks of sessions, weeks and groups are stored. locked -- kept when planning again
-    """
-
-    part: Part
-    variant: Variant
-    sets: int
-    locked: bool = False
-
-
-@dataclass(frozen=True)
-class SessionRequest:
-    """All a session is planned from.
-
-    targets   -- ids of the targets worked on, one or two of skills.TARGETS
-    estimates -- strand id to estimate; a strand without one can't be aimed at
-    activities -- those the clinic works with, by id: the library's, without what it hides and with its own
-    recent    -- activity line to how many sessions ago it was last done (0: the last one), in the order of doing
-    pace      -- activity id to what the child's own clock says of it
-    managed   -- wanted tasks that are managed by now: nothing is planned for them
-    steps_alone -- wanted task to how many of its steps are done alone
-    kit       -- the kit or project that is played, for the formats that play one; empty: the best there is
-    task      -- the one wanted task the session is for; empty: all of them
-    parts     -- the parts wanted; a part nothing fits is left out, with a note
-    format_id -- one of formats.FORMATS; order -- one of formats.ORDERS
-    """
-
-    child: Child
-    setting: Setting
-    stock: tuple[Stock, ...]
-    estimates: Mapping[str, Estimate]
-    minutes: int
-    targets: tuple[str, ...]
-    activities: Mapping[str, Activity] = field(default_factory=lambda: ACTIVITIES, repr=False)
-    recent: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
-    pace: Mapping[str, Pace] = field(default_factory=lambda: MappingProxyType({}))
-    managed: frozenset[str] = frozenset()
-    steps_alone: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
-    locked: tuple[PlannedBlock, ...] = ()
-    excluded: frozenset[str] = frozenset()
-    kit: str = ""
-    task: str = ""
-    parts: tuple[str, ...] = PARTS
-    zones: Zones = field(default_factory=Zones)
-    tiring_share: float = 0.45
-    format_id: str = "parts"
-    order: str = "precision_first"
-    usable: UsableCupboard | None = field(default=None, compare=False, repr=False)
-
-    @property
-    def cupboard(self) -> UsableCupboard:
-        """The cupboard as this child may use it in this setting, judged once and kept."""
-        made_of = self.stock, self.child, self.setting, self.activities
-        if self.usable is None or not self.usable.is_of(*made_of):
-            object.__setattr__(self, "usable", UsableCupboard(*made_of))
-        assert self.usable is not None
-        return self.usable
-
-    @property
-    def tasks(self) -> tuple[str, ...]:
-        """The wanted tasks the session is for: the chosen one, else all there is still something to do for."""
-        if self.task in self.child.wanted:
-            return (self.task,)
-        return tuple(t for t in self.child.wanted if t not in self.managed)
-
-    @property
-    def format(self) -> Format:
-        """The format of the session. Raises NotThere for an unknown one."""
-        return format_of(self.format_id)
-
-    def band(self, part: Part) -> Zone:
-        """The band of expected success of a part, in this format."""
-        return self.format.zones.get(part) or self.zones.of(part)
 
 
 @dataclass(frozen=True)

@@ -4,9 +4,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from core.planner.candidates import Candidate, tidying
-from core.planner.model import TIDY
-from core.planner.options import STEP, Option, own_steps
 from core.planner.request import SessionRequest
+from core.planner.solver import STEP, TIDY, Option, own_steps
 
 MOST_TIDY = 3  # sets
 

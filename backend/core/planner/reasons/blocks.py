@@ -9,13 +9,10 @@ from types import MappingProxyType
 from core.ability import WORTH_NAMING, chain, proven_steps, shortfalls
 from core.child import cue_for, for_child, overlay_for
 from core.library import KITS, Activity, Cue
-from core.offers import Quantity, Variant, checked_variant, grade_words, posture_of, told
-from core.planner.candidates import Candidate, candidate
-from core.planner.formats import BOXES
-from core.planner.model import SET_OUT
-from core.planner.objective import STRAND_STEPS
-from core.planner.options import STEP, WORTH_A_MINUTE, own_steps
-from core.planner.request import Block, ChainStep, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
+from core.offers import Quantity, Variant, grade_words, posture_of, told
+from core.planner.candidates import Candidate, candidate_of
+from core.planner.request import BOXES, Block, ChainStep, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
+from core.planner.solver import SET_OUT, STEP, STRAND_STEPS, WORTH_A_MINUTE, own_steps
 from core.recording import LEVELS
 from core.skills import STRANDS, find_task
 
@@ -35,23 +32,6 @@ def stand(request: SessionRequest, planned: PlannedBlock, place: int = 0) -> Blo
     if isinstance(result, Refusal):
         return result
     return replace(as_block(result, planned.sets, request, place), locked=planned.locked)
-
-
-def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | Refusal:
-    """Return what a chosen block is for this child in its part; where its minutes are worth nothing there, as a sure
-    win.
-    """
-    activity = checked_variant(planned.variant)
-    offer = request.cupboard.offer(planned.variant)
-    if offer is None:
-        lack = request.cupboard.lack(planned.variant)
-        assert lack is not None
-        return Refusal(activity.id, activity.name, lack.reason, lack.remedy)
-    result = candidate(offer, planned.part, request) or candidate(offer, "opener", request)
-    if result is None:
-        reason = f"{activity.name} trains nothing this child has an estimate for."
-        return Refusal(activity.id, activity.name, reason, "Choose another activity.")
-    return replace(result, part=planned.part)
 
 
 def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, beat: str = "") -> Block:

@@ -66,8 +66,7 @@ def run(model: Model, effort: Effort = SESSION_EFFORT) -> tuple[Any, PlanStatus]
     solver.parameters.cp_model_probing_level = 0
     solver.parameters.cut_level = 0  # the relaxation is tight without cuts; looking for them doubled the time
     solver.parameters.max_cut_rounds_at_level_zero = 0
-    solver.parameters.max_presolve_iterations = 1
-    solver.parameters.cp_model_use_sat_presolve = False  # took longer than it saved
+    solver.parameters.cp_model_presolve = False  # took longer than it saved
     status = cp_model.UNKNOWN
     for patience in effort.patience:
         solver.parameters.max_deterministic_time = patience * effort.work

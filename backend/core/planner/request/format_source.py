@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError, model_valida
 
 from core.child import PARTS, Part, Zone
 from core.library import Activity, Issue, LibraryError, fail_all, issues_in
-from core.planner.formats import PART_MINUTES, PART_NAMES, Format, hold_format
+from core.planner.request.formats import PART_MINUTES, PART_NAMES, Format, hold_format
 from core.skills import OWN
 
 Minutes = Annotated[int, Field(ge=1, le=60)]

@@ -79,20 +79,6 @@ def too_young(activity: Activity, request: SessionRequest) -> bool:
     return activity.until_months is not None and child.age_months >= activity.until_months and not child.young_guises
 
 
-def outgrown(offer: Offer, request: SessionRequest) -> bool:
-    """Whether a grade is one this child has plainly left behind: free marks for who writes words. It may still be
-    chosen by hand.
-    """
-    if request.child.young_guises:
-        return False
-    trains = find_activity(offer.variant.activity_id).trains
-    return any(
-        request.estimates[s].mean - offer.rungs[s] > OUTGROWN
-        for s in trains
-        if s in request.estimates and STRANDS[s].target in SEEN_BY_OTHERS
-    )
-
-
 def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
     """The axes that stay at their first step while an activity is new to this child: no pattern to copy yet."""
     patterned = frozenset(at for at, a in enumerate(activity.axes) if a.id in PATTERN_AXES)

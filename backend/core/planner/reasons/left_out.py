@@ -1,11 +1,15 @@
 """What a therapist may have expected in a plan and does not find there, and why."""
 
 from collections.abc import Iterable
+from functools import lru_cache
 
+import numpy as np
+
+from core.ability import Floats
 from core.library.activity import Activity
-from core.offers import difficulty, variants_of
+from core.offers import Ask, Variant, ask_of, difficulty, variants_of
+from core.planner.candidates import too_demanding, too_young
 from core.planner.request import LeftOut, LeftOutKind, SessionRequest
-from core.planner.suitability import too_demanding, too_young
 from core.skills import STRANDS
 
 GRAVEST: tuple[LeftOutKind, ...] = (
@@ -43,12 +47,14 @@ def _why_left_out(activity: Activity, strand: str, request: SessionRequest) -> L
 def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[LeftOutKind, str, str]:
     """Kind, reason and remedy, looking at the grade nearest to the child first."""
     mean = request.estimates[strand].mean
-    ranked = sorted(variants_of(activity), key=lambda v: (abs(difficulty(v)[strand] - mean - 0.1), v.grade))
     if activity.id in request.excluded:
         return "excluded", "Taken out by you.", "Put it back in the plan."
-    offered = next((o for v in ranked if (o := request.cupboard.offer(v))), None)
-    lack = request.cupboard.lack(ranked[0])
+    cupboard = request.cupboard
+    asks, variants, rungs = _grades(activity, strand)
+    ranked = np.argsort(np.abs(rungs - mean - 0.1), kind="stable").tolist()
+    offered = next((cupboard.offer(variants[i]) for i in ranked if cupboard.filling(asks[i])), None)
     if offered is None:
+        lack = cupboard.lack(variants[ranked[0]])
         assert lack is not None
         return lack.kind, lack.reason, lack.remedy
     if too_young(activity, request):
@@ -57,14 +63,23 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
     if demand:
         name = STRANDS[demand[0]].name.lower()
         return "too_hard", f"Too hard by {demand[1]:.1f} rungs in {name}.", f"Work on {name} first."
-    remedy = lack.remedy if lack else "Choose another activity for this strand."
     gap = offered.rungs[strand] - mean
-    if gap > 1.0:
-        return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy
-    if gap < -1.5:
+    if gap > 1.0 or gap < -1.5:
+        lack = cupboard.lack(variants[ranked[0]])
+        remedy = lack.remedy if lack else "Choose another activity for this strand."
+        if gap > 1.0:
+            return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy
         return "too_easy", f"Its hardest grade here is {-gap:.1f} rungs too easy.", remedy
     return (
         "not_chosen",
         "Fits, but others made better use of the minutes.",
         "Swap it in, or give the session more minutes.",
     )
+
+
+@lru_cache(4096)
+def _grades(activity: Activity, strand: str) -> tuple[list[Ask], tuple[Variant, ...], Floats]:
+    """Every grade in order: what it asks of a cupboard, and its rung in a strand."""
+    variants = variants_of(activity)
+    rungs = np.array([difficulty(v)[strand] for v in variants])
+    return [ask_of(activity, v.grade) for v in variants], variants, rungs

@@ -1,60 +1,30 @@
 """Children together as a model for the solver: which activities, for how many minutes, for all or by turns."""
 
-from collections import Counter, defaultdict
-from collections.abc import Hashable, Iterator, Sequence
-from dataclasses import dataclass
-from math import ceil
+from collections import defaultdict
+from collections.abc import Sequence
 from typing import Any
 
 from core.child import Part
 from core.library.activity import Activity
-from core.planner.candidates import Candidate
-from core.planner.model import MOST_MAIN, SET_OUT, TENTHS, lasting, once_each, one_window, worth_of
-from core.planner.options import STEP, WORTH_A_MINUTE, Option, own_steps, undominated
+from core.planner.candidates import Together
+from core.planner.choice.limits import LONG_ENOUGH_FOR_TWO
 from core.planner.request import PlanStatus, SessionRequest
-from core.planner.session import LONG_ENOUGH_FOR_TWO
-from core.planner.solver import GROUP_EFFORT, run
-
-
-@dataclass(frozen=True)
-class Together:
-    """One activity in one part for all children: a candidate each, and whether there is enough for all or for half.
-
-    watched -- how many at once want an adult of their own within reach, by turns
-    """
-
-    activity: Activity
-    part: Part
-    each: tuple[Candidate, ...]
-    for_all: bool
-    watched: int = 0
-
-    def sets(self, minutes: int) -> tuple[int, ...]:
-        """How many sets each child does in so many minutes: whole ones, one at the least."""
-        return tuple(max(1, min(c.dose.most, c.dose.sets_within(minutes * STEP))) for c in self.each)
-
-    def options(self) -> Iterator[Option["Together"]]:
-        """The activity for every number of minutes that suits all."""
-        one = ceil(max(c.dose.steps(1) for c in self.each) / STEP)
-        most = max(one, ceil(min(c.dose.steps(c.dose.most) for c in self.each) / STEP))
-        least = min(most, max(one, *(ceil(c.dose.steps(c.dose.least) / STEP) for c in self.each)))
-        kit = frozenset(thing for c in self.each for thing in c.kit)
-        have = {stock_id: n for c in self.each for stock_id, n in c.offer.have.items()}
-        before: tuple[int, ...] = ()
-        for minutes in range(least, most + 1):
-            sets = self.sets(minutes)
-            if self.for_all and sets == before:
-                continue  # nobody does a set more in it
-            before = sets
-            uses: Counter[str] = Counter()
-            for c, n in zip(self.each, sets, strict=True):
-                uses.update({stock_id: n * used for stock_id, used in c.offer.used_up.items()})
-            worth: dict[Hashable, int] = {
-                (at, c.strand): c.worth(n) for at, (c, n) in enumerate(zip(self.each, sets, strict=True))
-            }
-            window = 0 if self.for_all else minutes * STEP
-            yield Option(self, self.activity, self.part, 0, minutes * STEP, worth, kit, uses, have, window=window)
-
+from core.planner.solver import (
+    GROUP_EFFORT,
+    MOST_MAIN,
+    SET_OUT,
+    STEP,
+    TENTHS,
+    WORTH_A_MINUTE,
+    Option,
+    lasting,
+    once_each,
+    one_window,
+    own_steps,
+    run,
+    undominated,
+    worth_of,
+)
 
 Chosen = list[tuple[Together, int, bool]]
 Solved = tuple[PlanStatus, Chosen, float, float]
@@ -87,6 +57,7 @@ def solve_group(shared: list[Together], sessions: Sequence[SessionRequest]) -> S
 
 
 def set_up_steps(activity: Activity, things: int) -> int:
+    """Half minutes of setting an activity up and tidying it, with so many things to bring."""
     return own_steps(activity) + round(SET_OUT * STEP) * things
 
 
@@ -102,15 +73,16 @@ def _turns(model: Any, taken: Sequence[tuple[Option[Together], Any]], adults: in
 
 
 def _group_parts(model: Any, taken: Sequence[tuple[Option[Together], Any]], minutes: int) -> None:
-    by_part: defaultdict[str, list[Any]] = once_each(model, taken)
+    by_part: defaultdict[Part, list[Any]] = once_each(model, taken)
     activities = {o.activity.id for o, _ in taken if o.part == "main"}
-    for part, from_minutes in (("opener", 12), ("tidy", 25)):
+    wanted: tuple[tuple[Part, int], ...] = ("opener", 12), ("tidy", 25)
+    for part, from_minutes in wanted:
         model.add_linear_constraint(sum(by_part[part]), int(bool(by_part[part]) and minutes >= from_minutes), 1)
     least = 1 if minutes < LONG_ENOUGH_FOR_TWO else 2
     model.add_linear_constraint(sum(by_part["main"]), min(least, len(activities)), MOST_MAIN)
 
 
-def in_order(chosen: Chosen) -> Chosen:
+def group_in_order(chosen: Chosen) -> Chosen:
     """Opener, main (those by turns together, tiring ones apart), tidy."""
     opener = [x for x in chosen if x[0].part == "opener"]
     tidy = [x for x in chosen if x[0].part == "tidy"]

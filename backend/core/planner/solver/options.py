@@ -9,6 +9,7 @@ from typing import Generic, TypeVar
 
 from core.child import Part
 from core.library.activity import Activity
+from core.planner.solver.limits import Limit
 
 QUALITY = 50  # steps the worth of a minute is rounded to
 WORTH_A_MINUTE = 10 * QUALITY  # worth is counted in tenths of a minute at work, times their quality
@@ -39,7 +40,7 @@ class Option(Generic[Of]):
     kit: frozenset[str]
     uses: Mapping[str, int]
     have: Mapping[str, int]
-    musts: frozenset[str] = frozenset()
+    musts: frozenset[Limit] = frozenset()
     window: int = 0
 
     @property
@@ -111,8 +112,14 @@ def _front(
     alike: bool,
 ) -> list[Option[Of]]:
     front: list[Option[Of]] = []
+    times: list[int] = []
     for o in best:
-        better = {p.activity.id: p.activity.group for p in front if _no_worse(p, o, own, by_worth)}
+        latest = o.time + len(o.kit & own)  # what takes longer than this can not stand in its place
+        better = {
+            p.activity.id: p.activity.group
+            for p, time in zip(front, times, strict=True)
+            if time <= latest and _no_worse(p, o, time, own, by_worth)
+        }
         if o.activity.id in better:
             continue
         # any of these could take its place: those of its own group, or of a group of which nothing is in the session
@@ -120,16 +127,18 @@ def _front(
         free = o.part != "main" and any(parts_of[a] == {o.part} for a in akin)
         if len(akin) < blocks and len(set(better.values())) < blocks and not free:
             front.append(o)
+            times.append(o.time)
     return front
 
 
-def _no_worse(p: Option[Of], o: Option[Of], own: frozenset[str], by_worth: bool) -> bool:
-    """Whether p could stand in o's place in any session o is in, and the session be no worse.
+def _no_worse(p: Option[Of], o: Option[Of], time: int, own: frozenset[str], by_worth: bool) -> bool:
+    """Whether p, of so much time, could stand in o's place in any session o is in, and the session be no worse.
 
     own -- things that no other activity brings: they are spared where o goes
     """
-    brings, spares = len(p.kit - o.kit), len((o.kit - p.kit) & own)
-    if p.time + brings > o.time + spares or not o.musts <= p.musts:
+    if p.kit != o.kit:
+        time += len(p.kit - o.kit) - len((o.kit - p.kit) & own)
+    if time > o.time or not o.musts <= p.musts:
         return False
     if p.tiring and (not o.tiring or p.steps > o.steps):
         return False

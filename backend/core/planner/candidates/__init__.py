@@ -1,0 +1,39 @@
+"""What suits: the graded activities that may play a part for this child in this home, and what a minute of each is
+worth.
+"""
+
+from core.planner.candidates.candidate import Candidate
+from core.planner.candidates.pool import all_candidates, candidate, candidate_of, tidying
+from core.planner.candidates.suitability import OUTGROWN, TOO_DEMANDING, parts_of, plain_first, too_demanding, too_young
+from core.planner.candidates.together import (
+    Together,
+    best_each,
+    enough,
+    safe_for_all,
+    shared_candidates,
+    table_for_all,
+    wanted_by,
+    watched,
+)
+
+__all__ = [
+    "OUTGROWN",
+    "TOO_DEMANDING",
+    "Candidate",
+    "Together",
+    "all_candidates",
+    "best_each",
+    "candidate",
+    "candidate_of",
+    "enough",
+    "parts_of",
+    "plain_first",
+    "safe_for_all",
+    "shared_candidates",
+    "table_for_all",
+    "tidying",
+    "too_demanding",
+    "too_young",
+    "wanted_by",
+    "watched",
+]

@@ -1,0 +1,92 @@
+"""One graded activity in one part of a session, and what a minute of it is worth."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from functools import cached_property
+
+from core.child import Part, Zone
+from core.library.activity import Activity
+from core.offers import Offer
+from core.planner.candidates.worth import zone_reason
+from core.planner.request import Dose, PlannedBlock, Reason
+from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Option, TargetLimit
+from core.skills import STRANDS
+
+SHORTEST_MAIN = 2  # minutes under which there is no main work; project definition
+MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
+
+
+@dataclass(frozen=True)
+class Candidate:
+    """One offer in one part. quality is the worth of a minute at work, 0 to QUALITY.
+
+    task      -- the wanted task it is itself; empty where it is none
+    on_target -- whether it counts as work on its strand's target, in this part of this format
+    """
+
+    activity: Activity
+    part: Part
+    offer: Offer
+    strand: str
+    rung: float
+    expected: float
+    fit: float
+    quality: int
+    zone: Zone
+    terms: tuple[Reason, ...]
+    dose: Dose
+    task: str = ""
+    on_target: bool = False
+
+    @property
+    def kit(self) -> frozenset[str]:
+        """What it brings to the table."""
+        return self.offer.kit
+
+    @property
+    def why(self) -> tuple[Reason, ...]:
+        """Every term of the worth of its minutes, the forecast's first."""
+        return (zone_reason(self.expected, self.fit, self.zone, self.part), *self.terms)
+
+    def worth(self, sets: int) -> int:
+        """What so many sets are worth, of WORTH_A_MINUTE: time at work, without the rests, times its quality."""
+        return self.dose.work_tenths(sets) * self.quality
+
+    def option(self, sets: int) -> Option["Candidate"]:
+        """The candidate with so many sets, as the solver chooses."""
+        used = {stock_id: n * sets for stock_id, n in self.offer.used_up.items()}
+        return Option(
+            self,
+            self.activity,
+            self.part,
+            sets,
+            self.dose.steps(sets),
+            {self.strand: self.worth(sets)},
+            self.kit,
+            used,
+            self.offer.have,
+            self.musts | {MANY} if self.dose.count * sets >= MANY_TRIES and self.part == "main" else self.musts,
+        )
+
+    @cached_property
+    def musts(self) -> frozenset[Limit]:
+        """The limits of a session that ask for at least one block like this."""
+        target = STRANDS[self.strand].target
+        musts: set[Limit] = {MOVES} if self.activity.moves else set()
+        if self.activity.both_hands or target == "bilateral":
+            musts.add(ASSISTS)
+        if self.on_target:
+            musts.add(TargetLimit(target))
+        return frozenset(musts)
+
+    def planned(self, sets: int) -> PlannedBlock:
+        """It as a choice of so many sets, locked."""
+        return PlannedBlock(self.part, self.offer.variant, sets, locked=True)
+
+    def options(self, least: int = 0) -> Iterator[Option["Candidate"]]:
+        """The candidate with every number of sets a block of it may have, from the least on; none where main work is
+        over at once.
+        """
+        if self.part == "main" and self.dose.steps(self.dose.most) < SHORTEST_MAIN * STEP:
+            return iter(())
+        return (self.option(sets) for sets in range(max(least, self.dose.least), self.dose.most + 1))
