@@ -18,9 +18,9 @@ OwnWords = Annotated[str, PlainSerializer(own_words, return_type=str)]
 
 class Schema(BaseModel):
     """Plain pydantic, read from the attributes of core values: `BlockOut.model_validate(block)` is how one becomes
-    the other.
+    the other. In the document of the API a field of an answer is always there, whatever its default.
 
     The framework's own base looks attributes up again for every nested shape of every answer; this one does not.
     """
 
-    model_config = ConfigDict(from_attributes=True)
+    model_config = ConfigDict(from_attributes=True, json_schema_serialization_defaults_required=True)

@@ -15,7 +15,7 @@ export class Refused extends Error {
 
   /** What is wrong with one field, or nothing. */
   at(field: string): string {
-    const found = this.problem.fields?.find((f) => f.field === field)
+    const found = this.problem.fields.find((f) => f.field === field)
     return found ? [found.reason, found.remedy].filter(Boolean).join(' ') : ''
   }
 }
@@ -80,8 +80,8 @@ export async function unwrap<T>(promise: Promise<Answer<T>>): Promise<T> {
       status: response.status,
       detail: problem.detail ?? 'The server could not do that. Nothing was changed; try again.',
       fields: problem.fields ?? [],
-      theirs: problem.theirs,
-      yours: problem.yours,
+      theirs: problem.theirs ?? null,
+      yours: problem.yours ?? null,
     })
   }
   return data as T

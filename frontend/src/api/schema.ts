@@ -2424,11 +2424,11 @@ export interface components {
              */
             fields: components["schemas"]["FieldProblem"][];
             /** Theirs */
-            theirs?: {
+            theirs: {
                 [key: string]: unknown;
             } | null;
             /** Yours */
-            yours?: {
+            yours: {
                 [key: string]: unknown;
             } | null;
         };
@@ -3145,7 +3145,7 @@ export interface components {
              */
             attention_minutes: number;
             /** Force Limit Newton */
-            force_limit_newton?: number | null;
+            force_limit_newton: number | null;
             /**
              * Prompt Policy
              * @default least_first
@@ -3214,7 +3214,7 @@ export interface components {
              */
             referral: string;
             /** Consent On */
-            consent_on?: string | null;
+            consent_on: string | null;
             /**
              * Consent Words
              * @default
@@ -5223,9 +5223,9 @@ export interface components {
              */
             version: number;
             /** Made At */
-            made_at?: string | null;
+            made_at: string | null;
             /** Used On */
-            used_on?: string | null;
+            used_on: string | null;
         };
         /**
          * QuantityOut
@@ -7214,7 +7214,7 @@ export interface components {
             /** Words */
             words: string;
             /** Run Id */
-            run_id?: string | null;
+            run_id: string | null;
         };
         /**
          * PointOut

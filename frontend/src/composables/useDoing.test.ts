@@ -3,7 +3,7 @@ import { Refused, Unreachable } from '@/api/client'
 import { useDoing } from './useDoing'
 
 const refused = (status: number, more: object = {}): Refused =>
-  new Refused(status, { title: 'Not saved', status, detail: 'No.', fields: [], ...more })
+  new Refused(status, { title: 'Not saved', status, detail: 'No.', fields: [], theirs: null, yours: null, ...more })
 const fails = (error: Error) => (): Promise<never> => Promise.reject(error)
 
 describe('one thing asked of the server', () => {

@@ -33,7 +33,7 @@ export function useDoing(): Doing {
 
   const at = (field: string): string => (error.value instanceof Refused ? error.value.at(field) : '')
   const apart = computed(() =>
-    error.value instanceof Refused && error.value.problem.fields?.length ? null : error.value,
+    error.value instanceof Refused && error.value.problem.fields.length ? null : error.value,
   )
 
   function newest(form: { version: number }): void {

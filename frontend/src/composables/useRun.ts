@@ -52,7 +52,7 @@ export function useRun(runId: string): RunAtTable {
       run.value = problem instanceof Refused ? undefined : await keptRun(runId)
       if (!run.value) error.value = problem as Error
     }
-    const known = new Map(asTapped((run.value?.events ?? []) as RunEvent[]).map((e) => [e.id, e]))
+    const known = new Map(asTapped(run.value?.events ?? []).map((e) => [e.id, e]))
     for (const e of [...here, ...events.value]) known.set(e.id, e)
     events.value = [...known.values()]
     await flush()
@@ -69,10 +69,7 @@ export function useRun(runId: string): RunAtTable {
 
   async function catchUp(): Promise<void> {
     const now = await unwrap(api.GET('/api/runs/{run_id}', { params: { path: { run_id: runId } } }))
-    join(
-      asTapped(now.events as RunEvent[]),
-      'Another tablet is recording this session; both sets of taps have been merged.',
-    )
+    join(asTapped(now.events), 'Another tablet is recording this session; both sets of taps have been merged.')
   }
 
   function tap<K extends Kind>(block: string, kind: K, value?: ValueOf<K>): void {

@@ -85,7 +85,7 @@ export function reshaped(shape: Shape, to: ShapeKind): Shape {
   const made = Object.fromEntries(
     of.map((s, i) => [s.key, to === 'ring' && i === 1 ? size * 0.6 : (sizes[i] ?? size / 2)]),
   )
-  return { [to]: made } as Shape
+  return { [to]: made }
 }
 
 /** What is asked of a thing beside its size: by what it can serve as, and by what it is marked with already. */

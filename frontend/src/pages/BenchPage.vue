@@ -36,7 +36,7 @@ const covered = computed(() => {
   return Object.entries(sums).sort((a, b) => b[1] - a[1])
 })
 const kitName = computed(() => words.value?.kits.find((k) => k.id === plan.value?.kit_id)?.name)
-const over = computed(() => (plan.value ? plan.value.minutes! - plan.value.minutes_asked : 0))
+const over = computed(() => (plan.value ? plan.value.minutes - plan.value.minutes_asked : 0))
 const proof = computed(
   () =>
     ({

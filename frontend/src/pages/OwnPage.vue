@@ -36,10 +36,8 @@ const { data: words } = useQuery({
 })
 const activity = computed(() => (entry.value?.kind === 'activity' ? (values.value as ActivityValues | null) : null))
 const thing = computed(() => (entry.value?.kind === 'thing' ? (values.value as ThingValues | null) : null))
-const task = computed(() => (entry.value?.kind === 'task' ? (values.value as unknown as TaskValues | null) : null))
-const format = computed(() =>
-  entry.value?.kind === 'format' ? (values.value as unknown as FormatValues | null) : null,
-)
+const task = computed(() => (entry.value?.kind === 'task' ? (values.value as unknown as TaskValues) : null))
+const format = computed(() => (entry.value?.kind === 'format' ? (values.value as unknown as FormatValues) : null))
 const KINDS = { activity: 'New activity', thing: 'New thing', task: 'New wanted task', format: 'New format' } as const
 const may = computed(() => mayDo('shelf.write'))
 const seeing = ref(false)
@@ -53,9 +51,7 @@ const shared = computed(() =>
   entry.value?.number ? `Version ${entry.value.number} is in use` : 'Draft, not shared yet',
 )
 const ready = computed(() => Boolean(looked.value) && !looked.value!.issues.length)
-const apart = computed(() =>
-  error.value instanceof Refused && error.value.problem.fields?.length ? null : error.value,
-)
+const apart = computed(() => (error.value instanceof Refused && error.value.problem.fields.length ? null : error.value))
 
 function takeLibrary(field: string, value: unknown): void {
   if (values.value) values.value[field] = value

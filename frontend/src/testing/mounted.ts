@@ -90,7 +90,7 @@ export class Refusal {
 export function button(on: VueWrapper, name: string): ReturnType<VueWrapper['get']> {
   const found = on.findAll('button').find((b) => (b.attributes('aria-label') ?? b.text()).includes(name))
   if (!found) throw new Error(`no button ${name} in ${on.html()}`)
-  return found as ReturnType<VueWrapper['get']>
+  return found
 }
 
 /** What a form's field says is wrong; Element Plus shows it a tenth of a second after it is known. */

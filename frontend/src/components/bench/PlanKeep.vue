@@ -9,7 +9,7 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 const { plan } = defineProps<{ plan: Plan }>()
 const emit = defineEmits<{ named: [plan: Plan] }>()
 const router = useRouter()
-const name = ref(plan.name ?? '')
+const name = ref(plan.name)
 const error = ref<Error | null>(null)
 const path = { plan_id: plan.id ?? '' }
 
@@ -19,7 +19,7 @@ async function keep(as: string): Promise<void> {
     emit(
       'named',
       await unwrap(
-        api.PUT('/api/plans/{plan_id}/name', { params: { path }, body: { name: as, version: plan.version ?? 0 } }),
+        api.PUT('/api/plans/{plan_id}/name', { params: { path }, body: { name: as, version: plan.version } }),
       ),
     )
     name.value = as

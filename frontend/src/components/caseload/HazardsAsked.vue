@@ -15,9 +15,9 @@ const { busy, error, doing } = useDoing()
 const unsaid = computed(
   () =>
     child.version === 1 &&
-    !child.allergies?.length &&
-    !child.other_allergies?.length &&
-    !child.precautions?.length &&
+    !child.allergies.length &&
+    !child.other_allergies.length &&
+    !child.precautions.length &&
     me.value?.may.includes('child.edit'),
 )
 

@@ -20,19 +20,19 @@ const emit = defineEmits<{ close: [] }>()
 const words = useWords()
 const changed = useChildChanged()
 const form = reactive<Schemas['ProfileEdit']>({ ...child, force_limit_newton: child.force_limit_newton ?? null })
-const wanted = computed({ get: () => form.wanted ?? [], set: (now) => (form.wanted = now) })
+const wanted = computed({ get: () => form.wanted, set: (now) => (form.wanted = now) })
 const consentOn = computed({ get: () => form.consent_on ?? '', set: (now) => (form.consent_on = now || null) })
 const refused = ref<Refused | null>(null)
 const other = ref<Error | null>(null)
 
 const theirs = computed(() => {
-  const saved = refused.value?.problem.theirs as Record<string, unknown> | null | undefined
+  const saved = refused.value?.problem.theirs
   if (!saved) return []
   return Object.entries(saved).filter(
     ([k, v]) => k !== 'version' && JSON.stringify(v) !== JSON.stringify(form[k as keyof typeof form]),
   )
 })
-const ticked = computed(() => (words.value?.precautions ?? []).filter((p) => form.precautions?.includes(p.id)))
+const ticked = computed(() => (words.value?.precautions ?? []).filter((p) => form.precautions.includes(p.id)))
 const details = computed(() => DETAILS.filter((d) => ticked.value.some((p) => p.details.includes(d.id))))
 const at = (field: string): string => refused.value?.at(field) ?? ''
 

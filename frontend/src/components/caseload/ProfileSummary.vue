@@ -10,18 +10,18 @@ const { child } = defineProps<{ child: Child }>()
 defineEmits<{ edit: [] }>()
 const words = useWords()
 
-const precautions = computed(() => (words.value?.precautions ?? []).filter((p) => child.precautions?.includes(p.id)))
+const precautions = computed(() => (words.value?.precautions ?? []).filter((p) => child.precautions.includes(p.id)))
 const facts = computed(() => [
   ['Likes', child.likes.join(', ') || 'not noted'],
   ['Attention', `${child.attention_minutes} minutes`],
   ['Seen every', `${child.every_days} days`],
   ['Seating', child.seating || 'not noted'],
   ...POLICIES.map((p) => [p.short, words.value?.policies[p.id]?.find((c) => c.id === child[p.id])?.name ?? '']),
-  ...(child.overlays?.length
+  ...(child.overlays.length
     ? [['On the side', child.overlays.map((o) => words.value?.overlays.find((w) => w.id === o)?.name).join(', ')]]
     : []),
   ['Food', child.food_as_material ? 'fine as a material' : 'never as a material'],
-  ...(child.other_allergies?.length ? [['Other allergies', child.other_allergies.join(', ')]] : []),
+  ...(child.other_allergies.length ? [['Other allergies', child.other_allergies.join(', ')]] : []),
   ...(child.assisting_hand !== 'none' ? [['Assists', `the ${child.assisting_hand} hand`]] : []),
   ...(child.splint_hand !== 'none' ? [['Splint', `on the ${child.splint_hand} hand`]] : []),
   ...(child.force_limit_newton ? [['Force limit', `${child.force_limit_newton} N`]] : []),

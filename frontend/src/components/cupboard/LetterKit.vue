@@ -15,7 +15,7 @@ const GAP = 30 // hundredths of a letter's height between letters
 const shown = ref(false)
 const text = ref(name.toUpperCase())
 const kit = ref<Schemas['PieceCount'][]>([]) // none: the usual one, which the answer names
-const asked = computed(() => ({ text: text.value, kit: kit.value.map((p) => ({ ...p, count: p.count ?? 0 })) }))
+const asked = computed(() => ({ text: text.value, kit: kit.value.map((p) => ({ ...p, count: p.count })) }))
 const settled = refDebounced(asked, 250)
 const { data, error } = useQuery({
   queryKey: ['letters', settled],

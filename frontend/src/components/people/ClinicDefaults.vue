@@ -23,14 +23,13 @@ function approach(id: string, choice: string): void {
   form.value.approaches = rest
 }
 
-const bandOf = (part: string): [number, number] | null =>
-  (form.value.zones?.[part as PartId] as [number, number] | undefined) ?? null
+const bandOf = (part: string): [number, number] | null => form.value.zones?.[part as PartId] ?? null
 
 function setBand(part: string, band: [number, number] | null): void {
   const zones = { ...form.value.zones } as Record<string, [number, number]>
   if (band) zones[part] = band
   else delete zones[part]
-  form.value.zones = zones as Schemas['ClinicEdit']['zones']
+  form.value.zones = zones
 }
 </script>
 

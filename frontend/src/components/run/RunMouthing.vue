@@ -11,10 +11,8 @@ const {
 const emit = defineEmits<{ skip: [] }>()
 const kept = ref('')
 /** Everybody's things at this table are in reach of the child who mouths. */
-const barred = computed(() => [run, ...beside].flatMap((r) => r.blocks).filter((b) => b.if_mouthed?.length))
-const here = computed(() => [
-  ...new Set(barred.value.filter((b) => b.id === blockId).flatMap((b) => b.if_mouthed ?? [])),
-])
+const barred = computed(() => [run, ...beside].flatMap((r) => r.blocks).filter((b) => b.if_mouthed.length))
+const here = computed(() => [...new Set(barred.value.filter((b) => b.id === blockId).flatMap((b) => b.if_mouthed))])
 const later = computed(() => [...new Set(barred.value.filter((b) => b.id !== blockId).map((b) => b.name))])
 
 async function keep(): Promise<void> {

@@ -5,7 +5,7 @@ const { error } = defineProps<{ error: Error | null | undefined }>()
 
 function lines(problem: Error): string[] {
   if (!(problem instanceof Refused)) return [problem.message]
-  const fields = problem.problem.fields ?? []
+  const fields = problem.problem.fields
   return fields.length ? fields.map((f) => [f.reason, f.remedy].filter(Boolean).join(' ')) : [problem.message]
 }
 </script>

@@ -10,8 +10,7 @@ const { at, words } = defineProps<{ at: (path: string) => string; words: Schemas
 const map = useWords()
 const asked = computed(() => askedOf(values.value, words))
 const hazards = computed(() => words.properties.filter((p) => p.is_hazard))
-const sizesOf = (shape: Shape): Record<string, number> =>
-  (shape[shapeKind(shape)] ?? {}) as unknown as Record<string, number>
+const sizesOf = (shape: Shape): Record<string, number> => shape[shapeKind(shape)] ?? {}
 
 function named(name: string): void {
   const before = values.value.name.toLowerCase()
