@@ -15,6 +15,7 @@ say "ruff"; ruff check -q . ; ruff format -q --check .
 say "mypy"; mypy
 say "layers"; lint-imports >"$VAR/log/layers.log" || { cat "$VAR/log/layers.log"; exit 1; }
 say "picture of the packages"; "$PY" "$ROOT/scripts/draw_packages.py" --check
+say "tables of the sources"; "$PY" "$ROOT/scripts/write_tables.py" --check
 say "migrations"; "$PY" manage.py makemigrations --check --dry-run --verbosity 0
 say "API client"
 "$PY" manage.py export_openapi_schema --api config.api.api --indent 1 --output "$VAR/openapi.json" >/dev/null

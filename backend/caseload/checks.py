@@ -17,7 +17,7 @@ MOST_LIKES = 20
 LONGEST_MEETING = 1800  # seconds
 LISTED: dict[str, frozenset[str]] = {
     "allergies": frozenset(ALLERGENS),
-    "precautions": frozenset(PRECAUTIONS),
+    "precautions": frozenset[str](PRECAUTIONS),
     "wanted": frozenset(WANTED_TASKS),
     "overlays": frozenset(OVERLAYS),
 }
@@ -159,12 +159,13 @@ def _check_details(kept: dict[str, Any]) -> None:
             reason = f"“{words[:20]}…” is too long for one allergy."
             raise FieldError("other_allergies", words, reason, "Write one thing, in a word or two.")
     for id, precaution in PRECAUTIONS.items():
-        for detail in precaution.details:
-            if id not in kept["precautions"]:
-                kept[detail] = "none"
-            elif kept.get(detail, "none") == "none":
-                reason = f"“{precaution.name}” is ticked, and nobody said which hand."
-                raise FieldError(detail, "none", reason, "Say right or left: the plans need it.")
+        detail = precaution.hand
+        if detail is None:
+            continue
+        if id not in kept["precautions"]:
+            kept[detail] = "none"
+        elif kept.get(detail, "none") == "none":
+            raise FieldError(detail, "none", f"Which hand? “{precaution.name}” is ticked.", "Say right or left.")
     if kept.get("assisting_hand", "none") == kept["hand"]:
         reason = f"The {kept['hand']} hand can't both be preferred and assist."
         raise FieldError("assisting_hand", kept["assisting_hand"], reason, "Change one of the two.")

@@ -10,7 +10,7 @@ from clinic.models import Clinic
 from core import ability
 from core.ability import Estimate, TaskSeen, TaskStanding, standing
 from core.child import Child as Facts
-from core.child import Hand, Setting, Zone, Zones
+from core.child import Hand, Setting, Zone, Zones, known_precautions
 from core.planner import Pace
 from core.recording import AS_SHIPPED, ApproachKind, ApproachStanding, Learned, Met, approach_standing
 
@@ -35,7 +35,7 @@ def facts_of(child: Child, on: date) -> Facts:
         mouthing=child.mouthing,
         allergies=frozenset(child.allergies),
         other_allergies=tuple(child.other_allergies),
-        precautions=frozenset(child.precautions),
+        precautions=known_precautions(child.precautions),
         assisting_hand=child.assisting_hand,
         splint_hand=child.splint_hand,
         refuses=frozenset(child.refuses),

@@ -100,7 +100,7 @@ class BadDayTest(BrowserTest):
         drawer.get_by_text("Bars water, dough and loose grain").wait_for()
         drawer.get_by_role("button", name="Save").click()
         hand = drawer.locator(".el-form-item", has_text="Hand with the splint")
-        hand.get_by_text("nobody said which hand").wait_for()
+        hand.get_by_text("Which hand?").wait_for()
         hand.get_by_text("Left", exact=True).click()
         drawer.get_by_role("button", name="Save").click()
         page.get_by_text("on the left hand").wait_for()

@@ -18,7 +18,7 @@ from clinic.models import Clinic, Paper
 from clinic.permissions import POLICY, require
 from clinic.problems import Problem, ProblemError
 from clinic.schema import Schema
-from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, QUESTIONS, TEXTURES
+from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, QUESTIONS, TEXTURES, known_precautions
 from core.child import CHOICES as POLICIES
 from core.library import find_activity
 from core.progress import WORDS as STEP_WORDS
@@ -214,7 +214,7 @@ def _facts(child: Child) -> list[tuple[str, str]]:
         ("Hand", hands.get(child.hand, "not settled")),
         ("Mouths things", child.mouthing),
         ("Allergies", _listed([*(ALLERGENS[a] for a in child.allergies), *child.other_allergies])),
-        ("Precautions", _listed([PRECAUTIONS[p].name for p in child.precautions])),
+        ("Precautions", _listed([PRECAUTIONS[p].name for p in sorted(known_precautions(child.precautions))])),
         ("Hand that assists", hands[child.assisting_hand]),
         ("Hand with a splint", hands[child.splint_hand]),
         ("Most force", force),

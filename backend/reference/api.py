@@ -140,7 +140,8 @@ def words(request: HttpRequest) -> WordsOut:
         supports=[SupportChoice(id=s.id, name=s.words) for s in SUPPORTS.values()],
         allergens=[Choice(id=k, name=v) for k, v in ALLERGENS.items()],
         precautions=[
-            PrecautionOut(id=k, name=p.name, changes=p.changes, details=list(p.details)) for k, p in PRECAUTIONS.items()
+            PrecautionOut(id=p.id, name=p.name, changes=p.changes, details=[p.hand] if p.hand else [])
+            for p in PRECAUTIONS.values()
         ],
         textures=[Choice(id=k, name=v) for k, v in TEXTURES.items()],
         steps=[StepChoice(id=k, name=v) for k, v in WORDS.items()],

@@ -149,7 +149,7 @@ def _measures(bench: Workbench, block: Block) -> tuple[FrozenMeasure, ...]:
     """What this activity has read off by hand; for resistance the force of the thing in use comes ready."""
     things = {s.id: s.thing for s in bench.cupboard.stock}
     forces = [f for q in block.quantities if (f := things[q.stock_id].force_newton)]
-    asked = read_off(find_activity(block.activity_id).measures, bench.cupboard.child.precautions, block.strand)
+    asked = read_off((*find_activity(block.activity_id).measures, *bench.cupboard.child.read_always), block.strand)
     steps = len(block.chain)
     if steps:
         asked = (MEASURED["steps_alone"], *(m for m in asked if m.id != "steps_alone"))

@@ -5,10 +5,10 @@ child.
 from core.child.approaches import CHOICES, DEFAULTS, QUESTIONS, cue_for
 from core.child.in_sight import alerts
 from core.child.overlays import OVERLAYS, Overlay, overlay_for
+from core.child.precautions import PRECAUTIONS, Precaution, PrecautionId, known_precautions
 from core.child.profile import (
     ALLERGENS,
     MOUTHING_MONTHS,
-    PRECAUTIONS,
     SUPERVISION_RANK,
     TEXTURES,
     Chaining,
@@ -19,7 +19,6 @@ from core.child.profile import (
     LaceMethod,
     Mouthing,
     Place,
-    Precaution,
     PromptPolicy,
     SamenessPolicy,
     Setting,
@@ -52,6 +51,7 @@ __all__ = [
     "Part",
     "Place",
     "Precaution",
+    "PrecautionId",
     "PromptPolicy",
     "SamenessPolicy",
     "Setting",
@@ -64,5 +64,6 @@ __all__ = [
     "cue_for",
     "for_child",
     "for_family",
+    "known_precautions",
     "overlay_for",
 ]

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from core.child.profile import ALLERGENS, MOUTHING_MONTHS, PRECAUTIONS, TEXTURES, Child
+from core.child.profile import ALLERGENS, MOUTHING_MONTHS, TEXTURES, Child, Side
 
 
 def alerts(child: Child) -> tuple[str, ...]:
@@ -20,12 +20,10 @@ def _alerts(child: Child) -> Iterator[str]:
         yield "Under 3: things go in the mouth"
     for allergy in (*(ALLERGENS[a] for a in ALLERGENS if a in child.allergies), *child.other_allergies):
         yield f"Allergy: {allergy}"
-    sides = {"splint": child.splint_hand, "one_hand_assists": child.assisting_hand}
-    for id, precaution in PRECAUTIONS.items():
-        if id in child.precautions:
-            side = sides.get(id, "none")
-            words = precaution.name[:1].upper() + precaution.name[1:]
-            yield words if side == "none" else f"{words}: {side} hand"
+    for precaution in child.looked_out_for:
+        side: Side = getattr(child, precaution.hand) if precaution.hand else "none"
+        words = precaution.name[:1].upper() + precaution.name[1:]
+        yield words if side == "none" else f"{words}: {side} hand"
     if child.force_limit_newton:
         yield f"No more than {child.force_limit_newton:.0f} N"
     if child.refuses:

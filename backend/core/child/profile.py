@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
+from core.child.precautions import PRECAUTIONS, Precaution, PrecautionId
 from core.recording import AS_SHIPPED, Learned
 from core.units import in_proportion
 
@@ -39,63 +40,6 @@ ALLERGENS = MappingProxyType(
 )
 
 
-@dataclass(frozen=True)
-class Precaution:
-    """What has to be looked out for with a child, and what it changes in every plan. details: profile fields asked
-    with it.
-    """
-
-    name: str
-    changes: str
-    details: tuple[str, ...] = ()
-
-
-PRECAUTIONS = MappingProxyType(
-    {
-        "joint_laxity": Precaution(
-            "loose joints",
-            "Bars what takes more than 60 % of the usual force, pull-aparts over 10 N and weight on straight arms.",
-        ),
-        "wrist_weight": Precaution(
-            "no weight on the hands or wrists", "Bars weight on the hands, pushing and firm wringing; forearms stay."
-        ),
-        "fracture": Precaution(
-            "recent fracture or surgery", "Bars weight on the hands, work against resistance and knocks."
-        ),
-        "splint": Precaution(
-            "wears a splint",
-            "Bars water, dough and loose grain, weight on the hands, and the grades that hand can't do.",
-            ("splint_hand",),
-        ),
-        "pain": Precaution(
-            "pain in the hand", "Bars weight, knocks, long holds and resistance; pain is asked before and after."
-        ),
-        "seizures": Precaution(
-            "seizures",
-            "Water, blades and upright sticks only within arm's reach; a seat with arms; the family's recovery line.",
-        ),
-        "skin": Precaution(
-            "sensitive or broken skin", "Bars salt, sand, lentils, glue, paint and latex; wet work is short."
-        ),
-        "swallowing": Precaution("trouble swallowing", "Bars food, dough, small parts and loose grain; own kit."),
-        "one_hand_assists": Precaution(
-            "one hand assists (hemiplegia)",
-            "The assisting hand keeps its own role and is never asked for the preferred hand's grades.",
-            ("assisting_hand",),
-        ),
-        "vision": Precaution("low vision", "Asks for strong contrast, fixed places and good light in every activity."),
-        "tube": Precaution("tube or line", "Bars lying on the front; long cords only within arm's reach."),
-        "pica": Precaution("eats what is not food", "Everything is judged as if it often went in the mouth."),
-        "immune": Precaution(
-            "weakened immunity", "The child's own things, washed or new; nothing that passes from hand to hand."
-        ),
-        "low_tone": Precaution(
-            "low muscle tone", "Warms up with the whole body, and has a block on the feet between seated ones."
-        ),
-        "dust": Precaution("asthma or dust allergy", "Bars chalk, flour and other dusty things."),
-    }
-)
-
 TEXTURES = MappingProxyType(
     {
         "sticky": "sticky",
@@ -113,7 +57,6 @@ TEXTURES = MappingProxyType(
 """Textures a child may refuse to touch, in words."""
 
 MOUTHING_MONTHS = 36  # months: under this "never" counts as "sometimes"; common practice, no source
-LAXITY_SHARE = 0.6  # of the usual working force, with loose joints; common practice, no source
 USUAL_FORCE = ((18, 8.0), (36, 15.0), (60, 25.0), (84, 35.0), (120, 50.0), (144, 60.0))
 """Usual working force of a whole hand by age: (months, N); from memory."""
 
@@ -145,7 +88,7 @@ class Child:
     assisting_hand: Side = "none"
     splint_hand: Side = "none"
     cutting_rung: float | None = None
-    precautions: frozenset[str] = frozenset()
+    precautions: frozenset[PrecautionId] = frozenset()
     refuses: frozenset[str] = frozenset()
     likes: frozenset[str] = frozenset()
     wanted: tuple[str, ...] = ()
@@ -171,9 +114,14 @@ class Child:
         return next((words for known, words in self.own_cues if known == line), "")
 
     @property
+    def looked_out_for(self) -> tuple[Precaution, ...]:
+        """The child's precautions, in the order they are listed."""
+        return tuple(p for id, p in PRECAUTIONS.items() if id in self.precautions)
+
+    @property
     def mouths_often(self) -> bool:
         """Whether things often go in the mouth, or what is not food gets eaten."""
-        return self.mouthing == "often" or "pica" in self.precautions
+        return self.mouthing == "often" or any(p.counts_as_mouthing for p in self.looked_out_for)
 
     @property
     def mouths(self) -> bool:
@@ -187,20 +135,35 @@ class Child:
 
     @property
     def force_cap_newton(self) -> float | None:
-        """The most force anything may take, in N: the therapist's limit, and with loose joints a share of the usual."""
-        lax = "joint_laxity" in self.precautions
-        caps = [c for c in (self.force_limit_newton, lax and LAXITY_SHARE * self.usual_force_newton) if c]
-        return min(caps, default=None)
+        """The most force anything may take, in N: the therapist's limit, or a precaution's share of the usual."""
+        shares = (p.force_share for p in self.looked_out_for if p.force_share is not None)
+        caps = [share * self.usual_force_newton for share in shares]
+        return min([*caps, self.force_limit_newton] if self.force_limit_newton else caps, default=None)
 
     @property
     def body_first(self) -> bool:
         """Whether trunk and shoulders hold the hands back, so that the whole body warms up first."""
-        return "low_tone" in self.precautions
+        return any(p.body_first for p in self.looked_out_for)
 
     @property
     def spares_hands(self) -> bool:
-        """Whether sets are halved and rests longer: loose joints, pain."""
-        return bool(self.precautions & {"joint_laxity", "pain"})
+        """Whether sets are halved and rests longer."""
+        return any(p.spares_hands for p in self.looked_out_for)
+
+    @property
+    def close_to_blades(self) -> bool:
+        """Whether an adult is within reach of a blade at any age."""
+        return any(p.close_to_blades for p in self.looked_out_for)
+
+    @property
+    def watched_always(self) -> tuple[str, ...]:
+        """The marks that are watched in every block."""
+        return tuple(dict.fromkeys(mark for p in self.looked_out_for for mark in p.watches))
+
+    @property
+    def read_always(self) -> tuple[str, ...]:
+        """The measures that are read off in every block."""
+        return tuple(dict.fromkeys(measure for p in self.looked_out_for for measure in p.reads))
 
     @property
     def needs_to_move(self) -> bool:

@@ -16,12 +16,10 @@ from core.library import find_activity
 from core.library.activity import Activity
 from core.materials import Need, Role
 from core.recording import Learned
+from core.safety import STEP_TAGS
 from core.skills import OVER_TOP, STRANDS
 
 MOST_KEPT = 60_000  # grades whose facts are kept at hand: the whole library several times over, and clinics' own
-
-
-HARD_ON_JOINTS = frozenset({"resistance", "long_hold"})  # tags of work that loose joints do half as much of
 
 
 @dataclass(frozen=True)
@@ -179,11 +177,11 @@ def ask_of(f: Activity, grade: tuple[int, ...]) -> Ask:
 
 
 def tries_for(ask: Ask, child: Child) -> int:
-    """How many tries a set has for a child: what the grade says, else by age; with loose joints half as many against
-    resistance or in a hold.
+    """How many tries a set has for a child: what the grade says, else by age; half as many where a rule of what is done
+    says so for one of the child's precautions.
     """
     count = ask.activity.count_for(child.counting_months) if ask.tries is None else ask.tries
-    halved = "joint_laxity" in child.precautions and HARD_ON_JOINTS & set(ask.tags)
+    halved = any(STEP_TAGS[tag].halves & child.precautions for tag in ask.tags)
     return ceil(count / 2) if halved else count
 
 

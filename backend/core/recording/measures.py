@@ -4,7 +4,7 @@ Automatic ones come from the taps themselves; the others are read off a ruler, a
 Ranges: project definition, wide enough for anything a household can hold.
 """
 
-from collections.abc import Collection, Iterable
+from collections.abc import Iterable
 from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
@@ -81,20 +81,15 @@ _TAKEN = (
 MEASURED = MappingProxyType({m.id: m for m in _TAKEN})
 KNOWN = frozenset({*AUTOMATIC, *MEASURED})
 
-READ_WITH = MappingProxyType({"pain": ("pain",), "joint_laxity": ("pain",), "one_hand_assists": ("unasked",)})
-"""What is read off in every block of a child with a precaution; common practice, no source."""
-
-
 READ_IN = MappingProxyType({"endurance": ("pain", "effort")})
 """What is read off in every block that aims at a strand: where a child tires of writing, that is the question."""
 
 
-def read_off(measures: Iterable[str], precautions: Collection[str], strand: str = "") -> tuple[Measured, ...]:
-    """Return what is read off by hand in a block: what its activity asks for, then what the child's precautions and the
-    strand it aims at do.
+def read_off(measures: Iterable[str], strand: str = "") -> tuple[Measured, ...]:
+    """Return what is read off by hand in a block: of these measures, its activity's and the child's own, then what the
+    strand it aims at asks for.
     """
-    own = (m for precaution, read in READ_WITH.items() if precaution in precautions for m in read)
-    asked = dict.fromkeys((*measures, *own, *READ_IN.get(strand, ())))
+    asked = dict.fromkeys((*measures, *READ_IN.get(strand, ())))
     return tuple(MEASURED[m] for m in asked if m in MEASURED)
 
 

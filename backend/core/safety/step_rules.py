@@ -5,15 +5,15 @@ The id of a rule is the tag an activity or a grade carries; those that always sp
 
 from collections.abc import Iterator
 
-from core.child import Child
+from core.child import Child, PrecautionId
 from core.safety.verdicts import COMMON, MEMORY, Finding, rule
 
 SCISSORS_MONTHS = 24  # months: the first snips come at two to two and a half; from memory
 SCISSORS_ROOM_MONTHS = 84  # months (7 years), with straight lines sure; from memory
 SCISSORS_ROOM_RUNG = 5.5  # between straight lines within 12 mm and within 6 mm; from memory
 SCISSORS_OLD_MONTHS = 120  # months (10 years): an adult in the room will do whatever was seen; from memory
+LAX = frozenset[PrecautionId]({"joint_laxity"})
 KNIFE_ROOM_MONTHS = 96  # months (8 years), from memory
-WATCHED_CLOSELY = frozenset({"seizures", "vision"})  # a blade only within an adult's reach, at any age
 
 
 @rule(
@@ -23,7 +23,7 @@ WATCHED_CLOSELY = frozenset({"seizures", "vision"})  # a blade only within an ad
     "weight on the hands with a wrist precaution, a fracture, a splint, pain or loose joints",
 )
 def _weight_on_hands(c: Child) -> Iterator[Finding]:
-    kinds = {
+    kinds: dict[PrecautionId, str] = {
         "wrist_weight": "a wrist precaution",
         "fracture": "a recent fracture or surgery",
         "splint": "a splint",
@@ -67,14 +67,16 @@ def _walking(c: Child) -> Iterator[Finding]:
     yield Finding(
         "caution", "Walking with something in the hand.", "A clear way, walking pace, no socks on a bare floor."
     )
-    for precaution, words in (("seizures", "seizures"), ("vision", "low vision")):
+    kinds: dict[PrecautionId, str] = {"seizures": "seizures", "vision": "low vision"}
+    for precaution, words in kinds.items():
         if precaution in c.precautions:
             yield Finding("caution", f"Walking, and this child has {words}.", "Walk beside the child.", "arms_reach")
 
 
 @rule("impact", "step", COMMON, "knocks and blows", watched=True)
 def _impact(c: Child) -> Iterator[Finding]:
-    for precaution, words in (("pain", "pain in the hand"), ("fracture", "a recent fracture or surgery")):
+    kinds: dict[PrecautionId, str] = {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
+    for precaution, words in kinds.items():
         if precaution in c.precautions:
             yield Finding(
                 "barred", f"Knocks go into the hand, and this child has {words}.", "Press instead of hitting."
@@ -88,7 +90,7 @@ def _impact(c: Child) -> Iterator[Finding]:
     )
 
 
-@rule("long_hold", "step", COMMON, "a hold of ten seconds or more")
+@rule("long_hold", "step", COMMON, "a hold of ten seconds or more", halves=LAX)
 def _long_hold(c: Child) -> Iterator[Finding]:
     if "pain" in c.precautions:
         yield Finding("barred", "A long hold, and this child has pain in the hand.", "Short holds with rests between.")
@@ -147,7 +149,7 @@ def _cutting_tool(c: Child) -> Iterator[Finding]:
         return
     sure = c.cutting_rung is not None and c.cutting_rung >= SCISSORS_ROOM_RUNG
     easy = c.age_months >= SCISSORS_OLD_MONTHS or (c.age_months >= SCISSORS_ROOM_MONTHS and sure)
-    easy = easy and not c.precautions & WATCHED_CLOSELY
+    easy = easy and not c.close_to_blades
     yield Finding(
         "caution",
         "Scissors in use.",
@@ -158,7 +160,7 @@ def _cutting_tool(c: Child) -> Iterator[Finding]:
 
 @rule("knife", "step", f"{COMMON}; age {MEMORY}", "knives: how close an adult is, by age", watched=True)
 def _knife(c: Child) -> Iterator[Finding]:
-    easy = c.age_months >= KNIFE_ROOM_MONTHS and not c.precautions & WATCHED_CLOSELY
+    easy = c.age_months >= KNIFE_ROOM_MONTHS and not c.close_to_blades
     yield Finding(
         "caution",
         "A knife in use.",
@@ -191,7 +193,7 @@ def _stretched_band(c: Child) -> Iterator[Finding]:
     )
 
 
-@rule("resistance", "step", COMMON, "resistance with pain, a recent fracture or loose joints")
+@rule("resistance", "step", COMMON, "resistance with pain, a recent fracture, a splint or loose joints", halves=LAX)
 def _over_resistance(c: Child) -> Iterator[Finding]:
     if c.precautions & {"pain", "fracture"}:
         yield Finding(
@@ -213,7 +215,9 @@ def _over_resistance(c: Child) -> Iterator[Finding]:
         )
 
 
-@rule("firm_wringing", "step", COMMON, "firm wringing with a wrist precaution")
+@rule(
+    "firm_wringing", "step", COMMON, "firm wringing with a wrist precaution, a fracture, a splint, pain or loose joints"
+)
 def _firm_wringing(c: Child) -> Iterator[Finding]:
     if c.precautions & {"wrist_weight", "fracture", "pain", "splint", "joint_laxity"}:
         yield Finding("barred", "Firm wringing turns the wrists hard.", "Squeeze a sponge in one hand instead.")

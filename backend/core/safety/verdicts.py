@@ -8,7 +8,7 @@ from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
-from core.child import Child, Setting, Supervision
+from core.child import Child, PrecautionId, Setting, Supervision
 
 Status = Literal["allowed", "caution", "barred"]
 Scope = Literal["thing", "stock", "step", "together"]
@@ -43,6 +43,7 @@ class Rule:
     in_reach -- a rule of kind thing whose hazard is there for a child beside the one who works with the thing: what it
                 bars is off a shared table. Where it is not, the hazard is in the child's own work with it
     watched  -- whether its caution, for a young child, wants an adult who watches that child alone
+    halves   -- the precautions with which a set of such work has half the tries
     """
 
     id: str
@@ -54,6 +55,7 @@ class Rule:
     always: bool = False
     in_reach: bool = False
     watched: bool = False
+    halves: frozenset[PrecautionId] = frozenset()
 
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
@@ -73,6 +75,7 @@ def rule(
     always: bool = False,
     in_reach: bool | None = None,
     watched: bool = False,
+    halves: frozenset[PrecautionId] = frozenset(),
 ) -> Callable[[Callable[..., Iterator[Finding]]], Rule]:
     """Make a function a hazard rule: it yields findings, the decorator says whose they are.
 
@@ -85,7 +88,7 @@ def rule(
             raise ValueError(f"there are two rules {id!r}: give one of them another id")
         if (scope == "thing") != (in_reach is not None):
             raise ValueError(f"rule {id!r}: a rule of a thing, and no other, says whether it holds within reach")
-        RULES[id] = Rule(id, scope, source, about, overridable, find, always, bool(in_reach), watched)
+        RULES[id] = Rule(id, scope, source, about, overridable, find, always, bool(in_reach), watched, halves)
         return RULES[id]
 
     return register

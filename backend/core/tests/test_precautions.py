@@ -1,13 +1,16 @@
 """Each precaution by what it bars, what it only watches and what it leaves alone. Common practice, no source."""
 
+from dataclasses import replace
+from typing import Any
 from unittest import TestCase
 
 from core.child import PRECAUTIONS, Child, Hand, Setting, Side, for_child
 from core.library import ACTIVITIES, THINGS
 from core.offers import asks_other_hand, variants_of
 from core.recording import MEASURED, read_off
-from core.safety import assess, assess_step, standing
+from core.safety import RULES, STEP_TAGS, Hit, assess, assess_step, standing
 from testing.core_builders import full_house
+from testing.tags import slow
 
 NEAR, ROOM = Setting("home", "arms_reach"), Setting("home", "room")
 
@@ -34,6 +37,16 @@ BARS: dict[str, tuple[set[str], set[str], set[str], set[str]]] = {
     "pica": ({"soft_putty", "pony_bead", "dry_rice"}, {"big_brick"}, set(), {"walking"}),
     "dust": ({"pavement_chalk"}, {"wooden_bead_25", "soft_putty"}, set(), {"walking"}),
 }
+
+
+def spoken(child: Child) -> dict[tuple[str, str], Hit]:
+    """What every rule says of every thing and every kind of work, by rule and what it is about."""
+    rules = RULES.values()
+    found = {
+        (h.rule, t.id): h for t in THINGS.values() for r in rules if r.scope == "thing" for h in r.hits(t, child, NEAR)
+    }
+    found |= {(h.rule, tag): h for tag, r in STEP_TAGS.items() for h in r.hits(child)}
+    return found | {(h.rule, ""): h for r in rules if r.scope == "step" and r.always for h in r.hits(child)}
 
 
 class BarTest(TestCase):
@@ -69,10 +82,30 @@ class BarTest(TestCase):
             reasons = " ".join(h.reason for h in assess(THINGS[thing], self.child(precaution), NEAR).hits)
             self.assertIn(word, reasons.lower(), (precaution, thing))
 
-    def test_what_a_precaution_changes_is_said_in_a_sentence(self) -> None:
+    @slow
+    def test_what_is_said_of_a_precaution_is_what_the_rules_do(self) -> None:
+        """Every thing and every kind of work, at three ages, with the precaution and without: the rules that bar
+        something for it, and those that ask for more care, are those its record names, and no others.
+        """
+        for id, precaution in PRECAUTIONS.items():
+            bars, cares = set(), set()
+            for months in (40, 75, 130):
+                plain = Child(months, hand="right")
+                hand: dict[str, Any] = {precaution.hand: "left"} if precaution.hand else {}
+                child = replace(plain, precautions=frozenset({id}), **hand)
+                before, now = spoken(plain), spoken(child)
+                for key, hit in now.items():
+                    was = before.get(key)
+                    if hit.status == "barred" and (was is None or was.status != "barred"):
+                        bars.add(hit.rule)
+                    elif was is None or (was.status, was.wants) != (hit.status, hit.wants):
+                        cares.add(hit.rule)
+            self.assertEqual((set(precaution.bars), set(precaution.cares)), (bars, cares), id)
+
+    def test_what_it_changes_is_said_in_whole_sentences(self) -> None:
         for id, precaution in PRECAUTIONS.items():
             self.assertRegex(precaution.changes, r"^[A-Z].*\.$", id)
-            self.assertLessEqual(set(precaution.details), {"assisting_hand", "splint_hand"}, id)
+        self.assertEqual(PRECAUTIONS["tube"].changes, "Bars lying on the front. Long cords only within arm's reach.")
 
     def test_a_family_without_food_is_offered_none(self) -> None:
         child = Child(60, hand="right", food_as_material=False)
@@ -112,7 +145,9 @@ class HandTest(TestCase):
         """Pain is asked with loose joints and pain; with an assisting hand, how often it came unasked."""
         expected = {"pain": {"pain"}, "joint_laxity": {"pain"}, "one_hand_assists": {"unasked"}, "vision": set()}
         for precaution, own in expected.items():
-            read = [m.id for m in read_off(("drops", "pain"), {precaution})]
+            read = [
+                m.id for m in read_off(("drops", "pain", *Child(84, precautions=frozenset({precaution})).read_always))
+            ]
             self.assertEqual(set(read), {"drops", "pain"} & set(MEASURED) | own, precaution)
             self.assertEqual(len(read), len(set(read)), precaution)
 

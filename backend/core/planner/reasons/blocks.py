@@ -4,7 +4,6 @@ sums of a row.
 
 from dataclasses import replace
 from itertools import pairwise
-from types import MappingProxyType
 
 from core.ability import WORTH_NAMING, chain, proven_steps, shortfalls
 from core.child import cue_for, for_child, overlay_for
@@ -15,11 +14,6 @@ from core.planner.request import BOXES, Block, ChainStep, PlannedBlock, Refusal,
 from core.planner.solver import SET_OUT, STEP, STRAND_STEPS, WORTH_A_MINUTE, own_steps
 from core.recording import LEVELS
 from core.skills import STRANDS, find_task
-
-WATCHED_WITH = MappingProxyType(
-    {"one_hand_assists": ("assists_unasked",), "pain": ("asks_pain",), "joint_laxity": ("joint_caves", "asks_pain")}
-)
-"""Marks that are watched in every block with a precaution; common practice."""
 
 
 def stand(request: SessionRequest, planned: PlannedBlock, place: int = 0) -> Block | Refusal:
@@ -126,8 +120,8 @@ def _watch(f: Activity, request: SessionRequest) -> tuple[Watched, ...]:
     """Each mark to watch and what to do when it is seen, by this child's policies."""
     on_tool = "tool_grasp" in f.trains or "tool_grasp" in f.demands
     child = request.child
-    own = [m for precaution, marks in WATCHED_WITH.items() if precaution in child.precautions for m in marks]
-    return tuple(Watched(mark, cue_for(mark, child, on_tool)) for mark in dict.fromkeys((*f.watch, *own)))
+    marks = dict.fromkeys((*f.watch, *child.watched_always))
+    return tuple(Watched(mark, cue_for(mark, child, on_tool)) for mark in marks)
 
 
 def totals(blocks: tuple[Block, ...]) -> SessionPlan:
