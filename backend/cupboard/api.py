@@ -178,7 +178,7 @@ def thing_out(m: Thing, thing_id: str = "") -> ThingOut:
         "measure_words",
     )
     values: dict[str, Any] = {"id": thing_id or m.id, **{name: getattr(m, name) for name in same}}
-    forms = [FORMS[f] for f in sorted(m.forms)]
+    forms = [FORMS[f].words for f in sorted(m.forms)]
     return ThingOut(
         **values,
         forms=forms,

@@ -120,7 +120,7 @@ USUAL = Zones()
 def _words() -> OwnWords:
     asked = asked_of_forms(tuple(ACTIVITIES.values()))
     return OwnWords(
-        forms=[FormWords(id=f, name=words, asks=list(asked.get(f, ()))) for f, words in FORMS.items()],
+        forms=[FormWords(id=id, name=form.words, asks=list(asked.get(id, ()))) for id, form in FORMS.items()],
         properties=[
             PropertyOut(id=k, name=p.words, kind=p.kind, unit=p.unit, options=list(p.options), is_hazard=p.is_hazard)
             for k, p in PROPERTY_WORDS.items()

@@ -6,7 +6,7 @@ from core.drawing.language import ActWords, Input, InputKind, act_language, pict
 from core.drawing.making import draw_recipe, draw_thing
 from core.drawing.marks import draw_mark
 from core.drawing.picture import Laid, canvases, draw
-from core.drawing.table_layout import Stands, lay_out, sides_said
+from core.drawing.table_layout import Stands, lay_out
 
 __all__ = [
     "ACTS",
@@ -24,5 +24,4 @@ __all__ = [
     "hand_mm",
     "lay_out",
     "picture_issues",
-    "sides_said",
 ]

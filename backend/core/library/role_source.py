@@ -4,7 +4,7 @@ from pydantic import Field, model_validator
 
 from core.library.activity import Fit, FitKind
 from core.library.source import HALVINGS, FormId, Id, Source, StrandId, ThingProperty, Value, Words, fail
-from core.materials import Need, Role
+from core.materials import Need, Place, Role
 
 
 class NeedSource(Source):
@@ -44,6 +44,7 @@ class RoleSource(Source):
     optional: bool = False
     works: StrandId | None = None
     sharp: bool = False
+    place: Place | None = None
 
     @model_validator(mode="after")
     def _cut_by_halving(self) -> "RoleSource":
@@ -66,6 +67,7 @@ class RoleSource(Source):
             self.optional,
             self.works or "",
             self.sharp,
+            self.place,
         )
 
 

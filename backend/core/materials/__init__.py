@@ -1,6 +1,6 @@
 """Household things: shapes, properties, the roles they fill, measuring them at home, paper arithmetic."""
 
-from core.materials.forms import FORMS
+from core.materials.forms import FORMS, Form, Place
 from core.materials.home_measurement import (
     COIN_GRAMS,
     NotMeasured,
@@ -36,11 +36,13 @@ __all__ = [
     "Ball",
     "Box",
     "Disc",
+    "Form",
     "Kept",
     "LoosePart",
     "MeasureError",
     "Need",
     "NotMeasured",
+    "Place",
     "Ring",
     "Rod",
     "Role",

@@ -9,6 +9,7 @@ from math import ceil
 from types import MappingProxyType
 from typing import Literal
 
+from core.materials.forms import FORMS, Place
 from core.materials.keeping import Kept
 from core.materials.shapes import Shape
 
@@ -294,6 +295,7 @@ class Role:
     sharp       -- whether a sharp thing may play it
     share         -- the smallest part of the full number that still works, in rounds (0 to 1)
     pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
+    place         -- where it stands on the table; None: where things of its form usually do
     """
 
     id: str
@@ -307,6 +309,12 @@ class Role:
     optional: bool = False
     works: str = ""
     sharp: bool = False
+    place: Place | None = None
+
+    @property
+    def stands(self) -> Place:
+        """Where it stands on the table."""
+        return self.place or FORMS[self.form].place
 
     def quantity(self, count: int) -> int:
         """How many things a set of `count` tries wants."""
