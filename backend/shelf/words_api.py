@@ -7,7 +7,7 @@ from ninja import Router
 
 from clinic.schema import Schema
 from core.child import PARTS, Zones
-from core.drawing import InputKind, act_language, draw
+from core.drawing import ACTS, InputKind, draw
 from core.library import (
     ACTIVITIES,
     PROPERTY_WORDS,
@@ -130,9 +130,9 @@ def _words() -> OwnWords:
             ActOut(
                 id=a.id,
                 name=a.words,
-                takes=[ActInput(key=t.key, kind=t.kind, options=list(t.options)) for t in a.takes],
+                takes=[ActInput(key=k, kind=t.kind, options=list(t.options)) for k, t in a.takes.items()],
             )
-            for a in act_language()
+            for _, a in sorted(ACTS.items())
         ],
         tags=[Named(id=k, name=r.about) for k, r in STEP_TAGS.items()],
         marks=[Named(id=k, name=m.words) for k, m in MARKS.items()],

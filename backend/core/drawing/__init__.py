@@ -1,8 +1,8 @@
 """Pictures of what is done, made from the declaration, the grade, the home's things and the child's hands."""
 
-from core.drawing.acts import ACTS
+from core.drawing.acts import ACTS, InputKind
 from core.drawing.hands import hand_mm
-from core.drawing.language import ActWords, Input, InputKind, act_language, picture_issues
+from core.drawing.language import picture_issues
 from core.drawing.making import draw_recipe, draw_thing
 from core.drawing.marks import draw_mark
 from core.drawing.picture import Laid, canvases, draw
@@ -10,12 +10,9 @@ from core.drawing.table_layout import Stands, lay_out
 
 __all__ = [
     "ACTS",
-    "ActWords",
-    "Input",
     "InputKind",
     "Laid",
     "Stands",
-    "act_language",
     "canvases",
     "draw",
     "draw_mark",

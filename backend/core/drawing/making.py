@@ -62,7 +62,7 @@ def draw_recipe(recipe: Recipe) -> str:
             if act and act[0] not in seen and len(frames) <= MOST_STEPS:
                 seen.add(act[0])
                 canvas = Canvas(WIDE, HIGH)
-                ACTS[act[0]](canvas, Scene(frozenset(), {}, {}, {}, act[1], ADULT_MM if grown else 125, grown))
+                ACTS[act[0]].draw(canvas, Scene(frozenset(), {}, {}, {}, act[1], ADULT_MM if grown else 125, grown))
                 frames.append(canvas)
     said = f"{recipe.name} made of {', '.join(p.words for p in recipe.parts)}"
     return svg(frames, said, WIDE, HIGH)

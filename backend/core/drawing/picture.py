@@ -89,7 +89,7 @@ def canvases(
             values_at(activity, frame, variant.grade),
             hand_mm(child.age_months if child else USUAL_AGE),
         )
-        words = ACTS[frame.act](canvas, scene)
+        words = ACTS[frame.act].draw(canvas, scene)
         if result and result[-1].markup() == canvas.markup():
             continue  # this grade has one stage fewer
         result.append(canvas)

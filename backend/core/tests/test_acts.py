@@ -26,7 +26,7 @@ def scene(values: Mapping[str, Value], **things: str) -> Scene:
 def drawn(act: str, values: Mapping[str, Value], **things: str) -> tuple[Canvas, str]:
     """An act on a canvas of its own, and what it says of itself."""
     canvas = Canvas(WIDE, HIGH)
-    said = ACTS[act](canvas, scene(values, **things))
+    said = ACTS[act].draw(canvas, scene(values, **things))
     return canvas, said
 
 
@@ -168,7 +168,7 @@ class PathsTest(TestCase):
     def test_a_letter_is_never_mirrored(self) -> None:
         plain, flipped = Canvas(WIDE, HIGH), Canvas(WIDE, HIGH, flip=True)
         for canvas in (plain, flipped):
-            ACTS["draw"](canvas, scene({"text": "Name", "line_mm": 12}))
+            ACTS["draw"].draw(canvas, scene({"text": "Name", "line_mm": 12}))
         x = [float(re.search(r'<text class="pk-ink" x="([\d.]+)"', c.markup())[1]) for c in (plain, flipped)]
         self.assertAlmostEqual(x[0], WIDE - x[1], delta=0.2)
         self.assertNotIn("scale(", flipped.markup())

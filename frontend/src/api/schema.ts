@@ -4376,7 +4376,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "role" | "word" | "number" | "yes";
+            kind: "role" | "word" | "text" | "number" | "yes";
             /** Options */
             options: string[];
         };

@@ -17,11 +17,12 @@ from core.drawing.acts import (
     threading,
     turning,
 )
-from core.drawing.acts.register import ACTS, Act
+from core.drawing.acts.register import ACTS, Act, InputKind
 
 __all__ = [
     "ACTS",
     "Act",
+    "InputKind",
     "ball",
     "body",
     "clothes",

@@ -1,18 +1,23 @@
 """Tossing, catching and rolling."""
 
 from core.drawing.acts.figure import FLOOR, figure, floor, wall
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene
 from core.drawing.things import pot_size, side
 
 
-@act
+@act(
+    kind=one_of("up", "partner", "bubbles", "cross", "tap", "target", "swap", "wall"),
+    thing=role(),
+    hands=one_of("two", "one"),
+    near=number(),
+    many=number(),
+    goal=role(),
+    high=one_of("chin", "over"),
+)
 def toss(canvas: Canvas, scene: Scene) -> str:
-    """Tossing and catching.
-
-    Takes kind: partner, up, wall, target, cross, swap, tap or bubbles; thing, hands: two or one; near (m), many.
-    """
+    """Tossing and catching."""
     floor(canvas)
     kind, thing = scene.word("kind", "up"), scene.thing("thing")
     f = FLOOR - 4
@@ -106,9 +111,9 @@ _TOSS = {
 }
 
 
-@act
+@act(gate=yes())
 def roll_ball(canvas: Canvas, scene: Scene) -> str:
-    """Two people sit on the floor and roll a ball. Takes gate, near (m)."""
+    """Two people sit on the floor and roll a ball."""
     floor(canvas)
     f = FLOOR - 6
     figure(canvas, (44, f - 6), (48, f - 46), ((82.0, f - 12), (84.0, f - 8)), ((88.0, f), (82.0, f)))

@@ -1,16 +1,18 @@
 """The whole child at work: at a wall, on the floor, walking, squatting, sitting."""
 
 from core.drawing.acts.figure import FLOOR, figure, floor, wall
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene
 
 
-@act
+@act(
+    do=one_of("push", "walk", "draw", "stick", "up", "circles", "side", "eight"),
+    height=one_of("shoulder", "eyes", "over", "chest"),
+    other=one_of("none", "wall"),
+)
 def at_wall(canvas: Canvas, scene: Scene) -> str:
-    """Standing at a wall: push, walk, reach, wipe or draw. Takes do; height: chest, shoulder, eyes or over; tool;
-    other.
-    """
+    """Standing at a wall: push, walk, reach, wipe or draw."""
     floor(canvas)
     wall(canvas, 178)
     do = scene.word("do", "push")
@@ -58,9 +60,27 @@ _AT_WALL = {
 }
 
 
-@act
+@act(
+    do=one_of(
+        "feet",
+        "snake",
+        "barrow",
+        "knees",
+        "tap",
+        "hold_draw",
+        "draw",
+        "prone",
+        "hands",
+        "one_hand",
+        "tunnel",
+        "back",
+        "carry",
+        "over",
+    ),
+    cushion=yes(),
+)
 def on_floor(canvas: Canvas, scene: Scene) -> str:
-    """On the floor: knees, feet, tap, prone, hands, one_hand, tunnel, over, barrow or snake. Takes do, hold."""
+    """On the floor: knees, feet, tap, prone, hands, one_hand, tunnel, over, barrow or snake."""
     floor(canvas)
     do = scene.word("do", "feet")
     f = FLOOR - 4
@@ -180,9 +200,9 @@ _ON_FLOOR = {
 }
 
 
-@act
+@act(way=one_of("walk", "knees", "one", "prop"), load=number())
 def push_box(canvas: Canvas, scene: Scene) -> str:
-    """A box is pushed along the floor. Takes thing, load (0 to 1), way: walk, knees, one or prop."""
+    """A box is pushed along the floor."""
     floor(canvas)
     f, way, load = FLOOR - 4, scene.word("way", "walk"), scene.number("load")
     canvas.box(176, FLOOR - 24, 66, 48, "goal", 4)
@@ -199,9 +219,9 @@ def push_box(canvas: Canvas, scene: Scene) -> str:
     return "a child pushes a big box with flat hands"
 
 
-@act
+@act(way=one_of("room", "table", "chair", "foot"))
 def walk_with(canvas: Canvas, scene: Scene) -> str:
-    """Something is carried on a spoon. Takes spoon, way: table, room, chair or foot; line."""
+    """Something is carried on a spoon."""
     floor(canvas)
     f, way = FLOOR - 4, scene.word("way", "room")
     foot = (134.0, f - (16 if way == "foot" else 0))
@@ -218,9 +238,9 @@ def walk_with(canvas: Canvas, scene: Scene) -> str:
     return "a child carries something on a spoon and keeps it level"
 
 
-@act
+@act()
 def squat(canvas: Canvas, scene: Scene) -> str:
-    """Sticks are picked up from the ground into a basket. Takes carry."""
+    """Sticks are picked up from the ground into a basket."""
     floor(canvas)
     f = FLOOR - 4
     figure(canvas, (96, f - 22), (112, f - 58), ((142.0, f - 4), (120.0, f - 30)), ((104.0, f), (112.0, f)))
@@ -231,9 +251,9 @@ def squat(canvas: Canvas, scene: Scene) -> str:
     return "a child squats, picks up a stick and puts it in the basket"
 
 
-@act
+@act()
 def sit_drum(canvas: Canvas, scene: Scene) -> str:
-    """Two people sit face to face with a lid in each hand. Takes nothing."""
+    """Two people sit face to face with a lid in each hand."""
     floor(canvas)
     f = FLOOR - 6
     figure(canvas, (60, f - 6), (62, f - 46), ((92.0, f - 40), (92.0, f - 34)), ((98.0, f), (92.0, f)))

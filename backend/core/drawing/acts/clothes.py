@@ -1,15 +1,15 @@
 """Clothes: socks and trousers."""
 
 from core.drawing.acts.figure import FLOOR, figure, floor
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, one_of
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.things import SOCK
 
 
-@act
+@act(stage=one_of("toes", "heel", "up"))
 def sock(canvas: Canvas, scene: Scene) -> str:
-    """A sock goes on a foot, both thumbs inside. Takes stage: toes, heel or up."""
+    """A sock goes on a foot, both thumbs inside."""
     stage = scene.word("stage", "toes")
     with ground(canvas, scene, scene.hand * 1.9, table=False):
         h = scene.hand
@@ -61,9 +61,9 @@ def sock(canvas: Canvas, scene: Scene) -> str:
     }[stage]
 
 
-@act
+@act(stage=one_of("level", "find", "fold", "roll"))
 def socks(canvas: Canvas, scene: Scene) -> str:
-    """Two socks that match are put together. Takes stage: find, level, fold or roll."""
+    """Two socks that match are put together."""
     stage = scene.word("stage", "level")
     with desk(canvas, scene):
         h = scene.hand
@@ -90,9 +90,9 @@ def socks(canvas: Canvas, scene: Scene) -> str:
     }[stage]
 
 
-@act
+@act()
 def sock_roll(canvas: Canvas, scene: Scene) -> str:
-    """A sock is pulled over a roll with both hands. Takes thing."""
+    """A sock is pulled over a roll with both hands."""
     with ground(canvas, scene, scene.hand * 1.8, table=False):
         h = scene.hand
         y = -0.56 * h
@@ -104,9 +104,9 @@ def sock_roll(canvas: Canvas, scene: Scene) -> str:
     return "a sock is pulled over the roll"
 
 
-@act
+@act(stage=one_of("knees", "hips", "feet", "back"))
 def dress(canvas: Canvas, scene: Scene) -> str:
-    """Trousers are pulled up by both sides. Takes stage: hips, knees, feet or back."""
+    """Trousers are pulled up by both sides."""
     floor(canvas)
     f, stage = FLOOR - 4, scene.word("stage", "knees")
     waist = {"hips": f - 52, "knees": f - 30, "feet": f - 12, "back": f - 62}[stage]

@@ -1,6 +1,6 @@
 """Scissors and what they cut."""
 
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, yes
 from core.drawing.canvas import Canvas, Point
 from core.drawing.scene import Scene, desk, over
 from core.drawing.shapes import CUTS, SMOOTH
@@ -26,12 +26,51 @@ def scissor_hand(canvas: Canvas, scene: Scene, x: float, y: float) -> None:
         )
 
 
-@act
+@act(
+    path=one_of(
+        "long",
+        "corner",
+        "corner_in",
+        "triangle",
+        "square",
+        "air",
+        "snip",
+        "snips",
+        "across",
+        "half_heart",
+        "half_butterfly",
+        "half_tree",
+        "fish",
+        "duck",
+        "boat",
+        "crew",
+        "short",
+        "bits",
+        "bend",
+        "bends",
+        "circle",
+        "tight",
+        "holes_corner",
+        "holes_moon",
+        "holes_mixed",
+        "spiral_half",
+        "spiral_one",
+        "spiral_two",
+        "spiral_three",
+        "curve",
+        "mixed",
+    ),
+    width=number(),
+    wide=number(),
+    long=number(),
+    what=one_of("paper", "straw", "dough"),
+    folded=yes(),
+    stop=one_of("none", "zone", "mark", "dots", "stick"),
+    corner_dots=yes(),
+    adult=yes(),
+)
 def cut(canvas: Canvas, scene: Scene) -> str:
-    """Scissors cut along a path, away from the child; the other hand holds the paper, thumb on top.
-
-    Takes path, width (of the line in mm), wide and long (of the piece in mm), stop, air, cue, straw, dough, adult.
-    """
+    """Scissors cut along a path, away from the child; the other hand holds the paper, thumb on top."""
     path, width = scene.word("path", "long"), scene.number("width", 4)
     wide, long = scene.number("wide", 110), scene.number("long", 120)
     with desk(canvas, scene, max(long * 1.8, scene.hand * 1.7)):

@@ -1,14 +1,14 @@
 """Dough: rolled, patted, dug in."""
 
 from core.drawing.acts.reach import held_thing, named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, ground, hold, over
 
 
-@act
+@act(shape=one_of("rope", "palms", "pads", "one", "kept", "pat", "even"), size=number())
 def dough(canvas: Canvas, scene: Scene) -> str:
-    """Dough under flat hands: shape pat, rope, even, balls or tips; or a ball rolled between. Takes shape."""
+    """Dough under flat hands: shape pat, rope, even, balls or tips; or a ball rolled between."""
     shape = scene.word("shape", "rope")
     with desk(canvas, scene):
         h = scene.hand
@@ -51,9 +51,9 @@ def dough(canvas: Canvas, scene: Scene) -> str:
     )
 
 
-@act
+@act(thing=role(), hide=one_of("half", "thin", "deep"))
 def dig(canvas: Canvas, scene: Scene) -> str:
-    """A thing is pinched out of dough. Takes thing, hide: half, thin or deep."""
+    """A thing is pinched out of dough."""
     thing = scene.thing("thing")
     sunk = {"half": 0.0, "thin": 0.45, "deep": 1.0}[scene.word("hide", "half")]
     with ground(canvas, scene):

@@ -2,14 +2,14 @@
 
 from types import MappingProxyType
 
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, one_of, role, yes
 from core.drawing.canvas import Canvas, Point
 from core.drawing.scene import Scene, desk, ground, hold, over
 
 
-@act
+@act(thing=role(), stage=one_of("push", "undo", "pull"))
 def button(canvas: Canvas, scene: Scene) -> str:
-    """A button and its hole, from above as it lies. Takes thing, stage: push, pull or undo."""
+    """A button and its hole, from above as it lies."""
     thing, stage = scene.thing("thing"), scene.word("stage", "push")
     size = min(max(thing.opening_mm if thing and thing.opening_mm else 20, 10), 32) * 1.3
     with desk(canvas, scene):
@@ -41,9 +41,9 @@ def button(canvas: Canvas, scene: Scene) -> str:
     }.get(stage, "the button is pushed back through its hole")
 
 
-@act
+@act(way=one_of("up", "down", "foot"), tag=yes())
 def zip_(canvas: Canvas, scene: Scene) -> str:
-    """A zip is pulled along, its end held down. Takes way: up, down or foot; tag."""
+    """A zip is pulled along, its end held down."""
     way = scene.word("way", "up")
     with desk(canvas, scene):
         h = scene.hand
@@ -135,9 +135,9 @@ _FASTENED = MappingProxyType({"strap": _strap, "buckle": _buckle, "clip": _clip,
 """What is fastened, drawn at a height; where each hand is, and its arrow: what shuts it, of a strap what opens it."""
 
 
-@act
+@act(kind=one_of("strap", "clip", "buckle", "hook"), way=one_of("open", "shut", "thread"))
 def fasten(canvas: Canvas, scene: Scene) -> str:
-    """A strap, buckle, clip or hook, from above. Takes kind: strap, buckle, clip or hook; way: open, shut or thread."""
+    """A strap, buckle, clip or hook, from above."""
     kind, way = scene.word("kind", "strap"), scene.word("way", "open")
     with desk(canvas, scene):
         h = scene.hand
@@ -149,9 +149,9 @@ def fasten(canvas: Canvas, scene: Scene) -> str:
     return f"one hand holds the {kind} still, the other {'opens' if way == 'open' else 'closes'} it"
 
 
-@act
+@act(way=one_of("open", "post", "shut"), kind=one_of("strap", "stud"))
 def pocket(canvas: Canvas, scene: Scene) -> str:
-    """A pocket is opened, something goes in, it is shut. Takes kind: strap or stud; way: open, post or shut."""
+    """A pocket is opened, something goes in, it is shut."""
     with ground(canvas, scene, scene.hand * 1.6, table=False):
         h = scene.hand
         y = -0.36 * h

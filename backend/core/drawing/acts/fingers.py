@@ -1,7 +1,7 @@
 """What the fingers of one hand do: turn over, roll, walk, slide, flick, press, point."""
 
 from core.drawing.acts.reach import held_thing, named, tucked, with_tongs
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.hands import flat_tips
 from core.drawing.scene import HIGH, WIDE, Scene, desk, ground, hold, over
@@ -9,9 +9,9 @@ from core.drawing.things import above, grip_mm, side, size_mm
 from core.materials import Box, Thing
 
 
-@act
+@act(thing=role(), tuck=yes(), table=yes(), kept=number(), done=yes())
 def turn_over(canvas: Canvas, scene: Scene) -> str:
-    """A stick or flat piece is turned end over end inside one hand. Takes thing, kept, table, done."""
+    """A stick or flat piece is turned end over end inside one hand."""
     thing = scene.thing("thing")
     long = min(max(thing.shape.extents_mm[:2]) if thing else 80, scene.hand * 1.3)
     thick = max(grip_mm(thing) if thing else 10, 3)
@@ -32,9 +32,9 @@ def turn_over(canvas: Canvas, scene: Scene) -> str:
     return f"the fingers turn {named(thing, 'a stick')} end over end"
 
 
-@act
+@act(thing=role(), top=yes(), kept=number())
 def roll_stick(canvas: Canvas, scene: Scene) -> str:
-    """A stick or a top is rolled between the pads. Takes thing, kept, top."""
+    """A stick or a top is rolled between the pads."""
     thing = scene.thing("thing")
     long = min(thing.shape.extents_mm[0] if thing else 120, scene.hand * 1.2)
     thick = max(thing.shape.extents_mm[2] if thing else 8, 2.5)
@@ -67,9 +67,9 @@ def roll_stick(canvas: Canvas, scene: Scene) -> str:
     return f"the pads roll {named(thing, 'a stick')}"
 
 
-@act
+@act(thing=role(), pen=yes(), tuck=yes(), both=yes())
 def climb(canvas: Canvas, scene: Scene) -> str:
-    """The fingers walk along a stick or a pencil. Takes thing, both, tuck, pen."""
+    """The fingers walk along a stick or a pencil."""
     thing = scene.thing("thing")
     long = min(thing.shape.extents_mm[0] if thing else 170, scene.hand * 1.5)
     thick = max(thing.shape.extents_mm[2] if thing else 8, 3)
@@ -91,9 +91,9 @@ def climb(canvas: Canvas, scene: Scene) -> str:
     return f"the fingers walk along {named(thing, 'a stick')}"
 
 
-@act
+@act(thing=role(), fan=number(), tuck=yes())
 def cards(canvas: Canvas, scene: Scene) -> str:
-    """A thumb slides a card off a pile, or spreads a fan. Takes thing, fan (how many), tuck, deal."""
+    """A thumb slides a card off a pile, or spreads a fan."""
     thing = scene.thing("thing")
     wide, high = (min(s, scene.hand * 0.8) for s in (size_mm(thing) if thing else (60, 90)))
     wide, high = min(wide, high), max(wide, high)
@@ -119,9 +119,9 @@ def cards(canvas: Canvas, scene: Scene) -> str:
     return "the thumb pushes one card off the pile"
 
 
-@act
+@act(thing=role())
 def page(canvas: Canvas, scene: Scene) -> str:
-    """The thumb turns one page of a book. Takes thing."""
+    """The thumb turns one page of a book."""
     thing = scene.thing("thing")
     wide, high = size_mm(thing) if thing else (150, 200)
     with desk(canvas, scene, wide * 2.1):
@@ -134,9 +134,9 @@ def page(canvas: Canvas, scene: Scene) -> str:
     return "the thumb turns one page"
 
 
-@act
+@act(thing=role(), goal=one_of("edge", "mark", "gate"), push=yes())
 def flick(canvas: Canvas, scene: Scene) -> str:
-    """A flat thing is flicked or pushed to a goal. Takes thing, goal: edge, gate or mark; push."""
+    """A flat thing is flicked or pushed to a goal."""
     thing = scene.thing("thing")
     with desk(canvas, scene):
         h = scene.hand
@@ -156,12 +156,9 @@ def flick(canvas: Canvas, scene: Scene) -> str:
     return f"one finger {'pushes' if scene.yes('push') else 'flicks'} {named(thing, 'a counter')} to the goal"
 
 
-@act
+@act(finger=one_of("point", "hand", "pinch", "all"), target=role(), through=role(), hold=yes(), tuck=yes())
 def press(canvas: Canvas, scene: Scene) -> str:
-    """A finger presses or points.
-
-    Takes target: what is pressed; finger: point, pinch, hand or all; tuck; through (what is poked through); hold.
-    """
+    """A finger presses or points."""
     on, through = scene.thing("target"), scene.thing("through")
     finger = scene.word("finger", "point")
     wide, high = pot_like(on)
@@ -211,9 +208,9 @@ def pot_like(thing: Thing | None) -> tuple[float, float]:
     return (mid, long) if long > mid else (long, short)
 
 
-@act
+@act(move=one_of("bow", "talk", "visit"))
 def puppets(canvas: Canvas, scene: Scene) -> str:
-    """A hand up with puppets on its fingers. Takes move: bow, talk, visit."""
+    """A hand up with puppets on its fingers."""
     with canvas.at(WIDE / 2, HIGH - 6, 132 / scene.hand):
         h = scene.hand
         over(canvas, scene, "open", 0, -0.36 * h)
@@ -231,12 +228,9 @@ def puppets(canvas: Canvas, scene: Scene) -> str:
     return "finger puppets move one at a time"
 
 
-@act
+@act(into=role(), upright=yes(), hold=one_of("adult", "child"), out=yes())
 def key_post(canvas: Canvas, scene: Scene) -> str:
-    """A card is held with the thumb flat on the side of the index and pushed into a slot, or pulled out.
-
-    Takes thing, into, hold, out, upright.
-    """
+    """A card is held with the thumb flat on the side of the index and pushed into a slot, or pulled out."""
     into = scene.thing("into")
     with ground(canvas, scene, scene.hand * 1.6):
         h = scene.hand
@@ -276,9 +270,9 @@ def key_post(canvas: Canvas, scene: Scene) -> str:
     return f"a card, held with a flat thumb, is {way} {named(into, 'the slot')}"
 
 
-@act
+@act(thing=role())
 def peel(canvas: Canvas, scene: Scene) -> str:
-    """The thumb peels a fruit that the other hand holds. Takes thing."""
+    """The thumb peels a fruit that the other hand holds."""
     thing = scene.thing("thing")
     d = thing.shape.extents_mm[1] if thing else 55
     with ground(canvas, scene):
@@ -300,9 +294,9 @@ def peel(canvas: Canvas, scene: Scene) -> str:
     return f"thumb and fingers peel {named(thing, 'a fruit')}, the other hand holds it"
 
 
-@act
+@act(seconds=number(), thing=role(), tool=role(), free=yes())
 def held_still(canvas: Canvas, scene: Scene) -> str:
-    """Something is picked up and held still for a count. Takes thing, tool, seconds, free."""
+    """Something is picked up and held still for a count."""
     thing, tool = scene.thing("thing"), scene.thing("tool")
     with ground(canvas, scene, scene.hand * 1.4):
         h = scene.hand

@@ -1,16 +1,16 @@
 """Cutlery, pouring, stirring, hammering, searching, water."""
 
 from core.drawing.acts.reach import named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.shapes import MARKS
 from core.drawing.things import above, bread, fork, hammer, knife, pot_size, side, size_mm, spoon
 
 
-@act
+@act(jug=role(), into=role(), stuff=role(), line=yes())
 def pour(canvas: Canvas, scene: Scene) -> str:
-    """A jug is tipped over a pot that the other hand holds. Takes jug, into, stuff, line."""
+    """A jug is tipped over a pot that the other hand holds."""
     jug, into, stuff = scene.thing("jug"), scene.thing("into"), scene.thing("stuff")
     jw, jh = (min(v, 110.0) for v in (pot_size(jug) if jug else (90, 110)))
     wide, high = pot_size(into) if into else (70, 80)
@@ -44,9 +44,9 @@ def pour(canvas: Canvas, scene: Scene) -> str:
     return f"{named(jug, 'a jug')} touches {named(into, 'the cup')} and pours slowly"
 
 
-@act
+@act(bend=yes())
 def straw_in(canvas: Canvas, scene: Scene) -> str:
-    """A straw goes into a drink carton that is held low. Takes bend, wrapped."""
+    """A straw goes into a drink carton that is held low."""
     with ground(canvas, scene, 0, 1.5 * scene.hand):
         h = scene.hand
         x = -0.34 * h
@@ -61,9 +61,9 @@ def straw_in(canvas: Canvas, scene: Scene) -> str:
     return "a straw is pushed into the carton, which is held low"
 
 
-@act
+@act(spoon=role(), line=one_of("straight", "across", "eight"))
 def follow(canvas: Canvas, scene: Scene) -> str:
-    """A full spoon follows a line on the table. Takes spoon, line: straight, across or eight."""
+    """A full spoon follows a line on the table."""
     tool = scene.thing("spoon")
     with desk(canvas, scene, 2 * scene.hand):
         h = scene.hand
@@ -95,12 +95,19 @@ def follow(canvas: Canvas, scene: Scene) -> str:
     return "a full spoon follows a line on the table"
 
 
-@act
+@act(
+    food=role(),
+    fork=role(),
+    knife=role(),
+    dough=yes(),
+    board=yes(),
+    bread=yes(),
+    way=one_of("saw", "press", "away", "spread"),
+    spread=number(),
+    many=number(),
+)
 def cutlery(canvas: Canvas, scene: Scene) -> str:
-    """Fork and knife at a plate: the fork holds, the knife saws just in front of it.
-
-    Takes fork, knife, food, dough, many, lift, spread.
-    """
+    """Fork and knife at a plate: the fork holds, the knife saws just in front of it."""
     food, forked, knifed = scene.thing("food"), scene.thing("fork"), scene.thing("knife")
     with desk(canvas, scene, scene.hand * 1.9):
         h = scene.hand
@@ -144,9 +151,9 @@ def cutlery(canvas: Canvas, scene: Scene) -> str:
     )
 
 
-@act
+@act(into=role(), spoon=role(), way=one_of("any", "round"), hold=one_of("adult", "child"))
 def stir(canvas: Canvas, scene: Scene) -> str:
-    """A spoon goes round in a pot that the other hand keeps still. Takes spoon, into, hold, way."""
+    """A spoon goes round in a pot that the other hand keeps still."""
     into, tool = scene.thing("into"), scene.thing("spoon")
     wide = min(pot_size(into)[0] if into else 150, 1.2 * scene.hand)
     with desk(canvas, scene):
@@ -176,9 +183,9 @@ def stir(canvas: Canvas, scene: Scene) -> str:
     return "a spoon goes round, the other hand keeps the pot still"
 
 
-@act
+@act(tool=role(), set=yes(), into=one_of("foam", "dough"), many=number())
 def tap(canvas: Canvas, scene: Scene) -> str:
-    """A hammer taps a peg in; the other hand is away. Takes peg, tool, into: foam or dough; many, level."""
+    """A hammer taps a peg in; the other hand is away."""
     tool = scene.thing("tool")
     with ground(canvas, scene, scene.hand * 1.6):
         h = scene.hand
@@ -210,9 +217,9 @@ def tap(canvas: Canvas, scene: Scene) -> str:
     return "the hammer taps the peg in, the other hand is off first"
 
 
-@act
+@act(thing=role(), under=yes(), cloth=yes())
 def search(canvas: Canvas, scene: Scene) -> str:
-    """A hand feels for things in a tub of filler, or under a cloth. Takes thing, cloth, under."""
+    """A hand feels for things in a tub of filler, or under a cloth."""
     thing = scene.thing("thing")
     with desk(canvas, scene, scene.hand * 1.9):
         h = scene.hand
@@ -270,9 +277,9 @@ def search(canvas: Canvas, scene: Scene) -> str:
     return f"a hand feels for {named(thing, 'a thing')} in a tub"
 
 
-@act
+@act(water=role(), thing=role())
 def lift_wet(canvas: Canvas, scene: Scene) -> str:
-    """A wet sponge is lifted out of water. Takes thing, water, into, squeeze."""
+    """A wet sponge is lifted out of water."""
     water = scene.thing("water")
     wide, high = (min(v, 260) for v in (pot_size(water) if water else (250, 100)))
     with ground(canvas, scene, wide * 1.3, high + 0.95 * scene.hand):
@@ -297,9 +304,9 @@ def lift_wet(canvas: Canvas, scene: Scene) -> str:
     return f"{named(scene.thing('thing'), 'a sponge')} is lifted out of the water"
 
 
-@act
+@act(into=role(), both=yes(), show=one_of("half", "corner"), hold=one_of("adult", "none"))
 def pull_out(canvas: Canvas, scene: Scene) -> str:
-    """A cloth is pulled out of a pot, hand over hand. Takes thing, into, show: half, corner; both."""
+    """A cloth is pulled out of a pot, hand over hand."""
     into = scene.thing("into")
     wide, high = pot_size(into) if into else (90, 110)
     with ground(canvas, scene, max(wide * 1.4, scene.hand * 1.4), high + 1.1 * scene.hand):
@@ -329,9 +336,9 @@ def pull_out(canvas: Canvas, scene: Scene) -> str:
     return "a cloth is pulled out of the pot"
 
 
-@act
+@act(stage=one_of("pump", "rub"))
 def wash(canvas: Canvas, scene: Scene) -> str:
-    """Soap is pumped and both hands are rubbed. Takes stage: pump or rub."""
+    """Soap is pumped and both hands are rubbed."""
     if scene.word("stage", "pump") == "rub":
         with desk(canvas, scene):
             h = scene.hand

@@ -2,20 +2,33 @@
 
 from core.drawing.acts.cutting import road
 from core.drawing.acts.reach import named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, text, yes
 from core.drawing.canvas import Canvas, Point
 from core.drawing.scene import Scene, around, desk, over
 from core.drawing.shapes import MARKS, SMOOTH
 from core.drawing.things import pen
 
 
-@act
+@act(
+    pen=role(),
+    size=number(),
+    model=one_of("beside", "picture", "memory"),
+    text=text(),
+    tray=yes(),
+    finger=one_of("point", "spread"),
+    mark=one_of(*MARKS),
+    cloud=yes(),
+    wall=yes(),
+    hold=one_of("yes", "no"),
+    line_mm=number(),
+    half=yes(),
+    fill=yes(),
+    border=yes(),
+    dots=yes(),
+    width=number(),
+)
 def draw(canvas: Canvas, scene: Scene) -> str:
-    """A hand with something that marks draws on paper; the other holds it.
-
-    Takes pen, mark (see MARKS), width (of a road or border, mm), size (of the shape, mm), fill, wall, tray, tilt,
-    lined, text, line_mm, model, cloud, hold, grip.
-    """
+    """A hand with something that marks draws on paper; the other holds it."""
     tool = scene.thing("pen")
     size = scene.number("size", 120)
     with desk(canvas, scene, scene.hand * 2.0):
@@ -136,9 +149,9 @@ def pen_hand(canvas: Canvas, scene: Scene, x: float, y: float) -> None:
         pen(canvas, tool)
 
 
-@act
+@act(slant=yes(), dots=yes(), pen=role(), finger=one_of("point"), hold=one_of("adult", "child"))
 def rule(canvas: Canvas, scene: Scene) -> str:
-    """A line is drawn along a ruler that the other hand presses down. Takes slant, dots, hold, pen."""
+    """A line is drawn along a ruler that the other hand presses down."""
     with desk(canvas, scene):
         h = scene.hand
         canvas.box(0, -0.3 * h, 1.5 * h, 0.9 * h, "paper")

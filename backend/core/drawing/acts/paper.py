@@ -2,15 +2,15 @@
 
 from core.drawing.acts.marking import outline
 from core.drawing.acts.reach import named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, over
 from core.drawing.shapes import MARKS
 
 
-@act
+@act(thing=role(), place=one_of("any", "shape", "dot", "line"))
 def sticker(canvas: Canvas, scene: Scene) -> str:
-    """A sticker is pressed in its place. Takes thing, place: any, shape, dot or line; peel."""
+    """A sticker is pressed in its place."""
     thing = scene.thing("thing")
     size = min(thing.shape.extents_mm[0] if thing else 12, 40)
     with desk(canvas, scene):
@@ -39,9 +39,9 @@ def sticker(canvas: Canvas, scene: Scene) -> str:
     return f"{named(thing, 'a sticker')} is pressed in its place"
 
 
-@act
+@act(size=number(), place=one_of("any", "shape", "edges", "order"))
 def glue(canvas: Canvas, scene: Scene) -> str:
-    """Pieces are stuck on paper with one finger. Takes size (mm), place: any, shape, edges or order."""
+    """Pieces are stuck on paper with one finger."""
     size = scene.number("size", 24)
     with desk(canvas, scene):
         h = scene.hand
@@ -59,9 +59,9 @@ def glue(canvas: Canvas, scene: Scene) -> str:
     return "a finger presses a piece on the glue"
 
 
-@act
+@act(fold=one_of("half", "quarter", "corner", "hat"), guide=one_of("line", "dots", "none"))
 def fold(canvas: Canvas, scene: Scene) -> str:
-    """Paper is folded and pressed flat. Takes fold: half, quarter, corner or hat; guide: line, dots or none."""
+    """Paper is folded and pressed flat."""
     kind = scene.word("fold", "half")
     with desk(canvas, scene):
         h = scene.hand
@@ -89,9 +89,9 @@ def fold(canvas: Canvas, scene: Scene) -> str:
     return "one hand keeps the edges together, the other presses the fold flat"
 
 
-@act
+@act(slit=number())
 def weave(canvas: Canvas, scene: Scene) -> str:
-    """A strip goes over and under. Takes slit (mm)."""
+    """A strip goes over and under."""
     with desk(canvas, scene):
         h = scene.hand
         slit = scene.number("slit", 20)
@@ -114,9 +114,16 @@ def weave(canvas: Canvas, scene: Scene) -> str:
     return "a paper strip goes over and under"
 
 
-@act
+@act(
+    mark=one_of(*MARKS),
+    card=yes(),
+    order=yes(),
+    model=one_of("on", "beside", "picture", "memory"),
+    finger=yes(),
+    dough=yes(),
+)
 def lay(canvas: Canvas, scene: Scene) -> str:
-    """A shape or letter is laid out of pieces. Takes mark (see MARKS), model, dough, order, finger."""
+    """A shape or letter is laid out of pieces."""
     mark = scene.word("mark", "T")
     with desk(canvas, scene):
         h = scene.hand
@@ -124,7 +131,7 @@ def lay(canvas: Canvas, scene: Scene) -> str:
         x, y = 0.06 * h, -0.44 * h
         if scene.yes("card"):
             canvas.box(x, y, 0.9 * h, 0.9 * h, "paper", 4)
-        if scene.word("order"):
+        if scene.yes("order"):
             for i in range(5):
                 high = (0.22 + 0.12 * i) * h
                 canvas.box(x + (i - 2) * 0.16 * h, 0.0 - high / 2, 9, high, "thing", 3)
@@ -166,9 +173,9 @@ def lay(canvas: Canvas, scene: Scene) -> str:
     return "pieces are laid to a shape, from where it starts"
 
 
-@act
+@act(one=yes())
 def scrunch(canvas: Canvas, scene: Scene) -> str:
-    """Paper is crushed to a ball. Takes one: by one hand alone."""
+    """Paper is crushed to a ball."""
     with desk(canvas, scene):
         h = scene.hand
         ball = [

@@ -3,7 +3,7 @@
 from types import MappingProxyType
 
 from core.drawing.acts.reach import named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, ground, hold
 from core.drawing.things import (
@@ -111,12 +111,9 @@ _PULLED = MappingProxyType(
 """What is pulled, drawn at a height; how high and how far out the hands are, and their gap."""
 
 
-@act
+@act(press=yes(), kind=one_of("bricks", "lids", "paper", "wring", "band", "packet", "stud"), thing=role())
 def pull(canvas: Canvas, scene: Scene) -> str:
-    """Two hands pull something apart, press it together or tear it.
-
-    Takes thing, kind: bricks, stud, packet, band, paper, lids, wring; press; post.
-    """
+    """Two hands pull something apart, press it together or tear it."""
     kind, thing = scene.word("kind", "bricks"), scene.thing("thing")
     pressing = scene.yes("press")
     with ground(canvas, scene, scene.hand * 1.9, table=kind in ("band",)):

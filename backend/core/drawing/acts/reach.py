@@ -1,6 +1,6 @@
 """Taking, carrying, letting go, and what goes on in the palm."""
 
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.hands import ADULT_MM, side_hand
 from core.drawing.scene import WIDE, Scene, around, ground, hold, over
@@ -30,11 +30,18 @@ def held_thing(canvas: Canvas, thing: Thing | None, form: str, x: float, y: floa
         side(canvas, thing, form)
 
 
-@act
+@act(
+    thing=role(),
+    into=role(),
+    tool=role(),
+    hold=one_of("adult", "child"),
+    out=yes(),
+    pose=one_of("pinch", "three_point", "wrap"),
+    upright=yes(),
+    tuck=yes(),
+)
 def put(canvas: Canvas, scene: Scene) -> str:
-    """A thing is let go over what it goes into; by the fingers or with a tool. Takes thing, into, tool, hold, tuck,
-    out.
-    """
+    """A thing is let go over what it goes into; by the fingers or with a tool."""
     thing, into, tool = scene.thing("thing"), scene.thing("into"), scene.thing("tool")
     wide, high = pot_size(into) if into else (90.0, 60.0)
     if scene.form("into") in ("sorter", "big_sorter"):
@@ -107,9 +114,16 @@ def with_tongs(canvas: Canvas, scene: Scene, tool: Thing, thing: Thing | None, x
     hold(canvas, scene, "three_point", x + reach * 0.87, y - reach * 0.5, turn=30, gap=max(12, long * 0.1))
 
 
-@act
+@act(
+    thing=role(),
+    pose=one_of("pinch", "three_point", "wrap"),
+    under=role(),
+    from_=one_of("cloth", "table", "edge", "palm"),
+    tuck=yes(),
+    row=number(),
+)
 def pick(canvas: Canvas, scene: Scene) -> str:
-    """A thing is picked up from a surface with the fingertips. Takes thing, from_, tuck, pose, row."""
+    """A thing is picked up from a surface with the fingertips."""
     thing = scene.thing("thing")
     gap = grip_mm(thing) if thing else 16
     tall = max(gap, thing.shape.extents_mm[2] if thing else 10)
@@ -147,11 +161,9 @@ def pick(canvas: Canvas, scene: Scene) -> str:
     return f"the fingertips pick up {named(thing, 'a thing')}"
 
 
-@act
+@act(thing=role(), kept=number(), way=one_of("in", "out"))
 def palm(canvas: Canvas, scene: Scene) -> str:
-    """The open hand from above with things in it: one goes in from the fingertips, or comes out. Takes thing, kept,
-    way.
-    """
+    """The open hand from above with things in it: one goes in from the fingertips, or comes out."""
     thing = scene.thing("thing")
     kept = int(scene.number("kept", 1))
     coming = scene.word("way", "in") == "out"
@@ -181,9 +193,9 @@ def _small(canvas: Canvas, scene: Scene, thing: Thing | None, wide: float) -> No
         above(canvas, thing, scene.form("thing"))
 
 
-@act
+@act(thing=role(), into=role())
 def pass_(canvas: Canvas, scene: Scene) -> str:
-    """A thing goes from one hand to the other in front of the body. Takes thing, into."""
+    """A thing goes from one hand to the other in front of the body."""
     thing, into = scene.thing("thing"), scene.thing("into")
     gap = grip_mm(thing) if thing else 20
     with ground(canvas, scene, scene.hand * 1.5):
@@ -208,9 +220,9 @@ def pass_(canvas: Canvas, scene: Scene) -> str:
     return f"{named(thing, 'a thing')} goes from one hand to the other"
 
 
-@act
+@act(tube=role(), thing=role(), where=one_of("air", "table", "wall"))
 def tube(canvas: Canvas, scene: Scene) -> str:
-    """One hand posts into a tube, the other catches below. Takes tube, thing, where: table, air or wall."""
+    """One hand posts into a tube, the other catches below."""
     pipe, thing = scene.thing("tube"), scene.thing("thing")
     wide = (pipe.shape.extents_mm[1] if pipe else 45) * 1.0
     long = min(pipe.shape.extents_mm[0] if pipe else 200, scene.hand * 1.6)

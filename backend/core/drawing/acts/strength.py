@@ -1,16 +1,16 @@
 """Squeezing, pinching springs open, stacking."""
 
 from core.drawing.acts.reach import held_thing, named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, number, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.things import bottle, mouth_ball, peg, pot_size, roll, side, size_mm
 from core.materials import Box
 
 
-@act
+@act(peg=role(), edge=role(), cloth=role(), hold=one_of("none", "child", "adult"), swings=yes())
 def clip(canvas: Canvas, scene: Scene) -> str:
-    """A peg is pinched open and put on an edge. Takes peg, edge, hold: adult, hand or none; cloth, swings, leaf."""
+    """A peg is pinched open and put on an edge."""
     thing, edge = scene.thing("peg"), scene.thing("edge")
     long, high = (
         (thing.shape.extents_mm[0], thing.shape.extents_mm[1]) if thing and isinstance(thing.shape, Box) else (70, 14)
@@ -71,9 +71,9 @@ def clip(canvas: Canvas, scene: Scene) -> str:
     return f"thumb and fingers pinch {named(thing, 'a peg')} open over {named(edge, 'the edge')}"
 
 
-@act
+@act(away=yes(), off=yes())
 def chain(canvas: Canvas, scene: Scene) -> str:
-    """A clip is hooked on a chain of clips. Takes away."""
+    """A clip is hooked on a chain of clips."""
     with ground(canvas, scene):
         h = scene.hand
         for i in range(5):
@@ -97,9 +97,9 @@ def _paper_clip(canvas: Canvas) -> None:
     canvas.box(2, 0, 24, 5, "none", 2.5)
 
 
-@act
+@act(thing=role(), into=role(), feed=role(), drops=yes(), seconds=number(), index=yes(), layers=number())
 def squeeze(canvas: Canvas, scene: Scene) -> str:
-    """A whole hand squeezes something. Takes thing, into, drops, feed, seconds, layers."""
+    """A whole hand squeezes something."""
     thing, into, feed = scene.thing("thing"), scene.thing("into"), scene.thing("feed")
     form = scene.form("thing")
     with desk(canvas, scene, max(1.9 * scene.hand, (size_mm(thing)[0] if thing else 0) + 1.1 * scene.hand)):
@@ -174,9 +174,9 @@ def squeeze(canvas: Canvas, scene: Scene) -> str:
     return f"one hand squeezes {named(thing, 'it')}"
 
 
-@act
+@act(thing=role(), many=number())
 def stack(canvas: Canvas, scene: Scene) -> str:
-    """A piece goes on a tower that the other hand steadies. Takes thing, many, press, flat (bricks)."""
+    """A piece goes on a tower that the other hand steadies."""
     thing = scene.thing("thing")
     many = int(scene.number("many", 3))
     long, _, high = thing.shape.extents_mm if thing else (30, 30, 30)

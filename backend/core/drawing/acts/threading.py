@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 from core.drawing.acts.reach import named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, one_of, role, yes
 from core.drawing.canvas import Canvas, Point
 from core.drawing.scene import Scene, desk, ground, hold, over
 from core.drawing.things import (
@@ -16,9 +16,9 @@ from core.materials import Box, Ring, Thing
 Cord = Callable[[list[Point], bool], None]
 
 
-@act
+@act(bead=role(), line=role(), pulling=yes(), pattern=one_of("turn", "two", "copy"))
 def thread(canvas: Canvas, scene: Scene) -> str:
-    """A bead on a line: pushed on with one hand, pulled on with the other. Takes bead, line, pulling, pattern."""
+    """A bead on a line: pushed on with one hand, pulled on with the other."""
     bead, line = scene.thing("bead"), scene.thing("line")
     size = max(grip_mm(bead), 4) if bead else 15
     across = bead.shape.extents_mm[1] if bead else 15
@@ -58,9 +58,9 @@ def thread(canvas: Canvas, scene: Scene) -> str:
     return f"one hand {does} {named(bead, 'a bead')}, the other holds"
 
 
-@act
+@act(ring=role(), post=role())
 def ring(canvas: Canvas, scene: Scene) -> str:
-    """A ring is dropped over a post. Takes ring, post."""
+    """A ring is dropped over a post."""
     thing, post = scene.thing("ring"), scene.thing("post")
     outer, high = (
         (thing.shape.outer_mm, thing.shape.thickness_mm) if thing and isinstance(thing.shape, Ring) else (45, 8)
@@ -88,9 +88,9 @@ def ring(canvas: Canvas, scene: Scene) -> str:
     return f"{named(thing, 'a ring')} is dropped over {named(post, 'the post')}"
 
 
-@act
+@act(thing=role(), kind=one_of("bead", "ring", "clip"))
 def string(canvas: Canvas, scene: Scene) -> str:
-    """One piece is slid along a string that lies on the table. Takes thing, kind: bead, ring or clip."""
+    """One piece is slid along a string that lies on the table."""
     thing = scene.thing("thing")
     with desk(canvas, scene):
         h = scene.hand
@@ -185,12 +185,9 @@ def _held_ends(h: float, stage: str, left: Point, right: Point) -> tuple[Point, 
     return left, right
 
 
-@act
+@act(stage=one_of("cross", "untie", "knot", "loop", "bow", "loose", "tuck", "second", "double", "twice"), thing=role())
 def lace(canvas: Canvas, scene: Scene) -> str:
-    """A lace at one stage of a bow, from above, the toe pointing away.
-
-    Takes stage: untie, loose, cross, tuck, knot, loop, second, bow, double or twice; thing: board, shoe or parcel.
-    """
+    """A lace at one stage of a bow, from above, the toe pointing away."""
     stage = scene.word("stage", "cross")
     thing = scene.thing("thing")
     with desk(canvas, scene, scene.hand * 1.8):
@@ -242,9 +239,9 @@ def _bow(cord: Cord, h: float, y: float, tail: float = 0.3) -> None:
     cord([(0, y), (-0.1 * h, y + 0.12 * h), (-0.3 * h, y + 0.24 * h)], False)
 
 
-@act
+@act(pattern=one_of("in_out", "round", "crossed", "tied"))
 def holes(canvas: Canvas, scene: Scene) -> str:
-    """A lace goes through a row of holes. Takes pattern: in_out, round, crossed or tied."""
+    """A lace goes through a row of holes."""
     pattern = scene.word("pattern", "in_out")
     with desk(canvas, scene):
         h = scene.hand
@@ -270,9 +267,9 @@ def holes(canvas: Canvas, scene: Scene) -> str:
     return "a lace goes through the next hole"
 
 
-@act
+@act(stitch=one_of("edge", "over", "cross"), hold=one_of("tape", "hand"))
 def sew(canvas: Canvas, scene: Scene) -> str:
-    """A blunt needle goes through mesh. Takes stitch: edge, over or cross; hold: tape or hand."""
+    """A blunt needle goes through mesh."""
     with ground(canvas, scene, table=False):
         h = scene.hand
         x, y = -0.2 * h, -0.56 * h

@@ -3,7 +3,7 @@
 from types import MappingProxyType
 
 from core.drawing.acts.reach import named
-from core.drawing.acts.register import act
+from core.drawing.acts.register import act, one_of, role, yes
 from core.drawing.canvas import Canvas
 from core.drawing.scene import Scene, ground, hold
 from core.drawing.things import (
@@ -114,9 +114,14 @@ _TURNED = MappingProxyType(
 )
 
 
-@act
+@act(
+    kind=one_of("nut", "cap", "key", "sharpen", "screw", "driver", "crank"),
+    thing=role(),
+    hold=one_of("adult", "child"),
+    pose=one_of("pinch", "three_point", "wrap"),
+)
 def twist(canvas: Canvas, scene: Scene) -> str:
-    """The fingers turn a small thing: kind nut, key, screw, driver, sharpen, crank. Takes thing, hold, kept."""
+    """The fingers turn a small thing: kind nut, key, screw, driver, sharpen, crank."""
     kind = scene.word("kind", "nut")
     thing = scene.thing("thing")
     with ground(canvas, scene, scene.hand * 1.6):
@@ -124,9 +129,9 @@ def twist(canvas: Canvas, scene: Scene) -> str:
     return f"the fingers turn {named(thing, 'it')}"
 
 
-@act
+@act(thing=role(), hold=one_of("hand", "adult", "knees"), tips=yes())
 def lid(canvas: Canvas, scene: Scene) -> str:
-    """A lid is turned. Takes thing, hold: adult, hand, knees or none; tips: by the fingertips; shut."""
+    """A lid is turned."""
     thing = scene.thing("thing")
     d, long = (thing.shape.extents_mm[1], thing.shape.extents_mm[0]) if thing else (70, 110)
     with ground(canvas, scene, scene.hand * 1.5, long + 0.8 * scene.hand):

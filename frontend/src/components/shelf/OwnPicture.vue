@@ -86,7 +86,7 @@ const axisOf = (id: string): ActivityValues['axes'][number] | null => values.val
               <label v-for="(label, i) in labels(frame, input.key)" :key="i" class="row small"
                 >{{ label }}
                 <el-select
-                  v-if="input.kind === 'word' && input.options.length"
+                  v-if="input.kind === 'word'"
                   :model-value="String(valueAt(frame, input.key, i))"
                   size="small"
                   clearable
@@ -96,7 +96,7 @@ const axisOf = (id: string): ActivityValues['axes'][number] | null => values.val
                   ><el-option v-for="o in input.options" :key="o" :value="o" :label="o.replaceAll('_', ' ')"
                 /></el-select>
                 <el-input
-                  v-else-if="input.kind === 'word'"
+                  v-else-if="input.kind === 'text'"
                   :model-value="String(valueAt(frame, input.key, i))"
                   size="small"
                   :aria-label="`Frame ${f + 1}, ${input.key} ${label}`"
