@@ -20,6 +20,7 @@ say "migrations"; "$PY" manage.py makemigrations --check --dry-run --verbosity 0
 say "API client"
 "$PY" manage.py export_openapi_schema --api config.api.api --indent 1 --output "$VAR/openapi.json" >/dev/null
 cmp -s "$VAR/openapi.json" "$ROOT/frontend/src/api/openapi.json" || die "the API changed: run ./pollicor client and commit what it writes"
+"$PY" "$ROOT/scripts/write_marks.py" --check
 cd "$ROOT/frontend"
 node_modules/.bin/openapi-typescript src/api/openapi.json -o "$VAR/schema.ts" >/dev/null 2>&1
 cmp -s "$VAR/schema.ts" src/api/schema.ts || die "the API client is out of date: run ./pollicor client and commit what it writes"

@@ -15,6 +15,7 @@ from caseload.models import Care
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.queries import colleague
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 
 router = Router(tags=["caseload"])
@@ -114,7 +115,7 @@ def reopen(request: HttpRequest, child_id: int, body: Return) -> ChildOut:
     return child_out(queries.child_for(who, child_id))
 
 
-@router.post("/people/{member_id}/hand-over", response={200: HandedOver, **REFUSED})
+@router.post("/people/{member_id}/hand-over", response={200: HandedOver, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def hand_over(request: HttpRequest, member_id: int, body: HandOver) -> HandedOver:
     """Give every child a colleague looks after to another."""
     who = member(request)

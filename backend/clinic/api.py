@@ -16,6 +16,7 @@ from clinic.passwords import stored_username
 from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
 from clinic.queries import device_for, devices_of, member_of
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 from clinic.second_factor import check, is_on
 
@@ -72,7 +73,12 @@ class DeviceOut(Schema):
     here: bool
 
 
-@router.post("/session", auth=None, response={200: Me, 401: Problem, 403: Problem, 429: Problem})
+@router.post(
+    "/session",
+    auth=None,
+    response={200: Me, 401: Problem, 403: Problem, 429: Problem},
+    openapi_extra=marked(KEEPS_NO_KEY),
+)
 def sign_in(request: HttpRequest, response: HttpResponse, body: SignIn) -> Me:
     """Sign in with a name and a password."""
     from_our_page(request)
@@ -123,7 +129,7 @@ def edit_me(request: HttpRequest, body: MyAccount) -> Me:
     return me_out(actions.edit_me(member(request), body.name, body.run_hand, body.theme, body.units))
 
 
-@router.post("/me/password", response={200: Me, **REFUSED})
+@router.post("/me/password", response={200: Me, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def change_password(request: HttpRequest, body: NewPassword) -> Me:
     """Change one's own password; this device stays signed in, every other is signed out."""
     who = actions.change_password(member(request), body.now, body.password)

@@ -15,6 +15,7 @@ from clinic.mail import Mailed, mail_link
 from clinic.models import Link, LinkKind, Member, Role
 from clinic.problems import Problem
 from clinic.queries import colleague, link_for, open_links, people
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 
 router = Router(tags=["people"])
@@ -118,14 +119,14 @@ def edit_person(request: HttpRequest, member_id: int, body: PersonEdit) -> Perso
     return person_out(actions.edit_member(who, colleague(who, member_id), body.role, body.active, body.version))
 
 
-@router.post("/people/{member_id}/reset", response={201: FreshLink, **REFUSED})
+@router.post("/people/{member_id}/reset", response={201: FreshLink, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def offer_reset(request: HttpRequest, member_id: int) -> tuple[int, FreshLink]:
     """Make a link with which a colleague chooses a new password."""
     who = member(request)
     return 201, _fresh(request, *actions.offer_reset(who, colleague(who, member_id)))
 
 
-@router.post("/links", response={201: FreshLink, **REFUSED})
+@router.post("/links", response={201: FreshLink, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def invite(request: HttpRequest, body: Invitation) -> tuple[int, FreshLink]:
     """Invite a colleague."""
     return 201, _fresh(request, *actions.invite(member(request), body.name, body.role, body.email))
@@ -148,7 +149,7 @@ def read_link(request: HttpRequest, token: str) -> OpenLink:
     )
 
 
-@router.post("/join/{token}", auth=None, response={201: Me, **CLOSED})
+@router.post("/join/{token}", auth=None, response={201: Me, **CLOSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def join(request: HttpRequest, token: str, body: Joining) -> tuple[int, Me]:
     """Use an invitation: a sign-in of one's own, signed in at once."""
     made = actions.join(token, body.name, body.username, body.password)
@@ -156,7 +157,7 @@ def join(request: HttpRequest, token: str, body: Joining) -> tuple[int, Me]:
     return 201, me_out(made)
 
 
-@router.post("/join/{token}/password", auth=None, response={200: Me, **CLOSED})
+@router.post("/join/{token}/password", auth=None, response={200: Me, **CLOSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def choose_password(request: HttpRequest, token: str, body: ChosenPassword) -> Me:
     """Use a reset link: a new password, signed in here and nowhere else."""
     who = actions.choose_password(token, body.password)

@@ -8,6 +8,7 @@ from pydantic import Field
 from clinic import second_factor as actions
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 
 router = Router(tags=["clinic"])
@@ -53,7 +54,7 @@ def read_factor(request: HttpRequest) -> FactorOut:
     return FactorOut(on=actions.is_on(user), codes_left=actions.codes_left(user))
 
 
-@router.post("/me/second-factor", response={201: SecretOut, **REFUSED})
+@router.post("/me/second-factor", response={201: SecretOut, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def begin(request: HttpRequest) -> tuple[int, SecretOut]:
     """Make a secret for an app."""
     begun = actions.begin(member(request))
@@ -61,13 +62,13 @@ def begin(request: HttpRequest) -> tuple[int, SecretOut]:
     return 201, SecretOut(secret=begun.secret, qr=qr)
 
 
-@router.post("/me/second-factor/confirm", response={200: CodesOut, **REFUSED})
+@router.post("/me/second-factor/confirm", response={200: CodesOut, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def confirm(request: HttpRequest, body: CodeIn) -> CodesOut:
     """Switch it on with a code from the app."""
     return CodesOut(codes=actions.confirm(member(request), body.code))
 
 
-@router.post("/me/second-factor/off", response={200: FactorOut, **REFUSED})
+@router.post("/me/second-factor/off", response={200: FactorOut, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def switch_off(request: HttpRequest, body: PasswordIn) -> FactorOut:
     """Ask for no second factor any more."""
     actions.switch_off(member(request), body.password)

@@ -9,6 +9,7 @@ from clinic.api import Me, me_out
 from clinic.auth import let_in, member
 from clinic.models import Clinic, Paper, Units
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 from core.child import Part
 
@@ -71,7 +72,7 @@ def read_setup(request: HttpRequest) -> SetupOut:
     return SetupOut(open=actions.is_open(), demo=demo)
 
 
-@router.post("/setup", auth=None, response={201: Me, **REFUSED})
+@router.post("/setup", auth=None, response={201: Me, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def set_up(request: HttpRequest, body: Setup) -> tuple[int, Me]:
     """Make the clinic and its first lead, who is signed in at once."""
     lead = actions.set_up(**body.model_dump())

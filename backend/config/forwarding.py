@@ -6,7 +6,6 @@ not begun, or given up.
 Where nothing is named to hand on to (work on the code, tests, those processes themselves) it is all done here.
 """
 
-import re
 from collections.abc import Callable
 from http.client import HTTPConnection, HTTPException
 from multiprocessing.connection import wait
@@ -17,16 +16,11 @@ from django.conf import settings
 from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
 
+from clinic.routes import LONG_WORK, with_mark
 from config.incoming import GONE, refusal
 from core.planner import asked_by
 
 PATIENCE = 55  # seconds until whoever asked is told to come again
-LONG_WORK = re.compile(
-    r"^(POST /api/(children/\d+/(plans|weeks|looks|forecast)|plans/[^/]+/(again|copy|forecast)|groups|bags)"
-    r"|POST /api/runs/[^/]+/next"
-    r"|GET /api/children/\d+/(library|starter|swaps|progress|aims)"
-    r"|GET /api/.*\.pdf)$"
-)
 OF_ONE_CONNECTION = frozenset({"connection", "keep-alive", "transfer-encoding", "te", "trailer", "upgrade"})
 
 Handler = Callable[[HttpRequest], HttpResponse]
@@ -34,10 +28,12 @@ Handler = Callable[[HttpRequest], HttpResponse]
 
 def forwarding(get_response: Handler) -> Handler:
     """The middleware, before any that asks the database."""
-    port = settings.PLANNER_PORT
+    from config.api import api  # the routes are there once the applications are
+
+    port, long_work = settings.PLANNER_PORT, with_mark(api, LONG_WORK)
 
     def answer(request: HttpRequest) -> HttpResponse:
-        if not LONG_WORK.match(f"{request.method} {request.path}"):
+        if not long_work.fullmatch(f"{request.method} {request.path}"):
             return get_response(request)
         if port:
             return _handed_on(request, port)

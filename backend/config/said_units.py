@@ -3,19 +3,14 @@ wants inches. What people wrote themselves (`OwnWords`) is never touched: it wou
 """
 
 import re
+from functools import cache
 
 from django.http import HttpRequest
 
 from clinic.models import Member
+from clinic.routes import SAYS_UNITS, with_mark
 from clinic.schema import CLOSES, OPENS
 from core.units import in_inches
-
-OURS = re.compile(
-    r"^/api/(words|activity-words|things|shelves|recipes|bags|measuring|letters|homes/\d+/(cupboard|recipes)|cupboard-items"
-    r"|(plans|weeks|groups|looks)(/.*)?|runs/[^/]+(/(next|today|results|finish))?|days/.*"
-    r"|children/\d+/(library|forecast|swaps|picture|starter|plans|weeks|looks|seen|progress|aims|activities/.*)(\?.*)?)$"
-)
-
 
 _PEOPLES = re.compile(f"({OPENS}[^{CLOSES}]*{CLOSES})")
 
@@ -24,6 +19,14 @@ def said(request: HttpRequest, text: bytes) -> bytes:
     """Return an answer with its lengths as the member who asked reads them; what people wrote stays to the letter."""
     who = getattr(request, "auth", None)
     words = text.decode()
-    if isinstance(who, Member) and who.units == "inch" and OURS.match(request.path):
+    if isinstance(who, Member) and who.units == "inch" and _ours().fullmatch(f"{request.method} {request.path}"):
         words = "".join(w if w.startswith(OPENS) else in_inches(w) for w in _PEOPLES.split(words))
     return words.replace(OPENS, "").replace(CLOSES, "").encode()
+
+
+@cache
+def _ours() -> re.Pattern[str]:
+    """The routes whose answers speak of the library's things and grades."""
+    from config.api import api  # which is written through this
+
+    return with_mark(api, SAYS_UNITS)

@@ -11,6 +11,7 @@ from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.drawing import draw_thing
 from core.library import THINGS
@@ -94,14 +95,14 @@ class ItemEdit(Schema):
     version: int
 
 
-@router.get("/things", response=list[ThingOut])
+@router.get("/things", response=list[ThingOut], openapi_extra=marked(SAYS_UNITS))
 def list_things(request: HttpRequest) -> list[ThingOut]:
     """Every household thing the library knows and the clinic made, by name."""
     known = {**THINGS, **things_in_use(member(request).clinic_id)}
     return [thing_out(m, thing_id) for thing_id, m in sorted(known.items(), key=lambda k: k[1].name)]
 
 
-@router.get("/homes/{home_id}/cupboard", response={200: CupboardOut, **REFUSED})
+@router.get("/homes/{home_id}/cupboard", response={200: CupboardOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_cupboard(request: HttpRequest, home_id: int, child_id: int | None = None) -> CupboardOut:
     """A cupboard; with a child, each thing's hazard verdict for that child there."""
     who = member(request)
@@ -116,7 +117,7 @@ def read_cupboard(request: HttpRequest, home_id: int, child_id: int | None = Non
     )
 
 
-@router.post("/homes/{home_id}/cupboard", response={201: ItemOut, **REFUSED})
+@router.post("/homes/{home_id}/cupboard", response={201: ItemOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def add_item(request: HttpRequest, home_id: int, body: NewItem, child_id: int | None = None) -> tuple[int, ItemOut]:
     """Put a thing in."""
     who = member(request)

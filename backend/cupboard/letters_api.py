@@ -10,6 +10,7 @@ from pydantic import Field
 from caseload.checks import FieldError
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.letters import PIECES, USUAL_KIT, Build, LetterError, build, pieces_for, stroke_of, width_of
 
@@ -66,7 +67,9 @@ class LettersOut(Schema):
     usual: list[PieceCount]
 
 
-@router.post("/letters", response={200: LettersOut, 403: Problem, 422: Problem})
+@router.post(
+    "/letters", response={200: LettersOut, 403: Problem, 422: Problem}, openapi_extra=marked(SAYS_UNITS, KEEPS_NO_KEY)
+)
 def lay_letters(request: HttpRequest, body: LettersIn) -> LettersOut:
     """What a kit of straights and arcs builds at once, in writing order."""
     member(request)

@@ -12,6 +12,7 @@ from caseload.facts import facts_of, setting_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.drawing import draw_recipe
 from core.library import find_thing
@@ -71,7 +72,7 @@ class MeasuringOut(Schema):
     words: str
 
 
-@router.get("/homes/{home_id}/recipes", response={200: list[RecipeOut], **REFUSED})
+@router.get("/homes/{home_id}/recipes", response={200: list[RecipeOut], **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def list_recipes(request: HttpRequest, home_id: int, child_id: int) -> list[RecipeOut]:
     """What can be made from this cupboard that is not there yet, quickest first, judged for one child there."""
     who = member(request)
@@ -100,7 +101,7 @@ def _recipe_out(m: Recipe, have: Mapping[str, int], judged: VerdictOut) -> Recip
     )
 
 
-@router.post("/measuring", response={200: MeasuringOut, **REFUSED})
+@router.post("/measuring", response={200: MeasuringOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS, KEEPS_NO_KEY))
 def measure(request: HttpRequest, body: MeasuringIn) -> MeasuringOut:
     """Work out a force, a sheet weight or a hole from what a home can measure."""
     member(request)

@@ -9,6 +9,7 @@ from pydantic import Field
 from caseload.queries import home_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.drawing import draw_thing
 from core.library import THINGS
@@ -50,7 +51,7 @@ class ListIn(Schema):
     text: str
 
 
-@router.get("/shelves", response=list[Shelf])
+@router.get("/shelves", response=list[Shelf], openapi_extra=marked(SAYS_UNITS))
 def list_shelves(request: HttpRequest) -> list[Shelf]:
     """Every thing there is, by where a home keeps it; the common ones first, the clinic's own before them."""
     own = things_in_use(member(request).clinic_id)

@@ -13,6 +13,7 @@ from caseload.models import Child, Home
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, LONG_WORK, SAYS_UNITS, marked
 from core.library import find_activity
 from core.paper import kit_of
 from core.planner import Refusal, bring_in, differences, left_out, totals
@@ -47,7 +48,9 @@ router = Router(tags=["planning"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
-@router.post("/children/{child_id}/plans", response={200: PlanOut, **REFUSED})
+@router.post(
+    "/children/{child_id}/plans", response={200: PlanOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     """Plan a session. Where none is possible: status infeasible, the reason and the shortest fix."""
     who = member(request)
@@ -70,7 +73,9 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
     return plan_out(queries.plan_for(who, plan.pk))
 
 
-@router.get("/children/{child_id}/aims", response={200: AimsOut, **REFUSED})
+@router.get(
+    "/children/{child_id}/aims", response={200: AimsOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def read_aims(request: HttpRequest, child_id: int) -> AimsOut:
     """The one or two targets to work on next, each with why; and what each wanted task asks for."""
     suggested, tasks = queries.aims_of(child_for(member(request), child_id), timezone.localdate())
@@ -83,7 +88,7 @@ def read_aims(request: HttpRequest, child_id: int) -> AimsOut:
     )
 
 
-@router.get("/children/{child_id}/plans", response={200: list[PlanLine], **REFUSED})
+@router.get("/children/{child_id}/plans", response={200: list[PlanLine], **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def list_plans(request: HttpRequest, child_id: int, limit: int = 20) -> list[PlanLine]:
     """A child's plans, newest first."""
     who = member(request)
@@ -102,13 +107,13 @@ def list_plans(request: HttpRequest, child_id: int, limit: int = 20) -> list[Pla
     ]
 
 
-@router.get("/plans/{plan_id}", response={200: PlanOut, **REFUSED})
+@router.get("/plans/{plan_id}", response={200: PlanOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_plan(request: HttpRequest, plan_id: UUID) -> PlanOut:
     """One plan, worked out against the child and the cupboard as they are today."""
     return plan_out(queries.plan_for(member(request), plan_id))
 
 
-@router.put("/plans/{plan_id}/blocks", response={200: PlanOut, **REFUSED})
+@router.put("/plans/{plan_id}/blocks", response={200: PlanOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def set_blocks(request: HttpRequest, plan_id: UUID, body: BlocksIn) -> PlanOut:
     """Set the row of blocks as arranged by hand."""
     who = member(request)
@@ -117,7 +122,7 @@ def set_blocks(request: HttpRequest, plan_id: UUID, body: BlocksIn) -> PlanOut:
     return plan_out(queries.plan_for(who, plan_id))
 
 
-@router.post("/plans/{plan_id}/again", response={200: PlanOut, **REFUSED})
+@router.post("/plans/{plan_id}/again", response={200: PlanOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS))
 def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
     """Plan again around the locked blocks; an infeasible wish leaves the plan as it was."""
     who = member(request)
@@ -131,7 +136,7 @@ def plan_again(request: HttpRequest, plan_id: UUID, body: AgainIn) -> PlanOut:
     return plan_out(queries.plan_for(who, plan_id))
 
 
-@router.put("/plans/{plan_id}/name", response={200: PlanOut, **REFUSED})
+@router.put("/plans/{plan_id}/name", response={200: PlanOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def name_plan(request: HttpRequest, plan_id: UUID, body: NameIn) -> PlanOut:
     """Keep a plan as this child's favourite, or let go of it."""
     who = member(request)
@@ -139,7 +144,7 @@ def name_plan(request: HttpRequest, plan_id: UUID, body: NameIn) -> PlanOut:
     return plan_out(queries.plan_for(who, plan_id))
 
 
-@router.post("/plans/{plan_id}/copy", response={200: PlanOut, **REFUSED})
+@router.post("/plans/{plan_id}/copy", response={200: PlanOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS))
 def copy_plan(request: HttpRequest, plan_id: UUID) -> PlanOut:
     """Start a new plan from this one, every block checked for today."""
     who = member(request)
@@ -147,7 +152,7 @@ def copy_plan(request: HttpRequest, plan_id: UUID) -> PlanOut:
     return plan_out(queries.plan_for(who, made.pk))
 
 
-@router.get("/plans/{plan_id}/against-last", response={200: AgainstOut, **REFUSED})
+@router.get("/plans/{plan_id}/against-last", response={200: AgainstOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def against_last(request: HttpRequest, plan_id: UUID) -> AgainstOut:
     """How a plan differs from the last session that was run."""
     who = member(request)
@@ -157,7 +162,9 @@ def against_last(request: HttpRequest, plan_id: UUID) -> AgainstOut:
     return AgainstOut(on=last.used_on if last else None, lines=[DifferenceOut.model_validate(d) for d in lines])
 
 
-@router.get("/plans/{plan_id}/bring-in", response={200: BroughtInOut, **REFUSED})
+@router.get(
+    "/plans/{plan_id}/bring-in", response={200: BroughtInOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def ask_to_bring_in(request: HttpRequest, plan_id: UUID, activity_id: str) -> BroughtInOut:
     """What it would cost to have this activity in, or the smallest change that lets it in. Nothing is kept."""
     who = member(request)
@@ -168,7 +175,11 @@ def ask_to_bring_in(request: HttpRequest, plan_id: UUID, activity_id: str) -> Br
     return BroughtInOut.model_validate(bring_in(request_now, activity_id))
 
 
-@router.post("/plans/{plan_id}/forecast", response={200: ForecastOut, **REFUSED})
+@router.post(
+    "/plans/{plan_id}/forecast",
+    response={200: ForecastOut, **REFUSED},
+    openapi_extra=marked(LONG_WORK, SAYS_UNITS, KEEPS_NO_KEY),
+)
 def forecast(request: HttpRequest, plan_id: UUID, body: BlockIn) -> ForecastOut:
     """What a grade would be, nothing kept: forecast, quantities, hazards, dials, neighbours, equals."""
     who = member(request)

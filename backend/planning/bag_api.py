@@ -8,6 +8,7 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, LONG_WORK, SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.library import find_activity, find_thing
 from core.planner import Block, PlanStatus, Visit, pack_bag
@@ -55,7 +56,7 @@ class BagOut(Schema):
     unplanned: list[str]
 
 
-@router.post("/bags", response={200: BagOut, **REFUSED})
+@router.post("/bags", response={200: BagOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS, KEEPS_NO_KEY))
 def pack(request: HttpRequest, body: BagIn) -> BagOut:
     """Pack the fewest things for the newest plan of each child; nothing is kept."""
     who = member(request)

@@ -11,6 +11,7 @@ from caseload.models import Child
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem, ProblemError
+from clinic.routes import LONG_WORK, SAYS_UNITS, marked
 from clinic.schema import OwnWords, Schema
 from core.child import Part, Supervision
 from core.planner import GroupBlock, PlanStatus, Refusal, group_minutes, left_out_together, safe_for_all, stand_together
@@ -99,7 +100,7 @@ class GroupOut(Schema):
     left_out: list[LeftOutOut]
 
 
-@router.post("/groups", response={200: GroupOut, **REFUSED})
+@router.post("/groups", response={200: GroupOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS))
 def plan_together(request: HttpRequest, body: GroupIn) -> GroupOut:
     """Plan a session for children together. Where none is possible: 422 with the reason and the shortest fix."""
     who = member(request)
@@ -115,7 +116,7 @@ def plan_together(request: HttpRequest, body: GroupIn) -> GroupOut:
     return group_out(group, children)
 
 
-@router.get("/groups/{group_id}", response={200: GroupOut, **REFUSED})
+@router.get("/groups/{group_id}", response={200: GroupOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_group(request: HttpRequest, group_id: UUID) -> GroupOut:
     """One session for children together, every block checked for today."""
     who = member(request)

@@ -14,6 +14,7 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, LONG_WORK, SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Part, for_family
@@ -100,7 +101,11 @@ class StarterOut(Schema):
     opens: int
 
 
-@router.get("/children/{child_id}/library", response={200: list[ReachOut], **REFUSED})
+@router.get(
+    "/children/{child_id}/library",
+    response={200: list[ReachOut], **REFUSED},
+    openapi_extra=marked(LONG_WORK, SAYS_UNITS),
+)
 def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[ReachOut]:
     """Every activity with the grades this home can offer this child, the most useful first."""
     who = member(request)
@@ -112,7 +117,7 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     return [_reach_out(r, estimates[r.activity.strand].mean, seen) for r in reaches]
 
 
-@router.get("/activity-words", response={200: dict[str, ActivityWords], 403: Problem})
+@router.get("/activity-words", response={200: dict[str, ActivityWords], 403: Problem}, openapi_extra=marked(SAYS_UNITS))
 def read_activity_words(request: HttpRequest) -> dict[str, ActivityWords]:
     """The words each activity of the clinic's is found by, by its id: fetched once, when something is looked for."""
     who = member(request)
@@ -136,7 +141,11 @@ def read_pictures(request: HttpRequest, child_id: int, home_id: int, activity_id
     return PicturesOut(pictures={i: bench.picture(v, table=False) for i, v in grades.items()})
 
 
-@router.get("/children/{child_id}/starter", response={200: list[StarterOut], **REFUSED})
+@router.get(
+    "/children/{child_id}/starter",
+    response={200: list[StarterOut], **REFUSED},
+    openapi_extra=marked(LONG_WORK, SAYS_UNITS),
+)
 def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[StarterOut]:
     """The ten things that open most for this child in this home, beside what is there."""
     who = member(request)
@@ -147,14 +156,20 @@ def read_starter(request: HttpRequest, child_id: int, home_id: int) -> list[Star
     return [StarterOut(thing_id=m.id, name=m.name, typical_count=m.typical_count, opens=n) for m, n in picked]
 
 
-@router.post("/children/{child_id}/forecast", response={200: ForecastOut, **REFUSED})
+@router.post(
+    "/children/{child_id}/forecast",
+    response={200: ForecastOut, **REFUSED},
+    openapi_extra=marked(LONG_WORK, SAYS_UNITS, KEEPS_NO_KEY),
+)
 def forecast_here(request: HttpRequest, child_id: int, home_id: int, body: BlockIn) -> ForecastOut:
     """What a grade of an activity would be for this child in this home, nothing kept."""
     who = member(request)
     return forecast_out(_bench(who, child_id, home_id), body.planned(who))
 
 
-@router.get("/children/{child_id}/swaps", response={200: list[SwapOut], **REFUSED})
+@router.get(
+    "/children/{child_id}/swaps", response={200: list[SwapOut], **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def read_swaps(
     request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str
 ) -> list[SwapOut]:
@@ -173,7 +188,7 @@ def read_swaps(
     ]
 
 
-@router.get("/children/{child_id}/picture", response={200: PictureOut, **REFUSED})
+@router.get("/children/{child_id}/picture", response={200: PictureOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_picture(
     request: HttpRequest, child_id: int, home_id: int, activity_id: str, grade: str, role: str, stock_id: str
 ) -> PictureOut:

@@ -12,6 +12,7 @@ from caseload.checks import FieldError
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem, ProblemError
+from clinic.routes import LONG_WORK, SAYS_UNITS, marked
 from clinic.schema import OwnWords, Schema
 from core.child import Supervision
 from core.library import find_activity, find_thing
@@ -96,7 +97,9 @@ class WeekLine(Schema):
     activities: list[str]
 
 
-@router.post("/children/{child_id}/weeks", response={200: WeekOut, **REFUSED})
+@router.post(
+    "/children/{child_id}/weeks", response={200: WeekOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def plan_home_week(request: HttpRequest, child_id: int, body: WeekIn) -> WeekOut:
     """Plan a home week. Where none is possible: 422 with the reason and the shortest fix."""
     who = member(request)
@@ -122,7 +125,7 @@ def plan_home_week(request: HttpRequest, child_id: int, body: WeekIn) -> WeekOut
     return week_out(queries.week_for(who, made.pk))
 
 
-@router.get("/children/{child_id}/weeks", response={200: list[WeekLine], **REFUSED})
+@router.get("/children/{child_id}/weeks", response={200: list[WeekLine], **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def list_weeks(request: HttpRequest, child_id: int) -> list[WeekLine]:
     """A child's home weeks, newest first."""
     who = member(request)
@@ -134,7 +137,7 @@ def _names(week: HomeWeek) -> list[str]:
     return list(dict.fromkeys(find_activity(b["activity_id"]).name for day in week.days for b in day))
 
 
-@router.get("/weeks/{week_id}", response={200: WeekOut, **REFUSED})
+@router.get("/weeks/{week_id}", response={200: WeekOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_week(request: HttpRequest, week_id: UUID) -> WeekOut:
     """One home week."""
     return week_out(queries.week_for(member(request), week_id))

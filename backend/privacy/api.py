@@ -17,6 +17,7 @@ from clinic.auth import member
 from clinic.models import Clinic, Paper
 from clinic.permissions import POLICY, require
 from clinic.problems import Problem, ProblemError
+from clinic.routes import LONG_WORK, marked
 from clinic.schema import Schema
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, QUESTIONS, TEXTURES, known_precautions
 from core.child import CHOICES as POLICIES
@@ -101,7 +102,7 @@ def export_json(request: HttpRequest, child_id: int) -> HttpResponse:
 
 
 @router.get("/children/{child_id}/export", include_in_schema=False)
-@router.get("/children/{child_id}/export.pdf", include_in_schema=False)
+@router.get("/children/{child_id}/export.pdf", include_in_schema=False, openapi_extra=marked(LONG_WORK))
 def export_paper(request: HttpRequest, child_id: int, paper: Paper | None = None) -> HttpResponse:
     """Everything about one child to be read: as a page or a PDF."""
     who = member(request)

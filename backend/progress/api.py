@@ -18,6 +18,7 @@ from clinic.actions import log
 from clinic.auth import member
 from clinic.kept import Kept, MadeFrom
 from clinic.problems import Problem
+from clinic.routes import LONG_WORK, SAYS_UNITS, marked
 from clinic.schema import own_words
 from core.ability import Estimate
 from core.child import Child as Facts
@@ -137,7 +138,7 @@ def _standing_out(s: queries.CaseloadLine) -> StandingOut:
     )
 
 
-@router.post("/runs/{run_id}/finish", response={200: ResultsOut, **REFUSED})
+@router.post("/runs/{run_id}/finish", response={200: ResultsOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def finish_run(request: HttpRequest, run_id: UUID) -> ResultsOut:
     """End a run, or take in taps that came late."""
     who = member(request)
@@ -145,7 +146,7 @@ def finish_run(request: HttpRequest, run_id: UUID) -> ResultsOut:
     return results_out(run_for(who, run_id))
 
 
-@router.get("/runs/{run_id}/results", response={200: ResultsOut, **REFUSED})
+@router.get("/runs/{run_id}/results", response={200: ResultsOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_results(request: HttpRequest, run_id: UUID) -> ResultsOut:
     """What a run came to."""
     return results_out(run_for(member(request), run_id))
@@ -159,7 +160,7 @@ def answer_decision(request: HttpRequest, decision_id: int, body: AnswerIn) -> D
     return decision_out(actions.answer_decision(who, decision, body.answer, body.why, body.kind, over=body.over))
 
 
-@router.get("/children/{child_id}/seen", response={200: list[SeenOut], **REFUSED})
+@router.get("/children/{child_id}/seen", response={200: list[SeenOut], **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_seen(request: HttpRequest, child_id: int) -> list[SeenOut]:
     """The highest rung seen in every strand, and where the child stands: seen, or only probable."""
     child = child_for(member(request), child_id, "progress.read")
@@ -192,7 +193,9 @@ PROGRESS_FROM = MadeFrom(
 _KEPT: Kept[ProgressOut] = Kept(PAGES_KEPT)
 
 
-@router.get("/children/{child_id}/progress", response={200: ProgressOut, **REFUSED})
+@router.get(
+    "/children/{child_id}/progress", response={200: ProgressOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def read_progress(request: HttpRequest, child_id: int) -> ProgressOut:
     """Whether anything has moved, strand by strand; the most moved first."""
     child = child_for(member(request), child_id, "progress.read", beside=())

@@ -4,6 +4,7 @@ from django.http import HttpRequest
 from ninja import Router
 
 from clinic.auth import member
+from clinic.routes import SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.ability import WITH_WHOM
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
@@ -114,7 +115,7 @@ class WordsOut(Schema):
     with_whom: list[Choice]
 
 
-@router.get("/words", response=WordsOut)
+@router.get("/words", response=WordsOut, openapi_extra=marked(SAYS_UNITS))
 def words(request: HttpRequest) -> WordsOut:
     """The skills map and the trade's words."""
     clinic_id = member(request).clinic_id

@@ -16,6 +16,7 @@ from caseload.queries import child_for
 from clinic.auth import member
 from clinic.models import Member, Thumb
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, SAYS_UNITS, marked
 from clinic.schema import OwnWords, Schema, own_words
 from core.child import alerts
 from core.planner import LOOK
@@ -197,7 +198,7 @@ class KeptOut(Schema):
     total: int
 
 
-@router.post("/plans/{plan_id}/runs", response={200: RunOut, **REFUSED})
+@router.post("/plans/{plan_id}/runs", response={200: RunOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def start_run(request: HttpRequest, plan_id: UUID, body: RunIn) -> RunOut:
     """Begin a run; every block is checked again for hazards and stock."""
     who = member(request)
@@ -205,7 +206,7 @@ def start_run(request: HttpRequest, plan_id: UUID, body: RunIn) -> RunOut:
     return run_out(actions.start_run(who, plan, body.id, timezone.localdate()), who)
 
 
-@router.post("/groups/{group_id}/runs", response={200: list[RunOut], **REFUSED})
+@router.post("/groups/{group_id}/runs", response={200: list[RunOut], **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def start_together(request: HttpRequest, group_id: UUID, body: TogetherIn) -> list[RunOut]:
     """Begin a run for every child of a group; every block is checked again for everybody within reach."""
     who = member(request)
@@ -214,14 +215,14 @@ def start_together(request: HttpRequest, group_id: UUID, body: TogetherIn) -> li
     return [run_out(r, who) for r in start_runs(who, group, children, body.ids, timezone.localdate())]
 
 
-@router.get("/runs/{run_id}", response={200: RunOut, **REFUSED})
+@router.get("/runs/{run_id}", response={200: RunOut, **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_run(request: HttpRequest, run_id: UUID) -> RunOut:
     """A run with everything tapped so far."""
     who = member(request)
     return run_out(queries.run_for(who, run_id), who)
 
 
-@router.post("/runs/{run_id}/events", response={200: KeptOut, **REFUSED})
+@router.post("/runs/{run_id}/events", response={200: KeptOut, **REFUSED}, openapi_extra=marked(KEEPS_NO_KEY))
 def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> KeptOut:
     """Keep a batch of taps, in any order, however often it is sent."""
     who = member(request)
@@ -236,7 +237,7 @@ def keep_events(request: HttpRequest, run_id: UUID, body: list[EventIn]) -> Kept
     )
 
 
-@router.get("/runs/{run_id}/today", response={200: list[AdviceOut], **REFUSED})
+@router.get("/runs/{run_id}/today", response={200: list[AdviceOut], **REFUSED}, openapi_extra=marked(SAYS_UNITS))
 def read_today(request: HttpRequest, run_id: UUID) -> list[AdviceOut]:
     """The blocks that would suit better one step easier or harder, by today's sets so far."""
     run = queries.run_for(member(request), run_id)

@@ -9,6 +9,7 @@ from ninja import Router
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import LONG_WORK, SAYS_UNITS, marked
 from clinic.schema import Schema
 from core.child import Supervision
 from running import look_actions as actions
@@ -34,7 +35,9 @@ class LookOut(Schema):
     ended: str
 
 
-@router.post("/children/{child_id}/looks", response={200: RunOut, **REFUSED})
+@router.post(
+    "/children/{child_id}/looks", response={200: RunOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS)
+)
 def start_look(request: HttpRequest, child_id: int, body: LookIn) -> RunOut:
     """Begin a first look at what a child can do, in what this home has."""
     who = member(request)
@@ -43,7 +46,7 @@ def start_look(request: HttpRequest, child_id: int, body: LookIn) -> RunOut:
     return run_out(run_for(who, run.pk), who)
 
 
-@router.post("/runs/{run_id}/next", response={200: LookOut, **REFUSED})
+@router.post("/runs/{run_id}/next", response={200: LookOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS))
 def next_step(request: HttpRequest, run_id: UUID) -> LookOut:
     """The next set of a look, by how those so far went."""
     who = member(request)

@@ -16,6 +16,7 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member, Paper
 from clinic.problems import Problem
+from clinic.routes import LONG_WORK, marked
 from core.library import KITS, find_activity
 from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, PlannedBlock, format_of
@@ -36,7 +37,7 @@ HANDS = {"right": "right-handed", "left": "left-handed", "not_settled": "hand no
 
 
 @router.get("/plans/{plan_id}/sheet", include_in_schema=False)
-@router.get("/plans/{plan_id}/sheet.pdf", include_in_schema=False)
+@router.get("/plans/{plan_id}/sheet.pdf", include_in_schema=False, openapi_extra=marked(LONG_WORK))
 def prep(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The prep sheet of a plan."""
     context = _prep(member(request), plan_id)
@@ -44,7 +45,7 @@ def prep(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> Htt
 
 
 @router.get("/plans/{plan_id}/strip", include_in_schema=False)
-@router.get("/plans/{plan_id}/strip.pdf", include_in_schema=False)
+@router.get("/plans/{plan_id}/strip.pdf", include_in_schema=False, openapi_extra=marked(LONG_WORK))
 def strip(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The child's own strip of a session: its pictures in order, with an end."""
     context = _prep(member(request), plan_id, table=False)
@@ -52,7 +53,11 @@ def strip(request: HttpRequest, plan_id: UUID, paper: Paper | None = None) -> Ht
 
 
 @router.get("/children/{child_id}/activities/{activity_id}/card", include_in_schema=False)
-@router.get("/children/{child_id}/activities/{activity_id}/card.pdf", include_in_schema=False)
+@router.get(
+    "/children/{child_id}/activities/{activity_id}/card.pdf",
+    include_in_schema=False,
+    openapi_extra=marked(LONG_WORK),
+)
 def card(
     request: HttpRequest, child_id: int, activity_id: str, home_id: int, grade: str, paper: Paper | None = None
 ) -> HttpResponse:
@@ -62,7 +67,7 @@ def card(
 
 
 @router.get("/weeks/{week_id}/sheet", include_in_schema=False)
-@router.get("/weeks/{week_id}/sheet.pdf", include_in_schema=False)
+@router.get("/weeks/{week_id}/sheet.pdf", include_in_schema=False, openapi_extra=marked(LONG_WORK))
 def week(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> HttpResponse:
     """The family's sheet of a home week."""
     context = _week(member(request), week_id)
@@ -70,7 +75,7 @@ def week(request: HttpRequest, week_id: UUID, paper: Paper | None = None) -> Htt
 
 
 @router.get("/days/{on}/sheets", include_in_schema=False)
-@router.get("/days/{on}/sheets.pdf", include_in_schema=False)
+@router.get("/days/{on}/sheets.pdf", include_in_schema=False, openapi_extra=marked(LONG_WORK))
 def day(
     request: HttpRequest, on: date, store_id: int | None = None, mine: bool = True, paper: Paper | None = None
 ) -> HttpResponse:
@@ -93,7 +98,7 @@ def day(
 
 
 @router.get("/homes/{home_id}/checklist", include_in_schema=False)
-@router.get("/homes/{home_id}/checklist.pdf", include_in_schema=False)
+@router.get("/homes/{home_id}/checklist.pdf", include_in_schema=False, openapi_extra=marked(LONG_WORK))
 def checklist(request: HttpRequest, home_id: int, paper: Paper | None = None) -> HttpResponse:
     """Everything a home might have, to tick off in it; what is known to be there is ticked."""
     home = home_for(member(request), home_id)

@@ -10,6 +10,7 @@ from ninja import Field, Query, Router
 from caseload.checks import FieldError
 from clinic.auth import member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 from shelf import actions, queries
 from shelf.actions import Begun, all_issues, checked_size
@@ -280,7 +281,7 @@ def import_file(request: HttpRequest, body: FileIn) -> TakenInOut:
     )
 
 
-@router.post("/own-look", response={200: LookedOut, 403: Problem, 422: Problem})
+@router.post("/own-look", response={200: LookedOut, 403: Problem, 422: Problem}, openapi_extra=marked(KEEPS_NO_KEY))
 def look(request: HttpRequest, body: Looked) -> LookedOut:
     """What values make, as they are being written: nothing is kept."""
     queries.require_reader(member(request))

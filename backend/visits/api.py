@@ -12,6 +12,7 @@ from caseload.queries import child_for, home_for, therapist_for
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
+from clinic.routes import KEEPS_NO_KEY, marked
 from clinic.schema import Schema
 from visits import actions, queries
 from visits.feed import as_calendar
@@ -124,7 +125,7 @@ def read_feed(request: HttpRequest) -> FeedOut:
     return FeedOut(open=Feed.objects.filter(member=member(request)).exists())
 
 
-@router.post("/me/calendar", response={201: FeedOut, 403: Problem})
+@router.post("/me/calendar", response={201: FeedOut, 403: Problem}, openapi_extra=marked(KEEPS_NO_KEY))
 def make_feed(request: HttpRequest) -> tuple[int, FeedOut]:
     """Make the secret link to one's calendar; the one before stops working."""
     token = actions.make_feed(member(request))

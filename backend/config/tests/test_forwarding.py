@@ -9,7 +9,9 @@ from django.http import HttpRequest, HttpResponse
 from django.test import RequestFactory, SimpleTestCase, override_settings
 from ortools.sat.python import cp_model
 
-from config.forwarding import LONG_WORK, forwarding
+from clinic.routes import KEEPS_NO_KEY, LONG_WORK, SAYS_UNITS, operations, with_mark
+from config.api import api
+from config.forwarding import forwarding
 from core.planner import Abandoned
 from core.planner.solver import run
 
@@ -74,13 +76,14 @@ class ForwardingTest(SimpleTestCase):
         return ends
 
     def test_what_is_long_goes_and_what_is_quick_stays(self) -> None:
+        long_work = with_mark(api, LONG_WORK)
         for asked in (
             "POST /api/children/4/plans",
             "POST /api/plans/8-4/forecast",
             "GET /api/children/4/library",
             "GET /api/plans/8-4/sheet.pdf",
         ):
-            self.assertTrue(LONG_WORK.match(asked), asked)
+            self.assertTrue(long_work.fullmatch(asked), asked)
         for asked in (
             "POST /api/runs/8-4/events",
             "POST /api/session",
@@ -89,7 +92,19 @@ class ForwardingTest(SimpleTestCase):
             "PUT /api/plans/8-4",
             "GET /children/4/library",
         ):
-            self.assertFalse(LONG_WORK.match(asked), asked)
+            self.assertFalse(long_work.fullmatch(asked), asked)
+
+    def test_a_route_says_of_itself_what_is_special_about_it(self) -> None:
+        """Every sheet is long work; whatever gives out a code or a link is never kept; of plans, units are said."""
+        for path, operation in operations(api):
+            marks, first = operation.openapi_extra or {}, path.split("/")[2]
+            self.assertLessEqual(set(marks), {LONG_WORK, SAYS_UNITS, KEEPS_NO_KEY}, path)
+            if path.endswith(".pdf"):
+                self.assertTrue(marks.get(LONG_WORK), path)
+            if "POST" in operation.methods and first in ("session", "setup", "me", "links", "join", "people"):
+                self.assertTrue(marks.get(KEEPS_NO_KEY), path)
+            if first in ("plans", "weeks", "groups") and "sheet" not in path and "strip" not in path:
+                self.assertTrue(marks.get(SAYS_UNITS), path)
 
     def test_it_is_asked_and_answered_as_it_was(self) -> None:
         with override_settings(PLANNER_PORT=self.port):

@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch'
+import { KEEPS_NO_KEY } from './marks'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -41,12 +42,9 @@ const withCsrf: Middleware = {
 
 /** Keys of writes that were sent and not yet answered, by address and body: sent again, they are done once. */
 const underWay = new Map<string, string>()
-// Taps carry ids of their own; of the others nothing is kept.
-const NO_KEY = /\/(events|forecast|own-look|measuring|letters|bags|session)$/
-
 const withKey: Middleware = {
-  async onRequest({ request }) {
-    if (request.method !== 'POST' || NO_KEY.test(new URL(request.url).pathname)) return request
+  async onRequest({ request, schemaPath }) {
+    if (request.method !== 'POST' || KEEPS_NO_KEY.has(schemaPath)) return request
     const what = `${request.url}\n${await request.clone().text()}`
     const key = underWay.get(what) ?? crypto.randomUUID()
     underWay.set(what, key)
