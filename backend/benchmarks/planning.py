@@ -103,10 +103,6 @@ def expansion(say: Callable[[str], None]) -> None:
             count = tries_for(ask_of(f, v.grade), cupboard.child)
             for role in roles_of(f, v.grade):
                 extra = asked_of(f, v.grade, role.id)
-                [
-                    s
-                    for s, t in zip(cupboard.stock, cupboard.things, strict=True)
-                    if role.filled_by(t, extra) and s.count >= role.least(count)
-                ]
+                [j for j in cupboard.judged if role.filled_by(j.thing, extra) and j.stock.count >= role.least(count)]
     plain = perf_counter() - start
     say(f"library: {offers} safe variants in {ours * 1e3:.0f} ms, {plain / ours:.1f} times faster than a plain loop")

@@ -34,7 +34,7 @@ WORDS = {
     404: "There is nothing here.",
     405: "This address can't be asked in this way.",
     503: "The server is busy just now. Try again in a moment; nothing was lost.",
-    GONE: "Nobody waited for this any more; nothing of it was kept.",
+    GONE: "The request was cancelled; nothing was saved.",
     413: "This is more than the server takes at once. Send less, or in several parts.",
 }
 

@@ -214,7 +214,7 @@ def what_changed(plan: Plan) -> list[str]:
     if plan.worked_out < BLOCKS_ARE_SETS:
         changed.append("how sessions are worked out: blocks are whole sets now, and their minutes follow")
     elif plan.worked_out != WORKED_OUT:
-        changed.append("how sessions are worked out: a grade counts for how sure it is that it suits")
+        changed.append("how sessions are worked out: grades are weighted by how likely they are to fit")
     now = learned_of(plan.child).version
     if plan.learned != now:
         changed.append(f"the library: version {now}, as the clinic’s children taught it" if now else "the library")

@@ -150,7 +150,7 @@ def write_goal(
     if len(set(filled)) < len(filled):
         raise FieldError("levels", "", "Two levels say the same.", "Make each level different.")
     if not 0 < weight <= 10:
-        raise FieldError("weight", weight, f"A weight of {weight:g} can't be.", "Use more than 0, up to 10.")
+        raise FieldError("weight", weight, f"{weight:g} is no weight.", "Weights are more than 0 and run up to 10.")
     _on_scale("baseline", baseline)
     goal = Goal.objects.create(
         child=child,

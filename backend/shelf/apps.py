@@ -10,11 +10,7 @@ class ShelfConfig(AppConfig):
 
     def ready(self) -> None:
         """Let the core find what clinics made."""
-        from core.library import look_up_own_with
-        from core.planner import look_up_formats_with
-        from core.skills import look_up_tasks_with
+        from core.own import SHELF
         from shelf import queries
 
-        look_up_own_with(queries.find_version)
-        look_up_tasks_with(queries.find_own_task)
-        look_up_formats_with(queries.find_own_format)
+        SHELF.look_up_with(queries.find_made)

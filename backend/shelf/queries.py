@@ -22,13 +22,13 @@ from core.library import (
     activity_as_written,
     as_it_was,
     find_activity,
-    find_own,
     own_activity,
     own_task,
     own_thing,
     thing_as_written,
 )
 from core.materials import Thing
+from core.own import SHELF
 from core.planner import Format, format_of, own_format
 from core.skills import WantedTask, find_task, is_own
 from shelf.models import Hidden, OwnEntry, OwnVersion
@@ -82,37 +82,32 @@ def checked_format(member: Member, format_id: str) -> None:
         raise Http404(f"No session format {format_id} in your clinic.")
 
 
-def find_version(own_id: str) -> Activity | Thing | None:
+def find_made(own_id: str) -> Made | None:
     """Return what has this id, or is the newest of this line: where the core finds what clinics made. One query.
 
-    An activity that the checks no longer let through comes back as it was, gone: no plan uses it, every record of it
-    stays readable.
+    What the checks no longer let through comes back as it was, gone: an activity with nothing to do it with, a task
+    without steps, a format in the usual shape. Nothing plans with it; every record of it stays readable. A thing that
+    is gone is none.
     """
     versions = OwnVersion.objects.filter(Q(ref=own_id) | Q(line=own_id)).select_related("entry")
     version = versions.order_by("-number").first()
-    made, why = (None, "") if version is None else built(version)
-    if version is not None and made is None and version.entry.kind == "activity":
-        return as_it_was(version.ref, version.line, version.values, why)
-    return made if isinstance(made, Activity | Thing) else None
-
-
-def find_own_task(task_id: str) -> WantedTask | None:
-    """Return the own wanted task of this id; one that is gone has its name and no steps. One query."""
-    version = OwnVersion.objects.filter(ref=task_id, entry__kind="task").select_related("entry").first()
     if version is None:
         return None
-    made, _ = built(version)
-    return made if isinstance(made, WantedTask) else WantedTask(task_id, _name_of(version), ())
+    made, why = built(version)
+    return made or _gone(version, why)
 
 
-def find_own_format(format_id: str) -> Format | None:
-    """Return the own session format of this id; one that is gone has its name and the usual shape. One query."""
-    version = OwnVersion.objects.filter(ref=format_id, entry__kind="format").select_related("entry").first()
-    if version is None:
-        return None
-    made, _ = built(version)
-    usual = replace(format_of("parts"), id=format_id, name=_name_of(version), hint="Gone; the usual shape instead.")
-    return made if isinstance(made, Format) else usual
+def _gone(version: OwnVersion, why: str) -> Made | None:
+    match version.entry.kind:
+        case "activity":
+            return as_it_was(version.ref, version.line, version.values, why)
+        case "task":
+            return WantedTask(version.ref, _name_of(version), ())
+        case "format":
+            hint = "Gone; the usual shape instead."
+            return replace(format_of("parts"), id=version.ref, name=_name_of(version), hint=hint)
+        case _:
+            return None
 
 
 def _name_of(version: OwnVersion) -> str:
@@ -142,7 +137,7 @@ def shelf_of(clinic_id: int) -> Mapping[str, Activity]:
     """The activities a clinic works with, by id: the library's it does not hide, and its own in use. Two queries."""
     hidden = set(Hidden.objects.filter(clinic_id=clinic_id).values_list("activity_id", flat=True))
     own = in_use(clinic_id).filter(kind="activity").values_list("current__ref", flat=True)
-    found = {ref: activity for ref in own if isinstance(activity := find_own(ref), Activity) and not activity.gone}
+    found = {ref: activity for ref in own if (activity := SHELF.find(ref, Activity)) and not activity.gone}
     if not hidden and not found:
         return ACTIVITIES
     return MappingProxyType({**{i: a for i, a in ACTIVITIES.items() if i not in hidden}, **found})
@@ -184,7 +179,7 @@ class KnownThings:
 
 def _things(of: QuerySet[OwnEntry]) -> list[tuple[str, Thing]]:
     rows = of.filter(kind="thing").values_list("current__line", "current__ref")
-    return [(line, thing) for line, ref in rows if isinstance(thing := find_own(ref), Thing)]
+    return [(line, thing) for line, ref in rows if (thing := SHELF.find(ref, Thing))]
 
 
 def in_use(clinic_id: int) -> QuerySet[OwnEntry]:

@@ -128,7 +128,7 @@ def _check(when: When, today: date) -> None:
             "Choose a number between these.",
         )
     if abs((when.on - today).days) > LATEST_DAYS:
-        raise FieldError("on", when.on, f"{when.on:%d %b %Y} is years away.", "Check the year.")
+        raise FieldError("on", when.on, f"{when.on:%d %b %Y} is more than three years away.", "Check the year.")
 
 
 def _locked(visit: Visit, version: int) -> Visit:

@@ -163,7 +163,7 @@ class ChildTest(TestCase):
             body = {**now, "precautions": [precaution]}
             status, problem = self.api("put", path, body)
             self.assertEqual((status, problem["fields"][0]["field"]), (422, detail))
-            self.assertIn("which hand", problem["detail"])
+            self.assertIn("Which hand?", problem["detail"])
             other = "left" if now["hand"] != "left" else "right"
             status, now = self.api("put", path, {**body, detail: other})
             self.assertEqual((status, now[detail]), (200, other))

@@ -102,7 +102,7 @@ def next_probe(request: SessionRequest, done: Sequence[SetEvidence], on: date, m
             "The time is up." if minutes_left < LOOK_MINUTES / 2 else "Nothing else in this home would tell us more."
         )
     if best.a_minute < WORTH_ASKING:
-        return Ended("More tries would tell little today.")
+        return Ended("More tries today would add little.")
     return best
 
 

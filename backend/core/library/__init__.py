@@ -18,7 +18,7 @@ from core.library.files import (
 from core.library.finding import Company, Where, company_of, said_of, where_of
 from core.library.gone import as_it_was
 from core.library.kit import Kit, KitKind, Stage
-from core.library.own import find_own, look_up_own_with, own_activity, own_thing, thing_line
+from core.library.own import own_activity, own_thing, thing_line
 from core.library.practice import has_practice, is_the_task
 from core.library.reading import reading_grade
 from core.library.recipe import Recipe
@@ -27,7 +27,7 @@ from core.library.task_source import TaskSource, own_task
 from core.library.thing_words import PROPERTY_WORDS, PropertyKind, PropertyWords
 from core.library.work import WORK, WorkKind
 from core.materials import Thing
-from core.skills import is_own
+from core.own import SHELF, is_own
 
 THINGS = load_things()
 ACTIVITIES = load_activities()
@@ -37,8 +37,7 @@ KITS = load_kits(ACTIVITIES)
 
 def activity_or_none(activity_id: str) -> Activity | None:
     """The activity of that id, the library's or a clinic's own; None where there is none, or none any more."""
-    result = ACTIVITIES.get(activity_id) or find_own(activity_id)
-    return result if isinstance(result, Activity) else None
+    return ACTIVITIES.get(activity_id) or SHELF.find(activity_id, Activity)
 
 
 def find_activity(activity_id: str) -> Activity:
@@ -51,8 +50,8 @@ def find_activity(activity_id: str) -> Activity:
 
 def find_thing(thing_id: str) -> Thing:
     """Return the thing of that id, the library's or a clinic's own. Raises NotThere where there is none."""
-    result = THINGS.get(thing_id) or find_own(thing_id)
-    if not isinstance(result, Thing):
+    result = THINGS.get(thing_id) or SHELF.find(thing_id, Thing)
+    if result is None:
         raise NotThere(f"{thing_id!r} is not a known thing. Choose one from the list.")
     return result
 
@@ -94,7 +93,6 @@ __all__ = [
     "company_of",
     "fail_all",
     "find_activity",
-    "find_own",
     "find_thing",
     "has_practice",
     "is_activity",
@@ -103,7 +101,6 @@ __all__ = [
     "issues_in",
     "issues_of",
     "line_of",
-    "look_up_own_with",
     "own_activity",
     "own_task",
     "own_thing",

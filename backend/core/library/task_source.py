@@ -9,7 +9,8 @@ from typing import Annotated, Any
 from pydantic import Field, model_validator
 
 from core.library.source import Issue, Plain, Source, StrandId, Words, fail_all, read
-from core.skills import OWN, STRANDS, TaskStep, WantedTask, hold_task
+from core.own import OWN, SHELF
+from core.skills import STRANDS, TaskStep, WantedTask
 
 
 class TaskStepSource(Source):
@@ -52,4 +53,4 @@ def own_task(values: Mapping[str, Any], belongs_to: str, owner: str) -> WantedTa
     steps = tuple(TaskStep(s.words, MappingProxyType(dict(s.demands))) for s in source.steps)
     holds = json.dumps([belongs_to, values], sort_keys=True, ensure_ascii=False)
     task_id = OWN + sha256(holds.encode()).hexdigest()[:16]
-    return hold_task(WantedTask(task_id, source.name, steps, at_home=source.at_home, owner=owner))
+    return SHELF.hold(WantedTask(task_id, source.name, steps, at_home=source.at_home, owner=owner))

@@ -69,15 +69,15 @@ def swaps(variant: Variant, role_id: str, cupboard: UsableCupboard) -> tuple[Swa
     now = next((q.stock_id for q in offer.quantities if q.role == role_id), "") if offer else ""
     result = [
         swap
-        for at, stock in enumerate(cupboard.stock)
-        if stock.id != now and (swap := _swap(variant, activity, role, cupboard, at, now)) is not None
+        for at, judged in enumerate(cupboard.judged)
+        if judged.stock.id != now and (swap := _swap(variant, activity, role, cupboard, at, now)) is not None
     ]
     return tuple(sorted(result, key=lambda s: (bool(s.barred), abs(s.rungs), s.rounds, s.name)))
 
 
 def _swap(variant: Variant, activity: Activity, role: Role, cupboard: UsableCupboard, at: int, now: str) -> Swap | None:
     """One thing in a role: at the nearest grade the cupboard can fill with it; else barred, with why, or no swap."""
-    stock, thing = cupboard.stock[at], cupboard.things[at]
+    stock, thing = cupboard.judged[at].stock, cupboard.judged[at].thing
     grades = _grades_nearest_first(variant, activity, role, thing)
     barred = ""
     for grade in grades:
@@ -104,15 +104,15 @@ def _described(
     barred: str = "",
 ) -> Swap:
     """amount -- how many a set wants at once, and in how many rounds"""
-    stock, strand = cupboard.stock[at], find_activity(grade.activity_id).strand
-    hits, before = cupboard.verdicts[at].hits, _hits_of(cupboard, now)
+    judged, strand = cupboard.judged[at], find_activity(grade.activity_id).strand
+    hits, before = judged.verdict.hits, _hits_of(cupboard, now)
     return Swap(
-        stock.id,
-        cupboard.things[at].name,
+        judged.stock.id,
+        judged.thing.name,
         grade,
         difficulty(grade)[strand] - difficulty(variant)[strand],
         amount[0],
-        stock.count,
+        judged.stock.count,
         amount[1],
         tuple(h for h in hits if h.rule not in {b.rule for b in before}),
         tuple(b.reason for b in before if b.rule not in {h.rule for h in hits}),
@@ -121,7 +121,7 @@ def _described(
 
 
 def _hits_of(cupboard: UsableCupboard, stock_id: str) -> tuple[Hit, ...]:
-    return next((v.hits for s, v in zip(cupboard.stock, cupboard.verdicts, strict=True) if s.id == stock_id), ())
+    return next((j.verdict.hits for j in cupboard.judged if j.stock.id == stock_id), ())
 
 
 def _grades_nearest_first(variant: Variant, activity: Activity, role: Role, thing: Thing) -> list[Variant]:

@@ -4,7 +4,8 @@ Built once for a child, a cupboard and a setting; every question after that is a
 """
 
 from collections.abc import Callable, Iterable, Iterator, Mapping
-from functools import lru_cache
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
 from math import inf, log2
 from types import MappingProxyType
 
@@ -21,6 +22,22 @@ from core.safety import RANK, Hit, Verdict, assess_together
 from core.units import in_proportion
 
 
+@dataclass(frozen=True)
+class Judged:
+    """One line of a cupboard as it measures here, with the verdict on it for one child in one setting."""
+
+    stock: Stock
+    thing: Thing
+    verdict: Verdict
+
+    @cached_property
+    def care(self) -> int:
+        """How much care it wants before another that does as well: an adult close by counts, a word of caution does
+        not.
+        """
+        return RANK["caution"] if any(h.wants for h in self.verdict.hits) else RANK["allowed"]
+
+
 class UsableCupboard:
     """A cupboard as one child may use it in one setting."""
 
@@ -30,20 +47,17 @@ class UsableCupboard:
         """activities -- those the clinic works with, by id: the library's, without what it hides and with its own"""
         self.child, self.setting, self.activities = child, setting, activities
         self._made_of = stock
-        judged = [(s, s.thing, safety.assess_stock(s, child, setting)) for s in stock]
-        judged.sort(key=lambda j: (RANK[j[2].status], -j[0].count, j[0].usual.id))
-        self.stock = tuple(j[0] for j in judged)
-        self.things = tuple(j[1] for j in judged)
-        self.verdicts = tuple(j[2] for j in judged)
-        self._care = tuple(_care(v) for v in self.verdicts)
+        judged = (Judged(s, s.thing, safety.assess_stock(s, child, setting)) for s in stock)
+        self.judged = tuple(sorted(judged, key=lambda j: (RANK[j.verdict.status], -j.stock.count, j.stock.usual.id)))
         self._usable = sum(
-            1 << i for i, v in enumerate(self.verdicts) if v.status != "barred" and self._fits_hand(self.things[i])
+            1 << i for i, j in enumerate(self.judged) if j.verdict.status != "barred" and self._fits_hand(j.thing)
         )
-        self._as_usual = _bits_of(s.usual.id if _as_listed(s) else "" for s in self.stock)
-        self._measured = tuple((1 << i, self.things[i]) for i, s in enumerate(self.stock) if not _as_listed(s))
-        self._sharp = sum(1 << i for i, t in enumerate(self.things) if t.sharp)
+        self._as_usual = _bits_of(j.stock.usual.id if _as_listed(j.stock) else "" for j in self.judged)
+        self._measured = tuple((1 << i, j.thing) for i, j in enumerate(self.judged) if not _as_listed(j.stock))
+        self._sharp = sum(1 << i for i, j in enumerate(self.judged) if j.thing.sharp)
         self._met: dict[Need, int] = {}
         self._forms: dict[str, int] = {}
+        self._counts: dict[int, int] = {}
         self._masks: dict[tuple[Role, tuple[Need, ...]], int] = {}
         self._fillings: dict[Ask, Filling | None] = {}
         self._orders: dict[str, list[int]] = {}
@@ -52,7 +66,12 @@ class UsableCupboard:
         self._together_verdicts: dict[tuple[tuple[str, ...], tuple[int, ...]], Verdict] = {}
         self._offers: dict[Variant, Offer] = {}
         self._would_be_barred: dict[str, bool] = {}
-        self._have = {s.usual.id: s.count for s in self.stock}
+        self._have = {j.stock.usual.id: j.stock.count for j in self.judged}
+
+    @property
+    def stock(self) -> tuple[Stock, ...]:
+        """Its lines, what is allowed first, of these what there is most of."""
+        return tuple(j.stock for j in self.judged)
 
     @property
     def standing(self) -> tuple[Hit, ...]:
@@ -122,12 +141,12 @@ class UsableCupboard:
         """Why one of the things here may not play a role whose needs it meets; empty where no rule and no hand stops
         it.
         """
-        steps, thing = self.verdict_on_steps(ask.tags), self.verdicts[at]
+        steps, thing = self.verdict_on_steps(ask.tags), self.judged[at].verdict
         for verdict in (steps, thing):
             if verdict.status == "barred":
                 return verdict.hits[0].reason
-        if not self._fits_hand(self.things[at]):
-            return f"{self.things[at].name}: this child uses the {self.child.skill_hand} hand."
+        if not self._fits_hand(self.judged[at].thing):
+            return f"{self.judged[at].thing.name}: this child uses the {self.child.skill_hand} hand."
         chosen = self._chosen(ask, self.tries(ask), any_company=True, forced=(role_id, at))
         if chosen is None:
             return ""
@@ -142,20 +161,20 @@ class UsableCupboard:
         chosen = self._chosen(ask, count, forced=forced)
         if chosen is None:
             return None
-        by_role = {role.id: self.things[at] for role, at in chosen}
+        by_role = {role.id: self.judged[at].thing for role, at in chosen}
         quantities = tuple(
             self._quantity(role, at, count, _at_once(ask.activity, role, by_role)) for role, at in chosen
         )
-        forces = {r.works: force for r, at in chosen if r.works and (force := self.things[at].force_newton)}
+        forces = {r.works: force for r, at in chosen if r.works and (force := self.judged[at].thing.force_newton)}
         places = tuple(at for _, at in chosen)
-        verdicts = (steps, self._together(ask.tags, places), *(self.verdicts[at] for at in places))
+        verdicts = (steps, self._together(ask.tags, places), *(self.judged[at].verdict for at in places))
         return Filling(count, quantities, verdicts, MappingProxyType(forces))
 
     def _together(self, tags: tuple[str, ...], places: tuple[int, ...]) -> Verdict:
         """The verdict on the chosen things used together in this work."""
         key = (tags, places)
         if key not in self._together_verdicts:
-            things = [self.things[at] for at in places]
+            things = [self.judged[at].thing for at in places]
             self._together_verdicts[key] = assess_together(things, tags, self.child, self.setting)
         return self._together_verdicts[key]
 
@@ -197,7 +216,7 @@ class UsableCupboard:
         return None
 
     def _fit(self, f: Activity, roles: tuple[Role, ...], taken: list[int], count: int) -> bool:
-        by_role = {r.id: (r, self.things[at]) for r, at in zip(roles, taken, strict=False) if at >= 0}
+        by_role = {r.id: (r, self.judged[at].thing) for r, at in zip(roles, taken, strict=False) if at >= 0}
         return all(
             room(c, by_role[c.outer][1], by_role[c.inner][1]) >= by_role[c.inner][0].least(count)
             for c in f.fits
@@ -209,7 +228,7 @@ class UsableCupboard:
         if form not in self._orders:
             suits = _suits(form, self.child.age_months)
             self._orders[form] = sorted(
-                _bits(self._form(form)), key=lambda at: (self._care[at], suits(self.things[at]), at)
+                _bits(self._form(form)), key=lambda at: (self.judged[at].care, suits(self.judged[at].thing), at)
             )
         bits = set(_bits(mask))
         return [at for at in self._orders[form] if at in bits] if len(bits) > 1 else list(bits)
@@ -225,7 +244,7 @@ class UsableCupboard:
 
     def _form(self, form: str) -> int:
         if form not in self._forms:
-            self._forms[form] = sum(1 << i for i, t in enumerate(self.things) if form in t.forms)
+            self._forms[form] = sum(1 << i for i, j in enumerate(self.judged) if form in j.thing.forms)
         return self._forms[form]
 
     def _meeting(self, need: Need) -> int:
@@ -237,15 +256,14 @@ class UsableCupboard:
         return self._met[need]
 
     def _enough(self, least: int) -> int:
-        key = f"count>={least}"
-        if key not in self._forms:
-            self._forms[key] = sum(1 << i for i, s in enumerate(self.stock) if s.count >= least)
-        return self._forms[key]
+        if least not in self._counts:
+            self._counts[least] = sum(1 << i for i, j in enumerate(self.judged) if j.stock.count >= least)
+        return self._counts[least]
 
     def _quantity(self, role: Role, at: int, count: int, at_once: float) -> Quantity:
         key = (role, at, count, at_once)
         if key not in self._quantities:
-            stock, thing = self.stock[at], self.things[at]
+            stock, thing = self.judged[at].stock, self.judged[at].thing
             full = role.quantity(count)
             most = int(min(full, stock.count, at_once))
             rounds = -(-full // most)
@@ -311,22 +329,22 @@ class UsableCupboard:
         if usable & enough:
             return None
         if usable:
-            at = max(_bits(usable), key=lambda i: self.stock[i].count)
+            at = max(_bits(usable), key=lambda i: self.judged[i].stock.count)
             return Lack(
                 variant,
                 "short",
-                f"Needs {least} {self.things[at].name.lower()}, {self.stock[at].count} here.",
-                f"Find {least - self.stock[at].count} more.",
+                f"Needs {least} {self.judged[at].thing.name.lower()}, {self.judged[at].stock.count} here.",
+                f"Find {least - self.judged[at].stock.count} more.",
             )
         for at in _bits(mask):
-            if not self._fits_hand(self.things[at]):
+            if not self._fits_hand(self.judged[at].thing):
                 return Lack(
                     variant,
                     "hand",
-                    f"{self.things[at].name}: this child uses the {self.child.skill_hand} hand.",
+                    f"{self.judged[at].thing.name}: this child uses the {self.child.skill_hand} hand.",
                     f"Find {role.words} for the {self.child.skill_hand} hand.",
                 )
-            hit = self.verdicts[at].hits[0]
+            hit = self.judged[at].verdict.hits[0]
             return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
         return Lack(variant, "missing", f"Needs {role.asks(extra)}; nothing here fits.", self._to_add(role, extra))
 
@@ -386,13 +404,6 @@ HAND_SIZES = ((12, 45.0), (36, 32.0), (72, 22.0), (120, 18.0))
 PEN_SIZES = ((18, 14.0), (48, 10.0), (84, 7.5))
 """How thick a pen a hand of an age holds best: (months, mm); from memory."""
 USUAL_OPENING_MM = 120.0  # a pot as wide as a hand; from memory
-
-
-def _care(verdict: Verdict) -> int:
-    """How much care a thing wants before another that does as well: an adult close by counts, a word of caution does
-    not.
-    """
-    return RANK["caution"] if any(h.wants for h in verdict.hits) else RANK["allowed"]
 
 
 def _suits(form: str, age_months: float) -> Callable[[Thing], int]:

@@ -53,7 +53,6 @@ from core.planner.request import (
     done_elsewhere,
     format_issues,
     format_of,
-    look_up_formats_with,
     own_format,
     seconds_a_try,
 )
@@ -107,7 +106,6 @@ __all__ = [
     "group_minutes",
     "left_out",
     "left_out_together",
-    "look_up_formats_with",
     "own_format",
     "pack_bag",
     "parts_of",

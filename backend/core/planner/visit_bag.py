@@ -133,7 +133,8 @@ def _want(
     activity = checked_variant(variant)
     options, least = {}, role.least(count)
     for cupboard, home in zip(cupboards, (True, False), strict=True):
-        for stock, thing, verdict in zip(cupboard.stock, cupboard.things, cupboard.verdicts, strict=True):
+        for judged in cupboard.judged:
+            stock, thing, verdict = judged.stock, judged.thing, judged.verdict
             together = assess_together([thing], tags_of(activity, variant.grade), cupboard.child, cupboard.setting)
             fits = role.filled_by(thing, asked_of(activity, variant.grade, role.id))
             own_hand = thing.handed is None or cupboard.child.skill_hand in (thing.handed, "not_settled")

@@ -165,7 +165,7 @@ def _own_kit(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         yield Finding(
             "barred",
             f"{m.name} can't be washed between children.",
-            "A fresh lot that nobody else touches, or leave it.",
+            "Use a fresh batch, or choose something else.",
         )
     elif m.soft or m.food:
         yield Finding("caution", "Germs stay in it.", "This child's own, washed or new.")

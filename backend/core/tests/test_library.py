@@ -261,7 +261,7 @@ class HouseTest(TestCase):
     def test_barred_things_fill_no_role(self) -> None:
         child = Child(30, hand="right", mouthing="often")
         cupboard = full_house(child)
-        barred = {t.id for t, v in zip(cupboard.things, cupboard.verdicts, strict=True) if v.status == "barred"}
+        barred = {j.thing.id for j in cupboard.judged if j.verdict.status == "barred"}
         self.assertIn("pony_bead", barred)
         for offer in cupboard.offers():
             self.assertFalse({q.thing_id for q in offer.quantities} & barred, offer)

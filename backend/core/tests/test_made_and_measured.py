@@ -151,13 +151,15 @@ def fits_something(cupboard: UsableCupboard, swap: Swap, role_id: str) -> bool:
     activity = ACTIVITIES[swap.variant.activity_id]
     roles = {r.id: r for r in roles_of(activity, swap.grade)}
     ask = ask_of(activity, swap.grade)
-    thing = next(t for s, t in zip(cupboard.stock, cupboard.things, strict=True) if s.id == swap.stock_id)
+    thing = next(j.thing for j in cupboard.judged if j.stock.id == swap.stock_id)
     for fit in activity.fits:
         if role_id not in (fit.inner, fit.outer) or not {fit.inner, fit.outer} <= roles.keys():
             continue
         other = roles[fit.outer if fit.inner == role_id else fit.inner]
         least = roles[fit.inner].least(cupboard.tries(ask))
-        company = (t for t in cupboard.things if other.filled_by(t, asked_of(activity, swap.grade, other.id)))
+        company = (
+            j.thing for j in cupboard.judged if other.filled_by(j.thing, asked_of(activity, swap.grade, other.id))
+        )
         if not any((room(fit, thing, t) if fit.outer == role_id else room(fit, t, thing)) >= least for t in company):
             return False
     return True
@@ -199,7 +201,7 @@ class SwapTest(TestCase):
     def test_every_swap_shown_as_usable_can_be_done(self) -> None:
         """Over the whole library and a house that has everything: the right hand, and something here that it fits."""
         cupboard, usable, barred = full_house(Child(72, hand="right")), 0, ""
-        by_id = {s.id: t for s, t in zip(cupboard.stock, cupboard.things, strict=True)}
+        by_id = {j.stock.id: j.thing for j in cupboard.judged}
         for activity in ACTIVITIES.values():
             variant = next((v for v in variants_of(activity) if cupboard.offer(v)), None)
             for role in roles_of(activity, variant.grade) if variant else ():

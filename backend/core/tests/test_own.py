@@ -1,5 +1,6 @@
 """What a clinic makes itself: named by what it holds, found by that name, uncertain at first; and what it begins as."""
 
+from concurrent.futures import ThreadPoolExecutor
 from copy import deepcopy
 from datetime import date
 from typing import get_args
@@ -15,24 +16,22 @@ from core.errors import NotThere
 from core.library import (
     ACTIVITIES,
     THINGS,
+    Activity,
     asked_of_forms,
     blank,
     check,
     find_activity,
     issues,
     line_of,
-    look_up_own_with,
-    own,
     own_activity,
     own_thing,
     reading_grade,
     thing_as_written,
 )
-from core.library.own import find_own
 from core.library.work import WORK, WorkKind
 from core.materials import Stock, Thing
 from core.offers import UsableCupboard, evidence_name, stock_of, told, variants_of
-from core.skills import is_own
+from core.own import SHELF, OwnShelf, is_own
 
 RIGHT = Child(age_months=60, hand="right")
 CLINIC = Setting("clinic", "arms_reach")
@@ -64,9 +63,7 @@ class BlanksTest(TestCase):
 
 class NamedByContentTest(TestCase):
     def setUp(self) -> None:
-        before = list(own._sources)
-        self.addCleanup(lambda: own._sources.__setitem__(slice(None), before))
-        look_up_own_with(lambda _: None)
+        self.addCleanup(SHELF.look_up_with, SHELF.look_up_with(None))
 
     def test_the_same_words_make_the_same_id_and_one_other_word_another(self) -> None:
         one, again = own_activity(blank("piece"), "a"), own_activity(deepcopy(blank("piece")), "a")
@@ -88,10 +85,19 @@ class NamedByContentTest(TestCase):
         def source(own_id: str) -> None:
             asked.append(own_id)
 
-        look_up_own_with(source)
-        self.assertIsNone(find_own("own-elsewhere"))
-        self.assertIsNone(find_own("peg_fence"))
+        SHELF.look_up_with(source)
+        self.assertIsNone(SHELF.find("own-elsewhere", Activity))
+        self.assertIsNone(SHELF.find("peg_fence", Activity))
         self.assertEqual(asked, ["own-elsewhere"])
+
+    def test_threads_that_look_at_once_find_what_they_ask_for(self) -> None:
+        """A shelf for eight, asked for forty by eight threads: something is always on its way out."""
+        made = [own_activity({**blank("piece"), "name": f"Made {n}"}, "threads") for n in range(40)]
+        by_id = {a.id: a for a in made}
+        shelf = OwnShelf(8, by_id.get)
+        with ThreadPoolExecutor(8) as pool:
+            found = list(pool.map(lambda n: shelf.find(made[n % 40].id, Activity), range(4000)))
+        self.assertEqual([f.name for f in found if f], [made[n % 40].name for n in range(4000)])
 
     def test_no_name_of_the_library_is_taken_for_an_own_one(self) -> None:
         self.assertEqual([i for i in (*ACTIVITIES, *THINGS) if is_own(i)], [])

@@ -169,10 +169,10 @@ class CupboardAgainstPlainLoopTest(TestCase):
             request = made_up_request(seed)
             cupboard = UsableCupboard(request.stock, request.child, request.setting)
             fine = [
-                (s, t)
-                for s, t, v in zip(cupboard.stock, cupboard.things, cupboard.verdicts, strict=True)
-                if (v.status != "barred" and t.handed in (None, request.child.hand))
-                or (v.status != "barred" and request.child.hand == "not_settled")
+                (j.stock, j.thing)
+                for j in cupboard.judged
+                if j.verdict.status != "barred"
+                and (j.thing.handed in (None, request.child.hand) or request.child.hand == "not_settled")
             ]
             for activity in ACTIVITIES.values():
                 for variant in variants_of(activity):

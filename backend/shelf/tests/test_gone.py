@@ -6,12 +6,11 @@ from typing import Any
 from unittest.mock import patch
 from uuid import uuid4
 
-from core.library import LibraryError, own
+from core.library import LibraryError
 from core.offers import Variant
+from core.own import SHELF
 from core.planner import PlannedBlock
-from core.planner.request import formats
 from core.planner.request.format_source import blank_format
-from core.skills import own as own_tasks
 from planning.actions import make_plan, set_blocks
 from planning.workbench import Wish
 from progress.actions import finish_run
@@ -30,12 +29,10 @@ def stricter() -> Iterator[None]:
     def refused(*args: Any) -> None:
         raise LibraryError("the activity", "does", "", "It has to say which hand works.", "Say it.")
 
-    for held in (own._held, own_tasks._held, formats._held):
-        held.clear()
+    SHELF.clear()
     with patch.object(queries, "made_of", refused):
         yield
-    for held in (own._held, own_tasks._held, formats._held):
-        held.clear()
+    SHELF.clear()
 
 
 class GoneTest(OwnTest):

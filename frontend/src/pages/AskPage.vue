@@ -131,7 +131,7 @@ async function plan(): Promise<void> {
             type="button"
             class="pick small-pick"
             :aria-pressed="!wish.kit"
-            title="The one this home and this child make most of"
+            title="The best fit for this child and home"
             @click="wish.kit = ''"
           >
             Any

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
 import AgainstLast from '@/components/bench/AgainstLast.vue'
+import ChoiceWhy from '@/components/bench/ChoiceWhy.vue'
 import BlockPanel from '@/components/bench/BlockPanel.vue'
 import KitList from '@/components/bench/KitList.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
@@ -37,15 +38,6 @@ const covered = computed(() => {
 })
 const kitName = computed(() => words.value?.kits.find((k) => k.id === plan.value?.kit_id)?.name)
 const over = computed(() => (plan.value ? plan.value.minutes - plan.value.minutes_asked : 0))
-const proof = computed(
-  () =>
-    ({
-      optimal: 'Proven best',
-      feasible: `Best found; nothing beats ${plan.value?.bound.toFixed(1)} min`,
-      given: 'Arranged by hand',
-      infeasible: '',
-    })[plan.value?.status ?? 'infeasible'],
-)
 
 async function move(from: number, by: number): Promise<void> {
   const to = from + by
@@ -96,13 +88,10 @@ async function run(): Promise<void> {
           {{ minutesWords(plan.minutes! - atWork) }} setting up</span
         >
         <span
-          ><strong>{{ plan.well_spent!.toFixed(1) }} min</strong> well spent</span
-        >
-        <span
           ><strong>{{ tries }}</strong> tries</span
         >
-        <span
-          ><strong>{{ minutesWords(plan.tiring_minutes ?? 0) }}</strong> tiring</span
+        <span v-if="plan.tiring_minutes"
+          ><strong>{{ minutesWords(plan.tiring_minutes) }}</strong> tiring</span
         >
         <span
           v-for="[target, minutes] in covered"
@@ -113,9 +102,12 @@ async function run(): Promise<void> {
           :aria-label="`${targetName(target)}: ${minutes} min`"
           ><TargetSign :target="target" :size="18" /> {{ minutes }} min</span
         >
-        <span class="soft small"
-          >{{ proof }}<template v-if="plan.learned"> · library {{ plan.learned }}</template></span
-        >
+        <ChoiceWhy
+          :status="plan.status"
+          :well-spent="plan.well_spent ?? 0"
+          :bound="plan.bound"
+          :learned="plan.learned"
+        />
       </p>
       <div class="row right">
         <template v-if="may('plan.edit')">
@@ -174,7 +166,7 @@ async function run(): Promise<void> {
           class="sheet stack small"
           aria-label="Meeting what the child is wary of"
         >
-          <h3>To meet, never scored</h3>
+          <h3>For exposure, not scored</h3>
           <p v-for="a in plan.approaches" :key="a.kind + a.what">
             <strong>{{ a.name }}</strong>: {{ a.next_words }}. <span class="soft">{{ a.rules }}</span>
           </p>

@@ -52,10 +52,11 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
 
 <template>
   <div class="stack">
-    <h1>What your children taught the library</h1>
+    <h1>What your sessions taught the library</h1>
     <p class="soft">
-      The library’s rungs, lifts of help and seconds are from memory. Every night they are worked out again from this
-      clinic’s own sessions; while these are few, little moves. Nothing changes until you accept it.
+      How hard each grade is, how much help helps and how long a try takes are starting estimates. Every night they are
+      worked out again from this clinic’s own sessions; while these are few, little moves. Nothing changes until you
+      accept it.
     </p>
     <ProblemNote :error="error ?? refused" />
     <template v-if="data">

@@ -45,7 +45,7 @@ const ladder = computed(() => words.value?.strands.find((s) => s.id === strand.v
           <template v-if="strand.nonoverlap != null"
             >non-overlap of all pairs (NAP) {{ Math.round(strand.nonoverlap * 100) }} %: later days above the first
             three (Parker &amp; Vannest 2009)</template
-          ><template v-else>too few sessions to set later days against the first three</template>
+          ><template v-else>too few sessions to compare</template>
         </p>
         <RungChart :strand="strand" :ladder="ladder" :wanted="child.wanted_rungs[strand.strand] ?? null" />
         <div class="beside"><HelpFade :days="strand.help" /><HandBars :hands="strand.hands" /></div>

@@ -181,7 +181,7 @@ async function finish(): Promise<void> {
     <p v-if="over" class="notice row" role="status">
       <strong>{{ over }}</strong> End on something {{ run.child_name }} likes, then finish.
     </p>
-    <p v-else-if="choosing" class="notice" role="status">Choosing what would tell most next…</p>
+    <p v-else-if="choosing" class="notice" role="status">Choosing the next activity…</p>
     <p v-if="apart" class="notice" role="status">
       The note of this session is signed: {{ apart === 1 ? '1 tap is' : `${apart} taps are` }} kept beside it and not
       counted. <RouterLink :to="{ name: 'results', params: { runId } }">Add an amendment</RouterLink> if they matter.

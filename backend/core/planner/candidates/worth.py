@@ -128,5 +128,5 @@ def zone_reason(chance: float, fit: float, zone: Zone, part: Part) -> Reason:
         "zone",
         fit,
         f"Expect {chance_in_words(chance)}: {where} the band for {part} ({zone.low * 10:.1f} to {zone.high * 10:.1f}); "
-        f"certainty {fit * 100:.0f} % of what a child known exactly would give",
+        f"{fit * 100:.0f} % as certain as for a well-known child",
     )

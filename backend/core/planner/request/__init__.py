@@ -10,7 +10,6 @@ from core.planner.request.formats import (
     PART_NAMES,
     Format,
     format_of,
-    look_up_formats_with,
 )
 from core.planner.request.group import GroupBlock, GroupPlan, GroupRequest, PlannedGroupBlock, Shared
 from core.planner.request.plan import (
@@ -75,7 +74,6 @@ __all__ = [
     "dose_of",
     "format_issues",
     "format_of",
-    "look_up_formats_with",
     "own_format",
     "seconds_a_try",
 ]

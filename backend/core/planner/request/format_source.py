@@ -10,8 +10,8 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError, model_valida
 
 from core.child import PARTS, Part, Zone
 from core.library import Activity, Issue, LibraryError, fail_all, issues_in
-from core.planner.request.formats import PART_MINUTES, PART_NAMES, Format, hold_format
-from core.skills import OWN
+from core.own import OWN, SHELF
+from core.planner.request.formats import PART_MINUTES, PART_NAMES, Format
 
 Minutes = Annotated[int, Field(ge=1, le=60)]
 Chance = Annotated[float, Field(ge=0.3, le=0.995)]
@@ -90,7 +90,7 @@ def own_format(values: Mapping[str, Any], belongs_to: str) -> Format:
     def plays(activity: Activity) -> tuple[Part, ...]:
         return tuple(p for p in activity.parts if p in wanted)
 
-    return hold_format(
+    return SHELF.hold(
         Format(
             OWN + sha256(holds.encode()).hexdigest()[:16],
             source.name,

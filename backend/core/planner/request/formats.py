@@ -10,7 +10,7 @@ from core.child import PARTS, Part, Supervision, Zone
 from core.errors import NotThere
 from core.library import KITS
 from core.library.activity import Activity
-from core.skills import is_own
+from core.own import SHELF
 
 PAPER_GROUPS = frozenset(
     {
@@ -248,25 +248,9 @@ ORDERS = MappingProxyType(
 )
 
 
-_held: dict[str, Format] = {}
-_sources: list[Callable[[str], Format | None]] = []
-
-
-def look_up_formats_with(source: Callable[[str], Format | None]) -> None:
-    """Say where a clinic's own formats are found by their id. The last source given is the one that is asked."""
-    _sources[:] = [source]
-
-
-def hold_format(own: Format) -> Format:
-    """Keep a clinic's own format at hand, and return it. Its id says what it holds, so it never changes."""
-    return _held.setdefault(own.id, own)
-
-
 def format_of(format_id: str) -> Format:
     """Return a session format, a common one or a clinic's own. Raises NotThere where there is none of that id."""
-    result = FORMATS.get(format_id) or _held.get(format_id)
-    if result is None and is_own(format_id):
-        result = next((found for source in _sources if (found := source(format_id)) is not None), None)
+    result = FORMATS.get(format_id) or SHELF.find(format_id, Format)
     if result is None:
         raise NotThere(f"{format_id!r} is not a session format. Use one of {', '.join(FORMATS)}.")
     return result

@@ -1,27 +1,20 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { minutesWords } from '@/logic/words'
+import ChoiceWhy from '@/components/bench/ChoiceWhy.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** One activity a row, one child a column: the same work, each on its own grade. */
 const { group } = defineProps<{ group: Schemas['GroupOut'] }>()
 const parts: Record<string, string> = { opener: 'Sure win', main: 'Main work', tidy: 'Tidy-up' }
-const proof = computed(() =>
-  group.status === 'optimal'
-    ? 'Proven best for this table'
-    : `Best found; nothing beats ${group.bound.toFixed(1)} min a child`,
-)
 </script>
 
 <template>
   <section class="stack" aria-label="The session">
     <p class="row">
       <strong class="big">{{ minutesWords(group.minutes) }}</strong> of {{ group.minutes_asked }}
-      <span class="soft"
-        >{{ group.well_spent.toFixed(1) }} min well spent for each child · {{ proof }} · things from
-        {{ group.home_name }}</span
-      >
+      <span class="soft">things from {{ group.home_name }}</span>
+      <ChoiceWhy :status="group.status" :well-spent="group.well_spent" :bound="group.bound" each=" for each child" />
     </p>
     <p v-for="line in group.standing" :key="line" class="notice">{{ line }}</p>
     <details v-if="group.kept_away.length" class="notice">

@@ -2,14 +2,12 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { dayWords, minutesWords } from '@/logic/words'
+import ChoiceWhy from '@/components/bench/ChoiceWhy.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
 const { week } = defineProps<{ week: Schemas['WeekOut'] }>()
-const proof = computed(() =>
-  week.status === 'optimal' ? 'Proven best for this home' : `Best found; nothing beats ${week.bound.toFixed(1)} min`,
-)
 const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
 </script>
 
@@ -17,7 +15,7 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
   <section class="stack" :aria-label="`Week from ${dayWords(week.starts_on)}`">
     <div class="row">
       <h2>Week from {{ dayWords(week.starts_on) }}</h2>
-      <span class="soft">{{ week.well_spent.toFixed(0) }} min well spent · {{ proof }}</span>
+      <ChoiceWhy :status="week.status" :well-spent="week.well_spent" :bound="week.bound" />
       <span class="row right">
         <a class="plain-button main" :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener"
           >Family sheet</a

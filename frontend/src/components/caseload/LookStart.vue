@@ -24,7 +24,7 @@ async function begin(homeId: number): Promise<void> {
 <template>
   <section :class="{ notice: !again }" class="look" :aria-label="again ? 'Another look' : 'First look'">
     <p v-if="again">
-      Another look takes about 12 minutes of play and is aimed at these skills, the costliest doubt first.
+      Another look takes about 12 minutes of play and is aimed at these skills, the most important uncertainty first.
     </p>
     <p v-else>
       <strong>No session with {{ child.first_name }} yet.</strong> A first look takes about 12 minutes of play. Each set

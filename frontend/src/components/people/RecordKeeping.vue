@@ -27,7 +27,7 @@ async function removeDemo(): Promise<void> {
 <template>
   <section class="sheet stack" aria-label="Records and library">
     <h2>Records and library</h2>
-    <p><RouterLink :to="{ name: 'learned' }">Library: what your children taught of it</RouterLink></p>
+    <p><RouterLink :to="{ name: 'learned' }">What your sessions taught the library</RouterLink></p>
     <p><RouterLink :to="{ name: 'audit' }">Audit log: who read and changed what</RouterLink></p>
     <template v-if="old?.length">
       <h3>Records past the keeping period</h3>

@@ -18,7 +18,7 @@ const later = computed(() => [...new Set(barred.value.filter((b) => b.id !== blo
 async function keep(): Promise<void> {
   try {
     await unwrap(api.POST('/api/children/{child_id}/mouthing', { params: { path: { child_id: run.child_id } } }))
-    kept.value = 'Kept: from now on every plan is checked by it.'
+    kept.value = 'Saved. Future plans allow for mouthing.'
   } catch (problem) {
     kept.value = (problem as Error).message
   }
