@@ -20,7 +20,7 @@ export const stretched = (sets: number, by: number, most: number): number => Mat
 /** A plan on the bench: every change is sent as the whole row, kept by the server, and can be taken back. */
 export function useBench(planId: MaybeRefOrGetter<string>) {
   const queries = useQueryClient()
-  const key = computed(() => ['plan', toValue(planId)])
+  const key = computed(() => ['plan', toValue(planId)] as const)
   const { data: plan, error: failed } = useQuery({
     queryKey: key,
     queryFn: () => unwrap(api.GET('/api/plans/{plan_id}', { params: { path: { plan_id: toValue(planId) } } })),

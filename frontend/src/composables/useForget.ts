@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/vue-query'
-import { STALE_WITH } from '@/logic/stale'
+import { staleWith, type Changed } from '@/logic/stale'
 
 /** Forget everything that was worked out from what has just changed: a child or a cupboard. */
-export function useForget(): (changed: keyof typeof STALE_WITH) => void {
+export function useForget(): (changed: Changed) => void {
   const queries = useQueryClient()
   return (changed) => {
-    for (const key of STALE_WITH[changed]) void queries.invalidateQueries({ queryKey: [key] })
+    for (const key of staleWith(changed)) void queries.invalidateQueries({ queryKey: [key] })
   }
 }

@@ -70,7 +70,7 @@ export function useOwn(id: () => number): Own {
       'shelves',
       'forecast',
       'words',
-    ]) {
+    ] as const) {
       void queries.invalidateQueries({ queryKey: [stale] })
     }
   }

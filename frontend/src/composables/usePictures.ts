@@ -13,7 +13,7 @@ export function useOwnPictures(shown: () => number[]): ComputedRef<Record<string
   const fetched = useQueries({
     queries: computed(() =>
       dozens.value.map((id) => ({
-        queryKey: ['own-pictures', id.join(',')],
+        queryKey: ['own-pictures', id.join(',')] as const,
         queryFn: () => unwrap(api.GET('/api/own-pictures', { params: { query: { id } } })),
         staleTime: 60_000,
       })),
@@ -34,7 +34,7 @@ export function usePictures(
   const fetched = useQueries({
     queries: computed(() =>
       dozens.value.map((ids) => ({
-        queryKey: ['pictures', childId(), homeId(), ids.join(',')],
+        queryKey: ['pictures', childId(), homeId(), ids.join(',')] as const,
         queryFn: () =>
           unwrap(
             api.GET('/api/children/{child_id}/pictures', {

@@ -23,7 +23,7 @@ export function useStocking(homeId: () => number): Stocking {
   const pending = ref<Record<string, number>>({})
   const sending = ref<Record<string, number>>({})
   const error = ref<Error | null>(null)
-  const key = (id: number): [string, number] => ['counts', id]
+  const key = (id: number) => ['counts', id] as const
   const { data } = useQuery({
     queryKey: ['counts', homeId],
     queryFn: () => unwrap(api.GET('/api/homes/{home_id}/counts', { params: { path: { home_id: homeId() } } })),

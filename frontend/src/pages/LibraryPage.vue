@@ -81,7 +81,7 @@ function openFirst(): void {
 }
 
 async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
-  const key = ['library', child.id, chosen.value]
+  const key = ['library', child.id, chosen.value] as const
   const field = whose === 'child' ? 'loved' : 'liked'
   const to = !reach[field]
   const put = (value: boolean): void =>

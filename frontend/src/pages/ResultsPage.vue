@@ -10,16 +10,16 @@ import { dayWords } from '@/logic/words'
 
 const { runId } = defineProps<{ runId: string }>()
 const queries = useQueryClient()
-const key = computed(() => ['results', runId])
+const key = computed(() => ['results', runId] as const)
 const { data, error } = useQuery({
   queryKey: key,
   queryFn: () => unwrap(api.GET('/api/runs/{run_id}/results', { params: { path: { run_id: runId } } })),
 })
-for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan'])
+for (const stale of ['caseload', 'child', 'plans', 'progress', 'plan'] as const)
   void queries.invalidateQueries({ queryKey: [stale] })
 /** An answer changes what the note's draft says. */
 function answered(): void {
-  for (const stale of [key.value, ['note', runId]]) void queries.invalidateQueries({ queryKey: stale })
+  for (const stale of [key.value, ['note', runId] as const]) void queries.invalidateQueries({ queryKey: stale })
 }
 const decisions = computed(() => data.value?.decisions ?? [])
 </script>

@@ -55,7 +55,7 @@ async function begin(body: Omit<Schemas['NewOwn'], 'request'>): Promise<void> {
 
 async function show(activityId: string): Promise<void> {
   await doing(() => unwrap(api.PUT('/api/hidden', { body: { activity_id: activityId, is_hidden: false } })))
-  for (const key of ['hidden', 'library']) void queries.invalidateQueries({ queryKey: [key] })
+  for (const key of ['hidden', 'library'] as const) void queries.invalidateQueries({ queryKey: [key] })
 }
 </script>
 

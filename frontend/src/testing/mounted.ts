@@ -1,3 +1,4 @@
+import type { KeyName } from '@/logic/stale'
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
 import { nextTick, type Component } from 'vue'
@@ -28,10 +29,10 @@ const NAMES = [
 export function shown(
   component: Component,
   props: Record<string, unknown>,
-  known: Record<string, unknown> = {},
+  known: Partial<Record<KeyName, unknown>> = {},
 ): VueWrapper {
   const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
-  for (const [key, data] of Object.entries(known)) queryClient.setQueryData([key], data)
+  for (const [key, data] of Object.entries(known) as [KeyName, unknown][]) queryClient.setQueryData([key], data)
   const router = createRouter({
     history: createMemoryHistory(),
     routes: [

@@ -37,7 +37,7 @@ async function save(): Promise<void> {
   const child = await doing(() => unwrap(api.POST('/api/children', { body })))
   if (!child) return
   draft.value = emptyChild()
-  for (const key of ['caseload', 'homes']) void queries.invalidateQueries({ queryKey: [key] })
+  for (const key of ['caseload', 'homes'] as const) void queries.invalidateQueries({ queryKey: [key] })
   emit('close')
   await router.push({ name: home_id === NEW_PLACE ? 'stock' : 'child', params: { childId: child.id } })
 }

@@ -24,7 +24,7 @@ async function remove(): Promise<void> {
   if (!gone) return
   await router.replace('/')
   queries.removeQueries({ queryKey: ['child', child.id] })
-  for (const key of ['caseload', 'closed', 'old-records']) void queries.invalidateQueries({ queryKey: [key] })
+  for (const key of ['caseload', 'closed', 'old-records'] as const) void queries.invalidateQueries({ queryKey: [key] })
 }
 </script>
 

@@ -28,7 +28,7 @@ async function keep(to: string): Promise<void> {
   if (!kept) return
   words.value = kept.words
   open.value = false
-  for (const key of ['library', 'here', 'plan']) void queries.invalidateQueries({ queryKey: [key] })
+  for (const key of ['library', 'here', 'plan'] as const) void queries.invalidateQueries({ queryKey: [key] })
 }
 </script>
 

@@ -8,7 +8,7 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 /** Goals on a five-step scale, written before work starts, scored as it goes. */
 const { childId } = defineProps<{ childId: number }>()
 const queries = useQueryClient()
-const key = ['goals', childId]
+const key = ['goals', childId] as const
 const { data } = useQuery({
   queryKey: key,
   queryFn: () => unwrap(api.GET('/api/children/{child_id}/goals', { params: { path: { child_id: childId } } })),

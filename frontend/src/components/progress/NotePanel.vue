@@ -11,7 +11,7 @@ import ProblemNote from '@/components/shared/ProblemNote.vue'
 const { runId } = defineProps<{ runId: string }>()
 const queries = useQueryClient()
 const { data: me } = useMe()
-const key = ['note', runId]
+const key = ['note', runId] as const
 const path = { run_id: runId }
 const { data: note } = useQuery({
   queryKey: key,
@@ -72,7 +72,7 @@ async function count(): Promise<void> {
   error.value = null
   try {
     await unwrap(api.POST('/api/runs/{run_id}/finish', { params: { path } }))
-    for (const stale of [key, ['results', runId]]) void queries.invalidateQueries({ queryKey: stale })
+    for (const stale of [key, ['results', runId] as const]) void queries.invalidateQueries({ queryKey: stale })
   } catch (problem) {
     error.value = problem as Error
   }

@@ -33,7 +33,7 @@ async function hide(is_hidden: boolean): Promise<void> {
   const done = await doing(() => unwrap(api.PUT('/api/hidden', { body: { activity_id: activityId, is_hidden } })))
   if (!done) return
   hidden.value = is_hidden
-  for (const key of ['hidden', 'library']) void queries.invalidateQueries({ queryKey: [key] })
+  for (const key of ['hidden', 'library'] as const) void queries.invalidateQueries({ queryKey: [key] })
 }
 </script>
 
