@@ -10,13 +10,14 @@ from pydantic import Field
 
 from caseload import care_actions as actions
 from caseload import queries
-from caseload.api import ChildOut, child_out
 from caseload.models import Care
+from caseload.schemas import ChildOut
+from caseload.shown import child_out
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.queries import colleague
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 
 from caseload.models import Child
-from clinic.schema import Schema
+from clinic.base_schema import Schema
 from core.ability import Estimate, TaskStanding, Who, WithWhom, chain, held_back, proven_steps
 from core.child import TEXTURES, Place
 from core.recording import APPROACH_RULES, APPROACH_STEPS, ApproachKind, ApproachStanding

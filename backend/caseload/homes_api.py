@@ -4,10 +4,11 @@ from django.http import HttpRequest
 from ninja import Router
 
 from caseload import actions, queries
-from caseload.api import ChildOut, NewHome, child_out
+from caseload.schemas import ChildOut, NewHome
+from caseload.shown import child_out
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
-from clinic.schema import Schema
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}

@@ -1,76 +1,23 @@
 """Signing in and out, who is signed in, and one's own account."""
 
-from datetime import datetime
-
 from django.contrib.auth import authenticate
 from django.http import HttpRequest, HttpResponse
 from django.middleware.csrf import get_token
 from ninja import Router
-from pydantic import Field
 
 from clinic import people_actions as actions
 from clinic.auth import from_our_page, let_in, let_out, member, note_missed
 from clinic.lockout import check_address, know_device
-from clinic.models import Member, Paper, Role, Theme, Thumb, Units
 from clinic.passwords import stored_username
-from clinic.permissions import POLICY, may
 from clinic.problems import Problem, ProblemError
 from clinic.queries import device_for, devices_of, member_of
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
+from clinic.schemas import DeviceOut, Me, MyAccount, NewPassword, SignIn
 from clinic.second_factor import check, is_on
+from clinic.shown import me_out
 
 router = Router(tags=["clinic"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}
-
-
-class SignIn(Schema):
-    """A name and a password; the second factor's code where that is asked for."""
-
-    username: str = Field(max_length=150)
-    password: str = Field(max_length=1000)
-    code: str = Field("", max_length=20)
-
-
-class Me(Schema):
-    """Who is signed in. may: every action open to this member's role."""
-
-    name: str
-    username: str
-    role: Role
-    clinic: str
-    is_demo: bool
-    paper: Paper
-    run_hand: Thumb
-    theme: Theme
-    units: Units
-    may: list[str]
-
-
-class MyAccount(Schema):
-    """What one may change of oneself. run_hand: the side the thumb taps on."""
-
-    name: str = Field(max_length=120)
-    run_hand: Thumb
-    theme: Theme = "auto"
-    units: Units = "mm"
-
-
-class NewPassword(Schema):
-    """The password now, and the new one."""
-
-    now: str
-    password: str
-
-
-class DeviceOut(Schema):
-    """A device one is signed in on. seen: when it was last used, to within five minutes."""
-
-    id: int
-    device: str
-    at: datetime
-    seen: datetime
-    here: bool
 
 
 @router.post(
@@ -151,19 +98,3 @@ def sign_out_device(request: HttpRequest, device_id: int) -> tuple[int, None]:
     who = member(request)
     actions.sign_out_device(who, device_for(who, device_id))
     return 204, None
-
-
-def me_out(member: Member) -> Me:
-    """A member as the API shows them to themselves."""
-    return Me(
-        name=member.name,
-        username=member.user.get_username(),
-        role=member.role,
-        clinic=member.clinic.name,
-        is_demo=member.clinic.is_demo,
-        paper=member.clinic.paper,
-        run_hand=member.run_hand,
-        theme=member.theme,
-        units=member.units,
-        may=[action for action in POLICY if may(member, action)],
-    )

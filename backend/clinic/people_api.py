@@ -8,15 +8,16 @@ from ninja import Router
 from pydantic import Field
 
 from clinic import people_actions as actions
-from clinic.api import Me, me_out
 from clinic.auth import let_in, member
+from clinic.base_schema import Schema
 from clinic.links import open_link
 from clinic.mail import Mailed, mail_link
 from clinic.models import Link, LinkKind, Member, Role
 from clinic.problems import Problem
 from clinic.queries import colleague, link_for, open_links, people
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
+from clinic.schemas import Me
+from clinic.shown import me_out
 
 router = Router(tags=["people"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from clinic.schema import Schema
+from clinic.base_schema import Schema
 
 
 class FieldProblem(Schema):

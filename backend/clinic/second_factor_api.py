@@ -7,9 +7,9 @@ from pydantic import Field
 
 from clinic import second_factor as actions
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
 
 router = Router(tags=["clinic"])
 REFUSED = {403: Problem, 409: Problem, 422: Problem}

@@ -5,12 +5,13 @@ from ninja import Router
 from pydantic import Field
 
 from clinic import setup_actions as actions
-from clinic.api import Me, me_out
 from clinic.auth import let_in, member
+from clinic.base_schema import Schema
 from clinic.models import Clinic, Paper, Units
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
+from clinic.schemas import Me
+from clinic.shown import me_out
 from core.child import Part
 
 Band = tuple[float, float]

@@ -7,9 +7,9 @@ from functools import cache
 
 from django.http import HttpRequest
 
+from clinic.base_schema import CLOSES, OPENS
 from clinic.models import Member
 from clinic.routes import SAYS_UNITS, with_mark
-from clinic.schema import CLOSES, OPENS
 from core.units import in_inches
 
 _PEOPLES = re.compile(f"({OPENS}[^{CLOSES}]*{CLOSES})")

@@ -12,87 +12,17 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.routes import SAYS_UNITS, marked
-from clinic.schema import Schema
 from core.drawing import draw_thing
 from core.library import THINGS
 from core.materials import FORMS, Thing, measured_thing
-from core.safety import Status, assess
+from core.safety import assess
 from cupboard import actions, queries
 from cupboard.models import StockItem
-from shelf.preview import JudgedHit
+from cupboard.schemas import CupboardOut, ItemEdit, ItemOut, NewItem, ThingOut, VerdictOut
 from shelf.queries import KnownThings, things_in_use
 
 router = Router(tags=["cupboard"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
-
-
-class HitOut(JudgedHit):
-    """One hazard rule that speaks about a line, and whether it may be overridden for this child."""
-
-    overridable: bool
-
-
-class VerdictOut(Schema):
-    """allowed, caution or barred, and the rules that say so."""
-
-    status: Status
-    hits: list[HitOut]
-
-
-class ThingOut(Schema):
-    """A household thing. Sizes in mm, forces in N, sheet weight in g/m²."""
-
-    id: str
-    name: str
-    forms: list[str]
-    sides_mm: list[float]
-    shape: str
-    hole_mm: float | None
-    slit_mm: float | None
-    cord_mm: float | None
-    force_newton: float | None
-    sheet_gsm: float | None
-    opening_mm: float | None
-    soft: bool
-    typical_count: int
-    measure_words: str
-
-
-class ItemOut(Schema):
-    """One line of a cupboard, measured values and picture in place, with its verdict for the child asked about."""
-
-    id: int
-    thing: ThingOut
-    count: int
-    measured: dict[str, float]
-    version: int
-    verdict: VerdictOut | None
-    picture: str
-
-
-class CupboardOut(Schema):
-    """A cupboard."""
-
-    home_id: int
-    home_name: str
-    kind: str
-    items: list[ItemOut]
-
-
-class NewItem(Schema):
-    """A thing to put in."""
-
-    thing_id: str
-    count: int
-    measured: dict[str, float] = {}
-
-
-class ItemEdit(Schema):
-    """A changed line and the version it was changed from."""
-
-    count: int
-    measured: dict[str, float] = {}
-    version: int
 
 
 @router.get("/things", response=list[ThingOut], openapi_extra=marked(SAYS_UNITS))

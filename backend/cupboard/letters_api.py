@@ -9,9 +9,9 @@ from pydantic import Field
 
 from caseload.checks import FieldError
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, SAYS_UNITS, marked
-from clinic.schema import Schema
 from core.letters import PIECES, USUAL_KIT, Build, LetterError, build, pieces_for, stroke_of, width_of
 
 router = Router(tags=["cupboard"])

@@ -11,15 +11,15 @@ from caseload.checks import FieldError
 from caseload.facts import facts_of, setting_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, SAYS_UNITS, marked
-from clinic.schema import Schema
 from core.drawing import draw_recipe
 from core.library import find_thing
 from core.materials import COIN_GRAMS, NotMeasured, force_from_coins, force_from_water, hole_between, sheet_weight
 from core.offers import Recipe, makeable, verdict
-from cupboard.api import VerdictOut
 from cupboard.queries import items
+from cupboard.schemas import VerdictOut
 
 router = Router(tags=["cupboard"])
 REFUSED = {403: Problem, 404: Problem, 422: Problem}

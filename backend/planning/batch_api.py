@@ -11,10 +11,10 @@ from pydantic import Field
 from caseload.queries import child_for
 from clinic.actions import log
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem
-from clinic.schema import Schema
 from core.library import find_activity
 from core.planner import LONGEST_SESSION, SHORTEST_SESSION
 from planning.batch_actions import mark_seen, start_batch

@@ -10,9 +10,9 @@ from pydantic import Field
 from caseload.models import Child
 from caseload.queries import child_for, home_for
 from clinic.auth import member
+from clinic.base_schema import OwnWords, Schema
 from clinic.problems import Problem, ProblemError
 from clinic.routes import LONG_WORK, SAYS_UNITS, marked
-from clinic.schema import OwnWords, Schema
 from core.child import Part, Supervision
 from core.planner import GroupBlock, PlanStatus, Refusal, group_minutes, left_out_together, safe_for_all, stand_together
 from planning import queries

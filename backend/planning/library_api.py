@@ -12,10 +12,10 @@ from caseload.checks import FieldError
 from caseload.facts import facts_of, setting_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.models import Member
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, LONG_WORK, SAYS_UNITS, marked
-from clinic.schema import Schema
 from core.child import Child as Facts
 from core.child import Part, for_family
 from core.drawing import draw_thing

@@ -6,14 +6,14 @@ from uuid import UUID
 from pydantic import Field
 
 from caseload.everyday import ApproachOut
+from clinic.base_schema import OwnWords, Schema
 from clinic.models import Member
-from clinic.schema import OwnWords, Schema
 from core.ability import Who
 from core.child import Part, Place, Supervision
 from core.offers import Variant
 from core.planner import DifferenceKind, LeftOutKind, PlannedBlock, PlanStatus
 from core.recording import SupportLevel
-from cupboard.api import VerdictOut
+from cupboard.schemas import VerdictOut
 from planning.models import MOST_SETS
 from shelf.queries import checked_activity
 
@@ -379,3 +379,106 @@ class BroughtInOut(Schema):
     cost: float | None
     words: str
     change: str
+
+
+class WeekIn(Schema):
+    """What is asked of a home week. minutes_by_day: minutes the family has on each of seven days, Monday first;
+    clinic_day: the day of the clinic's session, 0 for Monday; school_id, school_minutes: the school's part in it.
+    """
+
+    starts_on: date
+    minutes_by_day: list[int]
+    a_day: int = 1
+    targets: list[str]
+    clinic_day: int | None = None
+    school_id: int | None = None
+    school_minutes: list[int] = [0] * 7
+
+
+class DayOut(Schema):
+    """One day of a week. available: minutes the family has; minutes: those that are planned, setting up counted;
+    school: what is done at school; clinic: whether the clinic's session is that day.
+    """
+
+    name: str
+    available: int
+    minutes: float
+    blocks: list[BlockOut]
+    school: list[BlockOut] = []
+    clinic: bool = False
+    gone: list[str]
+
+
+class LoadOut(Schema):
+    """What one place asks of the hands in a week: tries, minutes at work, and those that tire."""
+
+    place: str
+    tries: int
+    minutes: float
+    tiring_minutes: float
+
+
+class WeekOut(Schema):
+    """A home week, worked out against the child and the cupboard as they are today."""
+
+    id: UUID
+    child_id: int
+    child_name: OwnWords
+    home_name: OwnWords
+    starts_on: date
+    a_day: int
+    targets: list[str]
+    supervision: Supervision
+    status: PlanStatus
+    well_spent: float
+    bound: float
+    days: list[DayOut]
+    used_up: list[str]
+    load: list[LoadOut]
+    school_name: str = ""
+    left_out: list[LeftOutOut]
+    made_at: datetime
+
+
+class WeekLine(Schema):
+    """A week in a list."""
+
+    id: UUID
+    starts_on: date
+    activities: list[str]
+
+
+class BagIn(Schema):
+    """The children seen that day, and the store the bag is packed from."""
+
+    children: list[int]
+    store_id: int
+
+
+class BagLineOut(Schema):
+    """One thing to carry."""
+
+    name: str
+    count: int
+    children: list[str]
+    between: str
+
+
+class BagUseOut(Schema):
+    """What plays a role at a visit, and whether the home has it."""
+
+    child: str
+    activity: str
+    name: str
+    count: int
+    from_home: bool
+
+
+class BagOut(Schema):
+    """The bag: things to carry, what each home has itself, what nothing fills, and children without a plan."""
+
+    status: PlanStatus
+    lines: list[BagLineOut]
+    uses: list[BagUseOut]
+    missing: list[str]
+    unplanned: list[str]

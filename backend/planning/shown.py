@@ -5,7 +5,7 @@ from core.library import find_activity, line_of
 from core.offers import Variant, dials, difficulty, equals, neighbours, told
 from core.planner import Block, PlannedBlock, Refusal
 from core.skills import STRANDS
-from cupboard.api import VerdictOut
+from cupboard.schemas import VerdictOut
 from planning.models import PlanBlock
 from planning.schemas import (
     AlternativeOut,

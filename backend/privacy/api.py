@@ -14,11 +14,11 @@ from caseload.facts import age_months, approaches_of, standings
 from caseload.models import Child
 from caseload.queries import child_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.models import Clinic, Paper
 from clinic.permissions import POLICY, require
 from clinic.problems import Problem, ProblemError
 from clinic.routes import LONG_WORK, marked
-from clinic.schema import Schema
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, QUESTIONS, TEXTURES, known_precautions
 from core.child import CHOICES as POLICIES
 from core.library import find_activity

@@ -16,10 +16,10 @@ from caseload.models import Child
 from caseload.queries import CHILD_ROWS, as_stored, child_for
 from clinic.actions import log
 from clinic.auth import member
+from clinic.base_schema import own_words
 from clinic.kept import Kept, MadeFrom
 from clinic.problems import Problem
 from clinic.routes import LONG_WORK, SAYS_UNITS, marked
-from clinic.schema import own_words
 from core.ability import Estimate
 from core.child import Child as Facts
 from core.first_look import to_find_out

@@ -8,8 +8,8 @@ from pydantic import Field
 
 from caseload.models import LibraryVersion, VersionStatus
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
-from clinic.schema import Schema
 from core.refit import Finding, Kind, said
 from progress import library_actions, queries
 

@@ -9,10 +9,10 @@ from ninja import Router
 
 from caseload.queries import child_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.models import Member
 from clinic.permissions import require
 from clinic.problems import Problem
-from clinic.schema import Schema
 from core.progress import attainment_t_score
 from core.running import tap_words
 from progress import record_actions as actions

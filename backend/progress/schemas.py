@@ -6,7 +6,7 @@ from uuid import UUID
 
 from pydantic import Field
 
-from clinic.schema import OwnWords, Schema
+from clinic.base_schema import OwnWords, Schema
 from core.child import Hand
 from core.progress import MovementKind, StatusId, StepKind
 from core.recording import SupportLevel

@@ -4,8 +4,8 @@ from django.http import HttpRequest
 from ninja import Router
 
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.routes import SAYS_UNITS, marked
-from clinic.schema import Schema
 from core.ability import WITH_WHOM
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES

@@ -8,13 +8,14 @@ from ninja import Router
 
 from caseload.queries import child_for, home_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.routes import LONG_WORK, SAYS_UNITS, marked
-from clinic.schema import Schema
 from core.child import Supervision
 from running import look_actions as actions
-from running.api import RunOut, run_out
 from running.queries import run_for
+from running.schemas import RunOut
+from running.shown import run_out
 
 router = Router(tags=["running"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}

@@ -21,11 +21,11 @@ from core.library import KITS, find_activity
 from core.paper import PrepBlock, prep_sheet
 from core.planner import Block, PlannedBlock, format_of
 from cupboard.queries import items
-from cupboard.stocking_api import list_shelves
-from planning.bag_api import BagIn, pack
+from cupboard.shown import shelves_of
+from planning.bag import packed
 from planning.queries import plan_for, week_for
 from planning.stored import from_json
-from planning.weeks_api import week_out
+from planning.weeks_shown import week_out
 from planning.workbench import Wish, Workbench, asked_variant, choices_of, home_workbench, workbench, workbench_of
 from sheets import paper as on_paper
 from visits.queries import visits_between
@@ -83,11 +83,7 @@ def day(
     who = member(request)
     visits = [s for s in visits_between(who, on, on, mine) if s.status in ("planned", "done")]
     plans = {s.plan.pk: s.plan for s in visits if s.plan}
-    bag = (
-        pack(request, BagIn(children=[p.child_id for p in plans.values()], store_id=store_id))
-        if store_id and plans
-        else None
-    )
+    bag = packed(who, list(dict.fromkeys(p.child_id for p in plans.values())), store_id) if store_id and plans else None
     context = {
         "on_day": on,
         "visits": visits,
@@ -105,7 +101,7 @@ def checklist(request: HttpRequest, home_id: int, paper: Paper | None = None) ->
     counts = {i.thing_id: i.count for i in items(home)}
     shelves = [
         {**s.model_dump(), "things": [{**t.model_dump(), "count": counts.get(t.id)} for t in s.things]}
-        for s in list_shelves(request)
+        for s in shelves_of(member(request))
     ]
     return _sheet(request, "checklist", {"home": home.name, "shelves": shelves}, paper, "checklist")
 

@@ -9,9 +9,9 @@ from ninja import Field, Query, Router
 
 from caseload.checks import FieldError
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
 from shelf import actions, queries
 from shelf.actions import Begun, all_issues, checked_size
 from shelf.files import as_file, take_in

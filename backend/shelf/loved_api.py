@@ -8,8 +8,8 @@ from pydantic import Field
 
 from caseload.queries import child_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.problems import Problem
-from clinic.schema import Schema
 from shelf import loved_actions
 from shelf.queries import checked_activity
 

@@ -3,7 +3,7 @@
 from collections.abc import Iterator, Mapping
 from typing import Any
 
-from clinic.schema import Schema
+from clinic.base_schema import Schema
 from core.child import Child, Setting
 from core.drawing import draw, draw_thing
 from core.library import THINGS, Activity, Issue, own_activity, own_thing, reading_grade

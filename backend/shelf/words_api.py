@@ -5,7 +5,7 @@ from functools import cache
 from django.http import HttpRequest
 from ninja import Router
 
-from clinic.schema import Schema
+from clinic.base_schema import Schema
 from core.child import PARTS, Zones
 from core.drawing import ACTS, InputKind, draw
 from core.library import (

@@ -18,8 +18,8 @@ from planning.actions import make_plan
 from planning.models import Plan
 from planning.workbench import Wish
 from running.actions import keep_events, start_run
-from running.api import run_out
 from running.models import Run
+from running.shown import run_out
 
 TODAY = timezone.localdate()  # the clinic's day; the test runner keeps it for the whole run
 

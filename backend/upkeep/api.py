@@ -8,9 +8,9 @@ from django.utils import timezone
 from ninja import Router
 
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.permissions import require
 from clinic.problems import Problem
-from clinic.schema import Schema
 from upkeep.alive import life
 from upkeep.backups import LATE, backups_in
 

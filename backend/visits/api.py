@@ -10,10 +10,10 @@ from pydantic import Field
 
 from caseload.queries import child_for, home_for, therapist_for
 from clinic.auth import member
+from clinic.base_schema import Schema
 from clinic.models import Member
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, marked
-from clinic.schema import Schema
 from visits import actions, queries
 from visits.feed import as_calendar
 from visits.models import Feed, VisitStatus
