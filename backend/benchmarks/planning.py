@@ -98,11 +98,11 @@ def expansion(say: Callable[[str], None]) -> None:
     offers = sum(1 for _ in fresh.offers())
     ours = perf_counter() - start
     start = perf_counter()
-    for f in ACTIVITIES.values():
-        for v in variants_of(f):
-            count = tries_for(ask_of(f, v.grade), cupboard.child)
-            for role in roles_of(f, v.grade):
-                extra = asked_of(f, v.grade, role.id)
+    for activity in ACTIVITIES.values():
+        for v in variants_of(activity):
+            count = tries_for(ask_of(activity, v.grade), cupboard.child)
+            for role in roles_of(activity, v.grade):
+                extra = asked_of(activity, v.grade, role.id)
                 [j for j in cupboard.judged if role.filled_by(j.thing, extra) and j.stock.count >= role.least(count)]
     plain = perf_counter() - start
     say(f"library: {offers} safe variants in {ours * 1e3:.0f} ms, {plain / ours:.1f} times faster than a plain loop")

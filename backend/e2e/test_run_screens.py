@@ -18,7 +18,7 @@ from testing.builders import TODAY, make_child, plan_for_child
 
 class RunScreensTest(BrowserTest):
     def test_a_hand_a_reading_and_a_changed_step_are_kept(self) -> None:
-        read = next(f for f in ACTIVITIES.values() if "tokens" in f.measures)
+        read = next(activity for activity in ACTIVITIES.values() if "tokens" in activity.measures)
         plan = plan_for_child(self.lead, self.child)
         asked = next(
             (

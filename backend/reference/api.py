@@ -149,7 +149,7 @@ def words(request: HttpRequest) -> WordsOut:
         policies={p: [Choice(id=k, name=v) for k, v in known.items()] for p, known in POLICIES.items()},
         formats=[FormatOut.model_validate(s) for s in formats],
         orders=[Choice(id=k, name=v) for k, v in ORDERS.items()],
-        themes=sorted({t for f in own for t in f.themes}),
+        themes=sorted({t for activity in own for t in activity.themes}),
         measures=dict(MEASURES),
         kits=[
             KitOut(id=k.id, name=k.name, kind=k.kind, about=k.about, stages=[s.words for s in k.stages])

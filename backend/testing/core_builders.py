@@ -56,7 +56,7 @@ def made_up_request(seed: int) -> SessionRequest:
         for s in STRANDS
     }
     setting = Setting(rng.choice(["home", "clinic", "school"]), rng.choice(["arms_reach", "arms_reach", "room"]))
-    recent = {f: rng.randint(0, 3) for f in rng.sample(sorted(ACTIVITIES), 8)}
+    recent = {activity: rng.randint(0, 3) for activity in rng.sample(sorted(ACTIVITIES), 8)}
     targets = tuple(rng.sample(["grasp", "strength", "in_hand", "bilateral", "scissors"], rng.choice([1, 2])))
     stock = stock_of({i: max(1, THINGS[i].typical_count // rng.choice([1, 2])) for i in ids})
     return SessionRequest(child, setting, stock, estimates, rng.choice([10, 20, 30, 45]), targets, recent=recent)

@@ -1,4 +1,4 @@
-"""How the apps are laid out: what one offers another is its queries, its actions, what it shows, and never its views."""
+"""How the apps are laid out: one offers another its queries, its actions and what it shows, never its views."""
 
 import ast
 import re

@@ -54,8 +54,8 @@ def grade_words(variant: Variant, child: Child | None = None) -> tuple[str, ...]
     """The chosen step of each axis, in words; with a child, sides and ways said for that child. A bare number says of
     what.
     """
-    f = checked_variant(variant)
-    chosen = ((axis, axis.steps[at].words) for axis, at in zip(f.axes, variant.grade, strict=True))
+    activity = checked_variant(variant)
+    chosen = ((axis, axis.steps[at].words) for axis, at in zip(activity.axes, variant.grade, strict=True))
     text = (w if any(c.isalpha() for c in w) else f"{axis.words[0].lower()}{axis.words[1:]}: {w}" for axis, w in chosen)
     return tuple(for_child(words, child) for words in text)
 
@@ -90,11 +90,11 @@ def neighbours(variant: Variant, stock: UsableCupboard, strand: str = "") -> tup
     strand -- the strand that is worked on: a step that moves it comes before one that does not; by default the first
     None on a side where no step is left or none is on offer.
     """
-    f = checked_variant(variant)
-    strand = strand or f.strand
+    activity = checked_variant(variant)
+    strand = strand or activity.strand
     easier: list[Neighbour] = []
     harder: list[Neighbour] = []
-    for place, axis in enumerate(f.axes):
+    for place, axis in enumerate(activity.axes):
         for side, result in ((-1, easier), (1, harder)):
             near = _next_on_offer(variant, place, side, stock)
             if near is not None:
@@ -126,10 +126,10 @@ def _next_on_offer(variant: Variant, place: int, side: int, cupboard: UsableCupb
 
 def dials(variant: Variant, cupboard: UsableCupboard) -> tuple[Dial, ...]:
     """Return every axis with its steps, each with why it is not on offer in this home."""
-    f = checked_variant(variant)
+    activity = checked_variant(variant)
     return tuple(
         Dial(axis.id, axis.words, tuple(_dial_step(variant, place, at, cupboard) for at in range(len(axis.steps))))
-        for place, axis in enumerate(f.axes)
+        for place, axis in enumerate(activity.axes)
     )
 
 
@@ -155,8 +155,10 @@ def equals(variant: Variant, cupboard: UsableCupboard, within: float = SAME_RUNG
     strand = find_activity(variant.activity_id).strand
     at = difficulty(variant)[strand]
     result = []
-    for f in cupboard.activities.values():
-        if f.id != variant.activity_id and strand in f.trains:
-            near = [(abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(f) if (o := cupboard.offer(v))]
+    for activity in cupboard.activities.values():
+        if activity.id != variant.activity_id and strand in activity.trains:
+            near = [
+                (abs(difficulty(v)[strand] - at), v.grade, o) for v in variants_of(activity) if (o := cupboard.offer(v))
+            ]
             result += sorted(near, key=lambda n: n[:2])[:1]
     return tuple(offer for gap, _, offer in sorted(result, key=lambda n: (n[0], n[1])) if gap <= within)

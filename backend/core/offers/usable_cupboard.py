@@ -105,8 +105,8 @@ class UsableCupboard:
 
     def offers(self, activities: Iterable[Activity] | None = None) -> Iterator[Offer]:
         """Every variant on offer, activity by activity."""
-        for f in self.activities.values() if activities is None else activities:
-            for ask, variants in asks_of(f):
+        for activity in self.activities.values() if activities is None else activities:
+            for ask, variants in asks_of(activity):
                 filling = self.filling(ask)
                 if filling is not None:
                     for variant in variants:
@@ -215,11 +215,11 @@ class UsableCupboard:
                     return filled
         return None
 
-    def _fit(self, f: Activity, roles: tuple[Role, ...], taken: list[int], count: int) -> bool:
+    def _fit(self, activity: Activity, roles: tuple[Role, ...], taken: list[int], count: int) -> bool:
         by_role = {r.id: (r, self.judged[at].thing) for r, at in zip(roles, taken, strict=False) if at >= 0}
         return all(
             room(c, by_role[c.outer][1], by_role[c.inner][1]) >= by_role[c.inner][0].least(count)
-            for c in f.fits
+            for c in activity.fits
             if c.outer in by_role and c.inner in by_role
         )
 
@@ -285,12 +285,15 @@ class UsableCupboard:
         """Return why a variant is not on offer, or None when it is. The first thing that stops it."""
         if self.offer(variant) is not None:
             return None
-        f = find_activity(variant.activity_id)
-        if f.gone:
+        activity = find_activity(variant.activity_id)
+        if activity.gone:
             return Lack(
-                variant, "missing", f"{f.name} is gone: {f.gone}", "Mend it under “Our library”, or leave it out."
+                variant,
+                "missing",
+                f"{activity.name} is gone: {activity.gone}",
+                "Mend it under “Our library”, or leave it out.",
             )
-        ask = ask_of(f, variant.grade)
+        ask = ask_of(activity, variant.grade)
         steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
             hit = steps.hits[0]
@@ -307,8 +310,8 @@ class UsableCupboard:
         return Lack(
             variant,
             "missing",
-            f"{f.name}: the things here do not fit each other.",
-            f"Wanted: {', '.join(c.words for c in f.fits) or 'one more of the same kind'}.",
+            f"{activity.name}: the things here do not fit each other.",
+            f"Wanted: {', '.join(c.words for c in activity.fits) or 'one more of the same kind'}.",
         )
 
     def roles_missing(self, variant: Variant) -> int:
@@ -390,11 +393,12 @@ def fillers(role: Role, extra: tuple[Need, ...] = ()) -> tuple[Thing, ...]:
     return tuple(m for m in THINGS.values() if role.filled_by(m, extra))
 
 
-def _at_once(f: Activity, role: Role, by_role: Mapping[str, Thing]) -> float:
+def _at_once(activity: Activity, role: Role, by_role: Mapping[str, Thing]) -> float:
     """How many of the thing in a role the others take at once; infinity where nothing limits it."""
     inner = by_role[role.id]
     return min(
-        (room(c, by_role[c.outer], inner) for c in f.fits if c.inner == role.id and c.outer in by_role), default=inf
+        (room(c, by_role[c.outer], inner) for c in activity.fits if c.inner == role.id and c.outer in by_role),
+        default=inf,
     )
 
 

@@ -36,33 +36,36 @@ class Variant:
 
 def checked_variant(variant: Variant) -> Activity:
     """Return the variant's activity. Raises NotThere when activity or grade does not exist."""
-    f = find_activity(variant.activity_id)
-    if len(variant.grade) != len(f.axes):
-        raise NotThere(f"{f.name} is graded on {len(f.axes)} axes, not {len(variant.grade)}. Give one step for each.")
-    for axis, at in zip(f.axes, variant.grade, strict=True):
+    activity = find_activity(variant.activity_id)
+    if len(variant.grade) != len(activity.axes):
+        raise NotThere(
+            f"{activity.name} is graded on {len(activity.axes)} axes, not {len(variant.grade)}. Give one step for each."
+        )
+    for axis, at in zip(activity.axes, variant.grade, strict=True):
         if not 0 <= at < len(axis.steps):
             raise NotThere(
-                f"{axis.words} of {f.name} has steps 1 to {len(axis.steps)}; {at + 1} is not one. Choose one of these."
+                f"{axis.words} of {activity.name} has steps 1 to {len(axis.steps)}; {at + 1} is not one. Choose one of "
+                "these."
             )
-    return f
+    return activity
 
 
 @lru_cache(MOST_KEPT)
-def variants_of(f: Activity) -> tuple[Variant, ...]:
+def variants_of(activity: Activity) -> tuple[Variant, ...]:
     """Every grade of an activity, easiest first axis by axis."""
-    return tuple(Variant(f.id, grade) for grade in product(*(range(len(a.steps)) for a in f.axes)))
+    return tuple(Variant(activity.id, grade) for grade in product(*(range(len(a.steps)) for a in activity.axes)))
 
 
 @lru_cache(MOST_KEPT)
-def _count_said(f: Activity, grade: tuple[int, ...]) -> int | None:
-    return next((c for a, at in zip(f.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
+def _count_said(activity: Activity, grade: tuple[int, ...]) -> int | None:
+    return next((c for a, at in zip(activity.axes, grade, strict=True) if (c := a.steps[at].count) is not None), None)
 
 
 @lru_cache(MOST_KEPT)
-def try_seconds(f: Activity, grade: tuple[int, ...]) -> float:
+def try_seconds(activity: Activity, grade: tuple[int, ...]) -> float:
     """What one try at this grade usually takes: the longest its steps say, else the activity's own."""
-    said = [s for a, at in zip(f.axes, grade, strict=True) if (s := a.steps[at].seconds) is not None]
-    return max(said, default=f.seconds)
+    said = [s for a, at in zip(activity.axes, grade, strict=True) if (s := a.steps[at].seconds) is not None]
+    return max(said, default=activity.seconds)
 
 
 @lru_cache(MOST_KEPT)
@@ -77,17 +80,17 @@ def difficulty(variant: Variant) -> Mapping[str, float]:
     return asked_rungs(checked_variant(variant), variant.grade, {})
 
 
-def asked_rungs(f: Activity, grade: tuple[int, ...], forces: Mapping[str, float]) -> Mapping[str, float]:
+def asked_rungs(activity: Activity, grade: tuple[int, ...], forces: Mapping[str, float]) -> Mapping[str, float]:
     """The rung a grade asks in each strand, trained or demanded.
 
     forces -- by strength strand, the force in N of the thing that is worked: its rung stands in place of the
               activity's own base and of the axis that is graded by force
     """
-    rungs = {**f.demands, **f.trains}
-    by_force = force_axes(f)
+    rungs = {**activity.demands, **activity.trains}
+    by_force = force_axes(activity)
     for strand, newton in forces.items():
         rungs[strand] = STRANDS[strand].rung_of(newton)
-    for place, (axis, at) in enumerate(zip(f.axes, grade, strict=True)):
+    for place, (axis, at) in enumerate(zip(activity.axes, grade, strict=True)):
         for strand, added in axis.steps[at].rungs.items():
             if not (strand in forces and place in by_force[strand]):
                 rungs[strand] += added
@@ -112,46 +115,46 @@ def taught_rungs(
     }
 
 
-def posture_of(f: Activity, grade: tuple[int, ...]) -> str:
+def posture_of(activity: Activity, grade: tuple[int, ...]) -> str:
     """How the child sits or stands at a grade: what a chosen step says, else the activity."""
-    said = [p for a, at in zip(f.axes, grade, strict=True) if (p := a.steps[at].posture)]
-    return said[-1] if said else f.posture
+    said = [p for a, at in zip(activity.axes, grade, strict=True) if (p := a.steps[at].posture)]
+    return said[-1] if said else activity.posture
 
 
 @lru_cache(MOST_KEPT)
-def force_axes(f: Activity) -> Mapping[str, frozenset[int]]:
+def force_axes(activity: Activity) -> Mapping[str, frozenset[int]]:
     """For every strand whose rung is the force of a thing: the axes that are graded by that force."""
     return {
         role.works: frozenset(
             place
-            for place, axis in enumerate(f.axes)
+            for place, axis in enumerate(activity.axes)
             if any(n.prop == "force_newton" for s in axis.steps for n in s.needs.get(role.id, ()))
         )
-        for role in f.roles
+        for role in activity.roles
         if role.works
     }
 
 
 @lru_cache(MOST_KEPT)
-def roles_of(f: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
+def roles_of(activity: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
     """The roles that are filled at this grade: those of every grade, and those that a chosen step
     brings to the table.
     """
-    by_step = {role for a in f.axes for s in a.steps for role in s.uses}
-    brought = {role for a, at in zip(f.axes, grade, strict=True) for role in a.steps[at].uses}
-    return tuple(r for r in f.roles if r.id not in by_step or r.id in brought)
+    by_step = {role for a in activity.axes for s in a.steps for role in s.uses}
+    brought = {role for a, at in zip(activity.axes, grade, strict=True) for role in a.steps[at].uses}
+    return tuple(r for r in activity.roles if r.id not in by_step or r.id in brought)
 
 
 @lru_cache(MOST_KEPT)
-def tags_of(f: Activity, grade: tuple[int, ...]) -> tuple[str, ...]:
+def tags_of(activity: Activity, grade: tuple[int, ...]) -> tuple[str, ...]:
     """The hazard tags of what is done at this grade."""
-    return (*f.tags, *(t for a, at in zip(f.axes, grade, strict=True) for t in a.steps[at].tags))
+    return (*activity.tags, *(t for a, at in zip(activity.axes, grade, strict=True) for t in a.steps[at].tags))
 
 
 @lru_cache(MOST_KEPT)
-def asked_of(f: Activity, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
+def asked_of(activity: Activity, grade: tuple[int, ...], role_id: str) -> tuple[Need, ...]:
     """What a grade asks of the thing in a role, beside the role's own needs."""
-    return tuple(n for a, at in zip(f.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))
+    return tuple(n for a, at in zip(activity.axes, grade, strict=True) for n in a.steps[at].needs.get(role_id, ()))
 
 
 @dataclass(frozen=True, eq=False)
@@ -169,11 +172,11 @@ class Ask:
 
 
 @lru_cache(MOST_KEPT)
-def ask_of(f: Activity, grade: tuple[int, ...]) -> Ask:
+def ask_of(activity: Activity, grade: tuple[int, ...]) -> Ask:
     """What a grade asks of a cupboard; one value for all grades that ask the same."""
-    roles = roles_of(f, grade)
-    needs = tuple(asked_of(f, grade, r.id) for r in roles)
-    return _the_same(f, roles, needs, tags_of(f, grade), _count_said(f, grade))
+    roles = roles_of(activity, grade)
+    needs = tuple(asked_of(activity, grade, r.id) for r in roles)
+    return _the_same(activity, roles, needs, tags_of(activity, grade), _count_said(activity, grade))
 
 
 def tries_for(ask: Ask, child: Child) -> int:
@@ -189,9 +192,9 @@ _the_same = lru_cache(MOST_KEPT)(Ask)
 
 
 @lru_cache(MOST_KEPT)
-def asks_of(f: Activity) -> tuple[tuple[Ask, tuple[Variant, ...]], ...]:
+def asks_of(activity: Activity) -> tuple[tuple[Ask, tuple[Variant, ...]], ...]:
     """Everything an activity may ask of a cupboard, each with the grades that ask it, in the order of variants_of."""
     result: dict[Ask, list[Variant]] = {}
-    for variant in variants_of(f):
-        result.setdefault(ask_of(f, variant.grade), []).append(variant)
+    for variant in variants_of(activity):
+        result.setdefault(ask_of(activity, variant.grade), []).append(variant)
     return tuple((ask, tuple(variants)) for ask, variants in result.items())

@@ -12,7 +12,6 @@ from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Child, Setting, Supervi
 from core.library import ACTIVITIES, THINGS
 from core.materials import MeasureError, Stock, measured_thing
 from core.offers import Variant, difficulty, room, tags_of, variants_of
-from core.offers.variants import HARD_ON_JOINTS
 from core.planner import Block, PlannedBlock, stand
 from core.planner.candidates import all_candidates, candidate
 from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_stock, assess_together, standing
@@ -37,11 +36,11 @@ class HazardInvariantsTest(TestCase):
         """Drawing pins and toothpicks in dough, in tongs, in a slit ball."""
         sharp = [t for t in THINGS.values() if t.sharp]
         self.assertTrue(sharp)
-        for f in ACTIVITIES.values():
-            for role in f.roles:
-                self.assertFalse(role.sharp and role.form == "item", (f.id, role.id))
+        for activity in ACTIVITIES.values():
+            for role in activity.roles:
+                self.assertFalse(role.sharp and role.form == "item", (activity.id, role.id))
                 for thing in sharp:
-                    self.assertFalse(role.filled_by(thing) and not role.sharp, (f.id, role.id, thing.id))
+                    self.assertFalse(role.filled_by(thing) and not role.sharp, (activity.id, role.id, thing.id))
 
     def test_every_long_cord_speaks_whatever_it_is_part_of(self) -> None:
         """A belt, a satchel strap, the lace in a boot, a ribbon."""
@@ -155,9 +154,9 @@ class FitInvariantsTest(TestCase):
         """Every fill of every grade at several ages, by the sizes and not by the code that chose it."""
         for age in AGES:
             for offer in full_house(Child(age, hand="right")).offers():
-                f = ACTIVITIES[offer.variant.activity_id]
+                activity = ACTIVITIES[offer.variant.activity_id]
                 fill = {q.role: (THINGS[q.thing_id], q) for q in offer.quantities}
-                for fit in f.fits:
+                for fit in activity.fits:
                     if fit.outer not in fill or fit.inner not in fill:
                         continue
                     (outer, _), (inner, q) = fill[fit.outer], fill[fit.inner]
@@ -225,12 +224,12 @@ class FitInvariantsTest(TestCase):
         stock = full_house(Child(72, hand="right"))
         used = {
             q.thing_id
-            for f in ("fill_the_lock", "cargo_sort", "page_a_day")
-            for o in stock.offers([ACTIVITIES[f]])
+            for activity in ("fill_the_lock", "cargo_sort", "page_a_day")
+            for o in stock.offers([ACTIVITIES[activity]])
             for q in o.quantities
         }
         self.assertTrue(used & {"water_bowl", "wash_tub"})
-        roles = [r for f in ACTIVITIES.values() for r in f.roles]
+        roles = [r for activity in ACTIVITIES.values() for r in activity.roles]
         self.assertTrue(any(r.filled_by(THINGS["sorting_pots"]) for r in roles if r.form == "sorter"))
         self.assertIn("pencil_holder", used)
 
@@ -244,9 +243,9 @@ class PrecautionTest(TestCase):
         self.assertEqual(capped.force_cap_newton, 5)
         halved = 0
         for offer in full_house(lax).offers():
-            f = ACTIVITIES[offer.variant.activity_id]
+            activity = ACTIVITIES[offer.variant.activity_id]
             full = full_house_of(usual).offer(offer.variant)
-            if full and HARD_ON_JOINTS & set(tags_of(f, offer.variant.grade)):
+            if full and {"resistance", "long_hold"} & set(tags_of(activity, offer.variant.grade)):
                 self.assertEqual(offer.count, -(-full.count // 2), offer.variant)
                 halved += 1
             for q in offer.quantities:
@@ -287,8 +286,8 @@ class AgeInvariantsTest(TestCase):
         self.assertIsNotNone(by_hand)
 
     def test_every_seconds_a_try_is_given_and_possible(self) -> None:
-        for f in ACTIVITIES.values():
-            self.assertTrue(1 <= f.seconds <= 200, f.id)
+        for activity in ACTIVITIES.values():
+            self.assertTrue(1 <= activity.seconds <= 200, activity.id)
 
     def test_company_is_judged_at_every_grade(self) -> None:
         """Walking with a spoon wants an adult within reach; walking with anything that pokes is barred."""

@@ -82,7 +82,7 @@ class LearnedTest(TestCase):
 
     def test_a_plan_goes_by_it(self) -> None:
         """What all children find far harder is no longer what a set of it is forecast to be."""
-        hard = Learned("1", {f"{a}/{s}": 1.5 for a, f in ACTIVITIES.items() for s in f.trains})
+        hard = Learned("1", {f"{a}/{s}": 1.5 for a, activity in ACTIVITIES.items() for s in activity.trains})
         plans = [plan_session(request_for(replace(FIVE, learned=how), everything())) for how in (AS_SHIPPED, hard)]
         asked = [max(b.rung for b in p.blocks if b.part == "main") for p in plans]
         self.assertTrue(all(p.blocks for p in plans))

@@ -30,17 +30,17 @@ from testing.core_builders import CLINIC, everything, full_house
 
 class LibraryTest(TestCase):
     def test_every_strand_of_every_target_is_trained(self) -> None:
-        trained = {s for f in ACTIVITIES.values() for s in f.trains}
+        trained = {s for activity in ACTIVITIES.values() for s in activity.trains}
         self.assertEqual(set(STRANDS) - trained, set())
 
     def test_all_targets_have_main_work(self) -> None:
-        main = {f.target for f in ACTIVITIES.values() if "main" in f.parts}
+        main = {activity.target for activity in ACTIVITIES.values() if "main" in activity.parts}
         self.assertEqual(set(TARGETS) - main, set())
 
     def test_every_role_can_be_filled(self) -> None:
-        for f in ACTIVITIES.values():
-            for role in f.roles:
-                self.assertTrue(fillers(role), (f.id, role.id))
+        for activity in ACTIVITIES.values():
+            for role in activity.roles:
+                self.assertTrue(fillers(role), (activity.id, role.id))
 
     def test_a_thing_only_one_step_wants_is_counted_and_judged_at_that_grade_alone(self) -> None:
         """A pom-pom tucked under the last two fingers is a small part like any other."""
@@ -65,21 +65,21 @@ class LibraryTest(TestCase):
         self.assertEqual(grade_words(Variant("fan_and_tuck", (0, 0)))[1], "free")
 
     def test_a_step_that_speaks_of_a_thing_brings_it(self) -> None:
-        for f in ACTIVITIES.values():
-            for s in (s for a in f.axes for s in a.steps):
+        for activity in ACTIVITIES.values():
+            for s in (s for a in activity.axes for s in a.steps):
                 if "pom-pom" in s.words or "small thing kept" in s.words:
-                    self.assertTrue(s.uses, (f.id, s.words))
+                    self.assertTrue(s.uses, (activity.id, s.words))
 
     def test_every_rung_of_every_strand_is_trained_by_two_activities(self) -> None:
         """A grade trains a rung when it asks for it to within half a rung; project definition."""
         asked: dict[tuple[str, int], set[str]] = {}
-        for f in ACTIVITIES.values():
-            for v in variants_of(f):
+        for activity in ACTIVITIES.values():
+            for v in variants_of(activity):
                 for strand, rung in difficulty(v).items():
-                    if strand in f.trains:
+                    if strand in activity.trains:
                         for near in {int(rung), int(rung) + 1}:
                             if abs(near - rung) <= 0.5 + 1e-9:
-                                asked.setdefault((strand, near), set()).add(f.id)
+                                asked.setdefault((strand, near), set()).add(activity.id)
         for strand in STRANDS.values():
             for rung in strand.rungs:
                 self.assertGreaterEqual(
@@ -88,23 +88,26 @@ class LibraryTest(TestCase):
 
     def test_every_activity_can_be_done_somewhere(self) -> None:
         cupboard = full_house()
-        for f in ACTIVITIES.values():
-            self.assertTrue(any(cupboard.offer(v) for v in variants_of(f)), f.id)
+        for activity in ACTIVITIES.values():
+            self.assertTrue(any(cupboard.offer(v) for v in variants_of(activity)), activity.id)
 
     def test_harder_steps_are_easier_in_no_strand(self) -> None:
-        for f in ACTIVITIES.values():
-            for place, a in enumerate(f.axes):
-                low = Variant(f.id, (0,) * len(f.axes))
+        for activity in ACTIVITIES.values():
+            for place, a in enumerate(activity.axes):
+                low = Variant(activity.id, (0,) * len(activity.axes))
                 rungs = [difficulty(low.moved(place, at)) for at in range(len(a.steps))]
-                for strand in f.trains:
-                    self.assertEqual(sorted(r[strand] for r in rungs), [r[strand] for r in rungs], (f.id, a.id))
+                for strand in activity.trains:
+                    self.assertEqual(sorted(r[strand] for r in rungs), [r[strand] for r in rungs], (activity.id, a.id))
 
     def test_no_two_activities_are_alike(self) -> None:
         seen = {}
-        for f in ACTIVITIES.values():
-            shape = (tuple(f.trains.items()), tuple((a.words, tuple(s.words for s in a.steps)) for a in f.axes))
-            self.assertNotIn(shape, seen, f"{f.id} ~ {seen.get(shape)}")
-            seen[shape] = f.id
+        for activity in ACTIVITIES.values():
+            shape = (
+                tuple(activity.trains.items()),
+                tuple((a.words, tuple(s.words for s in a.steps)) for a in activity.axes),
+            )
+            self.assertNotIn(shape, seen, f"{activity.id} ~ {seen.get(shape)}")
+            seen[shape] = activity.id
 
     def test_wanted_tasks_require_rungs_that_exist(self) -> None:
         for task in WANTED_TASKS.values():
@@ -192,16 +195,18 @@ class CheckTest(TestCase):
             source.build(THINGS)
 
     def test_a_file_is_named_by_its_activity(self) -> None:
-        names = {f.name.removesuffix(".yaml") for f in files("core.library").joinpath("activities").iterdir()}
+        names = {
+            activity.name.removesuffix(".yaml") for activity in files("core.library").joinpath("activities").iterdir()
+        }
         self.assertEqual(names, set(ACTIVITIES))
 
 
 class GradingTest(TestCase):
     def test_difficulty_is_base_plus_steps(self) -> None:
-        f = ACTIVITIES["load_the_barge"]
-        v = Variant(f.id, (2, 1, 1))
-        for strand, base in f.trains.items():
-            added = sum(a.steps[at].rungs.get(strand, 0) for a, at in zip(f.axes, v.grade, strict=True))
+        activity = ACTIVITIES["load_the_barge"]
+        v = Variant(activity.id, (2, 1, 1))
+        for strand, base in activity.trains.items():
+            added = sum(a.steps[at].rungs.get(strand, 0) for a, at in zip(activity.axes, v.grade, strict=True))
             self.assertAlmostEqual(difficulty(v)[strand], base + added)
 
     def test_a_step_leaves_the_strands_it_does_not_name_where_they_are(self) -> None:
@@ -220,8 +225,8 @@ class GradingTest(TestCase):
         self.assertAlmostEqual(offer.rungs["pinch"], ladder.rung_of(12))
 
     def test_no_grade_passes_the_top_of_a_ladder_by_more_than_half_a_rung(self) -> None:
-        for f in ACTIVITIES.values():
-            for v in variants_of(f):
+        for activity in ACTIVITIES.values():
+            for v in variants_of(activity):
                 for strand, rung in difficulty(v).items():
                     self.assertLessEqual(rung, STRANDS[strand].top + 0.5, (v, strand))
 

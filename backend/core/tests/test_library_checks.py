@@ -132,9 +132,9 @@ class ThingFileTest(TestCase):
 
 class LoadedTest(TestCase):
     def test_every_set_up_says_something_and_ends_like_a_sentence(self) -> None:
-        for f in ACTIVITIES.values():
-            self.assertRegex(f.setup, r"[.}]$", f.id)
-            self.assertRegex(f.tidy, r"\.$", f.id)
+        for activity in ACTIVITIES.values():
+            self.assertRegex(activity.setup, r"[.}]$", activity.id)
+            self.assertRegex(activity.tidy, r"\.$", activity.id)
 
     def test_no_two_things_have_one_name(self) -> None:
         names = [t.name.lower() for t in THINGS.values()]

@@ -60,7 +60,7 @@ class MeasuresTest(TestCase):
         self.assertEqual((self.series(*day)["tension"], self.series(*day)["off_line"]), ([11.0], [4.5]))
 
     def test_the_longest_row_is_kept_where_the_activity_counts_it(self) -> None:
-        catch = next(f for f in ACTIVITIES.values() if "row" in f.measures)
+        catch = next(activity for activity in ACTIVITIES.values() if "row" in activity.measures)
         throw = set_of(MONDAY, 10, 9, activity_id=catch.id, grade=(0,) * len(catch.axes), longest_row=6)
         self.assertEqual(self.series(throw)["row"], [6.0])
         self.assertNotIn("row", self.series(set_of(MONDAY, 10, 9, longest_row=6)))

@@ -52,20 +52,26 @@ class PromptTest(TestCase):
 
 class LacesTest(TestCase):
     def test_one_way_is_said_and_the_other_never(self) -> None:
-        activities = [f for f in ACTIVITIES.values() if f.group == "laces"]
+        activities = [activity for activity in ACTIVITIES.values() if activity.group == "laces"]
         for method, mine, other in (("two_loops", "second loop", "wrap"), ("one_loop", "wrap", "second loop")):
             child = replace(SIX, lace_method=method)
             words = " ".join(
-                for_child(w, child) for f in activities for w in (f.setup, *(s.words for a in f.axes for s in a.steps))
+                for_child(w, child)
+                for activity in activities
+                for w in (activity.setup, *(s.words for a in activity.axes for s in a.steps))
             )
             self.assertIn(mine, words)
             self.assertNotIn(other, words)
 
     def test_nothing_is_left_unsaid_in_any_family_for_anybody(self) -> None:
-        for f in ACTIVITIES.values():
-            words = [f.setup, *(c.words for c in f.cues), *(s.words for a in f.axes for s in a.steps)]
+        for activity in ACTIVITIES.values():
+            words = [
+                activity.setup,
+                *(c.words for c in activity.cues),
+                *(s.words for a in activity.axes for s in a.steps),
+            ]
             for child in (None, SIX, Child(30)):
-                self.assertFalse([w for w in words if "{" in for_child(w, child)], f.id)
+                self.assertFalse([w for w in words if "{" in for_child(w, child)], activity.id)
 
     def test_a_hand_not_settled_yet_is_the_skill_or_the_helper_hand(self) -> None:
         words = "Paper in the {helper} hand, pegs on the {skill} side"
@@ -74,10 +80,12 @@ class LacesTest(TestCase):
 
     def test_neighbours_say_sides_for_the_child(self) -> None:
         cupboard = full_house(SIX)
-        for f in ACTIVITIES.values():
-            for result in neighbours(Variant(f.id, (0,) * len(f.axes)), cupboard):
+        for activity in ACTIVITIES.values():
+            for result in neighbours(Variant(activity.id, (0,) * len(activity.axes)), cupboard):
                 self.assertNotIn("{", result.words if result else "")
-            self.assertNotIn("{", "".join(grade_words(Variant(f.id, tuple(len(a.steps) - 1 for a in f.axes)), SIX)))
+            self.assertNotIn(
+                "{", "".join(grade_words(Variant(activity.id, tuple(len(a.steps) - 1 for a in activity.axes)), SIX))
+            )
 
 
 class ChoicesTest(TestCase):

@@ -158,7 +158,7 @@ class HandTest(TestCase):
             offers = list(full_house(child).offers())
             self.assertTrue(offers)
             self.assertFalse([o.variant for o in offers if asks_other_hand(o.variant)], detail)
-        asked = [v for f in ACTIVITIES.values() for v in variants_of(f) if asks_other_hand(v)]
+        asked = [v for activity in ACTIVITIES.values() for v in variants_of(activity) if asks_other_hand(v)]
         self.assertTrue(asked)
 
     def test_sides_are_said_for_this_child(self) -> None:

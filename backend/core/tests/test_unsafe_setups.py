@@ -25,8 +25,8 @@ def status(
 class ThingTest(TestCase):
     def test_pins_picks_and_staples_play_no_role(self) -> None:
         for thing in ("push_pin", "toothpick", "staples", "strong_glue", "magnet_small", "coin_cell_light"):
-            for f in ACTIVITIES.values():
-                self.assertFalse([r.id for r in f.roles if r.filled_by(THINGS[thing])], (thing, f.id))
+            for activity in ACTIVITIES.values():
+                self.assertFalse([r.id for r in activity.roles if r.filled_by(THINGS[thing])], (thing, activity.id))
 
     def test_water_is_never_left_with_a_child_under_six(self) -> None:
         for thing, months, how in product(("wash_tub", "water_bowl"), (20, 26, 60), FAR):

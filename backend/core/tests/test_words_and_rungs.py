@@ -107,11 +107,15 @@ MEANS = {
 class WordInvariantsTest(TestCase):
     def test_a_setup_reads_well_whichever_hand(self) -> None:
         hands: tuple[Hand, ...] = ("right", "left", "not_settled")
-        for f, hand in product(ACTIVITIES.values(), hands):
-            words = [f.setup, *(c.words for c in f.cues), *(w for v in variants_of(f)[:1] for w in grade_words(v))]
+        for activity, hand in product(ACTIVITIES.values(), hands):
+            words = [
+                activity.setup,
+                *(c.words for c in activity.cues),
+                *(w for v in variants_of(activity)[:1] for w in grade_words(v)),
+            ]
             for text in (for_child(w, Child(60, hand=hand)) for w in words):
-                self.assertNotRegex(text, r"hand hand|hand-hander|-hand hand|\{", (f.id, hand))
-                self.assertNotRegex(text, r"in each (right|left) hand", (f.id, hand))
+                self.assertNotRegex(text, r"hand hand|hand-hander|-hand hand|\{", (activity.id, hand))
+                self.assertNotRegex(text, r"in each (right|left) hand", (activity.id, hand))
 
     def test_an_assisting_hand_keeps_its_role(self) -> None:
         """The side that assists is the helper in every set-up, whatever is noted of preference."""
@@ -121,16 +125,16 @@ class WordInvariantsTest(TestCase):
             self.assertNotIn("other_hand", tags_of(ACTIVITIES[offer.variant.activity_id], offer.variant.grade))
 
     def test_every_object_a_setup_names_is_a_role(self) -> None:
-        for f in ACTIVITIES.values():
-            roles = " ".join(r.words.lower() for r in f.roles)
+        for activity in ACTIVITIES.values():
+            roles = " ".join(r.words.lower() for r in activity.roles)
             role_words = set(re.findall(r"[a-z]+", roles))
             for name in OBJECTS:
-                if re.search(rf"\b{name}s?\b", f.setup.lower()):
+                if re.search(rf"\b{name}s?\b", activity.setup.lower()):
                     known = {name, f"{name}s", *MEANS.get(name, ())}
-                    self.assertTrue(role_words & known, f"{f.id}: {name} in “{f.setup}”, roles: {roles}")
+                    self.assertTrue(role_words & known, f"{activity.id}: {name} in “{activity.setup}”, roles: {roles}")
 
     def test_two_handed_work_names_the_role_of_each_hand(self) -> None:
-        for f in ACTIVITIES.values():
-            if "hold_and_act" in f.trains:
-                said = " ".join([f.setup, *(s.words for a in f.axes for s in a.steps)])
-                self.assertRegex(said, r"\{helper\}|helper hand", f.id)
+        for activity in ACTIVITIES.values():
+            if "hold_and_act" in activity.trains:
+                said = " ".join([activity.setup, *(s.words for a in activity.axes for s in a.steps)])
+                self.assertRegex(said, r"\{helper\}|helper hand", activity.id)

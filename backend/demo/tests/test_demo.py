@@ -21,7 +21,7 @@ from shelf.models import OwnVersion
 
 class DemoDeclarationTest(TestCase):
     def test_everything_it_names_exists(self) -> None:
-        themes = {t for f in ACTIVITIES.values() for t in f.themes}
+        themes = {t for activity in ACTIVITIES.values() for t in activity.themes}
         homes = {h.name for h in demo.HOMES}
         for home in demo.HOMES:
             self.assertEqual([thing_id for thing_id in home.stock if thing_id not in THINGS], [], home.name)

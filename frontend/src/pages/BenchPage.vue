@@ -82,7 +82,7 @@ async function run(): Promise<void> {
         </p>
         <h1>{{ plan.name || kitName || 'Session plan' }}</h1>
       </div>
-      <p class="totals" aria-live="polite">
+      <div class="totals" aria-live="polite">
         <span
           ><strong :class="{ over: over > 0.5 }">{{ minutesWords(plan.minutes!) }}</strong> of {{ plan.minutes_asked }},
           {{ minutesWords(plan.minutes! - atWork) }} setting up</span
@@ -108,7 +108,7 @@ async function run(): Promise<void> {
           :bound="plan.bound"
           :learned="plan.learned"
         />
-      </p>
+      </div>
       <div class="row right">
         <template v-if="may('plan.edit')">
           <button type="button" class="plain-button" :disabled="!canUndo || busy" @click="undo">Undo</button>

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
 import AimReasons from '@/components/bench/AimReasons.vue'
+import DayField from '@/components/shared/DayField.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TargetPicker from '@/components/bench/TargetPicker.vue'
 import WeekTable from '@/components/bench/WeekTable.vue'
@@ -86,13 +87,7 @@ async function plan(): Promise<void> {
       </fieldset>
       <fieldset>
         <legend>From Monday</legend>
-        <el-date-picker
-          v-model="ask.starts_on"
-          value-format="YYYY-MM-DD"
-          format="D MMM"
-          :clearable="false"
-          aria-label="From Monday"
-        />
+        <DayField v-model="ask.starts_on" label="From Monday" />
       </fieldset>
       <fieldset>
         <legend>Clinic session on</legend>

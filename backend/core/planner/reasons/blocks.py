@@ -101,26 +101,28 @@ def _for_sets(q: Quantity, sets: int) -> Quantity:
     return replace(q, wanted=q.wanted * sets) if q.single_use else q
 
 
-def _cues(f: Activity, variant: Variant, request: SessionRequest) -> tuple[Cue, ...]:
+def _cues(activity: Activity, variant: Variant, request: SessionRequest) -> tuple[Cue, ...]:
     """Each cue for this child, the family's own words before a step's and those before the activity's, in the order of
     the child's prompt policy: least help first, or most.
     """
     own = {
-        level: words for a, at in zip(f.axes, variant.grade, strict=True) for level, words in a.steps[at].cues.items()
+        level: words
+        for a, at in zip(activity.axes, variant.grade, strict=True)
+        for level, words in a.steps[at].cues.items()
     }
-    words = {c.support: c.words for c in f.cues} | own
-    said = request.child.own_cue(f.line)
+    words = {c.support: c.words for c in activity.cues} | own
+    said = request.child.own_cue(activity.line)
     if said:
         words["spoken"] = f"“{said}”"
     cues = tuple(Cue(level, for_child(words[level], request.child)) for level in LEVELS if level in words)
     return cues if request.child.prompt_policy == "least_first" else cues[::-1]
 
 
-def _watch(f: Activity, request: SessionRequest) -> tuple[Watched, ...]:
+def _watch(activity: Activity, request: SessionRequest) -> tuple[Watched, ...]:
     """Each mark to watch and what to do when it is seen, by this child's policies."""
-    on_tool = "tool_grasp" in f.trains or "tool_grasp" in f.demands
+    on_tool = "tool_grasp" in activity.trains or "tool_grasp" in activity.demands
     child = request.child
-    marks = dict.fromkeys((*f.watch, *child.watched_always))
+    marks = dict.fromkeys((*activity.watch, *child.watched_always))
     return tuple(Watched(mark, cue_for(mark, child, on_tool)) for mark in marks)
 
 

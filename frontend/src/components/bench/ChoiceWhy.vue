@@ -19,8 +19,8 @@ const {
   <details v-if="status !== 'infeasible'" class="small">
     <summary class="soft">{{ status === 'given' ? 'arranged by hand' : 'why this one?' }}</summary>
     <p>
-      {{ wellSpent.toFixed(1) }} minutes at work count in full{{ each }}: each minute counts for how much the skill is
-      needed, how well the grade fits and how fresh it is, and less the longer one skill is worked on.
+      Weighed, its minutes at work come to {{ wellSpent.toFixed(1) }}{{ each }}: each counts for how much the skill is
+      needed, how well the grade fits and how fresh it is, and for less the longer one skill is worked on.
       <template v-if="status === 'optimal'">No other choice from these things makes more of the time.</template>
       <template v-else-if="status === 'feasible'"
         >It is the best found in the time there was; none could make more than {{ bound.toFixed(1) }}.</template
@@ -40,6 +40,13 @@ summary {
   min-height: 24px;
 }
 p {
-  max-width: 46ch;
+  position: absolute;
+  z-index: 2;
+  width: min(46ch, 80vw);
+  margin: 4px 0 0;
+  padding: 8px 12px;
+  border: 1px solid var(--line-strong);
+  border-radius: 10px;
+  background: var(--sheet);
 }
 </style>

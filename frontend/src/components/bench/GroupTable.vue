@@ -11,11 +11,11 @@ const parts: Record<string, string> = { opener: 'Sure win', main: 'Main work', t
 
 <template>
   <section class="stack" aria-label="The session">
-    <p class="row">
+    <div class="row">
       <strong class="big">{{ minutesWords(group.minutes) }}</strong> of {{ group.minutes_asked }}
       <span class="soft">things from {{ group.home_name }}</span>
       <ChoiceWhy :status="group.status" :well-spent="group.well_spent" :bound="group.bound" each=" for each child" />
-    </p>
+    </div>
     <p v-for="line in group.standing" :key="line" class="notice">{{ line }}</p>
     <details v-if="group.kept_away.length" class="notice">
       <summary>{{ group.kept_away.length }} things stay in the cupboard: barred for a child within reach</summary>

@@ -3,7 +3,8 @@ import { flushPromises } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import LearnedFindings from '@/components/people/LearnedFindings.vue'
 import LearnedPage from '@/pages/LearnedPage.vue'
-import { rungChart } from '@/logic/rungChart'
+import { band, line, ofDay, plot } from '@/logic/rungPlot'
+import RungChart from './RungChart.vue'
 import { answers, button, Refusal, shown } from '@/testing/mounted'
 import WorthFinding from './WorthFinding.vue'
 
@@ -143,15 +144,18 @@ describe('the picture of a rung over time', () => {
       marked: [],
     }
     const ladder = { rungs: [1, 2, 3, 4, 5].map((n) => ({ number: n, words: `rung ${n}` })) }
-    const option = rungChart(strand as never, ladder as never, 4, () => '#000')
-    const series = option.series as { name?: string; lineStyle?: { type?: string }; data: unknown[] }[]
-    expect(series.map((s) => s.name).filter(Boolean)).toEqual(['sets', 'marked', 'days', 'expected', 'rung'])
-    expect(series.find((s) => s.name === 'expected')?.lineStyle?.type).toBe('dashed')
-    expect(series.find((s) => s.name === 'rung')?.data).toHaveLength(2)
-    const labels = (narrow: boolean): string => {
-      const axis = rungChart(strand as never, ladder as never, 4, () => '#000', narrow).yAxis
-      return (axis as { axisLabel: { formatter: (rung: number) => string } }).axisLabel.formatter(3)
-    }
-    expect([labels(false), labels(true)]).toEqual(['3  rung 3', '3'])
+    const p = plot(strand as never, 5, 4, 600, 380, { left: 100, right: 20, top: 10, bottom: 30 })
+    expect([p.low, p.high, p.rungs.length]).toEqual([2, 5, 4])
+    expect([p.x('2026-03-02'), p.x('2026-03-30')]).toEqual([100, 580])
+    expect([p.y(5), p.y(2)]).toEqual([10, 350])
+    expect(line(p, strand.points).split(' ')).toHaveLength(2)
+    expect(band(p, strand.expected).split(' ')).toHaveLength(4)
+    expect(ofDay(p)(strand.days[0]!)).toMatchObject({ y: 10, said: expect.stringContaining('rung 9.0') as string })
+    expect(p.ticks[0]!.x).toBe(100)
+    expect(p.ticks.length).toBeLessThanOrEqual(6)
+    const page = shown(RungChart, { strand: { ...strand, words: 'it went on' }, ladder, wanted: 4 })
+    expect(page.text()).toContain('a wanted task requires this')
+    expect(page.findAll('polyline').map((l) => l.classes().includes('broken'))).toEqual([true, false])
+    expect(page.findAll('.mark.point')).toHaveLength(4)
   })
 })
