@@ -7,6 +7,8 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig(({ command, mode }) => ({
   base: command === 'serve' ? '/' : '/static/',
   plugins: [vue(), components({ dirs: [], resolvers: [ElementPlusResolver()], dts: 'src/components.d.ts' })],
+  // of vue-i18n only what is used: no options API, no components of its own, no hooks for developer tools
+  define: { __VUE_I18N_LEGACY_API__: false, __VUE_I18N_FULL_INSTALL__: false, __INTLIFY_PROD_DEVTOOLS__: false },
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   // A minute a test: a busy machine draws a long list slowly, and none is there to measure time.

@@ -12,6 +12,7 @@ import { Refused } from './api/client'
 import App from './App.vue'
 import { keepOffline } from './logic/offline'
 import { router } from './router'
+import { words } from './words'
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -22,7 +23,7 @@ const queries = new QueryClient({
     },
   },
 })
-const app = createApp(App).use(router).use(VueQueryPlugin, { queryClient: queries })
+const app = createApp(App).use(router).use(words).use(VueQueryPlugin, { queryClient: queries })
 // Mounted once the address is known: before that a signed-out page would forget where it was going.
 void router
   .isReady()

@@ -1,3 +1,4 @@
+import { words } from '@/words'
 import type { KeyName } from '@/logic/stale'
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
@@ -43,7 +44,7 @@ export function shown(
   return mount(component, {
     props,
     attachTo: document.body,
-    global: { plugins: [[VueQueryPlugin, { queryClient }], router] },
+    global: { plugins: [words, [VueQueryPlugin, { queryClient }], router] },
   })
 }
 

@@ -1,31 +1,32 @@
 <script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+
 /** Why it is this plan and no other, for who asks: how much of the time counts, and whether anything could beat it. */
 const {
   status,
   wellSpent,
   bound,
   learned = '',
-  each = '',
+  each = false,
 } = defineProps<{
   status: string
   wellSpent: number
   bound: number
-  learned?: string | null
-  each?: string
+  learned?: string | number | null
+  each?: boolean
 }>()
+const { t, n } = useI18n()
+const one = { minimumFractionDigits: 1, maximumFractionDigits: 1 }
 </script>
 
 <template>
   <details v-if="status !== 'infeasible'" class="small">
-    <summary class="soft">{{ status === 'given' ? 'arranged by hand' : 'why this one?' }}</summary>
+    <summary class="soft">{{ status === 'given' ? t('choice.byHand') : t('choice.why') }}</summary>
     <p>
-      Weighed, its minutes at work come to {{ wellSpent.toFixed(1) }}{{ each }}: each counts for how much the skill is
-      needed, how well the grade fits and how fresh it is, and for less the longer one skill is worked on.
-      <template v-if="status === 'optimal'">No other choice from these things makes more of the time.</template>
-      <template v-else-if="status === 'feasible'"
-        >It is the best found in the time there was; none could make more than {{ bound.toFixed(1) }}.</template
-      >
-      <template v-if="learned">Worked out with version {{ learned }} of the library.</template>
+      {{ t(each ? 'choice.weighedEach' : 'choice.weighed', { minutes: n(wellSpent, one) }) }}
+      <template v-if="status === 'optimal'">{{ t('choice.proven') }}</template>
+      <template v-else-if="status === 'feasible'">{{ t('choice.found', { bound: n(bound, one) }) }}</template>
+      {{ ' ' }}<template v-if="learned">{{ t('choice.library', { version: learned }) }}</template>
     </p>
   </details>
 </template>

@@ -14,7 +14,7 @@ const parts: Record<string, string> = { opener: 'Sure win', main: 'Main work', t
     <div class="row">
       <strong class="big">{{ minutesWords(group.minutes) }}</strong> of {{ group.minutes_asked }}
       <span class="soft">things from {{ group.home_name }}</span>
-      <ChoiceWhy :status="group.status" :well-spent="group.well_spent" :bound="group.bound" each=" for each child" />
+      <ChoiceWhy :status="group.status" :well-spent="group.well_spent" :bound="group.bound" each />
     </div>
     <p v-for="line in group.standing" :key="line" class="notice">{{ line }}</p>
     <details v-if="group.kept_away.length" class="notice">

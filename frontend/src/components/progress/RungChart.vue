@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
+import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/api/client'
 import { band, line, ofDay, ofPoint, ofSet, plot, type Frame, type Mark } from '@/logic/rungPlot'
 import { dayWords } from '@/logic/words'
@@ -15,6 +16,7 @@ const { strand, ladder, wanted } = defineProps<{
   ladder: Schemas['StrandWords']
   wanted: number | null
 }>()
+const { t } = useI18n()
 const HEIGHT = 380
 const SAID = { harder: 'made harder', easier: 'made easier', note: 'signed note' }
 const narrow = useMediaQuery('(max-width: 640px)')
@@ -54,12 +56,14 @@ const words = (rung: number): string => (narrow.value ? '' : (ladder.rungs[rung 
     <svg :width="Math.max(width, 320)" :height="HEIGHT" aria-hidden="true">
       <line v-for="r in p.rungs" :key="r" class="grid" :x1="frame.left" :x2="end" :y1="p.y(r)" :y2="p.y(r)" />
       <line class="axis" :x1="frame.left" :x2="end" :y1="foot" :y2="foot" />
-      <text v-for="t in p.ticks" :key="t.on" :x="t.x" :y="foot + 22" text-anchor="middle">{{ t.words }}</text>
+      <text v-for="tick in p.ticks" :key="tick.on" :x="tick.x" :y="foot + 22" text-anchor="middle">
+        {{ tick.words }}
+      </text>
       <polygon class="doubt" :points="band(p, strand.points)" />
       <polygon class="doubt ahead" :points="band(p, strand.expected)" />
       <template v-if="wanted !== null">
         <line class="wanted" :x1="frame.left" :x2="end" :y1="p.y(wanted)" :y2="p.y(wanted)" />
-        <text :x="frame.left + 6" :y="p.y(wanted) - 6">a wanted task requires this</text>
+        <text :x="frame.left + 6" :y="p.y(wanted) - 6">{{ t('rungs.wanted') }}</text>
       </template>
       <polyline class="seen broken" :points="line(p, strand.expected)" />
       <polyline class="seen" :points="line(p, strand.points)" />
@@ -126,12 +130,14 @@ const words = (rung: number): string => (narrow.value ? '' : (ladder.rungs[rung 
     <li v-for="r in ladder.rungs" :key="r.number">{{ r.words }}</li>
   </ol>
   <p class="small soft legend">
-    <span><b class="stroke"></b>seen: where all days together put the child</span
-    ><span><b class="stroke broken"></b>expected from the last session on</span
-    ><span><i class="lozenge"></i>one day alone</span
-    ><span><i class="ball"></i>set without help (larger: more successful)</span
-    ><span><i class="hollow"></i>a set with help</span><span class="harder">▲ an activity made harder</span
-    ><span class="easier">▼ made easier</span><span><i class="square"></i>signed note: press to open</span>
+    <span><b class="stroke"></b>{{ t('rungs.seen') }}</span
+    ><span><b class="stroke broken"></b>{{ t('rungs.expected') }}</span
+    ><span><i class="lozenge"></i>{{ t('rungs.day') }}</span
+    ><span><i class="ball"></i>{{ t('rungs.alone') }}</span
+    ><span><i class="hollow"></i>{{ t('rungs.helped') }}</span
+    ><span class="harder">▲ {{ t('rungs.harder') }}</span
+    ><span class="easier">▼ {{ t('rungs.easier') }}</span
+    ><span><i class="square"></i>{{ t('rungs.note') }}</span>
   </p>
 </template>
 
