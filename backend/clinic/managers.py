@@ -1,15 +1,16 @@
 """The wall between clinics, as a manager every clinic's rows are read through."""
 
-from __future__ import annotations
-
-from typing import TYPE_CHECKING, TypeVar
+from typing import Protocol, TypeVar
 
 from django.db import models
 
-if TYPE_CHECKING:
-    from clinic.models import Member
-
 Row_co = TypeVar("Row_co", bound=models.Model, covariant=True)
+
+
+class OfAClinic(Protocol):
+    """Somebody who belongs to a clinic: a member."""
+
+    clinic_id: int
 
 
 class ClinicManager(models.Manager[Row_co]):
@@ -22,6 +23,6 @@ class ClinicManager(models.Manager[Row_co]):
         super().__init__()
         self.clinic_path = clinic_path
 
-    def visible_to(self, member: Member) -> models.QuerySet[Row_co]:
+    def visible_to(self, member: OfAClinic) -> models.QuerySet[Row_co]:
         """Only the rows of the member's own clinic."""
         return self.filter(**{self.clinic_path: member.clinic_id})

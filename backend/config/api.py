@@ -1,5 +1,7 @@
 """The one API: its routes, and how every refusal is said."""
 
+import re
+from functools import cache
 from typing import Any
 
 from django.conf import settings
@@ -22,6 +24,7 @@ from clinic.models import Member
 from clinic.people_api import router as people
 from clinic.permissions import NotAllowed
 from clinic.problems import FieldProblem, Problem, ProblemError
+from clinic.routes import SAYS_UNITS, with_mark
 from clinic.second_factor_api import router as second_factor
 from clinic.setup_api import router as setup
 from config.incoming import GONE, CarefulParser, refusal
@@ -68,7 +71,7 @@ class FastRenderer(BaseRenderer):
 
     def render(self, request: HttpRequest, data: Any, *, response_status: int) -> bytes:
         """Return the answer as JSON."""
-        return said(request, to_json(data))
+        return said(request, to_json(data), bool(_in_units().fullmatch(f"{request.method} {request.path}")))
 
 
 class DocumentedAPI(NinjaAPI):
@@ -247,3 +250,9 @@ def _shape_problem(error: dict[str, Any]) -> FieldProblem:
     where = where.split(".", 1)[1] if where.startswith("body.") else where
     reason, remedy = plainly(error["type"], error["input"], error.get("ctx", {}))
     return FieldProblem(field=where, value="", reason=reason, remedy=remedy)
+
+
+@cache
+def _in_units() -> re.Pattern[str]:
+    """The routes that speak of the library's things and grades."""
+    return with_mark(api, SAYS_UNITS)
