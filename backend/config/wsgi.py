@@ -9,6 +9,8 @@ application = get_wsgi_application()
 
 
 def _warm_up() -> None:
+    from django.conf import settings
+
     from core.library import THINGS, reading_grade
     from core.planner import warm_up
     from core.safety import fits_small_parts_cylinder
@@ -16,7 +18,8 @@ def _warm_up() -> None:
     for thing in THINGS.values():
         fits_small_parts_cylinder(thing.shape)
     reading_grade("One word.")  # its list of syllables takes a second to read
-    warm_up()  # last: what is at hand by now is left out of the garbage collector's rounds
+    if not settings.PLANNER_PORT:  # this process plans by itself
+        warm_up()  # last: what is at hand by now is left out of the garbage collector's rounds
 
 
 _warm_up()

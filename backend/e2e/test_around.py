@@ -181,7 +181,7 @@ class AroundTest(BrowserTest):
         assert version is not None
         self.sign_in()
         page.get_by_role("link", name="Clinic", exact=True).click()
-        page.get_by_role("link", name="Library: what your children taught of it").click()
+        page.get_by_role("link", name="What your sessions taught the library").click()
         page.get_by_role("heading", name="Proposed: version 1").wait_for()
         expect(page.get_by_text("From 3 children")).to_be_visible()
         self.check_axe("learned")

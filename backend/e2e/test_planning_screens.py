@@ -287,7 +287,7 @@ class RecordScreensTest(BrowserTest):
         page.get_by_role("button", name="Mouths an item").click()
         page.get_by_text("Wyn mouthed a thing.").wait_for()
         page.get_by_role("button", name="Yes, keep it in the profile").click()
-        page.get_by_text("Kept: from now on").wait_for()
+        page.get_by_text("Saved. Future plans allow for mouthing.").wait_for()
         self.child.refresh_from_db()
         self.assertEqual(self.child.mouthing, "sometimes")
         self.check_axe("run after mouthing")

@@ -1,7 +1,6 @@
 """What a process works out once, before anybody waits for it."""
 
 import gc
-from collections import deque
 from collections.abc import Mapping
 from types import MappingProxyType
 
@@ -26,7 +25,6 @@ def warm_up() -> None:
         child = Child(months, hand="right", mouthing=mouthing)
         estimates = {s: ability.start(child, s) for s in STRANDS}
         request = SessionRequest(child, Setting(), stock, estimates, 45, ("grasp", "bilateral"))
-        deque(request.cupboard.offers(), maxlen=0)
         plan_session(request)
     gc.collect()
     gc.freeze()

@@ -32,7 +32,7 @@ class ReachTest(TestCase):
         result = reach(ACTIVITIES["peg_fence"], cupboard, {"pinch": Estimate(3, 0.4)})
         self.assertGreater(result.opens, 0)
         name = result.to_add.removeprefix("Add ").rstrip(".").split(" or ")[0]
-        added = next(m for m in full_house().things if m.name.lower() == name)
+        added = next(j.thing for j in full_house().judged if j.thing.name.lower() == name)
         more = UsableCupboard(stock_of({**stock, added.id: 12}), SIX, CLINIC)
         self.assertGreaterEqual(
             reach(ACTIVITIES["peg_fence"], more, {"pinch": Estimate(3, 0.4)}).offered, result.offered + result.opens
