@@ -4,6 +4,7 @@ import json
 import os
 import pwd
 import signal
+import socket
 import subprocess
 import tempfile
 import time
@@ -29,6 +30,12 @@ SEALED = {"POLLICOR_BACKUP_PASSPHRASE": "a passphrase of several words"}
 
 
 @tag("slow")
+def listens(port: int) -> bool:
+    """Whether a server has come up there: it listens once the application is loaded."""
+    with socket.socket() as probe:
+        return probe.connect_ex(("127.0.0.1", port)) == 0
+
+
 class LifecycleTest(TestCase):
     def setUp(self) -> None:
         self.folders: list[str] = []
@@ -235,7 +242,9 @@ class LifecycleTest(TestCase):
         self.served.append(served)
         program = {"web": "web", "workers": "worker:worker-0"}[what]
         for _ in range(600):
-            if self.sourced(var, "supervise.sh", f"is_running {program} && echo yes || true") == "yes":
+            if self.sourced(var, "supervise.sh", f"is_running {program} && echo yes || true") == "yes" and (
+                what != "web" or listens(int(settings["POLLICOR_PORT"]))
+            ):
                 return
             time.sleep(0.2)
         self.fail(f"{what} did not come up")
