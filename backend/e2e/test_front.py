@@ -4,6 +4,7 @@ import json
 import re
 import socket
 import subprocess
+import time
 from http.client import HTTPConnection
 from pathlib import Path
 from tempfile import TemporaryDirectory
@@ -42,12 +43,17 @@ class FrontTest(LiveServerTestCase):
         nginx = subprocess.Popen(["/usr/sbin/nginx", "-p", folder.name, "-c", f"{folder.name}/nginx.conf"])
         self.addCleanup(nginx.wait)
         self.addCleanup(nginx.terminate)
-        for _ in range(300):
-            with socket.socket() as probe:
-                probe.settimeout(0.1)
-                if probe.connect_ex(("127.0.0.1", self.port)) == 0:
-                    break
+        self.wait_for_the_front()
         self.maren = make_member(username="maren")
+
+    def wait_for_the_front(self) -> None:
+        """Until nginx listens; a port where nobody does refuses at once."""
+        for _ in range(1200):
+            with socket.socket() as probe:
+                if probe.connect_ex(("127.0.0.1", self.port)) == 0:
+                    return
+            time.sleep(0.05)
+        self.fail("nginx did not come up")
 
     def sign_in(self, name: str, password: str, address: str, cookies: str = "", **headers: str) -> tuple[int, str]:
         """What somebody at an address is answered, and the cookies that came."""
