@@ -101,7 +101,7 @@ class PlanningScreensTest(BrowserTest):
         self.eventually(lambda: Plan.objects.get(pk=plan.pk).blocks.first().sets > sets + 1, "longer by pulling")
         page.get_by_text("Fits, not chosen").click()
         page.locator(".chip").first.click()
-        page.get_by_text(re.compile("well-spent minutes|As good as|With it,")).first.wait_for()
+        page.get_by_text(re.compile("more useful work|As good as|With it,")).first.wait_for()
         page.get_by_label("Name of a favourite").fill("Rainy day")
         page.get_by_role("button", name="Keep", exact=True).click()
         page.get_by_role("heading", name="Rainy day").wait_for()

@@ -5,9 +5,9 @@ from types import MappingProxyType
 from typing import Literal
 
 Place = Literal["start", "goal", "tool", "middle", "paper", "under"]
-"""Where a thing stands on the table: what is taken on the helper side, where it goes on the skill side, tools by the
-hand that uses them, paper near, what lies under the others. Left to right gives a start and an end; the goal on the far
-skill side brings a reach across. Common practice.
+"""Where a thing goes on the table: pieces to take on the helper side, their goal on the skill side, tools by the hand
+that uses them, paper near the child, mats and trays underneath. Left to right gives a start and an end; a goal on the
+far skill side brings a reach across. Common practice.
 """
 
 

@@ -295,7 +295,7 @@ class Role:
     sharp       -- whether a sharp thing may play it
     share         -- the smallest part of the full number that still works, in rounds (0 to 1)
     pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
-    place         -- where it stands on the table; None: where things of its form usually do
+    place         -- where it goes on the table; None: where things of its form usually go
     """
 
     id: str

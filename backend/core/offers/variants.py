@@ -180,8 +180,8 @@ def ask_of(activity: Activity, grade: tuple[int, ...]) -> Ask:
 
 
 def tries_for(ask: Ask, child: Child) -> int:
-    """How many tries a set has for a child: what the grade says, else by age; half as many where a rule of what is done
-    says so for one of the child's precautions.
+    """How many tries a set has for a child: what the grade says, else by age; half as many where a rule for this kind
+    of work says so for one of the child's precautions.
     """
     count = ask.activity.count_for(child.counting_months) if ask.tries is None else ask.tries
     halved = any(STEP_TAGS[tag].halves & child.precautions for tag in ask.tags)

@@ -54,7 +54,11 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     worth, status, chosen = _worth(forced)
     if best_status != "infeasible" and status != "infeasible":
         cost = max(0.0, best - worth)
-        words = "As good as what is there." if cost < 0.05 else f"It would cost {cost:.1f} well-spent minutes."
+        words = (
+            "As good as what is there."
+            if cost < 0.05
+            else f"It would cost about {cost:.1f} minutes of more useful work."
+        )
         block = next(o.of.planned(o.sets) for o in chosen if o.activity.id == activity_id)
         return BroughtIn(activity_id, activity.name, cost, words, "", block)
     less = smallest([*mine, *others], [], limits, also=there)

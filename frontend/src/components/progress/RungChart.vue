@@ -38,6 +38,15 @@ const marked = computed(() =>
     said: `${dayWords(m.on)}: ${SAID[m.kind]}. ${m.words}`,
   })),
 )
+/** Sets, days alone, and the points of both lines, drawn in this order. */
+const dots = computed(() => [
+  ...strand.sets.map(ofSet(p.value)).map((m) => ({ ...m, kind: 'ball', hollow: !m.alone, size: m.r * 2 })),
+  ...strand.days.map(ofDay(p.value)).map((m) => ({ ...m, kind: 'lozenge', hollow: false, size: 9 })),
+  ...strand.expected.map(ofPoint(p.value, 'expected')).map((m) => ({ ...m, kind: 'point', hollow: true, size: 9 })),
+  ...strand.points
+    .map(ofPoint(p.value, 'by everything seen'))
+    .map((m) => ({ ...m, kind: 'point', hollow: false, size: 9 })),
+])
 const shown = ref<Mark | null>(null)
 const words = (rung: number): string => (narrow.value ? '' : (ladder.rungs[rung - 1]?.words ?? ''))
 </script>
@@ -69,36 +78,11 @@ const words = (rung: number): string => (narrow.value ? '' : (ladder.rungs[rung 
       <polyline class="seen" :points="line(p, strand.points)" />
     </svg>
     <button
-      v-for="(m, i) in strand.sets.map(ofSet(p))"
-      :key="`set${i}`"
+      v-for="(m, i) in dots"
+      :key="i"
       type="button"
-      :class="['mark', 'ball', { hollow: !m.alone }]"
-      :style="{ left: `${m.x}px`, top: `${m.y}px`, width: `${m.r * 2}px`, height: `${m.r * 2}px` }"
-      tabindex="-1"
-      :aria-label="m.said"
-      @mouseenter="shown = m"
-      @focus="shown = m"
-    ></button>
-    <button
-      v-for="(m, i) in strand.days.map(ofDay(p))"
-      :key="`day${i}`"
-      type="button"
-      class="mark lozenge"
-      :style="{ left: `${m.x}px`, top: `${m.y}px` }"
-      tabindex="-1"
-      :aria-label="m.said"
-      @mouseenter="shown = m"
-      @focus="shown = m"
-    ></button>
-    <button
-      v-for="(m, i) in [
-        ...strand.expected.map(ofPoint(p, 'expected')),
-        ...strand.points.map(ofPoint(p, 'by everything seen')),
-      ]"
-      :key="`point${i}`"
-      type="button"
-      :class="['mark', 'point', { hollow: i < strand.expected.length }]"
-      :style="{ left: `${m.x}px`, top: `${m.y}px` }"
+      :class="['mark', m.kind, { hollow: m.hollow }]"
+      :style="{ left: `${m.x}px`, top: `${m.y}px`, width: `${m.size}px`, height: `${m.size}px` }"
       tabindex="-1"
       :aria-label="m.said"
       @mouseenter="shown = m"
@@ -195,8 +179,6 @@ text {
   background: var(--sheet);
 }
 .mark.point {
-  width: 9px;
-  height: 9px;
   border: 2px solid var(--water);
   background: var(--water);
 }
@@ -204,8 +186,6 @@ text {
   background: var(--sheet);
 }
 .mark.lozenge {
-  width: 9px;
-  height: 9px;
   border: 1.5px solid var(--ink-soft);
   border-radius: 0;
   background: var(--sheet);
