@@ -1,10 +1,12 @@
-import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, type ComputedRef, onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { keepRun, keepTap, keptRun, markSent, noteTap, tapsOf, unsentTaps } from '@/logic/tapStore'
-import { type Kind, type RunEvent, standing, type ValueOf } from '@/logic/tally'
+import { foldTaps, type Kind, type RunEvent, type Taps, type ValueOf } from '@/logic/tally'
 
 const RETRY_MS = 3000
 const BATCH = 200
+const UNDONE_BY_UNDO = new Set<Kind>(['try', 'drop', 'mark', 'hold', 'grade', 'skip', 'hand', 'measure'])
 
 /** The server's taps with times written as the tablet writes them, so that all of them sort as text. */
 const asTapped = (events: RunEvent[]): RunEvent[] => events.map((e) => ({ ...e, at: new Date(e.at).toISOString() }))
@@ -12,6 +14,8 @@ const asTapped = (events: RunEvent[]): RunEvent[] => events.map((e) => ({ ...e, 
 export interface RunAtTable {
   run: ShallowRef<Schemas['RunOut'] | undefined>
   events: Ref<RunEvent[]>
+  /** The events that count, folded once for all that shows them. */
+  taps: ComputedRef<Taps>
   unsent: Ref<number>
   /** The last try to send found no server. */
   away: Ref<boolean>
@@ -37,9 +41,11 @@ export function useRun(runId: string): RunAtTable {
   const joined = ref('')
   const signedOut = ref(false)
   const error = shallowRef<Error | null>(null)
+  const taps = computed(() => foldTaps(events.value))
   const tabs = new BroadcastChannel(`run ${runId}`)
   tabs.onmessage = (message: MessageEvent<RunEvent>) =>
     join([message.data], 'This run is open in another tab too: its taps count here.')
+  onScopeDispose(() => tabs.close())
   let sending: Promise<boolean> | undefined
   let keeping: Promise<unknown> = Promise.resolve()
 
@@ -83,9 +89,7 @@ export function useRun(runId: string): RunAtTable {
   }
 
   function undo(block: string): void {
-    const last = standing(events.value).findLast(
-      (e) => e.block === block && ['try', 'drop', 'mark', 'hold', 'grade', 'skip', 'hand', 'measure'].includes(e.kind),
-    )
+    const last = taps.value.of(block).findLast((e) => UNDONE_BY_UNDO.has(e.kind))
     if (last) tap(block, 'undo', { event: last.id })
   }
 
@@ -122,11 +126,7 @@ export function useRun(runId: string): RunAtTable {
     }
   }
 
-  const timer = setInterval(() => void flush(), RETRY_MS)
-  onScopeDispose(() => {
-    clearInterval(timer)
-    tabs.close()
-  })
+  useIntervalFn(() => void flush(), RETRY_MS)
   void open()
-  return { run, events, unsent, away, apart, refused, joined, signedOut, error, tap, undo, flush }
+  return { run, events, taps, unsent, away, apart, refused, joined, signedOut, error, tap, undo, flush }
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  foldTaps,
   fromTable,
   clockWords,
   durationWords,
@@ -12,7 +13,6 @@ import {
   type RunEvent,
   secondsAtWork,
   secondsOfSet,
-  standing,
   suggestion,
   supportOfMiss,
   helpChoices,
@@ -58,9 +58,9 @@ describe('tally', () => {
       { ...block, id: 'b1', sets: 1 },
     ] as RunBlock[]
     const three = [attempt('success'), attempt('miss'), attempt('success')]
-    expect(undone(blocks, three)).toBe(2)
-    expect(undone(blocks, [...three, attempt('success')])).toBe(1)
-    expect(undone(blocks, [...three, event('skip')])).toBe(1)
+    expect(undone(blocks, foldTaps(three))).toBe(2)
+    expect(undone(blocks, foldTaps([...three, attempt('success')]))).toBe(1)
+    expect(undone(blocks, foldTaps([...three, event('skip')]))).toBe(1)
   })
 
   it('counts tries by how they went', () => {
@@ -72,7 +72,7 @@ describe('tally', () => {
       event('hold', { seconds: 3.5 }),
       event('mark', { mark: 'tires' }),
     ]
-    const tally = tallyOf(events, 'b0')
+    const tally = tallyOf(foldTaps(events), 'b0')
     expect(tally).toMatchObject({
       tries: 3,
       alone: 1,
@@ -89,59 +89,50 @@ describe('tally', () => {
     const wrong = attempt('miss')
     const undo = event('undo', { event: wrong.id })
     const right = attempt('success')
-    expect(tallyOf([undo, right, wrong], 'b0')).toMatchObject({ tries: 1, alone: 1, missed: 0 })
-    expect(standing([undo, right, wrong])).toEqual([right])
+    expect(tallyOf(foldTaps([undo, right, wrong]), 'b0')).toMatchObject({ tries: 1, alone: 1, missed: 0 })
+    expect(foldTaps([undo, right, wrong]).all).toEqual([right])
   })
 
   it('counts only its own block', () => {
-    expect(tallyOf([{ ...attempt('success'), block: 'b1' }], 'b0').tries).toBe(0)
+    expect(tallyOf(foldTaps([{ ...attempt('success'), block: 'b1' }]), 'b0').tries).toBe(0)
   })
 
   it('stands at the grade chosen last, and back at the one before when that is undone', () => {
     const harder = event('grade', { grade: [2, 0] })
-    expect(gradeNow([], block)).toEqual([1, 0])
-    expect(gradeNow([harder], block)).toEqual([2, 0])
-    expect(gradeNow([harder, event('undo', { event: harder.id })], block)).toEqual([1, 0])
+    expect(gradeNow(foldTaps([]), block)).toEqual([1, 0])
+    expect(gradeNow(foldTaps([harder]), block)).toEqual([2, 0])
+    expect(gradeNow(foldTaps([harder, event('undo', { event: harder.id })]), block)).toEqual([1, 0])
   })
 })
 
 describe('suggestion', () => {
   it('reads the core’s table for the set that is going on', () => {
-    expect(suggestion([attempt('miss'), attempt('miss')], block, RULES)?.kind).toBe('down')
+    expect(suggestion(foldTaps([attempt('miss'), attempt('miss')]), block, RULES)?.kind).toBe('down')
+    expect(suggestion(foldTaps(Array.from({ length: 4 }, () => attempt('success'))), block, RULES)?.kind).toBe('up')
     expect(
-      suggestion(
-        Array.from({ length: 4 }, () => attempt('success')),
-        block,
-        RULES,
-      )?.kind,
-    ).toBe('up')
-    expect(
-      suggestion(
-        Array.from({ length: 4 }, () => attempt('success', 'spoken')),
-        block,
-        RULES,
-      )?.kind,
+      suggestion(foldTaps(Array.from({ length: 4 }, () => attempt('success', 'spoken'))), block, RULES)?.kind,
     ).toBe('fade')
   })
 
   it('never calls a set alone in which a try had help', () => {
     const mixed = [attempt('success', 'spoken'), attempt('success'), attempt('success'), attempt('success')]
-    expect(suggestion(mixed, block, RULES)?.kind).not.toBe('up')
+    expect(suggestion(foldTaps(mixed), block, RULES)?.kind).not.toBe('up')
     expect(
-      suggestion([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)], block, RULES)?.kind,
+      suggestion(foldTaps([attempt('success', 'touch'), attempt('success', 'touch'), ...mixed.slice(2)]), block, RULES)
+        ?.kind,
     ).toBe('fade')
   })
 
   it('starts anew with each set and with each grade', () => {
     const first = Array.from({ length: 4 }, () => attempt('success'))
-    expect(suggestion([...first, attempt('miss'), attempt('miss')], block, RULES)?.kind).toBe('down')
+    expect(suggestion(foldTaps([...first, attempt('miss'), attempt('miss')]), block, RULES)?.kind).toBe('down')
     const turned = [
       attempt('success'),
       event('grade', { grade: [2, 0] }),
       attempt('miss', 'alone', [2, 0]),
       attempt('miss', 'alone', [2, 0]),
     ]
-    expect(suggestion(turned, block, RULES)?.kind).toBe('down')
+    expect(suggestion(foldTaps(turned), block, RULES)?.kind).toBe('down')
   })
 
   it('speaks of the grade the tries were made at, from so many successes to so many', () => {
@@ -150,17 +141,13 @@ describe('suggestion', () => {
       attempt('miss', 'alone', [2, 0]),
       attempt('miss', 'alone', [2, 0]),
     ]
-    expect(suggestion(harder, block, RULES)?.words).toBe('two easier')
+    expect(suggestion(foldTaps(harder), block, RULES)?.words).toBe('two easier')
     const one = [attempt('miss'), attempt('miss'), attempt('miss'), attempt('success')]
-    expect(suggestion(one, block, RULES)?.words).toBe('easier still')
+    expect(suggestion(foldTaps(one), block, RULES)?.words).toBe('easier still')
   })
 
   it('says without a network which grade to go to', () => {
-    const up = suggestion(
-      Array.from({ length: 4 }, () => attempt('success')),
-      block,
-      RULES,
-    )
+    const up = suggestion(foldTaps(Array.from({ length: 4 }, () => attempt('success'))), block, RULES)
     expect(fromTable(block, up)).toEqual({ kind: 'up', grade: [2, 0], words: 'Today suits grade 2' })
     expect(fromTable(block, undefined)).toBeUndefined()
     expect(fromTable(block, { ...up!, to: null })).toBeUndefined()
@@ -173,8 +160,8 @@ describe('suggestion', () => {
   })
 
   it('says nothing where the table says nothing', () => {
-    expect(suggestion([], block, RULES)).toBeUndefined()
-    expect(suggestion([attempt('success')], block, RULES)).toBeUndefined()
+    expect(suggestion(foldTaps([]), block, RULES)).toBeUndefined()
+    expect(suggestion(foldTaps([attempt('success')]), block, RULES)).toBeUndefined()
   })
 })
 
@@ -183,24 +170,26 @@ describe('where a run was left', () => {
   const on = (id: string, kind = 'try'): RunEvent => ({ ...event(kind), block: id })
 
   it('is the block of the last tap that stands, or the one after a skip', () => {
-    expect(whereLeft([], blocks)).toBe(0)
-    expect(whereLeft([on('b0'), on('b1')], blocks)).toBe(1)
-    expect(whereLeft([on('b0'), on('b1', 'skip')], blocks)).toBe(2)
+    expect(whereLeft(foldTaps([]), blocks)).toBe(0)
+    expect(whereLeft(foldTaps([on('b0'), on('b1')]), blocks)).toBe(1)
+    expect(whereLeft(foldTaps([on('b0'), on('b1', 'skip')]), blocks)).toBe(2)
     const wrong = on('b2')
-    expect(whereLeft([on('b1'), wrong, { ...event('undo', { event: wrong.id }), block: 'b2' }], blocks)).toBe(1)
+    expect(whereLeft(foldTaps([on('b1'), wrong, { ...event('undo', { event: wrong.id }), block: 'b2' }]), blocks)).toBe(
+      1,
+    )
   })
 })
 
 describe('seconds at work', () => {
   it('takes pauses out, also one that still goes on', () => {
     const events = [event('try', {}, 0), event('pause', {}, 10), event('resume', {}, 40), event('pause', {}, 60)]
-    expect(secondsAtWork(events, 'b0', START + 100_000)).toBe(30)
-    expect(isPaused(events, 'b0')).toBe(true)
+    expect(secondsAtWork(foldTaps(events), 'b0', START + 100_000)).toBe(30)
+    expect(isPaused(foldTaps(events), 'b0')).toBe(true)
   })
 
   it('never shows less than nothing when the clock was set back', () => {
-    expect(secondsAtWork([event('try', {}, 50)], 'b0', START)).toBe(0)
-    expect(secondsAtWork([], 'b0', START)).toBe(0)
+    expect(secondsAtWork(foldTaps([event('try', {}, 50)]), 'b0', START)).toBe(0)
+    expect(secondsAtWork(foldTaps([]), 'b0', START)).toBe(0)
   })
 
   it('says seconds and minutes', () => {
@@ -219,32 +208,32 @@ describe('the set under way', () => {
     seconds.map((s) => event('try', { outcome: 'success', support: 'alone', grade: [1, 0] }, s))
 
   it('calls for a rest when the last gaps are a third longer than the first, as the core does', () => {
-    expect(restDue(at(0, 3, 6, 9, 13, 17, 21), six)).toBe(true)
-    expect(restDue(at(0, 3, 6, 9, 13, 17, 20.9), six)).toBe(false)
-    expect(restDue(at(0, 1, 2, 3, 13, 23), six)).toBe(false)
+    expect(restDue(foldTaps(at(0, 3, 6, 9, 13, 17, 21)), six)).toBe(true)
+    expect(restDue(foldTaps(at(0, 3, 6, 9, 13, 17, 20.9)), six)).toBe(false)
+    expect(restDue(foldTaps(at(0, 1, 2, 3, 13, 23)), six)).toBe(false)
   })
 
   it('takes no pause for slowing down', () => {
     const paused = [...at(0, 3, 6, 9), event('pause', {}, 10), event('resume', {}, 40), ...at(42, 45, 48)]
-    expect(restDue(paused, six)).toBe(false)
+    expect(restDue(foldTaps(paused), six)).toBe(false)
   })
 
   it('has a pace from the third try on, from its first try to its last', () => {
-    expect(paceNow(at(0, 5), six, RULES)).toBeNull()
-    expect(paceNow(at(0, 5, 10), six, RULES)).toBeCloseTo(18)
-    expect(paceNow([...at(0, 1, 2, 3, 4, 5, 6, 7), ...at(100, 110, 120)], six, RULES)).toBeCloseTo(9)
+    expect(paceNow(foldTaps(at(0, 5)), six, RULES)).toBeNull()
+    expect(paceNow(foldTaps(at(0, 5, 10)), six, RULES)).toBeCloseTo(18)
+    expect(paceNow(foldTaps([...at(0, 1, 2, 3, 4, 5, 6, 7), ...at(100, 110, 120)]), six, RULES)).toBeCloseTo(9)
   })
 
   it('runs its own clock, pauses taken out', () => {
     const events = [...at(0, 5), event('pause', {}, 6), event('resume', {}, 16), ...at(18)]
-    expect(secondsOfSet(events, six, START + 20_000)).toBe(10)
+    expect(secondsOfSet(foldTaps(events), six, START + 20_000)).toBe(10)
   })
 
   it('works with the hand last chosen, else with the one whose turn it is', () => {
-    expect(handNow([], { ...six, hand: 'left' })).toBe('left')
-    expect(handNow([], { ...six, hand: 'not_settled' })).toBe('right')
-    expect(handNow([], { ...six, hand: '' }, 'left')).toBe('left')
-    expect(handNow([event('hand', { hand: 'right' })], { ...six, hand: 'left' })).toBe('right')
+    expect(handNow(foldTaps([]), { ...six, hand: 'left' })).toBe('left')
+    expect(handNow(foldTaps([]), { ...six, hand: 'not_settled' })).toBe('right')
+    expect(handNow(foldTaps([]), { ...six, hand: '' }, 'left')).toBe('left')
+    expect(handNow(foldTaps([event('hand', { hand: 'right' })]), { ...six, hand: 'left' })).toBe('right')
   })
 
   it('sums holds and keeps the last reading of each measure', () => {
@@ -254,7 +243,7 @@ describe('the set under way', () => {
       event('measure', { measure: 'tokens', value: 3 }),
       event('measure', { measure: 'tokens', value: 5 }),
     ]
-    expect(tallyOf(events, 'b0')).toMatchObject({ bestHold: 4.5, holdSum: 7.5, read: { tokens: 5 } })
+    expect(tallyOf(foldTaps(events), 'b0')).toMatchObject({ bestHold: 4.5, holdSum: 7.5, read: { tokens: 5 } })
   })
 })
 

@@ -35,14 +35,22 @@ export interface Tally {
   skipped: boolean
 }
 
-/** Events that count: none that an undo took back, no undo itself, in the order they were tapped. */
-export function standing(events: RunEvent[]): RunEvent[] {
-  const back = new Set(events.filter(isA('undo')).map((e) => e.value.event))
-  return events.filter((e) => e.kind !== 'undo' && !back.has(e.id)).toSorted((a, b) => a.at.localeCompare(b.at))
+/** The events of a run that count, in the order they were tapped: none that an undo took back, no undo itself. */
+export interface Taps {
+  all: RunEvent[]
+  of: (block: string) => RunEvent[]
 }
 
-export function tallyOf(events: RunEvent[], block: string): Tally {
-  const mine = standing(events).filter((e) => e.block === block)
+/** Fold a run's events once; whatever is shown of the run is read off what comes out. */
+export function foldTaps(events: RunEvent[]): Taps {
+  const back = new Set(events.filter(isA('undo')).map((e) => e.value.event))
+  const all = events.filter((e) => e.kind !== 'undo' && !back.has(e.id)).toSorted((a, b) => a.at.localeCompare(b.at))
+  const byBlock = new Map<string, RunEvent[]>()
+  for (const e of all) byBlock.set(e.block, [...(byBlock.get(e.block) ?? []), e])
+  return { all, of: (block) => byBlock.get(block) ?? [] }
+}
+
+export function tallyOf(taps: Taps, block: string): Tally {
   const tally: Tally = {
     tries: 0,
     alone: 0,
@@ -56,7 +64,7 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
     row: [],
     skipped: false,
   }
-  for (const e of mine) {
+  for (const e of taps.of(block)) {
     if (e.kind === 'try') {
       const how = e.value.outcome !== 'success' ? 'missed' : e.value.support === 'alone' ? 'alone' : 'helped'
       tally.tries += 1
@@ -74,18 +82,16 @@ export function tallyOf(events: RunEvent[], block: string): Tally {
 }
 
 /** How many blocks are neither done to their last try nor skipped. */
-export function undone(blocks: RunBlock[], events: RunEvent[]): number {
+export function undone(blocks: RunBlock[], taps: Taps): number {
   return blocks.filter((b) => {
-    const tally = tallyOf(events, b.id)
+    const tally = tallyOf(taps, b.id)
     return !tally.skipped && tally.tries < b.sets * b.count
   }).length
 }
 
 /** The grade the block stands at now: the last one chosen, else the planned one. */
-export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
-  const last = standing(events)
-    .filter(isA('grade'))
-    .findLast((e) => e.block === block.id)
+export function gradeNow(taps: Taps, block: RunBlock): number[] {
+  const last = taps.of(block.id).findLast(isA('grade'))
   return last?.value.grade ?? block.grade
 }
 
@@ -93,10 +99,8 @@ export function gradeNow(events: RunEvent[], block: RunBlock): number[] {
  * The hand at work in a block: the last one chosen, else the one whose turn the plan says it is, else the child's,
  * else the right.
  */
-export function handNow(events: RunEvent[], block: RunBlock, childs = ''): 'left' | 'right' {
-  const last = standing(events)
-    .filter(isA('hand'))
-    .findLast((e) => e.block === block.id)
+export function handNow(taps: Taps, block: RunBlock, childs = ''): 'left' | 'right' {
+  const last = taps.of(block.id).findLast(isA('hand'))
   return (last?.value.hand ?? (block.hand || childs)) === 'left' ? 'left' : 'right'
 }
 
@@ -114,8 +118,8 @@ export function helpChoices<T extends { id: string }>(supports: T[] | undefined,
 }
 
 /** The tries of the set that is under way, oldest first. */
-function triesOfSet(events: RunEvent[], block: RunBlock): RunEvent[] {
-  const all = standing(events).filter((e) => e.block === block.id && e.kind === 'try')
+function triesOfSet(taps: Taps, block: RunBlock): RunEvent[] {
+  const all = taps.of(block.id).filter(isA('try'))
   return all.slice(Math.floor(Math.max(0, all.length - 1) / block.count) * block.count)
 }
 
@@ -123,13 +127,12 @@ function triesOfSet(events: RunEvent[], block: RunBlock): RunEvent[] {
  * Whether the set slows so much that the core's rule calls for a rest: its last gaps between tries against its first,
  * pauses taken out.
  */
-export function restDue(events: RunEvent[], block: RunBlock): boolean {
+export function restDue(taps: Taps, block: RunBlock): boolean {
   const rest = block.rest
-  const mine = standing(events).filter((e) => e.block === block.id)
-  const at = triesOfSet(mine, block).map((e) =>
-    secondsAtWork(
+  const mine = taps.of(block.id)
+  const at = triesOfSet(taps, block).map((e) =>
+    secondsIn(
       mine.filter((x) => x.at <= e.at),
-      block.id,
       Date.parse(e.at),
     ),
   )
@@ -141,32 +144,32 @@ export function restDue(events: RunEvent[], block: RunBlock): boolean {
 }
 
 /** Seconds since the first try of the set under way, pauses taken out. */
-export function secondsOfSet(events: RunEvent[], block: RunBlock, now: number): number {
-  const from = triesOfSet(events, block)[0]
+export function secondsOfSet(taps: Taps, block: RunBlock, now: number): number {
+  const from = triesOfSet(taps, block)[0]
   return from
-    ? secondsAtWork(
-        standing(events).filter((e) => e.at >= from.at),
-        block.id,
+    ? secondsIn(
+        taps.of(block.id).filter((e) => e.at >= from.at),
         now,
       )
     : 0
 }
 
 /** Items a minute in the set under way, from its first try to its last; nothing while there are too few to say. */
-export function paceNow(events: RunEvent[], block: RunBlock, rules: Rules): number | null {
-  const tries = triesOfSet(events, block)
+export function paceNow(taps: Taps, block: RunBlock, rules: Rules): number | null {
+  const tries = triesOfSet(taps, block)
   const last = tries.at(-1)
   if (tries.length < rules.pace_tries || !last) return null
-  const seconds = secondsOfSet(events, block, Date.parse(last.at))
+  const seconds = secondsOfSet(taps, block, Date.parse(last.at))
   return seconds >= rules.pace_seconds ? (tries.length * 60) / seconds : null
 }
 
 /** What the core's table says after the tries of the current set; nothing where it says nothing. */
-export function suggestion(events: RunEvent[], block: RunBlock, rules: Rules): Schemas['SuggestionOut'] | undefined {
-  const grade = JSON.stringify(gradeNow(events, block))
-  const all = standing(events)
+export function suggestion(taps: Taps, block: RunBlock, rules: Rules): Schemas['SuggestionOut'] | undefined {
+  const grade = JSON.stringify(gradeNow(taps, block))
+  const all = taps
+    .of(block.id)
     .filter(isA('try'))
-    .filter((e) => e.block === block.id && JSON.stringify(e.value.grade) === grade)
+    .filter((e) => JSON.stringify(e.value.grade) === grade)
   if (!all.length) return undefined
   const set = all.slice(Math.floor((all.length - 1) / block.count) * block.count)
   const withHelp = (e: EventOf<'try'>): boolean => e.value.support !== 'alone'
@@ -188,6 +191,11 @@ export function fromTable(
   return { kind: row.kind, grade: to.grade, words: `Today suits ${to.words.join(', ')}` }
 }
 
+/** Whether anything was seen in the mouth in this run. */
+export function mouthedIn(taps: Taps): boolean {
+  return taps.all.some((e) => e.kind === 'mark' && e.value.mark === 'mouths')
+}
+
 /** How many times by now it was asked what suits better: after the rules' tries of each set, and at its end. */
 export function timesAsked(tries: number, count: number, rules: Rules): number {
   const points = [...rules.asked_after.filter((n) => n < count), count]
@@ -195,15 +203,19 @@ export function timesAsked(tries: number, count: number, rules: Rules): number {
 }
 
 /** Which block to open a run at: the one last worked at, the one after it where that was skipped, else the first. */
-export function whereLeft(events: RunEvent[], blocks: Pick<RunBlock, 'id'>[]): number {
-  const last = standing(events).at(-1)
+export function whereLeft(taps: Taps, blocks: Pick<RunBlock, 'id'>[]): number {
+  const last = taps.all.at(-1)
   const at = blocks.findIndex((b) => b.id === last?.block)
   return last?.kind === 'skip' ? Math.min(at + 1, blocks.length - 1) : Math.max(at, 0)
 }
 
 /** Seconds at work in a block: from its first event to now, pauses taken out, never under zero. */
-export function secondsAtWork(events: RunEvent[], block: string, now: number): number {
-  const mine = standing(events).filter((e) => e.block === block)
+export function secondsAtWork(taps: Taps, block: string, now: number): number {
+  return secondsIn(taps.of(block), now)
+}
+
+/** Seconds from the first of these events of one block to now, pauses taken out. */
+function secondsIn(mine: RunEvent[], now: number): number {
   const first = mine[0]
   if (!first) return 0
   let paused = 0
@@ -219,10 +231,8 @@ export function secondsAtWork(events: RunEvent[], block: string, now: number): n
   return Math.max(0, (now - Date.parse(first.at) - paused) / 1000)
 }
 
-export function isPaused(events: RunEvent[], block: string): boolean {
-  return (
-    standing(events).findLast((e) => e.block === block && (e.kind === 'pause' || e.kind === 'resume'))?.kind === 'pause'
-  )
+export function isPaused(taps: Taps, block: string): boolean {
+  return taps.of(block).findLast((e) => e.kind === 'pause' || e.kind === 'resume')?.kind === 'pause'
 }
 
 /** "45 s", "2 min 5 s". */

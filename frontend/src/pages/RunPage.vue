@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
@@ -19,51 +18,34 @@ import RunTaps from '@/components/run/RunTaps.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
 import { useLook } from '@/composables/useLook'
 import { useRun } from '@/composables/useRun'
+import { useRunBlock } from '@/composables/useRunBlock'
+import { useRunEnd } from '@/composables/useRunEnd'
 import { useRunKeys } from '@/composables/useRunKeys'
 import { lead } from '@/logic/lead'
-import {
-  fromTable,
-  gradeNow,
-  handNow,
-  isPaused,
-  restDue,
-  standing,
-  suggestion,
-  type Support,
-  supportOfMiss,
-  tallyOf,
-  timesAsked,
-  undone,
-  whereLeft,
-} from '@/logic/tally'
+import { fromTable, mouthedIn, timesAsked, whereLeft } from '@/logic/tally'
 
 const { runId } = defineProps<{ runId: string }>()
-const router = useRouter()
-const { run, events, unsent, away, apart, refused, joined, signedOut, error, tap, undo, flush } = useRun(runId)
+const table = useRun(runId)
+const { run, taps, unsent, away, apart, refused, joined, signedOut, error, tap, flush } = table
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
 
 const at = ref(0)
-const help = ref<Support>('spoken')
-const helpFirst = computed(() => run.value?.help_first ?? false)
+const { block, tally, help, helpFirst, inSet, paused, hand, grade, rest, said, took } = useRunBlock(table, at)
+const { left, of, asks, error: notEnded, finish } = useRunEnd([runId], [table])
 const leftThumb = ref(false)
 const led = ref(false)
 const { over, busy: choosing, error: notChosen, more } = useLook(runId, run, flush)
-const block = computed(() => run.value?.blocks[at.value])
-const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
-const paused = computed(() => isPaused(events.value, block.value?.id ?? ''))
-const say = computed(() => (block.value ? suggestion(events.value, block.value, run.value!.rules) : undefined))
 const advice = ref<Schemas['AdviceOut'][]>([])
 const asked = ref(false)
 /** What today's tries say of another grade: the server knows all of the day, the table only this set. */
 const today = computed(() => {
   if (!block.value) return undefined
-  const now = JSON.stringify(gradeNow(events.value, block.value))
-  const known = asked.value ? advice.value.find((a) => a.block === block.value?.id) : fromTable(block.value, say.value)
-  return known && JSON.stringify(known.grade) !== now ? known : undefined
+  const known = asked.value ? advice.value.find((a) => a.block === block.value?.id) : fromTable(block.value, said.value)
+  return known && JSON.stringify(known.grade) !== JSON.stringify(grade.value) ? known : undefined
 })
 /** What the table says of help and of the end of a set; another grade is said beside, with its button. */
-const told = computed(() => (say.value?.to == null ? say.value : undefined))
+const told = computed(() => (said.value?.to == null ? said.value : undefined))
 /** After two and five tries, after each set, and on going to another block, ask what today's tries say. */
 async function ask(): Promise<void> {
   asked.value = false
@@ -75,15 +57,11 @@ async function ask(): Promise<void> {
     advice.value = []
   }
 }
-const hand = computed(() => (block.value ? handNow(events.value, block.value, run.value?.hand) : 'right'))
-const rest = computed(() => (block.value && restDue(events.value, block.value) ? block.value.rest?.words : undefined))
-const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
-const mouthed = computed(() => standing(events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'))
-const ended = ref<Error | null>(null)
+const mouthed = computed(() => mouthedIn(taps.value))
 
 watch(run, (loaded, before) => {
   if (!loaded || before) return
-  at.value = whereLeft(events.value, loaded.blocks)
+  at.value = whereLeft(taps.value, loaded.blocks)
   leftThumb.value = loaded.thumb === 'left'
   led.value = loaded.step_by_step
 })
@@ -93,27 +71,8 @@ watch(
   () => void ask(),
 )
 
-function attempt(outcome: 'success' | 'miss', support: Support, otherGrip = false): void {
-  if (!block.value || paused.value) return
-  tap(block.value.id, 'try', {
-    outcome,
-    support,
-    grade: gradeNow(events.value, block.value),
-    hand: hand.value,
-    help_first: helpFirst.value,
-    other_grip: otherGrip,
-  })
-}
-const took = {
-  alone: () => attempt('success', 'alone'),
-  helped: () => attempt('success', help.value),
-  missed: () => attempt('miss', supportOfMiss(helpFirst.value, help.value)),
-  otherGrip: () => block.value?.told.grip && attempt('miss', supportOfMiss(helpFirst.value, help.value), true),
-  undo: () => block.value && undo(block.value.id),
-  drop: () => block.value && tap(block.value.id, 'drop'),
-  next: () => go(at.value + 1),
-}
-useRunKeys(took)
+const next = (): void => go(at.value + 1)
+useRunKeys({ ...took, next })
 
 function go(to: number): void {
   if (run.value && to >= 0 && to < run.value.blocks.length) at.value = to
@@ -133,37 +92,14 @@ watch(
 
 function skip(blockId: string): void {
   tap(blockId, 'skip')
-  go(at.value + 1)
-}
-
-const left = computed(() => (run.value ? undone(run.value.blocks, events.value) : 0))
-const asks = ref(false)
-async function finish(): Promise<void> {
-  ended.value = null
-  if (left.value && !asks.value) {
-    asks.value = true
-    return
-  }
-  asks.value = false
-  if (!(await flush())) {
-    ended.value = new Error(
-      'The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.',
-    )
-    return
-  }
-  try {
-    await unwrap(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: runId } } }))
-    await router.replace({ name: 'results', params: { runId } })
-  } catch (problem) {
-    ended.value = problem as Error
-  }
+  next()
 }
 </script>
 
 <template>
   <div v-if="run && block" class="table" :class="{ left: leftThumb }">
     <header>
-      <RunSteps :blocks="run.blocks" :events="events" :at="at" :name="run.child_name" @go="go" />
+      <RunSteps :blocks="run.blocks" :taps="taps" :at="at" :name="run.child_name" @go="go" />
       <span v-if="unsent" class="small unsent" role="status"
         ><template v-if="away">No network: kept here, </template>{{ unsent }} to send</span
       >
@@ -176,8 +112,8 @@ async function finish(): Promise<void> {
       <button type="button" class="plain-button main" @click="finish">Finish</button>
     </header>
     <RunAlerts class="alerts" :alerts="run.alerts" />
-    <EarlyEnd v-if="asks" :left="left" :of="run.blocks.length" @on="asks = false" @end="finish" />
-    <ProblemNote :error="ended ?? notChosen" />
+    <EarlyEnd v-if="asks" :left="left" :of="of" @on="asks = false" @end="finish" />
+    <ProblemNote :error="notEnded ?? notChosen" />
     <p v-if="over" class="notice row" role="status">
       <strong>{{ over }}</strong> End on something {{ run.child_name }} likes, then finish.
     </p>
@@ -204,7 +140,7 @@ async function finish(): Promise<void> {
           <RunHow :block="block" :open="led" :brief="tally.tries > 0" />
           <p v-if="block.overlay" class="small">On the side: {{ block.overlay }}</p>
         </div>
-        <RunCount :rules="run.rules" :block="block" :events="events" :tally="tally" :in-set="inSet" />
+        <RunCount :rules="run.rules" :block="block" :taps="taps" :tally="tally" :in-set="inSet" />
         <RunMouthing
           v-if="mouthed && (tally.marks.mouths || block.if_mouthed?.length)"
           :run="run"
@@ -227,7 +163,7 @@ async function finish(): Promise<void> {
             {{ today.kind === 'up' ? 'Harder' : 'Easier' }}
           </button>
         </p>
-        <RunGrade :block="block" :grade="gradeNow(events, block)" @grade="tap(block.id, 'grade', { grade: $event })" />
+        <RunGrade :block="block" :grade="grade" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
         <div class="row">
           <RunHand
@@ -270,7 +206,7 @@ async function finish(): Promise<void> {
         @missed="took.missed"
         @other-grip="took.otherGrip"
         @undo="took.undo"
-        @next="took.next"
+        @next="next"
       />
     </div>
   </div>

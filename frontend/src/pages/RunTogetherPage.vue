@@ -1,26 +1,25 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import { api, unwrap } from '@/api/client'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunColumn from '@/components/run/RunColumn.vue'
 import RunHow from '@/components/run/RunHow.vue'
 import RunMouthing from '@/components/run/RunMouthing.vue'
 import RunSteps from '@/components/run/RunSteps.vue'
-import { useDoing } from '@/composables/useDoing'
 import { useRun } from '@/composables/useRun'
-import { standing, undone, whereLeft } from '@/logic/tally'
+import { useRunEnd } from '@/composables/useRunEnd'
+import { foldTaps, mouthedIn, whereLeft } from '@/logic/tally'
 
 /** Several children at one table, each with a run of their own: one activity at a time, a column a child. */
 const { runIds } = defineProps<{ runIds: string[] }>()
-const router = useRouter()
 const tables = runIds.map((id) => useRun(id))
 const wake = useWakeLock()
 onMounted(() => void wake.request('screen').catch(() => undefined))
 const at = ref(0)
-const { busy, error, doing } = useDoing()
+const { left, of, asks, busy, error, finish } = useRunEnd(runIds, tables)
+/** Everybody's taps at the activities of the first. */
+const taps = computed(() => foldTaps(tables.flatMap((t) => t.events.value)))
 const blocks = computed(() => tables[0]?.run.value?.blocks ?? [])
 const block = computed(() => blocks.value[at.value])
 /** One set-up for all where it is the same; else each child's own side counts. */
@@ -28,11 +27,7 @@ const setup = computed(() => {
   const said = new Set(tables.map((t) => t.run.value?.blocks[at.value]?.setup))
   return said.size === 1 ? block.value?.setup : 'Each child’s things on the side of the hand they use.'
 })
-const mouthing = computed(() =>
-  tables.filter(
-    (t) => t.run.value && standing(t.events.value).some((e) => e.kind === 'mark' && e.value?.mark === 'mouths'),
-  ),
-)
+const mouthing = computed(() => tables.filter((t) => t.run.value && mouthedIn(t.taps.value)))
 const unsent = computed(() => tables.reduce((sum, t) => sum + t.unsent.value, 0))
 const away = computed(() => tables.some((t) => t.away.value))
 const apart = computed(() => tables.reduce((sum, t) => sum + t.apart.value, 0))
@@ -40,43 +35,14 @@ const refused = computed(() => tables.map((t) => t.refused.value).find(Boolean))
 const signedOut = computed(() => tables.some((t) => t.signedOut.value))
 const failed = computed(() => tables.find((t) => t.error.value)?.error.value ?? null)
 watch(blocks, (now, before) => {
-  if (now.length && !before?.length) at.value = Math.max(...tables.map((t) => whereLeft(t.events.value, now)))
+  if (now.length && !before?.length) at.value = Math.max(...tables.map((t) => whereLeft(t.taps.value, now)))
 })
-
-const left = computed(() =>
-  tables.reduce((n, t) => n + (t.run.value ? undone(t.run.value.blocks, t.events.value) : 0), 0),
-)
-const all = computed(() => tables.reduce((n, t) => n + (t.run.value?.blocks.length ?? 0), 0))
-const asks = ref(false)
-async function finish(): Promise<void> {
-  if (left.value && !asks.value) {
-    asks.value = true
-    return
-  }
-  asks.value = false
-  const done = await doing(async () => {
-    const sent = await Promise.all(tables.map((t) => t.flush()))
-    if (!sent.every(Boolean))
-      throw new Error(
-        'The server can not be reached. Every tap is kept on this tablet; finish again when the network is back.',
-      )
-    for (const id of runIds) await unwrap(api.POST('/api/runs/{run_id}/finish', { params: { path: { run_id: id } } }))
-    return true
-  })
-  if (done) await router.replace({ name: 'results', params: { runId: runIds[0]! } })
-}
 </script>
 
 <template>
   <div class="together">
     <header class="row">
-      <RunSteps
-        class="steps"
-        :blocks="blocks"
-        :events="tables.flatMap((t) => t.events.value)"
-        :at="at"
-        @go="at = $event"
-      />
+      <RunSteps class="steps" :blocks="blocks" :taps="taps" :at="at" @go="at = $event" />
       <div class="what">
         <h1>{{ block?.name }}</h1>
         <p class="small">{{ setup }}</p>
@@ -89,7 +55,7 @@ async function finish(): Promise<void> {
       </button>
       <button type="button" class="plain-button main tall" :disabled="busy" @click="finish">Finish</button>
     </header>
-    <EarlyEnd v-if="asks" :left="left" :of="all" @on="asks = false" @end="finish" />
+    <EarlyEnd v-if="asks" :left="left" :of="of" @on="asks = false" @end="finish" />
     <ProblemNote :error="error ?? failed" />
     <p v-if="apart" class="notice" role="status">
       The note is signed: {{ apart === 1 ? '1 tap is' : `${apart} taps are` }} kept beside it and not counted.

@@ -3,60 +3,20 @@ import { computed, ref, watch } from 'vue'
 import RunAlerts from '@/components/run/RunAlerts.vue'
 import SetBeads from '@/components/run/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
-import {
-  gradeNow,
-  handNow,
-  helpChoices,
-  isPaused,
-  restDue,
-  suggestion,
-  type Support,
-  supportOfMiss,
-  tallyOf,
-} from '@/logic/tally'
+import { useRunBlock } from '@/composables/useRunBlock'
+import { helpChoices } from '@/logic/tally'
 
 /** One child's place at a shared table: own count, own grade, own help; the activity is everybody's. */
 const { table, together } = defineProps<{ table: RunAtTable; together: number }>()
-const { run, events, tap, undo } = table
-const help = ref<Support>('spoken')
-const helpFirst = computed(() => run.value?.help_first ?? false)
+const { run, tap } = table
 const at = ref(together) // a child may be at the other activity of a turn, or further on
-const block = computed(() => run.value?.blocks[at.value])
-const tally = computed(() => tallyOf(events.value, block.value?.id ?? ''))
-const inSet = computed(() => (block.value && tally.value.tries ? ((tally.value.tries - 1) % block.value.count) + 1 : 0))
-const say = computed(() =>
-  block.value
-    ? (restDue(events.value, block.value) && block.value.rest?.words) ||
-      suggestion(events.value, block.value, run.value!.rules)?.words
-    : '',
-)
-const place = computed(() =>
-  (block.value?.grades ?? []).findIndex(
-    (g) => JSON.stringify(g.grade) === JSON.stringify(block.value && gradeNow(events.value, block.value)),
-  ),
-)
-const grade = computed(() => block.value?.grades[place.value])
+const { block, tally, help, helpFirst, inSet, rung, rest, said, turn, took } = useRunBlock(table, at)
+const say = computed(() => rest.value || said.value?.words)
 watch(
   () => together,
   (now) => (at.value = now),
 )
 watch(at, () => (help.value = 'spoken'))
-
-function attempt(outcome: 'success' | 'miss', support: Support, otherGrip = false): void {
-  if (!block.value || isPaused(events.value, block.value.id)) return
-  tap(block.value.id, 'try', {
-    outcome,
-    support,
-    grade: gradeNow(events.value, block.value),
-    hand: handNow(events.value, block.value, run.value?.hand),
-    help_first: helpFirst.value,
-    other_grip: otherGrip,
-  })
-}
-function turn(by: number): void {
-  const to = block.value?.grades[place.value + by]
-  if (block.value && to) tap(block.value.id, 'grade', { grade: to.grade })
-}
 </script>
 
 <template>
@@ -80,23 +40,21 @@ function turn(by: number): void {
     >
       <option v-for="(b, i) in run.blocks" :key="b.id" :value="i">{{ i + 1 }} {{ b.name }}</option>
     </select>
-    <p class="small grade">{{ grade?.words.join(' · ') }}</p>
+    <p class="small grade">{{ block.grades[rung]?.words.join(' · ') }}</p>
     <p class="say" role="status">
       {{ say || `${tally.alone} alone · ${tally.helped} with help · ${tally.missed} not yet` }}
     </p>
-    <button type="button" class="alone" @click="attempt('success', 'alone')">On their own</button>
+    <button type="button" class="alone" @click="took.alone">On their own</button>
     <div class="two">
-      <button type="button" class="helped" :disabled="help === 'alone'" @click="attempt('success', help)">
-        With help
-      </button>
-      <button type="button" class="missed" @click="attempt('miss', supportOfMiss(helpFirst, help))">Not yet</button>
+      <button type="button" class="helped" :disabled="help === 'alone'" @click="took.helped">With help</button>
+      <button type="button" class="missed" @click="took.missed">Not yet</button>
     </div>
     <button
       v-if="block.told.grip"
       type="button"
       class="plain-button grip"
       :title="`Counts with: ${block.told.grip}`"
-      @click="attempt('miss', supportOfMiss(helpFirst, help), true)"
+      @click="took.otherGrip"
     >
       Reached, other grip
     </button>
@@ -107,9 +65,9 @@ function turn(by: number): void {
       </select></label
     >
     <div class="three">
-      <button type="button" class="plain-button" :disabled="place < 1" @click="turn(-1)">Easier</button>
-      <button type="button" class="plain-button" @click="undo(block.id)">Undo</button>
-      <button type="button" class="plain-button" :disabled="place >= block.grades.length - 1" @click="turn(1)">
+      <button type="button" class="plain-button" :disabled="rung < 1" @click="turn(-1)">Easier</button>
+      <button type="button" class="plain-button" @click="took.undo">Undo</button>
+      <button type="button" class="plain-button" :disabled="rung >= block.grades.length - 1" @click="turn(1)">
         Harder
       </button>
     </div>

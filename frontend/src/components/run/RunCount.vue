@@ -6,17 +6,17 @@ import {
   paceNow,
   type Rules,
   type RunBlock,
-  type RunEvent,
   secondsAtWork,
   secondsOfSet,
   type Tally,
+  type Taps,
 } from '@/logic/tally'
 import SetBeads from '@/components/run/SetBeads.vue'
 
 /** Where the set stands: tries of the count, how each went, and the clocks. */
-const { block, events, rules, tally } = defineProps<{
+const { block, taps, rules, tally } = defineProps<{
   block: RunBlock
-  events: RunEvent[]
+  taps: Taps
   rules: Rules
   tally: Tally
   inSet: number
@@ -24,7 +24,7 @@ const { block, events, rules, tally } = defineProps<{
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 500)
 const set = computed(() => Math.max(1, Math.ceil(tally.tries / block.count)))
-const pace = computed(() => paceNow(events, block, rules))
+const pace = computed(() => paceNow(taps, block, rules))
 </script>
 
 <template>
@@ -51,9 +51,9 @@ const pace = computed(() => paceNow(events, block, rules))
     </p>
     <p class="soft clocks">
       <span
-        >set <strong>{{ clockWords(secondsOfSet(events, block, now)) }}</strong></span
+        >set <strong>{{ clockWords(secondsOfSet(taps, block, now)) }}</strong></span
       ><span
-        >activity <strong>{{ clockWords(secondsAtWork(events, block.id, now)) }}</strong></span
+        >activity <strong>{{ clockWords(secondsAtWork(taps, block.id, now)) }}</strong></span
       ><span v-if="pace"
         ><strong>{{ pace.toFixed(0) }}</strong> a minute<template v-if="block.record"
           >, own record {{ block.record.toFixed(0) }}</template

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { type RunBlock, type RunEvent, tallyOf } from '@/logic/tally'
+import { type RunBlock, type Taps, tallyOf } from '@/logic/tally'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** The session's activities in order; one that was worked at or skipped is underlined. */
-defineProps<{ blocks: RunBlock[]; events: RunEvent[]; at: number; name?: string }>()
+defineProps<{ blocks: RunBlock[]; taps: Taps; at: number; name?: string }>()
 defineEmits<{ go: [to: number] }>()
 </script>
 
@@ -15,7 +15,7 @@ defineEmits<{ go: [to: number] }>()
       :key="b.id"
       type="button"
       :aria-current="i === at ? 'step' : undefined"
-      :class="{ done: tallyOf(events, b.id).tries || tallyOf(events, b.id).skipped }"
+      :class="{ done: tallyOf(taps, b.id).tries || tallyOf(taps, b.id).skipped }"
       :aria-label="`${i + 1}: ${b.name}`"
       @click="$emit('go', i)"
     >
