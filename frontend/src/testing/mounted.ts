@@ -1,9 +1,9 @@
 import { words } from '@/words'
 import type { KeyName } from '@/logic/stale'
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { enableAutoUnmount, mount, type VueWrapper } from '@vue/test-utils'
-import { nextTick, type Component } from 'vue'
-import { createMemoryHistory, createRouter } from 'vue-router'
+import { enableAutoUnmount, flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { defineComponent, h, nextTick, type Component, type Plugin } from 'vue'
+import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { afterEach, vi } from 'vitest'
 import { network } from './setup'
 
@@ -24,7 +24,33 @@ const NAMES = [
   'learned',
   'day',
   'sign-in',
+  'results',
+  'people',
 ] as const
+
+interface Around {
+  queries: QueryClient
+  router: Router
+  plugins: (Plugin | [Plugin, ...unknown[]])[]
+}
+
+/** What a page has around it: the words, the queries with what is known already, the addresses. */
+function around(known: Partial<Record<KeyName, unknown>>): Around {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
+  for (const [key, data] of Object.entries(known) as [KeyName, unknown][]) queries.setQueryData([key], data)
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/', component: { template: '<i />' } },
+      ...NAMES.map((name) => ({
+        path: name === 'child' ? '/child/:childId?' : `/${name}/:rest(.*)*`,
+        name,
+        component: { template: '<i />' },
+      })),
+    ],
+  })
+  return { queries, router, plugins: [words, [VueQueryPlugin, { queryClient: queries }], router] }
+}
 
 /** A component on a page of its own, with the queries and the addresses it may ask for. */
 export function shown(
@@ -32,20 +58,27 @@ export function shown(
   props: Record<string, unknown>,
   known: Partial<Record<KeyName, unknown>> = {},
 ): VueWrapper {
-  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } })
-  for (const [key, data] of Object.entries(known) as [KeyName, unknown][]) queryClient.setQueryData([key], data)
-  const router = createRouter({
-    history: createMemoryHistory(),
-    routes: [
-      { path: '/', component: { template: '<i />' } },
-      ...NAMES.map((name) => ({ path: `/${name}/:rest(.*)*`, name, component: { template: '<i />' } })),
-    ],
-  })
-  return mount(component, {
-    props,
-    attachTo: document.body,
-    global: { plugins: [words, [VueQueryPlugin, { queryClient }], router] },
-  })
+  return mount(component, { props, attachTo: document.body, global: { plugins: around(known).plugins } })
+}
+
+/** What a composable returns on a page of its own, with the page, its address book and its queries. */
+export async function used<T>(
+  use: () => T,
+  known: Partial<Record<KeyName, unknown>> = {},
+  at = '/',
+): Promise<{ got: T; page: VueWrapper; router: Router; queries: QueryClient }> {
+  const { queries, router, plugins } = around(known)
+  await router.push(at)
+  let got: T
+  const page = mount(
+    defineComponent(() => {
+      got = use()
+      return () => h('i')
+    }),
+    { attachTo: document.body, global: { plugins } },
+  )
+  await flushPromises()
+  return { got: got!, page, router, queries }
 }
 
 export interface Call {
