@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import CalendarFeed from '@/components/people/CalendarFeed.vue'
 import SecondFactor from '@/components/people/SecondFactor.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -77,7 +78,7 @@ async function end(id: number): Promise<void> {
           </el-form-item>
           <ProblemNote :error="own.apart.value" />
           <div class="row">
-            <button class="plain-button main" :disabled="own.busy.value">Save</button>
+            <PlainButton type="submit" main :disabled="own.busy.value">Save</PlainButton>
             <span v-if="kept === 'account'" role="status" class="soft">Saved.</span>
           </div>
         </el-form>
@@ -104,7 +105,7 @@ async function end(id: number): Promise<void> {
           /></el-form-item>
           <ProblemNote :error="word.apart.value" />
           <div class="row">
-            <button class="plain-button" :disabled="word.busy.value">Change password</button>
+            <PlainButton type="submit" :disabled="word.busy.value">Change password</PlainButton>
             <span v-if="kept === 'password'" role="status" class="soft">Changed. Other devices are signed out.</span>
           </div>
         </el-form>
@@ -122,7 +123,7 @@ async function end(id: number): Promise<void> {
               ></span
             >
             <span v-if="d.here" class="tag">this one</span>
-            <button v-else class="plain-button end" type="button" @click="end(d.id)">Sign out there</button>
+            <PlainButton v-else class="end" @click="end(d.id)">Sign out there</PlainButton>
           </li>
         </ul>
         <ProblemNote :error="refused" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import GradeSteps from '@/components/bench/GradeSteps.vue'
 import FamilyCue from '@/components/library/FamilyCue.vue'
 import CueLines from '@/components/shared/CueLines.vue'
@@ -63,7 +64,9 @@ const card = computed(
         <strong class="big">{{ block.expected_words }}</strong> expected alone · rung {{ rungWords(block.rung) }}
       </p>
       <p v-else class="not" aria-live="polite">{{ data.why_not }} {{ data.remedy }}</p>
-      <a v-if="block" class="plain-button push" :href="card" target="_blank" rel="noopener">Print the family's card</a>
+      <PlainButton v-if="block" class="push" :href="card" target="_blank" rel="noopener"
+        >Print the family's card</PlainButton
+      >
     </header>
     <div class="top">
       <ActivityPicture :picture="data.picture" />

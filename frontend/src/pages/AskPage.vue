@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import AimReasons from '@/components/bench/AimReasons.vue'
 import HazardsAsked from '@/components/caseload/HazardsAsked.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
@@ -198,9 +199,9 @@ async function plan(): Promise<void> {
         </p>
         <p>The shortest fix: {{ answer.fix }}</p>
       </div>
-      <button class="plain-button main go" :disabled="busy || Boolean(aims.length && !wish.targets.length)">
+      <PlainButton type="submit" main class="go" :disabled="busy || Boolean(aims.length && !wish.targets.length)">
         {{ busy ? 'Planning…' : 'Plan it' }}
-      </button>
+      </PlainButton>
       <LeftOutList v-if="answer" :items="answer.left_out ?? []" />
     </form>
     <aside v-if="plans?.length" class="sheet stack">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -40,9 +41,9 @@ async function pack(): Promise<void> {
           @update:model-value="(id: number) => (store = id)"
           ><el-option v-for="h in stores" :key="h.id" :value="h.id" :label="h.name"
         /></el-select>
-        <button class="plain-button main" :disabled="busy || !children.length || !stores.length">
+        <PlainButton type="submit" main :disabled="busy || !children.length || !stores.length">
           {{ busy ? 'Packing…' : 'Pack for the newest plans' }}
-        </button>
+        </PlainButton>
       </div>
       <p v-if="homes.length && !stores.length" class="notice">
         A bag is packed from a clinic room or a school, and none is entered yet. Add one on any child’s cupboard, under

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import AgainstLast from '@/components/bench/AgainstLast.vue'
 import ChoiceWhy from '@/components/bench/ChoiceWhy.vue'
 import BlockPanel from '@/components/bench/BlockPanel.vue'
@@ -111,11 +112,11 @@ async function run(): Promise<void> {
       </div>
       <div class="row right">
         <template v-if="may('plan.edit')">
-          <button type="button" class="plain-button" :disabled="!canUndo || busy" @click="undo">Undo</button>
-          <button type="button" class="plain-button" :disabled="!canRedo || busy" @click="redo">Redo</button>
-          <button type="button" class="plain-button" :disabled="busy" @click="again(plan.excluded)">Plan again</button>
+          <PlainButton :disabled="!canUndo || busy" @click="undo">Undo</PlainButton>
+          <PlainButton :disabled="!canRedo || busy" @click="redo">Redo</PlainButton>
+          <PlainButton :disabled="busy" @click="again(plan.excluded)">Plan again</PlainButton>
         </template>
-        <button type="button" class="plain-button main" :disabled="busy || !blocks.length" @click="run">Run it</button>
+        <PlainButton main :disabled="busy || !blocks.length" @click="run">Run it</PlainButton>
       </div>
     </header>
     <div v-if="plan.changed?.length" class="notice" role="status">

@@ -2,6 +2,7 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, reactive, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import CaseloadRow from '@/components/caseload/CaseloadRow.vue'
 import ClosedList from '@/components/caseload/ClosedList.vue'
@@ -57,15 +58,9 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
   <div class="stack">
     <div class="row head">
       <h1>{{ longDay(new Date()) }}</h1>
-      <button
-        v-if="!me || me.may.includes('child.add')"
-        type="button"
-        class="plain-button"
-        :class="{ yet: !me }"
-        @click="adding = true"
-      >
+      <PlainButton v-if="!me || me.may.includes('child.add')" :class="{ yet: !me }" @click="adding = true">
         Add a child
-      </button>
+      </PlainButton>
       <div class="row strip filters" role="group" aria-label="Show">
         <button
           v-for="g in GROUPS"
@@ -110,9 +105,9 @@ const nobody = computed(() => data.value?.counts.all === 0 && !ask.letters && !a
       <h2>No child here yet</h2>
       <p>Add the first one: six fields, then the cupboard, then the first session.</p>
       <div>
-        <button v-if="me?.may.includes('child.add')" type="button" class="plain-button main" @click="adding = true">
+        <PlainButton v-if="me?.may.includes('child.add')" main @click="adding = true">
           Add the first child
-        </button>
+        </PlainButton>
       </div>
     </section>
     <FirstSteps

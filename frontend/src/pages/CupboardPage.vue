@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import CupboardAdd from '@/components/cupboard/CupboardAdd.vue'
 import CupboardLine from '@/components/cupboard/CupboardLine.vue'
 import LetterKit from '@/components/cupboard/LetterKit.vue'
@@ -91,9 +92,7 @@ watch(chosen, () => (removed.value = null))
       <el-select v-model="chosen" class="place" aria-label="Which cupboard"
         ><el-option v-for="h in places" :key="h.id" :value="h.id" :label="h.name"
       /></el-select>
-      <button v-if="place && me?.may.includes('home.edit')" class="plain-button" type="button" @click="placing = true">
-        Places…
-      </button>
+      <PlainButton v-if="place && me?.may.includes('home.edit')" @click="placing = true"> Places… </PlainButton>
       <el-input
         v-model="search"
         class="search"
@@ -101,9 +100,7 @@ watch(chosen, () => (removed.value = null))
         aria-label="Find in this cupboard"
         clearable
       />
-      <RouterLink class="plain-button main" :to="{ name: 'stock', query: { home: chosen } }"
-        >Drawer by drawer</RouterLink
-      >
+      <PlainButton main :to="{ name: 'stock', query: { home: chosen } }">Drawer by drawer</PlainButton>
       <CupboardAdd :home-id="chosen" :child-id="child.id" @added="refresh" />
     </div>
     <p v-if="data && !data.items.length" class="notice">
@@ -145,7 +142,7 @@ watch(chosen, () => (removed.value = null))
     </section>
     <p v-if="removed" class="tray row" role="status">
       {{ removed.thing.name }} removed.
-      <button type="button" class="plain-button" :disabled="busy" @click="undo">Undo</button>
+      <PlainButton :disabled="busy" @click="undo">Undo</PlainButton>
     </p>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import BatchPanel from '@/components/caseload/BatchPanel.vue'
 import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -50,17 +51,15 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
     <div class="row">
       <h1>{{ longDay(new Date(`${day}T12:00:00`)) }}</h1>
       <span class="row">
-        <button type="button" class="plain-button" aria-label="The day before" @click="go(shifted(day, -1))">◂</button>
-        <button v-if="day !== today" type="button" class="plain-button" @click="go(today)">Today</button>
-        <button type="button" class="plain-button" aria-label="The day after" @click="go(shifted(day, 1))">▸</button>
+        <PlainButton aria-label="The day before" @click="go(shifted(day, -1))">◂</PlainButton>
+        <PlainButton v-if="day !== today" @click="go(today)">Today</PlainButton>
+        <PlainButton aria-label="The day after" @click="go(shifted(day, 1))">▸</PlainButton>
       </span>
       <el-radio-group v-model="mine" aria-label="Whose visits" class="push">
         <el-radio-button :value="true">My visits</el-radio-button
         ><el-radio-button :value="false">All visits</el-radio-button>
       </el-radio-group>
-      <button v-if="me?.may.includes('visit.edit')" type="button" class="plain-button main" @click="editing = 'new'">
-        Add a visit
-      </button>
+      <PlainButton v-if="me?.may.includes('visit.edit')" main @click="editing = 'new'"> Add a visit </PlainButton>
     </div>
     <nav class="week" aria-label="The week">
       <RouterLink
@@ -96,10 +95,10 @@ const go = (to: string): void => void router.push({ name: 'day', params: { day: 
       >
         <el-option v-for="h in stores" :key="h.id" :value="h.id" :label="h.name" />
       </el-select>
-      <a class="plain-button main" :href="papers.replace('/sheets?', '/sheets.pdf?')" target="_blank" rel="noopener"
-        >List, bag and sheets as one PDF</a
+      <PlainButton main :href="papers.replace('/sheets?', '/sheets.pdf?')" target="_blank" rel="noopener"
+        >List, bag and sheets as one PDF</PlainButton
       >
-      <a class="plain-button" :href="papers" target="_blank" rel="noopener">As a page</a>
+      <PlainButton :href="papers" target="_blank" rel="noopener">As a page</PlainButton>
     </section>
     <BatchPanel v-if="unplanned.length && me?.may.includes('plan.make')" :children="unplanned" />
     <VisitForm v-if="editing" :day="day" :visit="editing === 'new' ? undefined : editing" @close="editing = null" />

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import DoorFrame from '@/components/door/DoorFrame.vue'
 import NewSignIn from '@/components/door/NewSignIn.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -67,7 +68,7 @@ async function save(): Promise<void> {
         /></el-form-item>
         <ProblemNote :error="apart" />
         <p v-if="at('token')" class="notice barred" role="alert">{{ at('token') }}</p>
-        <button class="plain-button main" :disabled="busy">{{ joins ? 'Come in' : 'Save and sign in' }}</button>
+        <PlainButton type="submit" main :disabled="busy">{{ joins ? 'Come in' : 'Save and sign in' }}</PlainButton>
       </el-form>
     </template>
   </DoorFrame>

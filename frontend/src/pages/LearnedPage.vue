@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import LearnedFindings from '@/components/people/LearnedFindings.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -73,20 +74,15 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
               >Why it is held back <el-input v-model="why" maxlength="500" aria-label="Why it is held back"
             /></label>
             <div class="row">
-              <button class="plain-button main" :disabled="busy">Hold it back</button>
-              <button type="button" class="plain-button" @click="holding = false">Cancel</button>
+              <PlainButton type="submit" main :disabled="busy">Hold it back</PlainButton>
+              <PlainButton @click="holding = false">Cancel</PlainButton>
             </div>
           </form>
           <div v-else class="row">
-            <button
-              type="button"
-              class="plain-button main"
-              :disabled="busy"
-              @click="answer(data.proposed.id, 'accepted')"
-            >
+            <PlainButton main :disabled="busy" @click="answer(data.proposed.id, 'accepted')">
               Accept and use it
-            </button>
-            <button type="button" class="plain-button" @click="holding = true">Hold it back…</button>
+            </PlainButton>
+            <PlainButton @click="holding = true">Hold it back…</PlainButton>
           </div>
           <LearnedFindings :findings="data.proposed.findings" />
         </template>
@@ -101,9 +97,7 @@ async function answer(id: number, status: 'accepted' | 'held'): Promise<void> {
             something differs by a tenth of a rung or more from what is in use.
           </p>
           <div>
-            <button type="button" class="plain-button" :disabled="busy || waiting" @click="workOut">
-              Work it out now
-            </button>
+            <PlainButton :disabled="busy || waiting" @click="workOut"> Work it out now </PlainButton>
           </div>
         </template>
       </section>

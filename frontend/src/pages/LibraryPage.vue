@@ -4,6 +4,7 @@ import { useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import LibraryFilters from '@/components/library/LibraryFilters.vue'
 import LibraryRow from '@/components/library/LibraryRow.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -118,7 +119,7 @@ async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
     <template v-if="data">
       <p v-if="like" class="row">
         <strong>{{ like.how === 'more' ? 'Like' : 'With the same things as' }} {{ like.of.name }}</strong>
-        <button type="button" class="plain-button" @click="like = null">Back to all</button>
+        <PlainButton @click="like = null">Back to all</PlainButton>
       </p>
       <p v-else>
         <strong>{{ here.length }}</strong> activities this home can offer {{ child.first_name
@@ -128,9 +129,9 @@ async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
         >
       </p>
       <p v-if="notHere.length && rows.length">
-        <button type="button" class="plain-button" :aria-pressed="missing" @click="missing = !missing">
+        <PlainButton :aria-pressed="missing" @click="missing = !missing">
           {{ missing ? 'Back to what this home can offer' : `${notHere.length} more it can’t offer, and why` }}
-        </button>
+        </PlainButton>
       </p>
       <p v-if="!rows.length" class="notice">
         Nothing found. Try a shorter word or fewer filters, or
@@ -151,24 +152,19 @@ async function love(reach: Reach, whose: 'child' | 'me'): Promise<void> {
           @love="love(r, $event)"
         />
       </ul>
-      <button
-        v-if="(missing ? notHere : here).length > shown"
-        type="button"
-        class="plain-button"
-        @click="shown += PAGE"
-      >
+      <PlainButton v-if="(missing ? notHere : here).length > shown" @click="shown += PAGE">
         Show more of {{ (missing ? notHere : here).length }}
-      </button>
+      </PlainButton>
     </template>
     <div v-if="compared.length" class="tray row" role="status">
       <span>{{ compared.length === 2 ? 'Two to compare' : 'Choose another to compare with' }}</span>
-      <RouterLink
+      <PlainButton
         v-if="compared.length === 2"
-        class="plain-button main"
+        main
         :to="{ name: 'compare', query: { a: compared[0], b: compared[1], home: chosen } }"
-        >Side by side</RouterLink
+        >Side by side</PlainButton
       >
-      <button type="button" class="plain-button" @click="compared = []">Clear</button>
+      <PlainButton @click="compared = []">Clear</PlainButton>
     </div>
   </div>
 </template>

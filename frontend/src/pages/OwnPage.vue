@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, Refused, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import LibraryChanges from '@/components/shelf/LibraryChanges.vue'
 import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import OwnAxes from '@/components/shelf/OwnAxes.vue'
@@ -63,7 +64,7 @@ function takeLibrary(field: string, value: unknown): void {
     <nav aria-label="Back"><RouterLink :to="{ name: 'shelf' }">‹ Our library</RouterLink></nav>
     <ProblemNote :error="apart" />
     <p v-if="conflict" class="row">
-      <button type="button" class="plain-button" @click="takeNewest">Keep what I wrote</button>
+      <PlainButton @click="takeNewest">Keep what I wrote</PlainButton>
       <span class="soft">A colleague’s text is replaced by yours.</span>
     </p>
     <template v-if="entry && values && words">
@@ -73,22 +74,16 @@ function takeLibrary(field: string, value: unknown): void {
         <span v-if="entry.has_draft && entry.number" class="tag caution">unshared changes</span>
         <span v-if="may" class="soft small" role="status">{{ said[saved] }}</span>
         <span v-if="may" class="row push">
-          <button v-if="entry.has_draft && entry.number" type="button" class="plain-button" @click="dropDraft">
+          <PlainButton v-if="entry.has_draft && entry.number" @click="dropDraft">
             Back to version {{ entry.number }}
-          </button>
-          <button type="button" class="plain-button" :disabled="busy" @click="archive(!entry.is_archived)">
+          </PlainButton>
+          <PlainButton :disabled="busy" @click="archive(!entry.is_archived)">
             {{ entry.is_archived ? 'Restore' : 'Archive' }}
-          </button>
-          <a class="plain-button" :href="`/api/own/${entry.id}/file`" download>Export</a>
-          <button
-            v-if="entry.has_draft || saved !== 'saved'"
-            type="button"
-            class="plain-button main"
-            :disabled="!ready || busy"
-            @click="share"
-          >
+          </PlainButton>
+          <PlainButton :href="`/api/own/${entry.id}/file`" download>Export</PlainButton>
+          <PlainButton v-if="entry.has_draft || saved !== 'saved'" main :disabled="!ready || busy" @click="share">
             {{ entry.number ? 'Share this version' : 'Share in the clinic' }}
-          </button>
+          </PlainButton>
         </span>
       </header>
       <LibraryChanges :changes="entry.library_changes" @take="takeLibrary" />

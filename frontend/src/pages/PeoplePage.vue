@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import RecordKeeping from '@/components/people/RecordKeeping.vue'
 import ClinicSettings from '@/components/people/ClinicSettings.vue'
 import FreshLink from '@/components/people/FreshLink.vue'
@@ -66,7 +67,7 @@ async function withdraw(id: number): Promise<void> {
                 {{ link.kind === 'reset' ? 'new password' : ROLES[link.role ?? 'assistant'].word.toLowerCase() }}
               </span>
               <span class="soft small">good until {{ momentWords(link.expires_at) }}</span>
-              <button class="plain-button end" type="button" @click="withdraw(link.id)">Withdraw</button>
+              <PlainButton class="end" @click="withdraw(link.id)">Withdraw</PlainButton>
             </li>
           </ul>
         </template>

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import DecisionCard from '@/components/progress/DecisionCard.vue'
 import NotePanel from '@/components/progress/NotePanel.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -33,18 +34,16 @@ const decisions = computed(() => data.value?.decisions ?? [])
         <h1>How it went for {{ data.child_name }}</h1>
       </div>
       <nav class="row right">
-        <RouterLink
+        <PlainButton
           v-for="t in data.together"
           :key="t.run_id"
-          class="plain-button link"
+          class="link"
           :to="{ name: 'results', params: { runId: t.run_id } }"
-          >{{ t.child_name }}’s results</RouterLink
+          >{{ t.child_name }}’s results</PlainButton
         >
-        <RouterLink class="plain-button link" :to="{ name: 'progress', params: { childId: data.child_id } }"
-          >Progress</RouterLink
-        >
-        <RouterLink class="plain-button main link" :to="{ name: 'ask', params: { childId: data.child_id } }"
-          >Plan the next one</RouterLink
+        <PlainButton class="link" :to="{ name: 'progress', params: { childId: data.child_id } }">Progress</PlainButton>
+        <PlainButton main class="link" :to="{ name: 'ask', params: { childId: data.child_id } }"
+          >Plan the next one</PlainButton
         >
       </nav>
     </header>

@@ -2,6 +2,7 @@
 import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunAlerts from '@/components/run/RunAlerts.vue'
@@ -103,13 +104,13 @@ function skip(blockId: string): void {
       <span v-if="unsent" class="small unsent" role="status"
         ><template v-if="away">No network: kept here, </template>{{ unsent }} to send</span
       >
-      <button type="button" class="plain-button" :aria-pressed="led" @click="led = !led">
+      <PlainButton :aria-pressed="led" @click="led = !led">
         {{ led ? 'Step-by-step off' : 'Step-by-step on' }}
-      </button>
-      <button type="button" class="plain-button" @click="leftThumb = !leftThumb">
+      </PlainButton>
+      <PlainButton @click="leftThumb = !leftThumb">
         {{ leftThumb ? 'Right thumb' : 'Left thumb' }}
-      </button>
-      <button type="button" class="plain-button main" @click="finish">Finish</button>
+      </PlainButton>
+      <PlainButton main @click="finish">Finish</PlainButton>
     </header>
     <RunAlerts class="alerts" :alerts="run.alerts" />
     <EarlyEnd v-if="asks" :left="left" :of="of" @on="asks = false" @end="finish" />
@@ -155,13 +156,9 @@ function skip(blockId: string): void {
           <template v-else>{{ rest ?? told?.words ?? (block.do_first || block.say) }}</template>
         </div>
         <p v-if="today && block" class="row today" role="status">
-          <span>{{ today.words }}</span><button
-            type="button"
-            class="plain-button tall"
-            @click="tap(block.id, 'grade', { grade: today.grade })"
-          >
+          <span>{{ today.words }}</span><PlainButton tall @click="tap(block.id, 'grade', { grade: today.grade })">
             {{ today.kind === 'up' ? 'Harder' : 'Easier' }}
-          </button>
+          </PlainButton>
         </p>
         <RunGrade :block="block" :grade="grade" @grade="tap(block.id, 'grade', { grade: $event })" />
         <RunMarks :block="block" :marks="tally.marks" @mark="tap(block.id, 'mark', { mark: $event })" />
@@ -172,11 +169,11 @@ function skip(blockId: string): void {
             @hand="tap(block.id, 'hand', { hand: $event })"
           />
           <RunHold :best="tally.bestHold" :sum="tally.holdSum" @held="tap(block.id, 'hold', { seconds: $event })" />
-          <button type="button" class="plain-button tall" @click="took.drop()">Dropped</button>
-          <button type="button" class="plain-button tall" @click="tap(block.id, paused ? 'resume' : 'pause')">
+          <PlainButton tall @click="took.drop()">Dropped</PlainButton>
+          <PlainButton tall @click="tap(block.id, paused ? 'resume' : 'pause')">
             {{ paused ? 'Go on' : 'Pause' }}
-          </button>
-          <button type="button" class="plain-button tall" @click="skip(block.id)">Skip</button>
+          </PlainButton>
+          <PlainButton tall @click="skip(block.id)">Skip</PlainButton>
         </div>
         <RunMeasures
           :key="block.id"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import EarlyEnd from '@/components/run/EarlyEnd.vue'
 import RunColumn from '@/components/run/RunColumn.vue'
@@ -50,10 +51,8 @@ watch(blocks, (now, before) => {
       <span v-if="unsent" class="small" role="status"
         ><template v-if="away">No network: kept here, </template>{{ unsent }} to send</span
       >
-      <button type="button" class="plain-button tall" :disabled="at >= blocks.length - 1" @click="at += 1">
-        Next activity
-      </button>
-      <button type="button" class="plain-button main tall" :disabled="busy" @click="finish">Finish</button>
+      <PlainButton tall :disabled="at >= blocks.length - 1" @click="at += 1"> Next activity </PlainButton>
+      <PlainButton main tall :disabled="busy" @click="finish">Finish</PlainButton>
     </header>
     <EarlyEnd v-if="asks" :left="left" :of="of" @on="asks = false" @end="finish" />
     <ProblemNote :error="error ?? failed" />

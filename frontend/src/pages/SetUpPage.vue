@@ -2,6 +2,7 @@
 import { reactive, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import DoorFrame from '@/components/door/DoorFrame.vue'
 import NewSignIn from '@/components/door/NewSignIn.vue'
 import ClinicFields from '@/components/people/ClinicFields.vue'
@@ -46,7 +47,7 @@ async function save(): Promise<void> {
       <NewSignIn v-model="person" :at="at" />
       <ProblemNote :error="apart" />
       <div class="row">
-        <button class="plain-button main" :disabled="busy">Set up</button>
+        <PlainButton type="submit" main :disabled="busy">Set up</PlainButton>
         <RouterLink v-if="setup?.demo" :to="{ name: 'sign-in' }">Look round the demo clinic first</RouterLink>
       </div>
     </el-form>

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import OwnFiles from '@/components/shelf/OwnFiles.vue'
 import OwnLine from '@/components/shelf/OwnLine.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
@@ -64,33 +65,16 @@ async function show(activityId: string): Promise<void> {
     <div class="row">
       <h1>Our library</h1>
       <span v-if="may" class="row push">
-        <button type="button" class="plain-button main" :aria-expanded="beginning" @click="beginning = !beginning">
-          New activity
-        </button>
-        <button
-          type="button"
-          class="plain-button"
-          :disabled="busy"
-          @click="begin({ kind: 'thing', values: emptyThing(), blank: '', copy_of: '' })"
-        >
+        <PlainButton main :aria-expanded="beginning" @click="beginning = !beginning"> New activity </PlainButton>
+        <PlainButton :disabled="busy" @click="begin({ kind: 'thing', values: emptyThing(), blank: '', copy_of: '' })">
           New thing
-        </button>
-        <button
-          type="button"
-          class="plain-button"
-          :disabled="busy"
-          @click="begin({ kind: 'task', blank: 'task', copy_of: '' })"
-        >
+        </PlainButton>
+        <PlainButton :disabled="busy" @click="begin({ kind: 'task', blank: 'task', copy_of: '' })">
           New wanted task
-        </button>
-        <button
-          type="button"
-          class="plain-button"
-          :disabled="busy"
-          @click="begin({ kind: 'format', blank: 'format', copy_of: '' })"
-        >
+        </PlainButton>
+        <PlainButton :disabled="busy" @click="begin({ kind: 'format', blank: 'format', copy_of: '' })">
           New format
-        </button>
+        </PlainButton>
       </span>
     </div>
     <ProblemNote :error="error ?? refused" />
@@ -139,7 +123,7 @@ async function show(activityId: string): Promise<void> {
       <ul class="rows">
         <li v-for="h in hidden.activities" :key="h.id">
           {{ h.name }}
-          <button v-if="may" type="button" class="plain-button push" @click="show(h.id)">Show again</button>
+          <PlainButton v-if="may" class="push" @click="show(h.id)">Show again</PlainButton>
         </li>
       </ul>
     </details>

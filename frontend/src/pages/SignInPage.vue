@@ -2,6 +2,7 @@
 import { onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, Refused, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import DoorFrame from '@/components/door/DoorFrame.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -44,7 +45,7 @@ async function signIn(): Promise<void> {
         >Code from your app <input v-model="form.code" inputmode="numeric" autocomplete="one-time-code" maxlength="20"
       /></label>
       <ProblemNote :error="error" />
-      <button class="plain-button main" :disabled="busy">Sign in</button>
+      <PlainButton type="submit" main :disabled="busy">Sign in</PlainButton>
       <p v-if="setup?.open">
         This is the demo clinic. <RouterLink :to="{ name: 'set-up' }">Set up your own</RouterLink>
       </p>

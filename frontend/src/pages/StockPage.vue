@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ShelfTile from '@/components/cupboard/ShelfTile.vue'
 import StarterList from '@/components/cupboard/StarterList.vue'
 import StockStarts from '@/components/cupboard/StockStarts.vue'
@@ -51,7 +52,7 @@ function taken(now: Schemas['Counts']): void {
     <div class="row">
       <h2>What is at {{ place?.name ?? child.home_name }}?</h2>
       <span class="soft" role="status">{{ have }} things{{ unsent ? ', saving…' : have ? ', saved' : '' }}</span>
-      <RouterLink class="plain-button push" :to="{ name: 'cupboard' }">See the cupboard</RouterLink>
+      <PlainButton class="push" :to="{ name: 'cupboard' }">See the cupboard</PlainButton>
     </div>
     <ProblemNote :error="error" />
     <StockStarts v-if="shelves" :home-id="homeId" :shelves="shelves" :counts="counts" @set="set" @taken="taken" />

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ChildPicker from '@/components/bench/ChildPicker.vue'
 import GroupTable from '@/components/bench/GroupTable.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
@@ -69,15 +70,15 @@ async function run(): Promise<void> {
         {{ ' ' }}<span class="soft">minutes</span>
         <el-input-number v-model="ask.adults" :min="1" :max="6" aria-label="Adults at the table" />
         {{ ' ' }}<span class="soft">{{ ask.adults === 1 ? 'adult' : 'adults' }} at the table</span>
-        <button class="plain-button main go" :disabled="busy || ask.children.length < 2">
+        <PlainButton type="submit" main class="go" :disabled="busy || ask.children.length < 2">
           {{ busy ? 'Planning…' : ask.children.length < 2 ? 'Choose two or more' : 'Plan it' }}
-        </button>
+        </PlainButton>
       </div>
     </form>
     <ProblemNote :error="error ?? failed" />
     <template v-if="group && groupId">
       <p class="row end">
-        <button type="button" class="plain-button main" :disabled="busy" @click="run">Run it, all on one screen</button>
+        <PlainButton main :disabled="busy" @click="run">Run it, all on one screen</PlainButton>
       </p>
       <GroupTable :group="group" />
       <LeftOutList v-if="group.left_out?.length" :items="group.left_out" />

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import AimReasons from '@/components/bench/AimReasons.vue'
 import DayField from '@/components/shared/DayField.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -113,25 +114,18 @@ async function plan(): Promise<void> {
           >
         </div>
       </fieldset>
-      <button class="plain-button main go" :disabled="busy || Boolean(aims.length && !ask.targets.length)">
+      <PlainButton type="submit" main class="go" :disabled="busy || Boolean(aims.length && !ask.targets.length)">
         {{ busy ? 'Planning…' : 'Plan the week' }}
-      </button>
+      </PlainButton>
     </form>
     <AimReasons v-if="!week" :aims="aims?.filter((x) => ask.targets.includes(x.target)) ?? []" />
     <ProblemNote :error="error" />
     <WeekTable v-if="week" :week="week" />
     <p v-if="weeks && weeks.length > 1" class="row">
       <span class="soft">Other weeks:</span>
-      <button
-        v-for="w in weeks"
-        :key="w.id"
-        type="button"
-        class="plain-button"
-        :aria-pressed="w.id === shownId"
-        @click="chosen = w.id"
-      >
+      <PlainButton v-for="w in weeks" :key="w.id" :aria-pressed="w.id === shownId" @click="chosen = w.id">
         {{ dayWords(w.starts_on) }}
-      </button>
+      </PlainButton>
     </p>
     <p v-if="weeks && !weeks.length" class="soft">
       No home week yet. One or two activities a day is plenty: long lists don’t get done.

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import { stretched, type Block } from '@/composables/useBench'
 import { minutesWords, rungWords } from '@/logic/words'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import BlockDetails from '@/components/bench/BlockDetails.vue'
 import GradeSteps from '@/components/bench/GradeSteps.vue'
 import GradeDial from '@/components/bench/GradeDial.vue'
@@ -106,34 +107,22 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
         @jump="jump"
       />
       <span v-if="may('plan.edit')" class="row minutes"
-        ><button type="button" class="plain-button" aria-label="One set less" @click="stretch(-1)">−</button
+        ><PlainButton aria-label="One set less" @click="stretch(-1)">−</PlainButton
         ><strong>{{ sets }} {{ sets === 1 ? 'set' : 'sets' }}</strong
-        ><button type="button" class="plain-button" aria-label="One set more" @click="stretch(1)">+</button></span
+        ><PlainButton aria-label="One set more" @click="stretch(1)">+</PlainButton></span
       >
       <template v-if="may('plan.edit')">
-        <button type="button" class="plain-button" :aria-pressed="block.locked" @click="put({ locked: !block.locked })">
+        <PlainButton :aria-pressed="block.locked" @click="put({ locked: !block.locked })">
           {{ block.locked ? 'Unlock' : 'Lock' }}
-        </button>
-        <button
-          type="button"
-          class="plain-button"
-          :disabled="position === 0"
-          aria-label="Move earlier"
-          @click="emit('move', -1)"
-        >
+        </PlainButton>
+        <PlainButton :disabled="position === 0" aria-label="Move earlier" @click="emit('move', -1)">
           ◂ Earlier
-        </button>
-        <button
-          type="button"
-          class="plain-button"
-          :disabled="position === last"
-          aria-label="Move later"
-          @click="emit('move', 1)"
-        >
+        </PlainButton>
+        <PlainButton :disabled="position === last" aria-label="Move later" @click="emit('move', 1)">
           Later ▸
-        </button>
-        <button type="button" class="plain-button" @click="emit('remove')">Remove</button>
-        <button type="button" class="plain-button" @click="emit('exclude', block.activity_id)">Not this one</button>
+        </PlainButton>
+        <PlainButton @click="emit('remove')">Remove</PlainButton>
+        <PlainButton @click="emit('exclude', block.activity_id)">Not this one</PlainButton>
       </template>
     </div>
     <div v-if="forecast" class="turning">
@@ -150,23 +139,16 @@ const swap = (a: Schemas['AlternativeOut']): void => put({ activity_id: a.activi
     </div>
     <div v-if="forecast?.equals.length" class="row">
       <span class="soft">Same rung, another activity:</span>
-      <button
+      <PlainButton
         v-for="a in forecast.equals.slice(0, allEquals ? undefined : NEAREST)"
         :key="a.activity_id"
-        type="button"
-        class="plain-button"
         @click="swap(a)"
       >
         {{ a.name }}
-      </button>
-      <button
-        v-if="!allEquals && forecast.equals.length > NEAREST"
-        type="button"
-        class="plain-button"
-        @click="allEquals = true"
-      >
+      </PlainButton>
+      <PlainButton v-if="!allEquals && forecast.equals.length > NEAREST" @click="allEquals = true">
         {{ forecast.equals.length - NEAREST }} more
-      </button>
+      </PlainButton>
     </div>
     <BlockDetails
       v-if="shown"

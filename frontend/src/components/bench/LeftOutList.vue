@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
 
 const { items, planId = '' } = defineProps<{ items: Schemas['LeftOutOut'][]; planId?: string }>()
@@ -70,14 +71,9 @@ const groups = computed(() =>
           aria-live="polite"
         >
           <strong>{{ item.name }}</strong> {{ asked[item.activity_id] }}
-          <button
-            v-if="possible[item.activity_id]"
-            type="button"
-            class="plain-button"
-            @click="emit('bringIn', item.activity_id)"
-          >
+          <PlainButton v-if="possible[item.activity_id]" @click="emit('bringIn', item.activity_id)">
             Bring in {{ item.name }}
-          </button>
+          </PlainButton>
         </p>
       </template>
       <ul v-else>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
 import type { Plan } from '@/composables/useBench'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 /** On paper, as a favourite, or as the start of another plan. */
@@ -37,10 +38,10 @@ async function copy(): Promise<void> {
 <template>
   <section class="sheet stack" aria-label="Keep and print">
     <div class="row">
-      <a class="plain-button" :href="`/api/plans/${plan.id}/sheet`" target="_blank" rel="noopener">Prep sheet</a>
-      <a class="plain-button" :href="`/api/plans/${plan.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</a>
-      <a class="plain-button" :href="`/api/plans/${plan.id}/strip`" target="_blank" rel="noopener">The child's strip</a>
-      <button type="button" class="plain-button" @click="copy">Start another from this</button>
+      <PlainButton :href="`/api/plans/${plan.id}/sheet`" target="_blank" rel="noopener">Prep sheet</PlainButton>
+      <PlainButton :href="`/api/plans/${plan.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</PlainButton>
+      <PlainButton :href="`/api/plans/${plan.id}/strip`" target="_blank" rel="noopener">The child's strip</PlainButton>
+      <PlainButton @click="copy">Start another from this</PlainButton>
     </div>
     <form class="row" @submit.prevent="keep(name)">
       <el-input
@@ -50,8 +51,8 @@ async function copy(): Promise<void> {
         placeholder="Favourite name"
         aria-label="Name of a favourite"
       />
-      <button class="plain-button" :disabled="!name || name === plan.name">Keep</button>
-      <button v-if="plan.name" type="button" class="plain-button" @click="keep('')">Remove from favourites</button>
+      <PlainButton type="submit" :disabled="!name || name === plan.name">Keep</PlainButton>
+      <PlainButton v-if="plan.name" @click="keep('')">Remove from favourites</PlainButton>
     </form>
     <ProblemNote :error="error" />
   </section>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { dayWords, minutesWords } from '@/logic/words'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ChoiceWhy from '@/components/bench/ChoiceWhy.vue'
 import LeftOutList from '@/components/bench/LeftOutList.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
@@ -17,10 +18,10 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
       <h2>Week from {{ dayWords(week.starts_on) }}</h2>
       <ChoiceWhy :status="week.status" :well-spent="week.well_spent" :bound="week.bound" />
       <span class="row right">
-        <a class="plain-button main" :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener"
-          >Family sheet</a
+        <PlainButton main :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener"
+          >Family sheet</PlainButton
         >
-        <a class="plain-button" :href="`/api/weeks/${week.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</a>
+        <PlainButton :href="`/api/weeks/${week.id}/sheet.pdf`" target="_blank" rel="noopener">PDF</PlainButton>
       </span>
     </div>
     <ol class="days">

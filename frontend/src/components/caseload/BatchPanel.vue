@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 /** Plans for many children made in the background, with progress, then looked at one by one. */
@@ -41,9 +42,9 @@ async function look(line: Schemas['BatchLineOut']): Promise<void> {
 <template>
   <section :class="{ sheet: working || open.length }" aria-label="Plans made in the background">
     <div class="row">
-      <button type="button" class="plain-button" :disabled="!children.length || working" @click="ask">
+      <PlainButton :disabled="!children.length || working" @click="ask">
         {{ children.length === 1 ? 'Plan this one' : `Plan these ${children.length}` }} in the background
-      </button>
+      </PlainButton>
       <template v-if="batch && (working || open.length)">
         <progress
           :value="batch.done"
@@ -60,9 +61,9 @@ async function look(line: Schemas['BatchLineOut']): Promise<void> {
     <ProblemNote :error="error" />
     <ul v-if="open.length && !working">
       <li v-for="line in open" :key="line.id">
-        <button type="button" class="plain-button" :class="{ main: line.status === 'planned' }" @click="look(line)">
+        <PlainButton :class="{ main: line.status === 'planned' }" @click="look(line)">
           {{ line.child_name }}
-        </button>
+        </PlainButton>
         <span class="small">{{ line.status === 'planned' ? line.blocks.join(', ') : line.words }}</span>
       </li>
     </ul>

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
@@ -52,9 +53,9 @@ async function save(): Promise<void> {
         and visits already booked are left off the calendar.
       </p>
       <ProblemNote :error="apart" />
-      <button class="plain-button main" :disabled="busy">
+      <PlainButton type="submit" main :disabled="busy">
         {{ form.care === 'discharged' ? 'Discharge' : 'Archive' }} {{ child.first_name }}
-      </button>
+      </PlainButton>
     </el-form>
   </el-drawer>
 </template>

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import RecordOut from '@/components/caseload/RecordOut.vue'
 import CareEnd from '@/components/caseload/CareEnd.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -69,19 +70,13 @@ async function bringBack(): Promise<void> {
         >
         {{ child.closing_words }}
       </p>
-      <button
-        v-if="me?.may.includes('child.close')"
-        type="button"
-        class="plain-button"
-        :disabled="busy"
-        @click="bringBack"
-      >
+      <PlainButton v-if="me?.may.includes('child.close')" :disabled="busy" @click="bringBack">
         Bring {{ child.first_name }} back
-      </button>
+      </PlainButton>
     </template>
-    <button v-else-if="me?.may.includes('child.close')" type="button" class="plain-button" @click="ending = true">
+    <PlainButton v-else-if="me?.may.includes('child.close')" @click="ending = true">
       Discharge or archive…
-    </button>
+    </PlainButton>
     <RecordOut :child="child" />
     <CareEnd v-if="ending" :child="child" @close="ending = false" />
   </section>

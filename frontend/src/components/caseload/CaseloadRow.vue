@@ -3,6 +3,7 @@ import type { Schemas } from '@/api/client'
 import { useMay } from '@/composables/useMay'
 import { useMe } from '@/composables/useMe'
 import { ageWords, daysAgo, standingNames } from '@/logic/words'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 const { data: me } = useMe()
 const may = useMay()
@@ -27,18 +28,19 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       <strong v-if="child.is_due">Due</strong>
       <span class="soft">{{ child.last_on ? `seen ${daysAgo(child.last_on, new Date())}` : 'first session' }}</span>
     </span>
-    <RouterLink
+    <PlainButton
       v-if="child.standings[0]?.id === 'new' && may('plan.make')"
-      class="plain-button main go"
+      main
+      class="go"
       :to="{ name: 'child', params: { childId: child.id } }"
-      >First look</RouterLink
+      >First look</PlainButton
     >
-    <RouterLink
+    <PlainButton
       v-else
-      class="plain-button go"
+      class="go"
       :class="{ main: child.is_due }"
       :to="{ name: 'ask', params: { childId: child.id } }"
-      >{{ may('plan.make') ? 'Plan' : 'Sessions' }}</RouterLink
+      >{{ may('plan.make') ? 'Plan' : 'Sessions' }}</PlainButton
     >
   </li>
 </template>

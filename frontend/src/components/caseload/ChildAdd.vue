@@ -4,6 +4,7 @@ import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import HandFields from '@/components/caseload/HandFields.vue'
 import DayField from '@/components/shared/DayField.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
@@ -67,7 +68,7 @@ async function save(): Promise<void> {
       <PlaceFields v-if="draft.home_id === NEW_PLACE" v-model="draft.place" :at="atPlace" :usual="usualName" />
       <ProblemNote :error="apart" />
       <div class="row">
-        <button class="plain-button main" :disabled="busy">Add</button>
+        <PlainButton type="submit" main :disabled="busy">Add</PlainButton>
         <span class="soft small">Allergies and precautions are asked about before the first session.</span>
       </div>
     </el-form>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** The four steps to a first session, beside the work; closed with one tap. */
 const { list } = defineProps<{ list: Schemas['CaseloadOut'] }>()
@@ -13,7 +14,7 @@ const seen = computed(() => list.children.some((c) => c.last_on))
   <section v-if="!seen" class="sheet steps" aria-label="First steps">
     <div class="row">
       <h2>Your first session</h2>
-      <button type="button" class="plain-button close" @click="emit('close')">I know the way</button>
+      <PlainButton class="close" @click="emit('close')">I know the way</PlainButton>
     </div>
     <ol>
       <li :class="{ done: child }"><strong>A child.</strong> Six fields; the rest is asked for when it matters.</li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChildChanged } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
@@ -32,7 +33,7 @@ async function keep(): Promise<void> {
   <section :aria-label="`Meeting ${approach.name}`" class="approach">
     <div class="row">
       <strong>Meeting {{ approach.name }}</strong>
-      <button type="button" class="plain-button small" :aria-expanded="open" @click="open = !open">Met…</button>
+      <PlainButton class="small" :aria-expanded="open" @click="open = !open">Met…</PlainButton>
     </div>
     <p class="small">
       {{ approach.words }} <span class="soft">next: {{ approach.next_words }}</span>
@@ -51,7 +52,7 @@ async function keep(): Promise<void> {
         <span class="small soft">seconds</span>
       </div>
       <ProblemNote :error="error" />
-      <button type="button" class="plain-button main" :disabled="busy" @click="keep">Keep it</button>
+      <PlainButton main :disabled="busy" @click="keep">Keep it</PlainButton>
     </div>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
@@ -31,8 +32,8 @@ async function none(): Promise<void> {
 <template>
   <section v-if="unsaid" class="notice row" aria-label="Allergies and precautions">
     <span><strong>Allergies? Precautions?</strong> Nothing has been noted for {{ child.first_name }} yet.</span>
-    <button type="button" class="plain-button" :disabled="busy" @click="none">None known</button>
-    <button type="button" class="plain-button" @click="emit('note')">Note them…</button>
+    <PlainButton :disabled="busy" @click="none">None known</PlainButton>
+    <PlainButton @click="emit('note')">Note them…</PlainButton>
     <ProblemNote :error="error" />
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import type { Child } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
@@ -32,17 +33,15 @@ async function begin(homeId: number): Promise<void> {
       {{ child.wanted.length ? 'the wanted tasks need' : 'a session would build on' }}.
     </p>
     <div class="row">
-      <button
+      <PlainButton
         v-for="(p, i) in places"
         :key="p.id"
-        type="button"
-        class="plain-button"
         :class="{ main: i === 0 && !again }"
         :disabled="busy"
         @click="begin(p.id)"
       >
         {{ again ? 'Look again' : 'First look' }} at {{ p.name }}
-      </button>
+      </PlainButton>
     </div>
     <ProblemNote :error="error" />
   </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import HandFields from '@/components/caseload/HandFields.vue'
 import DayField from '@/components/shared/DayField.vue'
 import TaskPicker from '@/components/shared/TaskPicker.vue'
@@ -185,10 +186,10 @@ function say(value: unknown): string {
             {{ name.replaceAll('_', ' ') }}: {{ say(value) }} (yours: {{ say(form[name as keyof typeof form]) }})
           </li>
         </ul>
-        <button type="button" class="plain-button" @click="takeMine">Save mine over theirs</button>
+        <PlainButton @click="takeMine">Save mine over theirs</PlainButton>
       </div>
       <ProblemNote v-else :error="refused ?? other" />
-      <button class="plain-button main">Save</button>
+      <PlainButton type="submit" main>Save</PlainButton>
     </el-form>
   </el-drawer>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Child } from '@/composables/useChild'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import GradedApproach from '@/components/caseload/GradedApproach.vue'
 import WantedTask from '@/components/caseload/WantedTask.vue'
 import { useWords } from '@/composables/useWords'
@@ -49,7 +50,7 @@ const facts = computed(() => [
         </li>
       </ul>
     </div>
-    <button type="button" class="plain-button" @click="$emit('edit')">Edit profile</button>
+    <PlainButton @click="$emit('edit')">Edit profile</PlainButton>
   </aside>
 </template>
 

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import type { Child } from '@/composables/useChild'
 import { useDoing } from '@/composables/useDoing'
@@ -51,7 +52,7 @@ async function remove(): Promise<void> {
         ><el-input v-model="form.name" autocomplete="off"
       /></el-form-item>
       <ProblemNote :error="apart" />
-      <button class="plain-button" :disabled="busy">Delete the whole record</button>
+      <PlainButton type="submit" :disabled="busy">Delete the whole record</PlainButton>
     </el-form>
   </div>
 </template>

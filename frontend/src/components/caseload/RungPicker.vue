@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { type Child, useChildChanged } from '@/composables/useChild'
 import { ageWords, proofWords } from '@/logic/words'
@@ -49,10 +50,10 @@ async function choose(rung: number): Promise<void> {
     </p>
     <ol class="rungs">
       <li v-for="rung in ladder.rungs" :key="rung.number">
-        <button type="button" class="plain-button" @click="choose(rung.number)">
+        <PlainButton @click="choose(rung.number)">
           <strong>{{ rung.number }}</strong> <span>{{ rung.words }}</span>
           <span v-if="rung.age_months" class="soft small">often from {{ ageWords(rung.age_months) }}</span>
-        </button>
+        </PlainButton>
       </li>
     </ol>
     <ProblemNote :error="error" />

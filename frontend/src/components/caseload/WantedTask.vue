@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import TaskChain from '@/components/shared/TaskChain.vue'
 import { useChildChanged } from '@/composables/useChild'
@@ -44,7 +45,7 @@ async function keep(): Promise<void> {
   <section :aria-label="task.name" class="task">
     <div class="row">
       <strong>{{ task.name }}</strong>
-      <button type="button" class="plain-button small" :aria-expanded="open" @click="open = !open">Seen…</button>
+      <PlainButton class="small" :aria-expanded="open" @click="open = !open">Seen…</PlainButton>
     </div>
     <p class="small" :class="{ managed: task.managed }">{{ task.words }}</p>
     <p v-if="lacks.length" class="small soft">Short of {{ lacks.join(', ') }}.</p>
@@ -73,7 +74,7 @@ async function keep(): Promise<void> {
       /></el-select>
       <el-checkbox v-model="seen.unasked">Unasked</el-checkbox>
       <ProblemNote :error="error" />
-      <button type="button" class="plain-button main" :disabled="busy" @click="keep">Keep it</button>
+      <PlainButton main :disabled="busy" @click="keep">Keep it</PlainButton>
       <p class="small soft">A good moment to look: {{ task.at_home }}.</p>
     </div>
   </section>

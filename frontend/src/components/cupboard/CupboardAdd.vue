@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const { homeId, childId } = defineProps<{ homeId: number; childId: number }>()
@@ -43,7 +44,7 @@ async function add(): Promise<void> {
       >
     </el-select>
     <el-input-number v-if="chosen" v-model="count" class="count" :min="0" :max="9999" aria-label="How many" />
-    <button class="plain-button" :class="{ main: chosen }" :disabled="!chosen">Add</button>
+    <PlainButton type="submit" :class="{ main: chosen }" :disabled="!chosen">Add</PlainButton>
     <ProblemNote :error="error" />
   </form>
 </template>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import { useForget } from '@/composables/useForget'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
@@ -71,7 +72,7 @@ async function made(m: Schemas['RecipeOut']): Promise<void> {
             <VerdictSign :status="h.status" /><span>{{ h.reason }} {{ h.remedy }}</span>
           </p>
           <div>
-            <button type="button" class="plain-button" @click="made(m)">Made: add {{ m.makes }} to the cupboard</button>
+            <PlainButton @click="made(m)">Made: add {{ m.makes }} to the cupboard</PlainButton>
           </div>
         </div>
       </li>

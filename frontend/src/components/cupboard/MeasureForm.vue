@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import MeasureHelp from '@/components/cupboard/MeasureHelp.vue'
 
 const { item, save, said } = defineProps<{
@@ -39,7 +40,7 @@ async function keep(): Promise<void> {
         @found="(field, value) => (form[field] = Number(value.toFixed(1)))"
       />
       <p v-if="said" class="notice barred" role="alert">{{ said }}</p>
-      <button class="plain-button main">Keep</button>
+      <PlainButton type="submit" main>Keep</PlainButton>
     </el-form>
   </el-dialog>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** Measures odd things with water, coins, kitchen scales or known widths; the core does the arithmetic. */
 const { fields } = defineProps<{ fields: string[] }>()
@@ -64,16 +65,9 @@ async function measure(): Promise<void> {
   <div v-if="ways.length" class="stack help">
     <div class="row">
       <span class="soft small">No gauge?</span
-      ><button
-        v-for="w in ways"
-        :key="w.id"
-        type="button"
-        class="plain-button"
-        :aria-pressed="way === w.id"
-        @click="way = w.id"
-      >
+      ><PlainButton v-for="w in ways" :key="w.id" :aria-pressed="way === w.id" @click="way = w.id">
         {{ w.words }}
-      </button>
+      </PlainButton>
     </div>
     <div v-if="way" class="row">
       <label v-if="way === 'water'">Water, ml <el-input-number v-model="form.water_ml" :controls="false" /></label>
@@ -92,7 +86,7 @@ async function measure(): Promise<void> {
         ><label>Passes, mm <el-input v-model="form.passes" /></label
         ><label>Does not, mm <el-input v-model="form.stops" /></label
       ></template>
-      <button type="button" class="plain-button" @click="measure">Work it out</button>
+      <PlainButton @click="measure">Work it out</PlainButton>
     </div>
     <p v-if="said" aria-live="polite">
       <strong>{{ said }}</strong>

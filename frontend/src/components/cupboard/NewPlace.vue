@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -26,7 +27,7 @@ async function add(): Promise<void> {
     <h3>Another place</h3>
     <PlaceFields v-model="place" :at="at" />
     <ProblemNote :error="apart" />
-    <button class="plain-button" :disabled="busy">Add this place</button>
+    <PlainButton type="submit" :disabled="busy">Add this place</PlainButton>
   </el-form>
 </template>
 

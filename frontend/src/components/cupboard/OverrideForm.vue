@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChildChanged } from '@/composables/useChild'
 
@@ -29,9 +30,9 @@ async function allow(): Promise<void> {
 
 <template>
   <div class="stack">
-    <button v-if="!open" type="button" class="plain-button open" @click="open = true">
+    <PlainButton v-if="!open" class="open" @click="open = true">
       Allow, with an adult within arm’s reach and a reason…
-    </button>
+    </PlainButton>
     <form v-else class="row" @submit.prevent="allow">
       <el-input
         v-model="reason"
@@ -40,8 +41,8 @@ async function allow(): Promise<void> {
         placeholder="Who watches, and why it is all right"
         aria-label="Reason for allowing it"
       />
-      <button class="plain-button main">Allow</button>
-      <button type="button" class="plain-button" @click="open = false">Leave it barred</button>
+      <PlainButton type="submit" main>Allow</PlainButton>
+      <PlainButton @click="open = false">Leave it barred</PlainButton>
     </form>
     <ProblemNote :error="error" />
   </div>

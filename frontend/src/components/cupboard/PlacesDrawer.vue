@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import NewPlace from '@/components/cupboard/NewPlace.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -83,7 +84,7 @@ async function savePlace(): Promise<void> {
         </el-select>
       </el-form-item>
       <ProblemNote :error="ofChild.apart.value" />
-      <button class="plain-button main" :disabled="ofChild.busy.value">Save</button>
+      <PlainButton type="submit" main :disabled="ofChild.busy.value">Save</PlainButton>
     </el-form>
     <el-form label-position="top" novalidate class="place" @submit.prevent="savePlace">
       <h3>{{ place.name }}</h3>
@@ -92,16 +93,16 @@ async function savePlace(): Promise<void> {
         <el-checkbox v-model="form.is_archived">Archived: kept with its cupboard, offered no more</el-checkbox>
       </el-form-item>
       <ProblemNote :error="ofPlace.apart.value" />
-      <button class="plain-button" :disabled="ofPlace.busy.value">Save {{ place.name }}</button>
+      <PlainButton type="submit" :disabled="ofPlace.busy.value">Save {{ place.name }}</PlainButton>
     </el-form>
     <section v-if="may('home.add')" class="place">
       <NewPlace v-if="adding" @added="emit('added', $event)" />
-      <button v-else class="plain-button" type="button" @click="adding = true">Add another place…</button>
+      <PlainButton v-else @click="adding = true">Add another place…</PlainButton>
     </section>
     <section v-if="archived.length" class="place">
       <h3>Archived</h3>
       <p v-for="h in archived" :key="h.id" class="row">
-        {{ h.name }} <button class="plain-button" type="button" @click="bringBack(h)">Bring back</button>
+        {{ h.name }} <PlainButton @click="bringBack(h)">Bring back</PlainButton>
       </p>
     </section>
   </el-drawer>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useOpenHomes } from '@/composables/usePlaces'
@@ -36,9 +37,8 @@ async function take(): Promise<void> {
 
 <template>
   <div class="row starts">
-    <button
-      type="button"
-      class="plain-button main"
+    <PlainButton
+      main
       @click="
         emit(
           'set',
@@ -50,12 +50,12 @@ async function take(): Promise<void> {
       "
     >
       The usual kitchen
-    </button>
-    <button type="button" class="plain-button" @click="emit('set', usual(shelves, counts))">The usual home</button>
+    </PlainButton>
+    <PlainButton @click="emit('set', usual(shelves, counts))">The usual home</PlainButton>
     <el-select v-model="from" class="from" placeholder="Copy from…" aria-label="Copy from" filterable @change="copy">
       <el-option v-for="h in homes.filter((x) => x.id !== homeId)" :key="h.id" :value="h.id" :label="h.name" />
     </el-select>
-    <button type="button" class="plain-button" :disabled="busy" @click="file?.click()">From a list (CSV)…</button>
+    <PlainButton :disabled="busy" @click="file?.click()">From a list (CSV)…</PlainButton>
     <input
       ref="file"
       class="visually-hidden"
@@ -64,8 +64,8 @@ async function take(): Promise<void> {
       aria-label="List as CSV"
       @change="take"
     />
-    <a class="plain-button" :href="`/api/homes/${homeId}/checklist`" target="_blank" rel="noopener"
-      >Checklist to print</a
+    <PlainButton :href="`/api/homes/${homeId}/checklist`" target="_blank" rel="noopener"
+      >Checklist to print</PlainButton
     >
     <ProblemNote :error="error" />
   </div>

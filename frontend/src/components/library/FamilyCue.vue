@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { api, unwrap } from '@/api/client'
 import { useDoing } from '@/composables/useDoing'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** What this family says in place of the spoken cue: on plans, at the table and on every sheet. */
 const { childId, activityId, said, usual } = defineProps<{
@@ -34,20 +35,18 @@ async function keep(to: string): Promise<void> {
 
 <template>
   <p v-if="!open" class="no-print">
-    <button type="button" class="plain-button" @click="open = true">
+    <PlainButton @click="open = true">
       {{ words ? 'Change how this family says it' : 'Say it in this family’s words' }}
-    </button>
-    <button v-if="words" type="button" class="plain-button" :disabled="busy" @click="keep('')">
-      Back to the usual
-    </button>
+    </PlainButton>
+    <PlainButton v-if="words" :disabled="busy" @click="keep('')"> Back to the usual </PlainButton>
   </p>
   <el-form v-else class="no-print" @submit.prevent="keep(words)">
     <el-form-item label="What this family says" :error="at('words')">
       <el-input v-model="words" maxlength="120" :placeholder="usual" />
     </el-form-item>
     <p v-if="apart" class="wrong" role="alert">{{ apart.message }}</p>
-    <button class="plain-button main" :disabled="busy">Keep</button>
-    <button type="button" class="plain-button" @click="open = false">Cancel</button>
+    <PlainButton type="submit" main :disabled="busy">Keep</PlainButton>
+    <PlainButton @click="open = false">Cancel</PlainButton>
   </el-form>
 </template>
 

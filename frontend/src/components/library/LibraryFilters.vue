@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 import { useWords } from '@/composables/useWords'
 import { SORTS, type Filter, type Sort } from '@/logic/library'
@@ -81,9 +82,7 @@ function set<K extends keyof Filter>(key: K, value: Filter[K]): void {
       >
         {{ label }}
       </button>
-      <button type="button" class="plain-button" :aria-expanded="more" @click="more = !more">
-        More{{ count ? ` (${count})` : '' }}
-      </button>
+      <PlainButton :aria-expanded="more" @click="more = !more"> More{{ count ? ` (${count})` : '' }} </PlainButton>
       <el-select v-model="sort" class="sort" aria-label="In which order"
         ><el-option v-for="(label, id) in SORTS" :key="id" :value="id" :label="label"
       /></el-select>

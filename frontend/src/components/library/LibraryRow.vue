@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Reach } from '@/logic/library'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import LibraryDials from '@/components/library/LibraryDials.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
@@ -77,11 +78,11 @@ const across = (rung: number): number => 8 + ((rung - low.value) / (high.value -
     </div>
     <div v-if="open" class="open">
       <div class="row">
-        <button type="button" class="plain-button" @click="emit('more')">More like this</button>
-        <button type="button" class="plain-button" @click="emit('other')">Same things, other skill</button>
-        <button type="button" class="plain-button" :aria-pressed="compared" @click="emit('compare')">
+        <PlainButton @click="emit('more')">More like this</PlainButton>
+        <PlainButton @click="emit('other')">Same things, other skill</PlainButton>
+        <PlainButton :aria-pressed="compared" @click="emit('compare')">
           {{ compared ? 'Do not compare' : 'Compare' }}
-        </button>
+        </PlainButton>
       </div>
       <LibraryDials :reach="reach" :child-id="childId" :home-id="homeId" />
     </div>

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 
 /** What else could play a role: the effect on difficulty, quantity and care, said before it is chosen. */
@@ -42,19 +43,16 @@ const changes = (to: number[]): boolean => to.some((g, i) => g !== grade[i])
       <span
         ><strong>{{ s.name }}</strong> <span class="small">{{ s.barred ? 'barred: ' : '' }}{{ s.words }}</span></span
       >
-      <button
+      <PlainButton
         v-if="!s.barred"
-        type="button"
-        class="plain-button push"
+        class="push"
         :aria-expanded="seen === s.stock_id"
         :aria-label="`See it with ${s.name}`"
         @click="seen = seen === s.stock_id ? '' : s.stock_id"
       >
         See it
-      </button>
-      <button v-if="!s.barred && changes(s.grade)" type="button" class="plain-button" @click="emit('pick', s.grade)">
-        Use that grade
-      </button>
+      </PlainButton>
+      <PlainButton v-if="!s.barred && changes(s.grade)" @click="emit('pick', s.grade)"> Use that grade </PlainButton>
       <ActivityPicture v-if="seen === s.stock_id && shown" class="with" :picture="shown.picture" />
     </li>
   </ul>

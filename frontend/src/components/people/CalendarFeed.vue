@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useClipboard } from '@vueuse/core'
 import { ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 
@@ -38,13 +39,13 @@ async function withdraw(): Promise<void> {
       <p class="small">Shown only this once.</p>
     </template>
     <div class="row">
-      <button v-if="address" type="button" class="plain-button main" @click="copy(address)">
+      <PlainButton v-if="address" main @click="copy(address)">
         {{ copied ? 'Copied' : 'Copy' }}
-      </button>
-      <button type="button" class="plain-button" :disabled="busy" @click="make">
+      </PlainButton>
+      <PlainButton :disabled="busy" @click="make">
         {{ data?.open ? 'Make a new link (ends the old one)' : 'Make a link' }}
-      </button>
-      <button v-if="data?.open" type="button" class="plain-button" :disabled="busy" @click="withdraw">Withdraw</button>
+      </PlainButton>
+      <PlainButton v-if="data?.open" :disabled="busy" @click="withdraw">Withdraw</PlainButton>
     </div>
     <ProblemNote :error="error" />
   </section>

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ClinicDefaults from '@/components/people/ClinicDefaults.vue'
 import ClinicFields from '@/components/people/ClinicFields.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
@@ -47,7 +48,7 @@ async function save(): Promise<void> {
       <ClinicDefaults v-model="form" :at="at" />
       <ProblemNote :error="apart" />
       <div class="row">
-        <button class="plain-button main" :disabled="busy">Save</button>
+        <PlainButton type="submit" main :disabled="busy">Save</PlainButton>
         <span v-if="saved" role="status" class="soft">Saved.</span>
       </div>
     </el-form>

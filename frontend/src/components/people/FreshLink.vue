@@ -2,6 +2,7 @@
 import { useClipboard } from '@vueuse/core'
 import type { Schemas } from '@/api/client'
 import { momentWords } from '@/logic/people'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** A link just made, to be copied or held up to a phone. It is shown this once. */
 const { link } = defineProps<{ link: Schemas['FreshLink'] }>()
@@ -28,10 +29,10 @@ const { copy, copied } = useClipboard({ legacy: true })
       <p v-if="link.mailed" class="small">{{ MAILED[link.mailed].replace('{to}', link.email) }}</p>
       <input class="plain-input" readonly :value="link.address" aria-label="Link" />
       <div class="row">
-        <button class="plain-button main" type="button" @click="copy(link.address)">
+        <PlainButton main @click="copy(link.address)">
           {{ copied ? 'Copied' : 'Copy' }}
-        </button>
-        <button class="plain-button" type="button" @click="$emit('close')">Done</button>
+        </PlainButton>
+        <PlainButton @click="$emit('close')">Done</PlainButton>
       </div>
     </div>
   </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { ROLES } from '@/logic/people'
@@ -30,7 +31,7 @@ async function save(): Promise<void> {
       <el-form-item label="E-mail (may be left empty)" :error="at('email')"
         ><el-input v-model="form.email" type="email" maxlength="254" autocomplete="off"
       /></el-form-item>
-      <button class="plain-button" :disabled="busy">Make a link</button>
+      <PlainButton type="submit" :disabled="busy">Make a link</PlainButton>
     </div>
     <p class="soft small">{{ ROLES[form.role].word }}: {{ ROLES[form.role].may }}.</p>
     <ProblemNote :error="apart" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import DoubtBar from '@/components/shared/DoubtBar.vue'
 
 /** What was found beside what the library says: a bar for the library, a dot with its doubt for the children. */
@@ -51,14 +52,9 @@ function said(f: Schemas['FindingOut']): string {
           >
         </li>
       </ul>
-      <button
-        v-if="g.of.length > SHOWN && !all.includes(g.kind)"
-        type="button"
-        class="plain-button"
-        @click="all = [...all, g.kind]"
-      >
+      <PlainButton v-if="g.of.length > SHOWN && !all.includes(g.kind)" @click="all = [...all, g.kind]">
         All {{ g.of.length }}
-      </button>
+      </PlainButton>
     </section>
     <p class="small soft">
       Bar in the middle: what the library says. Dot and band: what your children show, and the margin of doubt. A filled

@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
@@ -81,18 +82,14 @@ async function reset(): Promise<void> {
         <el-option v-for="o in others" :key="o.id" :value="o.id" :label="o.name" />
       </el-select>
       <span v-if="handed" class="small" role="status">{{ handed }}</span>
-      <button v-if="person.active" class="plain-button" type="button" :disabled="busy" @click="reset">
-        New password
-      </button>
-      <button
+      <PlainButton v-if="person.active" :disabled="busy" @click="reset"> New password </PlainButton>
+      <PlainButton
         v-if="person.username !== me?.username"
-        class="plain-button"
-        type="button"
         :disabled="busy"
         @click="((form.active = !person.active), save())"
       >
         {{ person.active ? 'Deactivate' : 'Reactivate' }}
-      </button>
+      </PlainButton>
     </div>
     <ProblemNote :error="error" />
   </li>

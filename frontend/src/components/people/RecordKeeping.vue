@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import BackupLine from '@/components/people/BackupLine.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -44,9 +45,9 @@ async function removeDemo(): Promise<void> {
       <h3>Demo clinic</h3>
       <p class="soft small">A made-up clinic exists beside yours, with its own sign-ins.</p>
       <div>
-        <button type="button" class="plain-button" :disabled="busy" @click="removeDemo">
+        <PlainButton :disabled="busy" @click="removeDemo">
           {{ sure ? 'Remove it with everything in it' : 'Remove the demo clinic…' }}
-        </button>
+        </PlainButton>
       </div>
     </template>
     <ProblemNote :error="error" />

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 
@@ -64,7 +65,7 @@ async function off(): Promise<void> {
         <el-form-item label="The code it shows now" :error="at('code')"
           ><el-input v-model="code" inputmode="numeric" autocomplete="one-time-code" maxlength="10"
         /></el-form-item>
-        <button class="plain-button main" :disabled="busy">Switch on</button>
+        <PlainButton type="submit" main :disabled="busy">Switch on</PlainButton>
       </el-form>
     </template>
     <el-form v-else-if="data?.on" label-position="top" novalidate @submit.prevent="off">
@@ -72,10 +73,10 @@ async function off(): Promise<void> {
       <el-form-item label="Your password" :error="at('password')"
         ><el-input v-model="password" type="password" autocomplete="current-password"
       /></el-form-item>
-      <button class="plain-button" :disabled="busy">Switch off</button>
+      <PlainButton type="submit" :disabled="busy">Switch off</PlainButton>
     </el-form>
     <div v-else-if="data">
-      <button type="button" class="plain-button" :disabled="busy" @click="begin">Switch on…</button>
+      <PlainButton :disabled="busy" @click="begin">Switch on…</PlainButton>
     </div>
     <ProblemNote :error="apart" />
   </section>

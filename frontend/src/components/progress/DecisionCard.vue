@@ -4,6 +4,7 @@ import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { useMay } from '@/composables/useMay'
 import { useWords } from '@/composables/useWords'
 import { rungWords } from '@/logic/words'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 const { decision } = defineProps<{ decision: Schemas['DecisionOut'] }>()
@@ -69,32 +70,22 @@ async function answer(said: Schemas['AnswerIn']['answer']): Promise<void> {
       {{ decision.evidence.map((e) => e.words).join(', ') }}. <span class="soft">{{ decision.would_change }}</span>
     </p>
     <div v-if="!decision.answer && may('decision.answer')" class="row">
-      <button type="button" class="plain-button" @click="answer('accepted')">Accept</button>
-      <button
-        type="button"
-        class="plain-button"
-        :aria-expanded="asking === 'changed'"
-        @click="asking = asking === 'changed' ? '' : 'changed'"
-      >
+      <PlainButton @click="answer('accepted')">Accept</PlainButton>
+      <PlainButton :aria-expanded="asking === 'changed'" @click="asking = asking === 'changed' ? '' : 'changed'">
         Change…
-      </button>
-      <button
-        type="button"
-        class="plain-button"
-        :aria-expanded="asking === 'declined'"
-        @click="asking = asking === 'declined' ? '' : 'declined'"
-      >
+      </PlainButton>
+      <PlainButton :aria-expanded="asking === 'declined'" @click="asking = asking === 'declined' ? '' : 'declined'">
         Decline…
-      </button>
+      </PlainButton>
     </div>
     <div v-if="!decision.answer && asking" class="row">
       <el-select v-if="asking === 'changed'" v-model="kind" class="kind" placeholder="To what" aria-label="Change to"
         ><el-option v-for="s in others" :key="s.id" :value="s.id" :label="s.name"
       /></el-select>
       <el-input v-model="why" class="why" placeholder="Reason" aria-label="Reason" maxlength="200" />
-      <button type="button" class="plain-button" @click="answer(asking)">
+      <PlainButton @click="answer(asking)">
         {{ asking === 'changed' ? 'Save change' : 'Decline' }}
-      </button>
+      </PlainButton>
     </div>
     <ProblemNote :error="error" />
   </article>

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
 import { dayWords } from '@/logic/words'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 /** Goals on a five-step scale, written before work starts, scored as it goes. */
@@ -54,9 +55,9 @@ async function write(): Promise<void> {
         Attainment <strong>{{ data.t_now.toFixed(0) }}</strong>, {{ data.t_start?.toFixed(0) }} at the start; 50 is as
         hoped <span class="small">(T-score, Kiresuk &amp; Sherman 1968)</span>
       </p>
-      <button type="button" class="plain-button push" @click="writing = !writing">
+      <PlainButton class="push" @click="writing = !writing">
         {{ writing ? 'Cancel' : 'Write a goal' }}
-      </button>
+      </PlainButton>
     </div>
     <div v-for="g in data.goals" :key="g.id" class="goal">
       <p>
@@ -89,7 +90,7 @@ async function write(): Promise<void> {
       <div class="row">
         <label>Weight <el-input-number v-model="form.weight" :min="0.5" :max="10" :step="0.5" /></label
         ><label>Starts at <el-input-number v-model="form.baseline" :min="-2" :max="2" /></label
-        ><button class="plain-button main">Keep the goal</button>
+        ><PlainButton type="submit" main>Keep the goal</PlainButton>
       </div>
     </form>
     <ProblemNote :error="error" />

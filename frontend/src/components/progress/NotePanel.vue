@@ -5,6 +5,7 @@ import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import { useMe } from '@/composables/useMe'
 import { momentWords } from '@/logic/people'
 import { dayWords } from '@/logic/words'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 
 /** The session's note: a draft from the data, edited, signed, then only amended. */
@@ -99,43 +100,38 @@ const amend = (): Promise<boolean> =>
         </p>
       </div>
       <form class="row" @submit.prevent="amend">
-        <el-input v-model="more" class="grow" placeholder="Add or correct something" aria-label="Amendment" /><button
-          class="plain-button"
-          :disabled="!more.trim()"
-        >
-          Add
-        </button>
+        <el-input
+          v-model="more"
+          class="grow"
+          placeholder="Add or correct something"
+          aria-label="Amendment"
+        /><PlainButton type="submit" :disabled="!more.trim()"> Add </PlainButton>
       </form>
     </template>
     <template v-else>
       <p v-if="note.late_taps" class="notice row" role="status">
         {{ note.late_taps === 1 ? '1 tap' : `${note.late_taps} taps` }} arrived after the run had ended.
-        <button type="button" class="plain-button" @click="count">Count them now</button>
+        <PlainButton @click="count">Count them now</PlainButton>
       </p>
       <p v-if="unread" class="notice" role="status">
         The record changed while you wrote, and the note with it. Read it once more, then sign.
       </p>
       <el-input v-model="text" type="textarea" :autosize="{ minRows: 5 }" aria-label="Note" />
       <div class="row">
-        <button type="button" class="plain-button" @click="keep">Keep</button
-        ><button
-          v-if="me?.may.includes('note.sign') && !asks"
-          type="button"
-          class="plain-button main"
-          @click="asks = true"
-        >
+        <PlainButton @click="keep">Keep</PlainButton
+        ><PlainButton v-if="me?.may.includes('note.sign') && !asks" main @click="asks = true">
           Sign and lock…
-        </button>
+        </PlainButton>
         <template v-if="asks">
           <span role="status"
             ><strong v-if="openSteps"
               >{{ openSteps === 1 ? '1 next step is' : `${openSteps} next steps are` }} not answered. </strong
             >Once signed, the note and what was counted stay as they are.</span
           >
-          <button type="button" class="plain-button main" @click="sign">
+          <PlainButton main @click="sign">
             {{ openSteps ? 'Sign all the same' : 'Sign and lock' }}
-          </button>
-          <button type="button" class="plain-button" @click="asks = false">Not yet</button>
+          </PlainButton>
+          <PlainButton @click="asks = false">Not yet</PlainButton>
         </template>
       </div>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PlainButton from '@/components/shared/PlainButton.vue'
 /** Ending before all is done asks once: what is left, and which press ends it all the same. */
 defineProps<{ left: number; of: number }>()
 defineEmits<{ on: []; end: [] }>()
@@ -7,8 +8,8 @@ defineEmits<{ on: []; end: [] }>()
 <template>
   <p class="notice row early" role="alert">
     <span>{{ left }} of {{ of }} {{ of === 1 ? 'activity is' : 'activities are' }} not done. End here?</span>
-    <button type="button" class="plain-button tall" @click="$emit('on')">Go on</button>
-    <button type="button" class="plain-button main tall" @click="$emit('end')">End the session</button>
+    <PlainButton tall @click="$emit('on')">Go on</PlainButton>
+    <PlainButton main tall @click="$emit('end')">End the session</PlainButton>
   </p>
 </template>
 

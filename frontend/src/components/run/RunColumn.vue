@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import RunAlerts from '@/components/run/RunAlerts.vue'
 import SetBeads from '@/components/run/SetBeads.vue'
 import type { RunAtTable } from '@/composables/useRun'
@@ -28,9 +29,7 @@ watch(at, () => (help.value = 'spoken'))
       >
     </header>
     <RunAlerts class="small" :alerts="run.alerts" />
-    <button type="button" class="plain-button mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })">
-      Mouths an item
-    </button>
+    <PlainButton class="mouth" @click="tap(block.id, 'mark', { mark: 'mouths' })"> Mouths an item </PlainButton>
     <SetBeads :row="tally.row.slice(-inSet)" />
     <select
       v-model="at"
@@ -49,15 +48,9 @@ watch(at, () => (help.value = 'spoken'))
       <button type="button" class="helped" :disabled="help === 'alone'" @click="took.helped">With help</button>
       <button type="button" class="missed" @click="took.missed">Not yet</button>
     </div>
-    <button
-      v-if="block.told.grip"
-      type="button"
-      class="plain-button grip"
-      :title="`Counts with: ${block.told.grip}`"
-      @click="took.otherGrip"
-    >
+    <PlainButton v-if="block.told.grip" class="grip" :title="`Counts with: ${block.told.grip}`" @click="took.otherGrip">
       Reached, other grip
-    </button>
+    </PlainButton>
     <label class="small help"
       >Help
       <select v-model="help" :aria-label="`Which help for ${run.child_name}`">
@@ -65,11 +58,9 @@ watch(at, () => (help.value = 'spoken'))
       </select></label
     >
     <div class="three">
-      <button type="button" class="plain-button" :disabled="rung < 1" @click="turn(-1)">Easier</button>
-      <button type="button" class="plain-button" @click="took.undo">Undo</button>
-      <button type="button" class="plain-button" :disabled="rung >= block.grades.length - 1" @click="turn(1)">
-        Harder
-      </button>
+      <PlainButton :disabled="rung < 1" @click="turn(-1)">Easier</PlainButton>
+      <PlainButton @click="took.undo">Undo</PlainButton>
+      <PlainButton :disabled="rung >= block.grades.length - 1" @click="turn(1)"> Harder </PlainButton>
     </div>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 defineProps<{ best: number; sum: number }>()
 const emit = defineEmits<{ held: [seconds: number] }>()
@@ -21,10 +22,10 @@ function toggle(): void {
 </script>
 
 <template>
-  <button type="button" class="plain-button hold" :class="{ on: since }" @click="toggle">
+  <PlainButton class="hold" :class="{ on: since }" @click="toggle">
     {{ since ? `Holding ${seconds.toFixed(1)} s: tap to stop` : 'Time a hold'
     }}<span v-if="best && !since" class="small"> best {{ best.toFixed(1) }} s, {{ sum.toFixed(0) }} s in all</span>
-  </button>
+  </PlainButton>
 </template>
 
 <style scoped>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ToldWords from '@/components/shared/ToldWords.vue'
 
@@ -12,9 +13,9 @@ const shows = computed(() => shown.value ?? open)
 
 <template>
   <div>
-    <button type="button" class="plain-button" :aria-expanded="shows" @click="shown = !shows">
+    <PlainButton :aria-expanded="shows" @click="shown = !shows">
       {{ shows ? 'Hide how it is done' : 'How it is done' }}
-    </button>
+    </PlainButton>
     <div v-if="shows" class="how">
       <ActivityPicture :picture="block.picture" />
       <ToldWords :told="block.told" :brief="brief" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /**
  * What is read off by hand: press the measure, set the number with big steps, keep it. Words where a number says
@@ -29,41 +30,24 @@ const shown = (m: Schemas['AskedOut'], v: number): string =>
 <template>
   <div v-if="asked.length" class="stack" role="group" aria-label="Read off">
     <div class="row">
-      <button
-        v-for="m in asked"
-        :key="m.id"
-        type="button"
-        class="plain-button tall"
-        :aria-expanded="open === m.id"
-        @click="start(m)"
-      >
+      <PlainButton v-for="m in asked" :key="m.id" tall :aria-expanded="open === m.id" @click="start(m)">
         {{ m.name }}<strong v-if="read[m.id] !== undefined">&nbsp;{{ shown(m, read[m.id]!) }}</strong>
-      </button>
+      </PlainButton>
     </div>
     <template v-for="m in asked" :key="m.id">
       <div v-if="open === m.id && m.choices.length" class="row">
-        <button
-          v-for="(words, i) in m.choices"
-          :key="words"
-          type="button"
-          class="plain-button tall"
-          @click="keep(m, i + 1)"
-        >
+        <PlainButton v-for="(words, i) in m.choices" :key="words" tall @click="keep(m, i + 1)">
           {{ words }}
-        </button>
+        </PlainButton>
       </div>
       <div v-else-if="open === m.id" class="row">
-        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: less`" @click="step(m, -1)">
-          −
-        </button>
+        <PlainButton tall class="step" :aria-label="`${m.name}: less`" @click="step(m, -1)"> − </PlainButton>
         <strong class="value" aria-live="polite">{{ shown(m, value) }}</strong>
-        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: more`" @click="step(m, 1)">
-          +
-        </button>
-        <button type="button" class="plain-button tall step" :aria-label="`${m.name}: much more`" @click="step(m, 10)">
+        <PlainButton tall class="step" :aria-label="`${m.name}: more`" @click="step(m, 1)"> + </PlainButton>
+        <PlainButton tall class="step" :aria-label="`${m.name}: much more`" @click="step(m, 10)">
           +{{ m.step * 10 }}
-        </button>
-        <button type="button" class="plain-button main tall" @click="keep(m)">Keep it</button>
+        </PlainButton>
+        <PlainButton main tall @click="keep(m)">Keep it</PlainButton>
       </div>
     </template>
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** Something went in the mouth: what is now barred, block by block, and one press to keep it in the profile. */
 const {
@@ -39,10 +40,8 @@ async function keep(): Promise<void> {
       <p v-if="kept" role="status">{{ kept }}</p>
     </div>
     <div class="answers">
-      <button v-if="here.length" type="button" class="plain-button tall" @click="emit('skip')">
-        Leave this activity out
-      </button>
-      <button v-if="!kept" type="button" class="plain-button tall" @click="keep">Yes, keep it in the profile</button>
+      <PlainButton v-if="here.length" tall @click="emit('skip')"> Leave this activity out </PlainButton>
+      <PlainButton v-if="!kept" tall @click="keep">Yes, keep it in the profile</PlainButton>
       <span v-if="!kept" class="small">Does {{ run.child_name }} mouth things these days?</span>
     </div>
   </section>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { helpChoices, type Support } from '@/logic/tally'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** What is tapped for a try, always in the same places; and what has to be in reach without looking for it. */
 const { helpFirst, supports } = defineProps<{
@@ -53,11 +54,11 @@ const missedWith = computed(() =>
       Reached, other grip <kbd>4</kbd>
     </button>
     <div class="low">
-      <button type="button" class="plain-button" @click="$emit('undo')">Undo</button>
-      <button type="button" class="plain-button mouth" :class="{ seen: mouthed }" @click="$emit('mouths')">
+      <PlainButton @click="$emit('undo')">Undo</PlainButton>
+      <PlainButton class="mouth" :class="{ seen: mouthed }" @click="$emit('mouths')">
         Mouths an item<strong v-if="mouthed">&nbsp;×{{ mouthed }}</strong>
-      </button>
-      <button type="button" class="plain-button" :disabled="!more" @click="$emit('next')">Next activity</button>
+      </PlainButton>
+      <PlainButton :disabled="!more" @click="$emit('next')">Next activity</PlainButton>
     </div>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { SHORTCUTS } from '@/logic/shortcuts'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** Every key that does something, and the first steps once more. */
 const emit = defineEmits<{ close: []; steps: [] }>()
@@ -18,7 +19,7 @@ const emit = defineEmits<{ close: []; steps: [] }>()
         </template>
       </dl>
     </template>
-    <button type="button" class="plain-button" @click="emit('steps')">Show the first steps again</button>
+    <PlainButton @click="emit('steps')">Show the first steps again</PlainButton>
   </el-dialog>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** What the library has changed since this was copied from it: as it was, as it is, and what stands here. */
 const { changes } = defineProps<{ changes: Schemas['ChangeOut'][] }>()
@@ -30,7 +31,7 @@ const shown = (value: unknown): string =>
           <pre>{{ shown(c.yours) }}</pre>
         </div>
       </div>
-      <button type="button" class="plain-button" @click="emit('take', c.field, c.now)">Take the library’s</button>
+      <PlainButton @click="emit('take', c.field, c.now)">Take the library’s</PlainButton>
     </div>
   </details>
 </template>

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMay } from '@/composables/useMay'
@@ -39,17 +40,12 @@ async function hide(is_hidden: boolean): Promise<void> {
 
 <template>
   <div v-if="may" class="row no-print">
-    <RouterLink v-if="entry" class="plain-button" :to="{ name: 'own', params: { entryId: String(entry.id) } }"
-      >Change it</RouterLink
-    >
+    <PlainButton v-if="entry" :to="{ name: 'own', params: { entryId: String(entry.id) } }">Change it</PlainButton>
     <template v-else-if="!activityId.startsWith('own-')">
-      <button type="button" class="plain-button" :disabled="busy" @click="copy">Make it your own</button>
-      <button v-if="!hidden" type="button" class="plain-button" :disabled="busy" @click="hide(true)">
-        Hide in this clinic
-      </button>
+      <PlainButton :disabled="busy" @click="copy">Make it your own</PlainButton>
+      <PlainButton v-if="!hidden" :disabled="busy" @click="hide(true)"> Hide in this clinic </PlainButton>
       <span v-else role="status"
-        >{{ name }} is not offered any more.
-        <button type="button" class="plain-button" @click="hide(false)">Undo</button></span
+        >{{ name }} is not offered any more. <PlainButton @click="hide(false)">Undo</PlainButton></span
       >
     </template>
     <ProblemNote :error="error" />

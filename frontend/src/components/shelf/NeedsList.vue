@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { needWords, type Need } from '@/logic/ownValues'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** What is asked of a thing: sizes and forces within bounds, or whether it is so. */
 const needs = defineModel<Need[]>({ required: true })
@@ -77,14 +78,9 @@ function change(at: number, by: Partial<Need>): void {
         @update:model-value="change(i, { is: $event })"
         ><el-option v-for="o in of(need.property)?.options" :key="o" :value="o" :label="o"
       /></el-select>
-      <button
-        type="button"
-        class="plain-button"
-        :aria-label="`Remove: ${of(need.property)?.name}`"
-        @click="needs = needs.filter((_, n) => n !== i)"
-      >
+      <PlainButton :aria-label="`Remove: ${of(need.property)?.name}`" @click="needs = needs.filter((_, n) => n !== i)">
         ✕
-      </button>
+      </PlainButton>
     </li>
     <li>
       <el-select

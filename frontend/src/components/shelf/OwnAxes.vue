@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import NeedsList from '@/components/shelf/NeedsList.vue'
 import {
   addAxis,
@@ -46,9 +47,7 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
     <div v-for="(axis, a) in values.axes" :key="axis.id" class="axis">
       <div class="row">
         <el-input v-model="axis.words" class="axis-name" aria-label="What is graded" />
-        <button v-if="values.axes.length > 1" type="button" class="plain-button push" @click="removeAxis(values, a)">
-          Remove
-        </button>
+        <PlainButton v-if="values.axes.length > 1" class="push" @click="removeAxis(values, a)"> Remove </PlainButton>
       </div>
       <p v-if="at(`axes.${a}.words`) || at(`axes.${a}.id`)" class="wrong">
         {{ at(`axes.${a}.words`) || at(`axes.${a}.id`) }}
@@ -75,23 +74,16 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
               />
               {{ strands.length > 1 ? `rungs, ${strandName(strand).toLowerCase()}` : 'rungs' }}</label
             >
-            <button
-              type="button"
-              class="plain-button"
-              :aria-expanded="open === `${a}.${s}`"
-              @click="open = open === `${a}.${s}` ? '' : `${a}.${s}`"
-            >
+            <PlainButton :aria-expanded="open === `${a}.${s}`" @click="open = open === `${a}.${s}` ? '' : `${a}.${s}`">
               More
-            </button>
-            <button
+            </PlainButton>
+            <PlainButton
               v-if="axis.steps.length > 2"
-              type="button"
-              class="plain-button"
               :aria-label="`Remove ${step.words || 'this step'}`"
               @click="removeStep(values, axis, s)"
             >
               ✕
-            </button>
+            </PlainButton>
           </div>
           <p v-if="at(`axes.${a}.steps.${s}`)" class="wrong" role="alert">{{ at(`axes.${a}.steps.${s}`) }}</p>
           <div v-if="open === `${a}.${s}`" class="stack inside">
@@ -110,12 +102,12 @@ function setNeeds(step: Step, role: string, needs: Need[]): void {
           </div>
         </li>
       </ol>
-      <button type="button" class="plain-button" @click="addStep(values, axis)">Add a harder step</button>
+      <PlainButton @click="addStep(values, axis)">Add a harder step</PlainButton>
     </div>
     <p v-if="at('axes')" class="wrong">{{ values.axes.length ? '' : at('axes') }}</p>
-    <button v-if="values.axes.length < 5" type="button" class="plain-button" @click="addAxis(values, 'Another way')">
+    <PlainButton v-if="values.axes.length < 5" @click="addAxis(values, 'Another way')">
       Add another way of grading
-    </button>
+    </PlainButton>
   </section>
 </template>
 

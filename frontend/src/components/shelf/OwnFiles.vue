@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 
@@ -34,7 +35,7 @@ async function take(event: Event): Promise<void> {
 <template>
   <section class="stack" aria-label="Export and import">
     <div class="row">
-      <a v-if="entries.length" class="plain-button" href="/api/own-file" download>Export all</a>
+      <PlainButton v-if="entries.length" href="/api/own-file" download>Export all</PlainButton>
       <label class="plain-button file" :class="{ busy }"
         >Import a file…<input type="file" accept="application/json,.json" class="visually-hidden" @change="take"
       /></label>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { setAlong, type ActivityValues, type Drawn, type Frame } from '@/logic/ownValues'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** The picture, frame by frame: an act, the things it is done with, and what changes with the grade. */
 const values = defineModel<ActivityValues>({ required: true })
@@ -57,15 +58,13 @@ const axisOf = (id: string): ActivityValues['axes'][number] | null => values.val
           @update:model-value="setAct(frame, $event)"
           ><el-option v-for="a in words.acts" :key="a.id" :value="a.id" :label="a.name"
         /></el-select>
-        <button
+        <PlainButton
           v-if="values.picture.length > 1"
-          type="button"
-          class="plain-button"
           :aria-label="`Remove frame ${f + 1}`"
           @click="values.picture.splice(f, 1)"
         >
           ✕
-        </button>
+        </PlainButton>
       </div>
       <p v-if="at(`picture.${f}`)" class="wrong" role="alert">{{ at(`picture.${f}`) }}</p>
       <dl>
@@ -131,14 +130,9 @@ const axisOf = (id: string): ActivityValues['axes'][number] | null => values.val
         </template>
       </dl>
     </div>
-    <button
-      v-if="values.picture.length < 4"
-      type="button"
-      class="plain-button"
-      @click="values.picture.push({ act: 'put' })"
-    >
+    <PlainButton v-if="values.picture.length < 4" @click="values.picture.push({ act: 'put' })">
       Add a frame
-    </button>
+    </PlainButton>
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import NeedsList from '@/components/shelf/NeedsList.vue'
 import { addRole, removeRole, type ActivityValues, type Role } from '@/logic/ownValues'
 
@@ -85,7 +86,7 @@ function setPerTry(role: Role, on: boolean): void {
             :label="`What ${role.words} has to be`"
             @update:model-value="role.needs = $event"
           />
-          <button type="button" class="plain-button" @click="removeRole(values, i)">Remove {{ role.words }}</button>
+          <PlainButton @click="removeRole(values, i)">Remove {{ role.words }}</PlainButton>
         </div>
       </li>
     </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ActivityValues } from '@/logic/ownValues'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** What everybody reads: the name, what the child does, step by step, and when it counts. */
 const values = defineModel<ActivityValues>({ required: true })
@@ -33,20 +34,16 @@ function setCue(id: string, words: string): void {
       <ol class="steps">
         <li v-for="(_, i) in values.steps" :key="i">
           <el-input v-model="values.steps[i]" :aria-label="`Step ${i + 1}`" type="textarea" autosize />
-          <button
+          <PlainButton
             v-if="values.steps.length > 2"
-            type="button"
-            class="plain-button"
             :aria-label="`Remove step ${i + 1}`"
             @click="values.steps.splice(i, 1)"
           >
             ✕
-          </button>
+          </PlainButton>
         </li>
       </ol>
-      <button v-if="values.steps.length < 5" type="button" class="plain-button" @click="values.steps.push('')">
-        Add a step
-      </button>
+      <PlainButton v-if="values.steps.length < 5" @click="values.steps.push('')"> Add a step </PlainButton>
     </el-form-item>
     <div class="pair">
       <el-form-item label="It counts when" :error="at('counts_when')">

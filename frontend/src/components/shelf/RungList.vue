@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useWords } from '@/composables/useWords'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 /** Strands with the rung each stands at, its words beside it; one is added from a list, and any but a kept one removed. */
 const values = defineModel<Record<string, number>>({ required: true })
@@ -54,15 +55,13 @@ function set(id: string, rung: number | undefined): void {
         @update:model-value="set(row.id, $event ?? (whole ? 1 : 0))"
       />
       <span class="soft small words">{{ row.words }}</span>
-      <button
+      <PlainButton
         v-if="n || !keepFirst"
-        type="button"
-        class="plain-button"
         :aria-label="`Remove: ${of.toLowerCase()} ${row.name.toLowerCase()}`"
         @click="set(row.id, undefined)"
       >
         ✕
-      </button>
+      </PlainButton>
     </li>
     <li>
       <el-select

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PlainButton from '@/components/shared/PlainButton.vue'
 import RungList from '@/components/shelf/RungList.vue'
 
 /** A clinic's own wanted task: the chain of its steps, in the order they are done, and what each demands of the hands. */
@@ -28,46 +29,29 @@ function move(step: number, by: number): void {
       <li v-for="(step, i) in values.steps" :key="i" class="stack">
         <div class="row">
           <el-input v-model="step.words" class="words" :aria-label="`Step ${i + 1}`" placeholder="fill the can" />
-          <button
-            type="button"
-            class="plain-button"
-            :disabled="!i"
-            :aria-label="`Step ${i + 1} earlier`"
-            @click="move(i, -1)"
-          >
-            ▴
-          </button>
-          <button
-            type="button"
-            class="plain-button"
+          <PlainButton :disabled="!i" :aria-label="`Step ${i + 1} earlier`" @click="move(i, -1)"> ▴ </PlainButton>
+          <PlainButton
             :disabled="i === values.steps.length - 1"
             :aria-label="`Step ${i + 1} later`"
             @click="move(i, 1)"
           >
             ▾
-          </button>
-          <button
+          </PlainButton>
+          <PlainButton
             v-if="values.steps.length > 2"
-            type="button"
-            class="plain-button"
             :aria-label="`Remove step ${i + 1}`"
             @click="values.steps.splice(i, 1)"
           >
             ✕
-          </button>
+          </PlainButton>
         </div>
         <p v-if="at(`steps.${i}`)" class="wrong" role="alert">{{ at(`steps.${i}`) }}</p>
         <RungList v-model="step.demands" :of="`Step ${i + 1} takes`" add="It takes" whole />
       </li>
     </ol>
-    <button
-      v-if="values.steps.length < 12"
-      type="button"
-      class="plain-button"
-      @click="values.steps.push({ words: '', demands: {} })"
-    >
+    <PlainButton v-if="values.steps.length < 12" @click="values.steps.push({ words: '', demands: {} })">
       Add a step
-    </button>
+    </PlainButton>
   </div>
 </template>
 

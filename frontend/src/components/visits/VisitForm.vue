@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import DayField from '@/components/shared/DayField.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
@@ -122,9 +123,9 @@ async function save(): Promise<void> {
         <el-checkbox v-model="form.later">Move the rest of the series, too</el-checkbox>
       </el-form-item>
       <ProblemNote :error="apart" />
-      <button class="plain-button main" :disabled="busy || !form.child_id || !form.home_id || !form.therapist_id">
+      <PlainButton type="submit" main :disabled="busy || !form.child_id || !form.home_id || !form.therapist_id">
         Save
-      </button>
+      </PlainButton>
     </el-form>
   </el-drawer>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, unwrap, type Schemas } from '@/api/client'
+import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
@@ -47,27 +48,16 @@ async function close(status: Schemas['Outcome']['status']): Promise<void> {
     >
     <div class="row does">
       <template v-if="visit.status === 'planned'">
-        <RouterLink
-          v-if="visit.plan_id"
-          class="plain-button main"
-          :to="{ name: 'bench', params: { planId: visit.plan_id } }"
-          >Open the plan</RouterLink
+        <PlainButton v-if="visit.plan_id" main :to="{ name: 'bench', params: { planId: visit.plan_id } }"
+          >Open the plan</PlainButton
         >
-        <RouterLink v-else class="plain-button main" :to="{ name: 'ask', params: { childId: visit.child_id } }"
-          >Plan</RouterLink
-        >
-        <button type="button" class="plain-button" :disabled="busy" @click="close('done')">Done</button>
-        <button type="button" class="plain-button" :aria-expanded="!!asks" @click="asks = asks ? null : 'no_show'">
-          Did not take place…
-        </button>
-        <button v-if="me?.may.includes('visit.edit')" type="button" class="plain-button" @click="emit('edit')">
-          Move…
-        </button>
+        <PlainButton v-else main :to="{ name: 'ask', params: { childId: visit.child_id } }">Plan</PlainButton>
+        <PlainButton :disabled="busy" @click="close('done')">Done</PlainButton>
+        <PlainButton :aria-expanded="!!asks" @click="asks = asks ? null : 'no_show'"> Did not take place… </PlainButton>
+        <PlainButton v-if="me?.may.includes('visit.edit')" @click="emit('edit')"> Move… </PlainButton>
       </template>
       <span v-else-if="visit.ran" class="small soft">Session recorded</span>
-      <button v-else type="button" class="plain-button" :disabled="busy" @click="((reason = ''), close('planned'))">
-        Book it again
-      </button>
+      <PlainButton v-else :disabled="busy" @click="((reason = ''), close('planned'))"> Book it again </PlainButton>
     </div>
     <form v-if="asks" class="row why" novalidate @submit.prevent="close(asks)">
       <el-radio-group v-model="asks" aria-label="What happened">
@@ -78,7 +68,7 @@ async function close(status: Schemas['Outcome']['status']): Promise<void> {
       <el-checkbox v-if="asks === 'cancelled' && visit.in_series" v-model="later"
         >and the rest of the series</el-checkbox
       >
-      <button class="plain-button main" :disabled="busy">Save</button>
+      <PlainButton type="submit" main :disabled="busy">Save</PlainButton>
       <span v-if="at('reason')" class="small clash" role="alert">{{ at('reason') }}</span>
     </form>
     <ProblemNote :error="apart" />
