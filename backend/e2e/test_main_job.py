@@ -102,7 +102,7 @@ class MainJobTest(BrowserTest):
             button = page.get_by_role("button", name=target)
             if (button.get_attribute("aria-pressed") == "true") != (target in ("Grasp", "Two hands together")):
                 button.click()
-        page.get_by_role("button", name="30", exact=True).click()
+        page.get_by_role("radio", name="30", exact=True).click()
         page.get_by_role("button", name="Plan it").click()
         page.get_by_role("heading", name="Session plan").wait_for()
         page.get_by_role("radiogroup").first.wait_for()

@@ -133,7 +133,7 @@ class PlanningScreensTest(BrowserTest):
         meeting.get_by_role("button", name="Keep it").click()
         self.eventually(lambda: MeetingRecord.objects.count() == 1, "the meeting kept")
         page.goto(f"/children/{self.child.pk}/plan")
-        page.get_by_role("button", name="Do own buttons").click()
+        page.get_by_role("radio", name="Do own buttons").click()
         page.get_by_role("button", name="Plan it").click()
         self.eventually(lambda: Plan.objects.filter(task="buttons").exists(), "a plan for the task")
 
@@ -141,8 +141,8 @@ class PlanningScreensTest(BrowserTest):
         page = self.page
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/plan")
-        page.get_by_role("button", name="One kit, played through").click()
-        page.get_by_role("button", name="Any", exact=True).wait_for()
+        page.get_by_role("radio", name="One kit, played through").click()
+        page.get_by_role("radio", name="Any", exact=True).wait_for()
         page.get_by_role("button", name="Plan it").click()
         page.get_by_text(re.compile("Stage 1 of|No plan, because")).first.wait_for()
 

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
+import ChoiceRow from '@/components/shared/ChoiceRow.vue'
 import PlainButton from '@/components/shared/PlainButton.vue'
 import AimReasons from '@/components/bench/AimReasons.vue'
 import HazardsAsked from '@/components/caseload/HazardsAsked.vue'
@@ -46,9 +47,9 @@ const { aims, tasks, ticked } = useAims(() => child.id, wish)
 const chosen = computed(() => tasks.value.find((t) => t.task === wish.task))
 
 /** A session for one task: its targets are what the task asks to work on. Chosen once more: for all tasks again. */
-function choose(task: Schemas['TaskAims']): void {
-  wish.task = wish.task === task.task ? '' : task.task
-  const from = wish.task ? task.aims : aims.value
+function choose(id: string): void {
+  wish.task = id
+  const from = tasks.value.find((t) => t.task === id)?.aims ?? aims.value
   wish.targets = [...new Set(from.map((a) => a.target))].slice(0, 2)
 }
 watch(
@@ -88,18 +89,13 @@ async function plan(): Promise<void> {
       <h2>What should this session be?</h2>
       <fieldset v-if="tasks.length">
         <legend>For which of the tasks the family wants</legend>
-        <div class="row">
-          <button
-            v-for="t in tasks"
-            :key="t.task"
-            type="button"
-            class="pick small-pick"
-            :aria-pressed="wish.task === t.task"
-            @click="choose(t)"
-          >
-            {{ t.name }}
-          </button>
-        </div>
+        <ChoiceRow
+          :model-value="wish.task"
+          small
+          label="For which of the tasks the family wants"
+          :options="[{ id: '', words: 'No one task' }, ...tasks.map((t) => ({ id: t.task, words: t.name }))]"
+          @update:model-value="choose"
+        />
       </fieldset>
       <fieldset>
         <legend>Work on one or two</legend>
@@ -111,61 +107,36 @@ async function plan(): Promise<void> {
           Session format
           <span class="soft small light">{{ words?.formats.find((s) => s.id === wish.format_id)?.hint }}</span>
         </legend>
-        <div class="row">
-          <button
-            v-for="s in words?.formats"
-            :key="s.id"
-            type="button"
-            class="pick small-pick"
-            :aria-pressed="wish.format_id === s.id"
-            :title="s.hint"
-            @click="wish.format_id = s.id"
-          >
-            {{ s.name }}
-          </button>
-        </div>
+        <ChoiceRow
+          v-model="wish.format_id"
+          small
+          label="Session format"
+          :options="(words?.formats ?? []).map((s) => ({ id: s.id, words: s.name, hint: s.hint }))"
+        />
       </fieldset>
       <fieldset v-if="kits.length">
         <legend>Which one</legend>
-        <div class="row">
-          <button
-            type="button"
-            class="pick small-pick"
-            :aria-pressed="!wish.kit"
-            title="The best fit for this child and home"
-            @click="wish.kit = ''"
-          >
-            Any
-          </button>
-          <button
-            v-for="k in kits"
-            :key="k.id"
-            type="button"
-            class="pick small-pick"
-            :aria-pressed="wish.kit === k.id"
-            :title="k.about"
-            @click="wish.kit = k.id"
-          >
-            {{ k.name }}
-          </button>
-        </div>
+        <ChoiceRow
+          v-model="wish.kit"
+          small
+          label="Which one"
+          :options="[
+            { id: '', words: 'Any', hint: 'The best fit for this child and home' },
+            ...kits.map((k) => ({ id: k.id, words: k.name, hint: k.about })),
+          ]"
+        />
         <p v-if="kit" class="small soft">{{ kit.about }}</p>
       </fieldset>
       <fieldset>
         <legend>Minutes, setting up and tidying included</legend>
-        <div class="row">
-          <button
-            v-for="m in [15, 20, 30, 35, 40, 45]"
-            :key="m"
-            type="button"
-            class="pick small-pick"
-            :aria-pressed="wish.minutes === m"
-            @click="wish.minutes = m"
-          >
-            {{ m }}
-          </button>
+        <ChoiceRow
+          v-model="wish.minutes"
+          small
+          label="Minutes"
+          :options="[15, 20, 30, 35, 40, 45].map((m) => ({ id: m, words: String(m) }))"
+        >
           <el-input-number v-model="wish.minutes" aria-label="Minutes" />
-        </div>
+        </ChoiceRow>
       </fieldset>
       <fieldset>
         <legend>Place and supervision</legend>
@@ -233,10 +204,6 @@ fieldset {
 legend {
   padding: 0 0 6px;
   font-weight: 700;
-}
-.small-pick {
-  min-height: var(--touch);
-  padding: 0 11px;
 }
 .light {
   font-weight: 400;

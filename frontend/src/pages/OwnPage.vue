@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, Refused, unwrap } from '@/api/client'
+import ChoiceRow from '@/components/shared/ChoiceRow.vue'
 import PlainButton from '@/components/shared/PlainButton.vue'
 import LibraryChanges from '@/components/shelf/LibraryChanges.vue'
 import OwnIssues from '@/components/shelf/OwnIssues.vue'
@@ -87,12 +88,16 @@ function takeLibrary(field: string, value: unknown): void {
         </span>
       </header>
       <LibraryChanges :changes="entry.library_changes" @take="takeLibrary" />
-      <div v-if="may" class="row switch" role="group" aria-label="Edit or preview">
-        <button type="button" class="pick" :aria-pressed="!seeing" @click="seeing = false">Edit</button>
-        <button type="button" class="pick" :aria-pressed="seeing" @click="seeing = true">
-          Preview{{ looked?.issues.length ? ` (${looked.issues.length} to fix)` : '' }}
-        </button>
-      </div>
+      <ChoiceRow
+        v-if="may"
+        v-model="seeing"
+        class="switch"
+        label="Edit or preview"
+        :options="[
+          { id: false, words: 'Edit' },
+          { id: true, words: `Preview${looked?.issues.length ? ` (${looked.issues.length} to fix)` : ''}` },
+        ]"
+      />
       <div class="both">
         <el-form
           v-if="may || task || format"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Looked } from '@/composables/useOwn'
+import ChoiceRow from '@/components/shared/ChoiceRow.vue'
 import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import ToldWords from '@/components/shared/ToldWords.vue'
@@ -14,10 +15,15 @@ const hard = ref(false)
   <div v-if="looked" class="stack">
     <OwnIssues v-if="looked.issues.length" :looked="looked" />
     <template v-if="looked.activity">
-      <div v-if="looked.activity.hardest_picture" class="row">
-        <button type="button" class="pick" :aria-pressed="!hard" @click="hard = false">Easiest</button>
-        <button type="button" class="pick" :aria-pressed="hard" @click="hard = true">Hardest</button>
-      </div>
+      <ChoiceRow
+        v-if="looked.activity.hardest_picture"
+        v-model="hard"
+        label="Which grade is shown"
+        :options="[
+          { id: false, words: 'Easiest' },
+          { id: true, words: 'Hardest' },
+        ]"
+      />
       <ActivityPicture
         :picture="hard && looked.activity.hardest_picture ? looked.activity.hardest_picture : looked.activity.picture"
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChoiceRow from '@/components/shared/ChoiceRow.vue'
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import { useWords } from '@/composables/useWords'
@@ -52,18 +53,12 @@ function set(id: string, to: unknown): void {
     </section>
     <section class="stack" aria-labelledby="thing-size">
       <h3 id="thing-size">How big it is</h3>
-      <div class="row" role="group" aria-label="Its shape">
-        <button
-          v-for="s in SHAPES"
-          :key="s.id"
-          type="button"
-          class="pick"
-          :aria-pressed="shapeKind(values.shape) === s.id"
-          @click="values.shape = reshaped(values.shape, s.id as ShapeKind)"
-        >
-          {{ s.words }}
-        </button>
-      </div>
+      <ChoiceRow
+        :model-value="shapeKind(values.shape)"
+        label="Its shape"
+        :options="SHAPES.map((s) => ({ id: s.id as ShapeKind, words: s.words }))"
+        @update:model-value="(kind) => (values.shape = reshaped(values.shape, kind))"
+      />
       <div class="sizes">
         <label v-for="s in SHAPES.find((x) => x.id === shapeKind(values.shape))!.sizes" :key="s.key" class="row">
           {{ s.words }}
