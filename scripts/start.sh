@@ -23,17 +23,8 @@ as_web
 FIRST=$(wanted_port)
 PORT=$(free_port "$FIRST")
 
-# setup_is_open PORT: whether the server there is still without a clinic of its own
-setup_is_open() {
-  "$PY" - "http://127.0.0.1:$1/api/setup" <<'PYTHON'
-import json, sys, urllib.request as u
-asked = u.Request(sys.argv[1], headers={"X-Forwarded-Proto": "https"})  # as the front would say it
-sys.exit(not json.load(u.urlopen(asked, timeout=20))["open"])
-PYTHON
-}
-
 supervise "$PORT" || { supervisor_stop; PORT=$(free_port $((PORT + 1))); supervise "$PORT"; } || die "the server did not start: see $VAR/log/server.log"
 echo "$PORT" >"$VAR/server.port"
 say "Pollicor is at http://127.0.0.1:$PORT/"
 [ "$EMPTY" = yes ] || [ ! -f "$VAR/secrets/demo-password" ] || say "Sign in as maren (lead), tove (therapist) or ilja (assistant), password $(secret demo-password)"
-! setup_is_open "$PORT" || say "Set up your own clinic at http://127.0.0.1:$PORT/set-up with the code $POLLICOR_SETUP_CODE"
+say_set_up "$PORT"

@@ -97,6 +97,20 @@ supervise() {
   wait_for web "$1" && wait_for planner "$POLLICOR_PLANNER_PORT"
 }
 
+# setup_is_open PORT: whether the server there is still without a clinic of its own
+setup_is_open() {
+  "$PY" - "http://127.0.0.1:$1/api/setup" <<'PYTHON'
+import json, sys, urllib.request as u
+asked = u.Request(sys.argv[1], headers={"X-Forwarded-Proto": "https"})  # as the front would say it
+sys.exit(not json.load(u.urlopen(asked, timeout=20))["open"])
+PYTHON
+}
+
+# say_set_up PORT: where and with which code a server without a clinic gets its first
+say_set_up() {
+  ! setup_is_open "$1" || say "Set up your own clinic at http://127.0.0.1:$1/set-up with the code $POLLICOR_SETUP_CODE"
+}
+
 # left_over: what a supervisor that was killed left running: a server's or a worker's own process, of this very folder
 left_over() {
   local pid

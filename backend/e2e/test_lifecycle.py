@@ -203,7 +203,8 @@ class LifecycleTest(TestCase):
         port, password = self.sourced(elsewhere, "database.sh", command).splitlines()[-1].split()
         shared = {"POLLICOR_DB_HOST": "127.0.0.1", "POLLICOR_DB_PORT": port, "POLLICOR_DB_PASSWORD": password}
         shared |= {"POLLICOR_SECRET_KEY": "k" * 50, "POLLICOR_WEB_DB_PASSWORD": "of both"}
-        first = self.address(self.done(one, "start", "--empty", **shared))
+        first = f"http://127.0.0.1:{free_port()}/"
+        self.serve(one, "", **shared, POLLICOR_PORT=first.split(":")[2][:-1])
         self.done(two, "prepare", **shared)
         second = f"http://127.0.0.1:{free_port()}/"
         no_owner = {k: v for k, v in shared.items() if k != "POLLICOR_DB_PASSWORD"}
@@ -235,15 +236,15 @@ class LifecycleTest(TestCase):
         return who.ask("GET", path)
 
     def serve(self, var: str, what: str, **settings: str) -> None:
-        """Serve in the foreground until the test ends; then nothing of it is to be left."""
-        command = [str(ROOT / "pollicor"), "serve", what]
+        """Serve in the foreground (all of it where nothing is named) until the test ends; then nothing is to be left."""
+        command = [str(ROOT / "pollicor"), "serve", *what.split()]
         env = {**self.environment(var), **settings}
         served = subprocess.Popen(command, env=env, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True)
         self.served.append(served)
-        program = {"web": "web", "workers": "worker:worker-0"}[what]
+        program = "worker:worker-0" if what == "workers" else "web"
         for _ in range(600):
             if self.sourced(var, "supervise.sh", f"is_running {program} && echo yes || true") == "yes" and (
-                what != "web" or listens(int(settings["POLLICOR_PORT"]))
+                what == "workers" or listens(int(settings["POLLICOR_PORT"]))
             ):
                 return
             time.sleep(0.2)
