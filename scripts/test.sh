@@ -29,8 +29,9 @@ trap 'db_stop test-postgres' EXIT
 export DJANGO_SETTINGS_MODULE=config.settings.test DJANGO_ALLOW_ASYNC_UNSAFE=true
 cd "$ROOT/backend"
 if [ "$FAST" = yes ]; then ruff check -q . && ruff format -q --check . && mypy; fi
+# One process more than there are processors: browsers and servers are waited for much of the time.
 outcome=0
-"$PY" -W error::RuntimeWarning manage.py test --noinput --parallel "$(nproc)" "$@" 2>&1 | tee "$VAR/log/test.log" || outcome=$?
+"$PY" -W error::RuntimeWarning manage.py test --noinput --parallel $(($(nproc) + 1)) "$@" 2>&1 | tee "$VAR/log/test.log" || outcome=$?
 # What the runner itself reported, so that a count can't say more than was run.
 ran=$(sed -n 's/^Ran \([0-9]*\) tests\?.*/\1/p' "$VAR/log/test.log" | tail -1)
 verdict=$(grep -E '^(OK|FAILED|NO TESTS RAN)' "$VAR/log/test.log" | tail -1)

@@ -16,7 +16,7 @@ PAPER_CODES = 8
 
 
 @dataclass(frozen=True)
-class Begun:
+class NewFactor:
     """What an app is told: the secret as text (base 32), and the address its QR code holds."""
 
     secret: str
@@ -50,7 +50,7 @@ def check(user: User, code: str) -> None:
 
 
 @acting("me.edit")
-def begin(member: Member) -> Done[Begun]:
+def begin(member: Member) -> Done[NewFactor]:
     """Make a secret for an app. Nothing is asked at sign-in before a code of it was shown. Raises ProblemError where
     a second factor is on.
     """
@@ -58,7 +58,7 @@ def begin(member: Member) -> Done[Begun]:
         raise ProblemError(409, "On already", "", "", "A second factor is on.", "Switch it off first.")
     TOTPDevice.objects.filter(user=member.user).delete()
     device = TOTPDevice.objects.create(user=member.user, name=member.user.get_username(), confirmed=False)
-    begun = Begun(b32encode(device.bin_key).decode(), device.config_url)
+    begun = NewFactor(b32encode(device.bin_key).decode(), device.config_url)
     return Done(begun, member, None, {"second_factor": "begun"})
 
 

@@ -236,7 +236,7 @@ class LifecycleTest(TestCase):
         return who.ask("GET", path)
 
     def serve(self, var: str, what: str, **settings: str) -> None:
-        """Serve in the foreground (all of it where nothing is named) until the test ends; then nothing is to be left."""
+        """Serve in the foreground, all of it where nothing is named, until the test ends; nothing may be left then."""
         command = [str(ROOT / "pollicor"), "serve", *what.split()]
         env = {**self.environment(var), **settings}
         served = subprocess.Popen(command, env=env, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True)

@@ -118,7 +118,7 @@ def set_blocks(member: Member, plan: Plan, version: int, choices: Sequence[Plann
     """Set the row of blocks as a therapist arranged it. Raises FieldError where a block can't stand."""
     now = _unchanged(plan, version)
     bench = workbench_of(now, on)
-    blocks = tuple(_block_standing(bench, choice, at) for at, choice in enumerate(choices))
+    blocks = tuple(_block_there(bench, choice, at) for at, choice in enumerate(choices))
     _once_each(choices)
     now.status, now.bound = "given", 0.0
     now.notes = list(totals(blocks).notes)
@@ -177,7 +177,7 @@ def mark_used(plan: Plan, on: date) -> None:
     plan.save(update_fields=["used_on"])
 
 
-def _block_standing(bench: Workbench, choice: PlannedBlock, at: int) -> Block:
+def _block_there(bench: Workbench, choice: PlannedBlock, at: int) -> Block:
     """Return the block a choice makes. Raises FieldError, naming the block, when it can't stand here."""
     if not 1 <= choice.sets <= MOST_SETS:
         reason = f"{choice.sets} sets are not possible in one block."

@@ -225,7 +225,7 @@ def plan_out(plan: Plan, refused: Infeasible | None = None) -> PlanOut:
         blocks=shown,
         kit=[KitLineOut.model_validate(k) for k in kit_of(blocks)],
         left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],
-        standing=[f"{h.reason} {h.remedy}" for h in bench.cupboard.standing],
+        general_cautions=[f"{h.reason} {h.remedy}" for h in bench.cupboard.general_cautions],
         approaches=[approach_out(a) for a in approaches_of(plan.child)],
         notes=[*plan.notes, *sums.notes] if plan.status != "given" else list(sums.notes),
         learned=plan.learned,

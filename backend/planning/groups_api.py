@@ -94,7 +94,7 @@ class GroupOut(Schema):
     well_spent: float
     bound: float
     kept_away: list[str]
-    standing: list[str]
+    general_cautions: list[str]
     blocks: list[GroupBlockOut]
     gone: list[str]
     left_out: list[LeftOutOut]
@@ -145,10 +145,10 @@ def group_out(group: GroupSession, children: list[Child]) -> GroupOut:
         well_spent=group.well_spent,
         bound=group.bound,
         kept_away=list(kept_away),
-        standing=[
+        general_cautions=[
             f"{name}: {h.reason} {h.remedy}"
             for name, s in zip(request.names, request.sessions, strict=True)
-            for h in s.cupboard.standing
+            for h in s.cupboard.general_cautions
         ],
         blocks=[_block_out(b, children) for b in blocks],
         gone=[f"{r.name}: {r.reason}" for r in result if isinstance(r, Refusal)],

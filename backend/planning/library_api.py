@@ -113,7 +113,7 @@ def read_library(request: HttpRequest, child_id: int, home_id: int) -> list[Reac
     estimates = bench.request.estimates
     activities = bench.request.activities.values()
     reaches = most_useful_first(reach(a, bench.cupboard, estimates) for a in activities)
-    seen = Seen(bench.cupboard.child, frozenset(who.favourites))
+    seen = LibraryAsk(bench.cupboard.child, frozenset(who.favourites))
     return [_reach_out(r, estimates[r.activity.strand].mean, seen) for r in reaches]
 
 
@@ -207,7 +207,7 @@ def _bench(who: Member, child_id: int, home_id: int) -> Workbench:
 
 
 @dataclass(frozen=True)
-class Seen:
+class LibraryAsk:
     """Who looks for whom: the child, and the lines of one's own favourites."""
 
     child: Facts
@@ -223,7 +223,7 @@ def _tasks_of(activity: Activity) -> list[str]:
     ]
 
 
-def _reach_out(r: Reach, mean: float, seen: Seen) -> ReachOut:
+def _reach_out(r: Reach, mean: float, seen: LibraryAsk) -> ReachOut:
     f, child = r.activity, seen.child
     strand = STRANDS[f.strand]
     return ReachOut(

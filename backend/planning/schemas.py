@@ -242,7 +242,7 @@ class PlanOut(Schema):
     blocks: list[BlockOut] = []
     kit: list[KitLineOut] = []
     left_out: list[LeftOutOut] = []
-    standing: list[str] = []
+    general_cautions: list[str] = []
     approaches: list[ApproachOut] = []
     learned: str = ""
     notes: list[str] = []

@@ -21,8 +21,8 @@ def week_out(week: HomeWeek) -> WeekOut:
     days, at_home, at_school = [], [], []
     rows = zip(DAYS, week.minutes_by_day, week.days, week.school_days or [[]] * len(DAYS), strict=True)
     for at, (name, available, row, school_row) in enumerate(rows):
-        home, gone = _standing(bench, row)
-        there, gone_there = _standing(school, school_row)
+        home, gone = _blocks_there(bench, row)
+        there, gone_there = _blocks_there(school, school_row)
         days.append(
             DayOut(
                 name=name,
@@ -58,7 +58,7 @@ def week_out(week: HomeWeek) -> WeekOut:
     )
 
 
-def _standing(bench: Workbench, row: list[dict[str, Any]]) -> tuple[list[Block], list[str]]:
+def _blocks_there(bench: Workbench, row: list[dict[str, Any]]) -> tuple[list[Block], list[str]]:
     """The blocks of a stored row that stand today, and why the others don't."""
     result = [bench.stand(from_json(plain)) for plain in row]
     gone = [f"{r.name}: {r.reason}" for r in result if isinstance(r, Refusal)]

@@ -94,7 +94,7 @@ def read_caseload(
     """
     today = timezone.localdate()
     who = member(request)
-    lines = queries.caseload_standing(who, mine, letters, today)
+    lines = queries.caseload_lines(who, mine, letters, today)
     shown = sorted((s for s in lines if s.is_in(show)), key=ORDERS[sort])
     pages = max(1, -(-len(shown) // PAGE))
     page = min(max(1, page), pages)
@@ -113,7 +113,7 @@ PAGE = 50  # children
 PAGES_KEPT = 64  # of progress, in each process
 ORDERS: Mapping[ListSort, Callable[[queries.CaseloadLine], tuple[Any, ...]]] = MappingProxyType(
     {
-        "gravest": lambda s: (not s.is_due, gravity(s.standings[0].id), s.child.first_name, s.child.pk),
+        "gravest": lambda s: (not s.is_due, gravity(s.statuses[0].id), s.child.first_name, s.child.pk),
         "name": lambda s: (s.child.first_name.lower(), s.child.pk),
         "due": lambda s: (s.due_on or date.min, s.child.first_name, s.child.pk),
         "seen": lambda s: (s.last_on or date.min, s.child.first_name, s.child.pk),
@@ -134,7 +134,7 @@ def _standing_out(s: queries.CaseloadLine) -> StandingOut:
         due_on=s.due_on,
         is_due=s.is_due,
         therapist_name=c.therapist.name if c.therapist else "",
-        standings=[StandingLine(id=x.id, words=x.words) for x in s.standings],
+        statuses=[StandingLine(id=x.id, words=x.words) for x in s.statuses],
     )
 
 

@@ -10,7 +10,7 @@ from caseload.models import LibraryVersion, VersionStatus
 from clinic.auth import member
 from clinic.base_schema import Schema
 from clinic.problems import Problem
-from core.refit import Finding, Kind, said
+from core.refit import Correction, Kind, said
 from progress import library_actions, queries
 
 router = Router(tags=["library"])
@@ -111,7 +111,7 @@ def _out(version: LibraryVersion) -> VersionOut:
     )
 
 
-def _finding(found: Finding) -> FindingOut:
+def _finding(found: Correction) -> FindingOut:
     shown = said(found)
     return FindingOut(
         kind=found.kind,

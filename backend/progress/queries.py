@@ -15,7 +15,7 @@ from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core import ability
-from core.progress import Point, Seen, Smoothed, Standing, StepKind, highest_seen, smoothed, standings
+from core.progress import CaseloadStatus, Point, Seen, Smoothed, StepKind, highest_seen, smoothed, statuses
 from core.running import SetResult
 from core.skills import STRANDS
 from progress.models import DecisionRecord, Goal, Note
@@ -33,17 +33,17 @@ class CaseloadLine:
     last_on: date | None
     due_on: date | None
     is_due: bool
-    standings: tuple[Standing, ...]
+    statuses: tuple[CaseloadStatus, ...]
 
     def is_in(self, group: str) -> bool:
         """Whether the child belongs to a group of the list; one who is new is to be checked, too."""
-        ids = {s.id for s in self.standings}
+        ids = {s.id for s in self.statuses}
         return (
             group == "all" or (self.is_due if group == "due" else group in ids) or (group == "recheck" and "new" in ids)
         )
 
 
-def caseload_standing(member: Member, mine: bool, letters: str, today: date) -> list[CaseloadLine]:
+def caseload_lines(member: Member, mine: bool, letters: str, today: date) -> list[CaseloadLine]:
     """Every child whose care is open, or this member's own, with the last run and the latest step proposed in each
     strand. Three queries.
     """
@@ -59,7 +59,7 @@ def caseload_standing(member: Member, mine: bool, letters: str, today: date) -> 
 
 def _line(child: Child, last_on: date | None, decisions: list[DecisionRecord], today: date) -> CaseloadLine:
     due_on = _due(child, last_on)
-    says = standings(last_on, [d.latest for d in decisions], today)
+    says = statuses(last_on, [d.latest for d in decisions], today)
     return CaseloadLine(child, last_on, due_on, due_on is None or due_on <= today, says)
 
 

@@ -67,7 +67,7 @@ class StandingOut(Schema):
     due_on: date | None
     is_due: bool
     therapist_name: str
-    standings: list[StandingLine]
+    statuses: list[StandingLine]
 
 
 class SummaryOut(Schema):

@@ -36,7 +36,7 @@ def start_together(
     _everybody(children, ids)
     request = group_request(children, group.home, wish_of_group(group), on)
     result = [stand_together(request, group_from_json(plain, [c.pk for c in children])) for plain in group.blocks]
-    blocks = [_block_standing(b, at) for at, b in enumerate(result)]
+    blocks = [_block_there(b, at) for at, b in enumerate(result)]
     under_way = {r.child_id: r for r in of_group.filter(on=on, ended_at__isnull=True)}
     if len(under_way) == len(children):
         return Done([under_way[c.pk] for c in children], group, None, {"joined": True})
@@ -58,7 +58,7 @@ def _everybody(children: Sequence[Child], ids: Mapping[int, UUID]) -> None:
         raise FieldError("ids", missing, f"No run id for {', '.join(missing)}.", "Send one for each child.")
 
 
-def _block_standing(result: GroupBlock | Refusal, at: int) -> GroupBlock:
+def _block_there(result: GroupBlock | Refusal, at: int) -> GroupBlock:
     if isinstance(result, Refusal):
         reason = f"{result.name} can't be run today: {result.reason}"
         raise FieldError(f"blocks.{at}", result.activity_id, reason, "Plan the group again.")

@@ -195,7 +195,7 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
         "starts_on": week.starts_on,
         "days": shown.days,
         "used_up": ", ".join(shown.used_up),
-        "standing": sheet.standing,
+        "general_cautions": sheet.general_cautions,
         "rows": [_row(p, "", bench) for p in sheet.blocks],
     }
 

@@ -11,12 +11,30 @@ from typing import Any
 from unittest import TestCase, TestResult
 from unittest.mock import patch
 
-from django.test.runner import DiscoverRunner
+from django.test.runner import DiscoverRunner, ParallelTestSuite
 from django.utils import timezone
+
+
+class LongestFirst(ParallelTestSuite):
+    """Hands out the classes that take long before the others, so that no process works on alone at the end: those that
+    drive a browser or whole servers, then those with slow tests, the most tests first.
+    """
+
+    def __init__(self, subsuites: Any, *more: Any, **named: Any) -> None:
+        def length(suite: Any) -> tuple[bool, bool, int]:
+            tests = list(suite)
+            is_slow = any(
+                "slow" in getattr(getattr(t, t._testMethodName), "tags", getattr(t, "tags", ())) for t in tests
+            )
+            return type(tests[0]).__module__.startswith("e2e."), is_slow, len(tests)
+
+        super().__init__(sorted(subsuites, key=length, reverse=True), *more, **named)
 
 
 class OneDayRunner(DiscoverRunner):
     """Runs the tests with the day they started on as the clinic's day."""
+
+    parallel_test_suite = LongestFirst
 
     def run_tests(self, test_labels: Any, **more: Any) -> int:
         """Run the tests and return how many failed."""

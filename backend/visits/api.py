@@ -146,7 +146,7 @@ def calendar(request: HttpRequest, token: str) -> HttpResponse:
     return HttpResponse(as_calendar(who, visits), content_type="text/calendar; charset=utf-8")
 
 
-def visit_out(seen: queries.Seen) -> VisitOut:
+def visit_out(seen: queries.VisitSeen) -> VisitOut:
     """A visit as the API shows it."""
     v = seen.visit
     return VisitOut(

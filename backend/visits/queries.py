@@ -27,7 +27,7 @@ OF_ENDED_CARE = Q(status="planned") & ~Q(child__care="open")  # left off the cal
 
 
 @dataclass(frozen=True)
-class Seen:
+class VisitSeen:
     """A visit as it stands. ran: a session of the child ended that day, which makes a booked visit done; plan: that is
     ready for it; overlaps: whom the same therapist sees elsewhere at that time.
     """
@@ -39,7 +39,7 @@ class Seen:
     overlaps: tuple[str, ...]
 
 
-def visits_between(member: Member, first: date, last: date, mine: bool) -> list[Seen]:
+def visits_between(member: Member, first: date, last: date, mine: bool) -> list[VisitSeen]:
     """The visits of some days, in the order of travel day by day. Four queries. Raises FieldError for too many days."""
     if (last - first).days > LONGEST:
         raise FieldError("last", last, f"Up to {LONGEST} days are read at once.", "Ask for fewer days.")
@@ -79,7 +79,7 @@ def _visits(member: Member) -> QuerySet[Visit]:
     return Visit.objects.visible_to(member).exclude(OF_ENDED_CARE).select_related("child", "home", "therapist__user")
 
 
-def as_they_stand(visits: Iterable[Visit]) -> list[Seen]:
+def as_they_stand(visits: Iterable[Visit]) -> list[VisitSeen]:
     """Visits with what is known of them today, in the order of travel day by day. Two queries."""
     by_day: defaultdict[date, list[Visit]] = defaultdict(list)
     for visit in visits:
@@ -92,7 +92,9 @@ def as_they_stand(visits: Iterable[Visit]) -> list[Seen]:
     return [seen for on in sorted(by_day) for seen in _one_day(by_day[on], ran, ready)]
 
 
-def _one_day(visits: list[Visit], ran: set[tuple[int, date]], ready: dict[tuple[int, int], Plan]) -> Iterable[Seen]:
+def _one_day(
+    visits: list[Visit], ran: set[tuple[int, date]], ready: dict[tuple[int, int], Plan]
+) -> Iterable[VisitSeen]:
     known = {v.pk: v for v in visits}
     stops = [Stop(v.pk, v.home_id, v.at, v.minutes, v.therapist_id) for v in visits]
     clash = clashes([s for s in stops if known[s.id].status in ("planned", "done")])
@@ -102,4 +104,4 @@ def _one_day(visits: list[Visit], ran: set[tuple[int, date]], ready: dict[tuple[
         status: VisitStatus = "done" if was_run and visit.status == "planned" else visit.status
         plan = ready.get((visit.child_id, visit.home_id)) if status == "planned" else None
         overlaps = tuple(known[other].child.first_name for other in clash.get(stop.id, ()))
-        yield Seen(visit, status, was_run, plan, overlaps)
+        yield VisitSeen(visit, status, was_run, plan, overlaps)

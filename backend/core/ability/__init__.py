@@ -21,6 +21,7 @@ from core.ability.estimate import (
     with_limits,
 )
 from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
+from core.ability.joint_fit import Common, FitDay, Found, Gain, JointFit
 from core.ability.learning import DaySoFar, level_today, update
 from core.ability.tasks import (
     PLACES,
@@ -34,7 +35,6 @@ from core.ability.tasks import (
     sighting,
     standing,
 )
-from core.ability.whole import Common, Day, Found, Gain, Whole
 
 __all__ = [
     "AT_RUNG",
@@ -45,17 +45,17 @@ __all__ = [
     "WORTH_NAMING",
     "Aim",
     "Common",
-    "Day",
     "DaySoFar",
     "Estimate",
+    "FitDay",
     "Floats",
     "Found",
     "Gain",
+    "JointFit",
     "SetEvidence",
     "TaskSeen",
     "TaskStanding",
     "Who",
-    "Whole",
     "WithWhom",
     "as_plain",
     "chain",

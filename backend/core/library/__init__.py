@@ -4,8 +4,9 @@ loads.
 
 from core.errors import NotThere
 from core.library.activity import Activity, Cue, Fit, Unit
-from core.library.asks import asked_of_forms
 from core.library.checks import check, is_activity, issues
+from core.library.deciding_properties import asked_of_forms
+from core.library.facets import Company, Where, company_of, said_of, where_of
 from core.library.files import (
     activity_as_written,
     blank,
@@ -15,7 +16,6 @@ from core.library.files import (
     load_things,
     thing_as_written,
 )
-from core.library.finding import Company, Where, company_of, said_of, where_of
 from core.library.gone import as_it_was
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import own_activity, own_thing, thing_line

@@ -1,6 +1,7 @@
 """What one cupboard can offer one child: graded activities, what fits, what could stand in, what can be made."""
 
 from core.offers.coverage import Reach, most_useful_first, reach, reach_of_thing, starter_list
+from core.offers.family_words import Told, told
 from core.offers.fitting import room
 from core.offers.forecast import chances_alone
 from core.offers.grading import (
@@ -16,7 +17,6 @@ from core.offers.grading import (
 from core.offers.homemade import Recipe, makeable, verdict
 from core.offers.offer import Lack, LackKind, Offer, Quantity
 from core.offers.substitutes import Swap, swaps
-from core.offers.telling import Told, told
 from core.offers.usable_cupboard import UsableCupboard, fillers, stock_of
 from core.offers.variants import (
     Ask,

@@ -74,9 +74,9 @@ class UsableCupboard:
         return tuple(j.stock for j in self.judged)
 
     @property
-    def standing(self) -> tuple[Hit, ...]:
+    def general_cautions(self) -> tuple[Hit, ...]:
         """The cautions that hold for this child here whatever is done."""
-        return safety.standing(self.child, self.setting)
+        return safety.general_cautions(self.child, self.setting)
 
     def is_of(self, stock: Iterable[Stock], child: Child, setting: Setting, activities: Mapping[str, Activity]) -> bool:
         """Whether this is the judged cupboard of just these things, this child, this setting and these activities."""

@@ -49,14 +49,14 @@ class PrepBlock:
 
 @dataclass(frozen=True)
 class PrepSheet:
-    """A whole session on paper. standing: what holds for this child whatever is done."""
+    """A whole session on paper. general_cautions: what holds for this child whatever is done."""
 
     kit: tuple[KitLine, ...]
     cut: tuple[str, ...]
     tie: tuple[str, ...]
     blocks: tuple[PrepBlock, ...]
     overrides: tuple[str, ...]
-    standing: tuple[str, ...] = ()
+    general_cautions: tuple[str, ...] = ()
 
 
 def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
@@ -96,7 +96,7 @@ def prep_sheet(
             for rule, why in sorted(overrides.items())
             if rule in ruled
         ),
-        tuple(f"{h.reason} {h.remedy}" for h in cupboard.standing),
+        tuple(f"{h.reason} {h.remedy}" for h in cupboard.general_cautions),
     )
 
 

@@ -1,6 +1,6 @@
 """What a run leads to: the next step, the caseload status, movement, goals, series over time, notes."""
 
-from core.progress.caseload_status import Latest, Standing, StatusId, gravity, standings
+from core.progress.caseload_status import CaseloadStatus, Latest, StatusId, gravity, statuses
 from core.progress.goals import attainment_t_score
 from core.progress.movement import (
     MovementKind,
@@ -23,13 +23,13 @@ from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 
 __all__ = [
     "WORDS",
+    "CaseloadStatus",
     "Latest",
     "MovementKind",
     "Point",
     "RunRecord",
     "Seen",
     "Smoothed",
-    "Standing",
     "StatusId",
     "Step",
     "StepKind",
@@ -55,6 +55,6 @@ __all__ = [
     "redraft",
     "rungs_per_week",
     "smoothed",
-    "standings",
     "stands_at",
+    "statuses",
 ]

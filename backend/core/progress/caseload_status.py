@@ -36,7 +36,7 @@ class Latest:
 
 
 @dataclass(frozen=True)
-class Standing:
+class CaseloadStatus:
     """id: new, recheck, setback, stuck, ready or steady; words: why."""
 
     id: StatusId
@@ -48,20 +48,20 @@ def gravity(status: StatusId) -> int:
     return ORDER.index(status)
 
 
-def standings(last_on: date | None, latest: Sequence[Latest], today: date) -> tuple[Standing, ...]:
+def statuses(last_on: date | None, latest: Sequence[Latest], today: date) -> tuple[CaseloadStatus, ...]:
     """Return what to say of a child: the gravest first; set back, stuck and ready can stand side by side.
 
     last_on -- the last session, None before any
     latest  -- the newest step in each strand; one older than six weeks says nothing any more (from memory)
     """
     if last_on is None:
-        return (Standing("new", NEW),)
+        return (CaseloadStatus("new", NEW),)
     gap = (today - last_on).days
     if gap > STALE_DAYS:
-        return (Standing("recheck", f"Last seen {gap // 7} weeks ago: re-assess first."),)
+        return (CaseloadStatus("recheck", f"Last seen {gap // 7} weeks ago: re-assess first."),)
     fresh = [s for s in latest if (today - s.on).days <= STALE_DAYS]
-    words = [Standing(name, text) for name, kinds in GROUPS if (text := _words_for(fresh, kinds))]
-    return tuple(words) or (Standing("steady", STEADY),)
+    words = [CaseloadStatus(name, text) for name, kinds in GROUPS if (text := _words_for(fresh, kinds))]
+    return tuple(words) or (CaseloadStatus("steady", STEADY),)
 
 
 def _words_for(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:

@@ -7,7 +7,18 @@ from itertools import groupby
 from math import log
 from typing import Literal
 
-from core.ability import AT_RUNG, LOG_ODDS_PER_RUNG, Day, Estimate, Found, Gain, SetEvidence, TaskSeen, Whole, sighting
+from core.ability import (
+    AT_RUNG,
+    LOG_ODDS_PER_RUNG,
+    Estimate,
+    FitDay,
+    Found,
+    Gain,
+    JointFit,
+    SetEvidence,
+    TaskSeen,
+    sighting,
+)
 from core.progress.seen import Seen, stands_at
 from core.progress.trends import mann_kendall, nonoverlap, rungs_per_week
 from core.recording import SUPPORTS
@@ -144,18 +155,19 @@ def smoothed(
     starts -- the first guess of each strand; sets -- all of one child's, any order
     sightings -- wanted tasks as family and school saw them: evidence of less weight
     Nothing is taken for granted of the pace: standing still is as likely as gaining or losing.
-    Source: the whole likelihood (core.ability.whole); a fixed-interval smoother of a local linear trend (Harvey 1989).
+    Source: the likelihood of all days at once (core.ability.joint_fit); a fixed-interval smoother of a local linear
+    trend (Harvey 1989).
     """
     evidence = [(s.on, s.evidence(preferred=preferred)) for s in sets if _tells(s)]
     evidence += [(seen.on, told) for seen in sightings if (told := sighting(seen)) is not None]
     if not any(st in starts for _, e in evidence for st in e.rungs):
         return {}
     evidence.sort(key=lambda e: e[0])
-    days = [Day(on, [e for _, e in mine]) for on, mine in groupby(evidence, key=lambda e: e[0])]
-    whole = Whole()
+    days = [FitDay(on, [e for _, e in mine]) for on, mine in groupby(evidence, key=lambda e: e[0])]
+    fit = JointFit()
     wide = {strand: replace(e, sd=max(e.sd, WIDE)) for strand, e in starts.items()}
-    whole.add_child("", wide, days, NEUTRAL)
-    found = whole.solve()
+    fit.add_child("", wide, days, NEUTRAL)
+    found = fit.solve()
     return {strand: s for strand in starts if (s := _smoothed(found, strand, [d.on for d in days])) is not None}
 
 

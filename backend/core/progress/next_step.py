@@ -13,7 +13,7 @@ from typing import Literal
 
 from core.ability import Estimate, chance
 from core.offers import Variant, asks_other_hand
-from core.progress.step_basis import OTHER_HAND, Belief, Evidence, Facts, Policy, policy_for, telling
+from core.progress.step_basis import OTHER_HAND, Belief, Evidence, Facts, Thresholds, policy_for, telling
 from core.recording import LEVELS, SUPPORTS, less_help
 from core.running import SetResult
 
@@ -77,7 +77,7 @@ def next_hand(
     return OTHER_HAND[preferred] if _other_hand(Facts(sets, policy), policy) else preferred
 
 
-def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> Decision:
+def decide(history: Sequence[SetResult], estimate: Estimate, policy: Thresholds) -> Decision:
     """Return what to do next in one strand.
 
     history  -- sets that train the strand, any order; only their day, grade, help and counts are used
@@ -104,7 +104,7 @@ def decide(history: Sequence[SetResult], estimate: Estimate, policy: Policy) -> 
     )
 
 
-def _alone_evidence(facts: Facts, policy: Policy) -> tuple[Evidence, ...]:
+def _alone_evidence(facts: Facts, policy: Thresholds) -> tuple[Evidence, ...]:
     won, tries, share = facts.share_alone(facts.lately(policy.ready_days))
     days = len({s.on for s in facts.ready_sets})
     return (
@@ -113,7 +113,7 @@ def _alone_evidence(facts: Facts, policy: Policy) -> tuple[Evidence, ...]:
     )
 
 
-def _out_of_date(facts: Facts, policy: Policy) -> Decision | None:
+def _out_of_date(facts: Facts, policy: Thresholds) -> Decision | None:
     gap = (policy.today - facts.last_day).days
     if gap <= policy.stale_days:
         return None
@@ -125,7 +125,7 @@ def _out_of_date(facts: Facts, policy: Policy) -> Decision | None:
     )
 
 
-def _too_hard(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
+def _too_hard(facts: Facts, belief: Belief, policy: Thresholds) -> Decision | None:
     """The belief says that this grade is not managed and the next easier one suits better; one bad day is not enough
     where much was seen before.
     """
@@ -143,7 +143,7 @@ def _too_hard(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _ready(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
+def _ready(facts: Facts, belief: Belief, policy: Thresholds) -> Decision | None:
     tries = sum(s.alone_tries for s in facts.ready_sets)
     days = len({s.on for s in facts.ready_sets})
     row = max((s.longest_row for s in facts.alone), default=0)
@@ -165,7 +165,7 @@ def _ready(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _other_hand(facts: Facts, policy: Policy) -> Decision | None:
+def _other_hand(facts: Facts, policy: Thresholds) -> Decision | None:
     """The preferred hand is ready and the other is not there yet: the same grade with the other, on purpose."""
     if not policy.preferred:
         return None
@@ -191,7 +191,7 @@ def _other_hand(facts: Facts, policy: Policy) -> Decision | None:
     )
 
 
-def _fade(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
+def _fade(facts: Facts, belief: Belief, policy: Thresholds) -> Decision | None:
     """Most of the last day's tries had help from their start and came right, and less help is likely to do."""
     today = [s for s in facts.helped if s.on == facts.last_day]
     unhelped = [s for s in facts.here if s.on == facts.last_day and s.support == "alone"]
@@ -223,7 +223,7 @@ def _fade(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _stalled(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
+def _stalled(facts: Facts, belief: Belief, policy: Thresholds) -> Decision | None:
     """The last four sessions, none of them out of date, brought neither a grade nor clearly more successes, and the
     grade is not managed.
     """
@@ -256,7 +256,7 @@ def _stalled(facts: Facts, belief: Belief, policy: Policy) -> Decision | None:
     )
 
 
-def _hold(facts: Facts, belief: Belief, policy: Policy) -> Decision:
+def _hold(facts: Facts, belief: Belief, policy: Thresholds) -> Decision:
     tries = sum(s.alone_tries for s in facts.ready_sets)
     wanting = []
     if tries < policy.ready_tries:

@@ -25,7 +25,7 @@ STEP_RUNGS = (0.15, 0.6)  # what a step harder or easier adds at the least and a
 
 
 @dataclass(frozen=True)
-class Policy:
+class Thresholds:
     """The thresholds for a clinic or a child.
 
     managed   -- the true chance from which a grade is managed
@@ -64,13 +64,13 @@ class Evidence:
     words: str
 
 
-def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = "") -> Policy:
+def policy_for(strand: str, today: date, fade_first: bool = True, hand: str = "") -> Thresholds:
     """The usual policy for a strand: toss and catch wants 10 in a row (common practice).
 
     hand -- the child's settled hand, right or left; anything else leaves hands out of it
     """
     settled = hand if hand in OTHER_HAND and strand in BOTH_HANDS else ""
-    return Policy(
+    return Thresholds(
         today, strand, row_wanted=10 if strand == "toss_catch" else 0, fade_first=fade_first, preferred=settled
     )
 
@@ -83,7 +83,7 @@ def telling(history: Sequence[SetResult]) -> list[SetResult]:
 class Facts:
     """The few numbers every rule looks at."""
 
-    def __init__(self, sets: list[SetResult], policy: Policy) -> None:
+    def __init__(self, sets: list[SetResult], policy: Thresholds) -> None:
         self.strand, self.preferred = policy.strand, policy.preferred
         self.last_day = sets[-1].on
         self.days = sorted({s.on for s in sets})
@@ -158,7 +158,7 @@ class Belief:
         nearest = min(steps, key=lambda r: abs(r - self.level), default=self.level + side * sum(STEP_RUNGS) / 2)
         return self.placed(nearest) > self.placed(self.level)
 
-    def evidence(self, policy: Policy) -> tuple[Evidence, ...]:
+    def evidence(self, policy: Thresholds) -> tuple[Evidence, ...]:
         """What is believed, in words."""
         sure = self.at_least(policy.managed)
         percent = round(sure * 100)

@@ -1,6 +1,14 @@
 """The clinic teaches the library: difficulties, lifts of help and seconds a try, worked out again from its children."""
 
-from core.refit.difficulties import Finding, History, Kind, Refit, refit
-from core.refit.saying import Said, said
+from core.refit.correction_words import Said, said
+from core.refit.difficulties import Correction, History, Kind, Refit, refit
 
-__all__ = ["Finding", "History", "Kind", "Refit", "Said", "refit", "said"]
+__all__ = [
+    "Correction",
+    "History",
+    "Kind",
+    "Refit",
+    "Said",
+    "refit",
+    "said",
+]

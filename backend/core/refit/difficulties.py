@@ -16,7 +16,7 @@ from itertools import groupby
 from math import exp, log, sqrt
 from typing import Any, Literal
 
-from core.ability import Common, Day, Estimate, Found, Gain, Whole
+from core.ability import Common, Estimate, FitDay, Found, Gain, JointFit
 from core.library import find_activity
 from core.recording import SUPPORTS, Learned
 from core.running import SetResult, paces
@@ -47,7 +47,7 @@ class History:
 
 
 @dataclass(frozen=True)
-class Finding:
+class Correction:
     """One thing that was found: what the library says and what the children show.
 
     kind  -- base and help in rungs, step in rungs, seconds as a factor
@@ -72,7 +72,7 @@ class Finding:
 class Refit:
     """All that was found, what is furthest from the library first; and how many children and tries it rests on."""
 
-    findings: tuple[Finding, ...]
+    findings: tuple[Correction, ...]
     children: int
     tries: int
 
@@ -83,7 +83,7 @@ class Refit:
     @classmethod
     def from_plain(cls, findings: Iterable[Mapping[str, Any]], children: int, tries: int) -> "Refit":
         """What `plain` made, read back."""
-        return cls(tuple(Finding(**f) for f in findings), children, tries)
+        return cls(tuple(Correction(**f) for f in findings), children, tries)
 
     def differs(self, other: "Refit") -> bool:
         """Whether anything was found that is clearly elsewhere than in another refit: worth being looked at."""
@@ -110,12 +110,12 @@ def refit(histories: Iterable[History]) -> Refit:
     every = [h for h in histories if h.sets]
     used: dict[Name, dict[int, int]] = defaultdict(lambda: defaultdict(int))  # name: child: tries
     days = {h.child: [_day(h, list(sets), used) for _, sets in groupby(h.sets, key=lambda s: s.on)] for h in every}
-    whole = Whole(Common(name, SPREADS[_spread_kind(name)]) for name in sorted(used))
+    fit = JointFit(Common(name, SPREADS[_spread_kind(name)]) for name in sorted(used))
     for h in every:
-        whole.add_child(h.child, h.starts, days[h.child], USUAL_GAIN)
+        fit.add_child(h.child, h.starts, days[h.child], USUAL_GAIN)
     spreads, found = dict(SPREADS), None
     for _ in range(ROUNDS):
-        found = whole.solve({name: spreads[_spread_kind(name)] for name in used}, found)
+        found = fit.solve({name: spreads[_spread_kind(name)] for name in used}, found)
         findings = [_finding(found, name, by_child) for name, by_child in used.items()]
         spreads = {kind: _spread_of(kind, findings) for kind in spreads}
     findings += _seconds(every)
@@ -128,13 +128,13 @@ def _spread_kind(name: Sequence[str]) -> str:
     return "own" if name[0] == "base" and is_own(name[1]) else name[0]
 
 
-def _spread_of(kind: str, findings: Sequence[Finding]) -> float:
+def _spread_of(kind: str, findings: Sequence[Correction]) -> float:
     """How far the library is from the truth in one kind of thing, by what was found of all of them."""
     mine = [f.shift**2 + f.sd**2 for f in findings if _spread_kind((f.kind, f.key)) == kind]
     return sqrt((sum(mine) + COUNTS_AS * SPREADS[kind] ** 2) / (len(mine) + COUNTS_AS))
 
 
-def _day(history: History, sets: Sequence[SetResult], used: dict[Name, dict[int, int]]) -> Day:
+def _day(history: History, sets: Sequence[SetResult], used: dict[Name, dict[int, int]]) -> FitDay:
     evidence, common = [], []
     for s in sets:
         e = s.evidence(preferred=history.preferred)
@@ -144,7 +144,7 @@ def _day(history: History, sets: Sequence[SetResult], used: dict[Name, dict[int,
             used[name][history.child] += e.tries
         evidence.append(e)
         common.append(names)
-    return Day(sets[0].on, evidence, common)
+    return FitDay(sets[0].on, evidence, common)
 
 
 def _names(s: SetResult, strand: str, support: str) -> list[Name]:
@@ -160,14 +160,14 @@ def _names(s: SetResult, strand: str, support: str) -> list[Name]:
     return names
 
 
-def _finding(found: Found, name: Name, by_child: Mapping[int, int]) -> Finding:
+def _finding(found: Found, name: Name, by_child: Mapping[int, int]) -> Correction:
     kind: Kind = name[0]  # type: ignore[assignment]
     harder = found.value(name)
     shift = -harder if kind == "help" else harder
-    return Finding(kind, "/".join(name[1:]), shift, found.sd({name: 1.0}), len(by_child), sum(by_child.values()))
+    return Correction(kind, "/".join(name[1:]), shift, found.sd({name: 1.0}), len(by_child), sum(by_child.values()))
 
 
-def _seconds(histories: Iterable[History]) -> list[Finding]:
+def _seconds(histories: Iterable[History]) -> list[Correction]:
     logs: dict[str, list[tuple[float, int]]] = defaultdict(list)
     for h in histories:
         for activity, pace in paces(h.sets).items():
@@ -177,6 +177,6 @@ def _seconds(histories: Iterable[History]) -> list[Finding]:
         precision = 1 / SECONDS_SD**2 + len(mine) / OWN_SECONDS_SD**2
         mean = sum(value for value, _ in mine) / OWN_SECONDS_SD**2 / precision
         result.append(
-            Finding("seconds", activity, exp(mean), sqrt(1 / precision), len(mine), sum(tries for _, tries in mine))
+            Correction("seconds", activity, exp(mean), sqrt(1 / precision), len(mine), sum(tries for _, tries in mine))
         )
     return result

@@ -8,8 +8,8 @@ from core.safety.rules import (
     assess_stock,
     assess_within_reach,
     fits_small_parts_cylinder,
+    general_cautions,
     lifted_bars,
-    standing,
 )
 from core.safety.small_parts_cylinder import DEEP_MM, SMALL_BALL_MM, fits
 from core.safety.verdicts import RANK, RULES, Hit, Status, Verdict, worst
@@ -30,7 +30,7 @@ __all__ = [
     "assess_within_reach",
     "fits",
     "fits_small_parts_cylinder",
+    "general_cautions",
     "lifted_bars",
-    "standing",
     "worst",
 ]

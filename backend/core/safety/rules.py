@@ -72,13 +72,13 @@ _MEASURED = RULES["measured"]
 def assess_step(tags: Iterable[str], child: Child, setting: Setting) -> Verdict:
     """Return the verdict on what is done rather than what it is done with.
 
-    tags -- hazard tags of an activity or a grade: see STEP_TAGS; what holds whatever is done says `standing`
+    tags -- hazard tags of an activity or a grade: see STEP_TAGS; what holds whatever is done: `general_cautions`
     Raises KeyError for a tag that has no rule.
     """
     return judged((hit for tag in tags for hit in STEP_TAGS[tag].hits(child)), child, setting)
 
 
-def standing(child: Child, setting: Setting) -> tuple[Hit, ...]:
+def general_cautions(child: Child, setting: Setting) -> tuple[Hit, ...]:
     """Return the cautions that hold for a child whatever is done: said once, above a plan, and not at every block."""
     return judged((hit for r in _ALWAYS for hit in r.hits(child)), child, setting).hits
 

@@ -14,7 +14,7 @@ from core.materials import MeasureError, Stock, measured_thing
 from core.offers import Variant, difficulty, room, tags_of, variants_of
 from core.planner import Block, PlannedBlock, stand
 from core.planner.candidates import all_candidates, candidate
-from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_stock, assess_together, standing
+from core.safety import STEP_TAGS, Verdict, assess, assess_step, assess_stock, assess_together, general_cautions
 from core.skills import STRANDS
 from testing.core_builders import everything, full_house, request_for
 from testing.tags import slow
@@ -73,8 +73,8 @@ class HazardInvariantsTest(TestCase):
     def test_seizures_bring_the_adult_within_reach_of_water_blades_and_sticks(self) -> None:
         old = Child(130, hand="right")
         ill = replace(old, precautions=frozenset({"seizures"}))
-        self.assertIn("seizures", {h.rule for h in standing(ill, NEAR)})
-        self.assertEqual(standing(old, NEAR), ())
+        self.assertIn("seizures", {h.rule for h in general_cautions(ill, NEAR)})
+        self.assertEqual(general_cautions(old, NEAR), ())
         blind = replace(old, precautions=frozenset({"vision"}))
         self.assertEqual(assess_step(["cutting_tool"], blind, ROOM).status, "barred")
         for thing in ("water_bowl", "dowel_stand"):

@@ -13,7 +13,7 @@ from unittest import TestCase
 import numpy as np
 
 from benchmarks.movement import shares
-from core.ability import Day, Estimate, Gain, TaskSeen, Whole, sighting, update
+from core.ability import Estimate, FitDay, Gain, JointFit, TaskSeen, sighting, update
 from core.progress import day_levels, smoothed
 from core.recording import AS_SHIPPED, Learned
 from core.running import SetResult
@@ -63,13 +63,13 @@ class SmoothedTest(TestCase):
         """Same sets, same assumptions: a filter and a smoother agree where nothing comes after (Harvey 1989)."""
         sets = self.sets(7, 8, 6, 8)
         start = Estimate(RUNG, 0.9)
-        whole, estimate = Whole(), start
+        fit, estimate = JointFit(), start
         days = [(s.on, replace(s.evidence(STRAND), rungs={STRAND: RUNG})) for s in sets]
-        whole.add_child("", {STRAND: start}, [Day(on, [e]) for on, e in days], Gain(0.025, 0.025))
+        fit.add_child("", {STRAND: start}, [FitDay(on, [e]) for on, e in days], Gain(0.025, 0.025))
         for on, e in days:
             estimate = update(estimate, [e], on)
         name = ("rung", "", STRAND, sets[-1].on)
-        self.assertAlmostEqual(whole.solve().value(name), estimate.mean, delta=0.1)
+        self.assertAlmostEqual(fit.solve().value(name), estimate.mean, delta=0.1)
 
     def test_a_sighting_by_the_family_counts_for_less_than_a_set_and_never_as_a_day_of_its_own(self) -> None:
         zipped = TaskSeen("zip", DAY + timedelta(weeks=2), 5, "home", "family")

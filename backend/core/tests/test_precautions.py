@@ -8,7 +8,7 @@ from core.child import PRECAUTIONS, Child, Hand, Setting, Side, for_child
 from core.library import ACTIVITIES, THINGS
 from core.offers import asks_other_hand, variants_of
 from core.recording import MEASURED, read_off
-from core.safety import RULES, STEP_TAGS, Hit, assess, assess_step, standing
+from core.safety import RULES, STEP_TAGS, Hit, assess, assess_step, general_cautions
 from testing.core_builders import full_house
 from testing.tags import slow
 
@@ -118,11 +118,11 @@ class StandingTest(TestCase):
     def test_what_holds_whatever_is_done_is_said_once(self) -> None:
         for precaution, rule in (("pain", "pain"), ("seizures", "seizures"), ("vision", "vision")):
             child = Child(84, hand="right", precautions=frozenset({precaution}))
-            self.assertEqual([h.rule for h in standing(child, NEAR)], [rule])
+            self.assertEqual([h.rule for h in general_cautions(child, NEAR)], [rule])
             self.assertNotIn(rule, {h.rule for h in assess_step(["walking", "impact"], child, NEAR).hits}, precaution)
 
     def test_a_child_without_precautions_has_none(self) -> None:
-        self.assertEqual(standing(Child(84, hand="right"), ROOM), ())
+        self.assertEqual(general_cautions(Child(84, hand="right"), ROOM), ())
 
 
 class HandTest(TestCase):

@@ -8,7 +8,7 @@ from core.child import ALLERGENS, PRECAUTIONS, TEXTURES, Child, Setting
 from core.library import ACTIVITIES, THINGS
 from core.offers import UsableCupboard, variants_of
 from core.offers.usable_cupboard import stock_of
-from core.safety import RULES, STEP_TAGS, Hit, assess, assess_step, assess_together, standing
+from core.safety import RULES, STEP_TAGS, Hit, assess, assess_step, assess_together, general_cautions
 from testing.core_builders import CLINIC, full_house
 from testing.tags import slow
 
@@ -41,7 +41,7 @@ def every_hit() -> set[Hit]:
     settings = (CLINIC, Setting("home", "box"))
     things = {h for m, c, s in product(THINGS.values(), children, settings) for h in assess(m, c, s).hits}
     steps = {h for t, c, s in product(STEP_TAGS, children, settings) for h in assess_step([t], c, s).hits}
-    return things | steps | {h for c, s in product(children, settings) for h in standing(c, s)}
+    return things | steps | {h for c, s in product(children, settings) for h in general_cautions(c, s)}
 
 
 class TogetherTest(TestCase):

@@ -9,7 +9,7 @@ from core.child import Child
 from core.library import ACTIVITIES, has_practice, is_the_task
 from core.planner import plan_session
 from core.planner.candidates.suitability import own_task
-from core.progress import WORDS, Latest, standings
+from core.progress import WORDS, Latest, statuses
 from core.skills import WANTED_TASKS
 from testing.core_builders import everything, made_up_request, request_for
 
@@ -69,7 +69,7 @@ class StandingsTest(TestCase):
             Latest(strand, step_on, kind, WORDS[kind], "8 of 10")
             for strand, kind in zip(("cutting", "pinch", "hold"), kinds, strict=False)
         ]
-        return tuple(s.id for s in standings(None if days_ago is None else on, latest, TODAY))
+        return tuple(s.id for s in statuses(None if days_ago is None else on, latest, TODAY))
 
     def test_never_seen_and_long_unseen_come_before_everything(self) -> None:
         self.assertEqual(self.ids(None, "up"), ("new",))
@@ -88,7 +88,7 @@ class StandingsTest(TestCase):
             Latest("pinch", TODAY - timedelta(days=9), "up", WORDS["up"], "18 of 20 alone"),
             Latest("cutting", TODAY, "fade", "Same grade, less help: on their own", "7 of 7 with spoken cue."),
         ]
-        result = standings(TODAY, latest, TODAY)
+        result = statuses(TODAY, latest, TODAY)
         self.assertEqual(
             result[0].words,
             "Cutting: same grade, less help: on their own. 7 of 7 with spoken cue. Also pinch strength.",

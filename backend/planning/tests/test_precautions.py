@@ -6,7 +6,7 @@ from django.test import TestCase, tag
 
 from clinic.models import AuditEntry
 from core.child import Child, Setting
-from core.safety import standing
+from core.safety import general_cautions
 from planning.models import GroupSession
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member
 
@@ -33,14 +33,14 @@ class PrecautionsInPlansTest(TestCase):
     def test_what_holds_whatever_is_done_is_said_once_above_the_plan(self) -> None:
         out = self.plan(precautions=["vision", "pain"])
         facts = Child(60, hand="right", precautions=frozenset({"vision", "pain"}))
-        said = [f"{h.reason} {h.remedy}" for h in standing(facts, Setting("home", "arms_reach"))]
-        self.assertEqual(out["standing"], said)
+        said = [f"{h.reason} {h.remedy}" for h in general_cautions(facts, Setting("home", "arms_reach"))]
+        self.assertEqual(out["general_cautions"], said)
         self.assertEqual(len(said), 2)
         for block in out["blocks"]:
             self.assertFalse({h["rule"] for h in block["verdict"]["hits"]} & {"vision", "pain"}, block["name"])
 
     def test_a_child_without_precautions_has_nothing_above_the_plan(self) -> None:
-        self.assertEqual(self.plan()["standing"], [])
+        self.assertEqual(self.plan()["general_cautions"], [])
 
     def test_the_marks_of_a_precaution_are_watched_in_every_block(self) -> None:
         out = self.plan(precautions=["joint_laxity"])

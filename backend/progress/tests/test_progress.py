@@ -24,21 +24,21 @@ class CaseloadTest(TestCase):
             finish_run(self.lead, run)
         return child
 
-    def standing(self, child) -> dict:
+    def line(self, child) -> dict:
         return next(c for c in self.api("get", "/caseload")[1]["children"] if c["id"] == child.pk)
 
     def test_a_child_never_seen_is_new_and_due(self) -> None:
-        row = self.standing(self.seen())
-        self.assertEqual(([s["id"] for s in row["standings"]], row["is_due"]), (["new"], True))
+        row = self.line(self.seen())
+        self.assertEqual(([s["id"] for s in row["statuses"]], row["is_due"]), (["new"], True))
 
     def test_seen_yesterday_is_not_due(self) -> None:
-        self.assertFalse(self.standing(self.seen(1))["is_due"])
+        self.assertFalse(self.line(self.seen(1))["is_due"])
 
     def test_seen_long_ago_is_to_be_checked_again(self) -> None:
-        self.assertEqual([s["id"] for s in self.standing(self.seen(60))["standings"]], ["recheck"])
+        self.assertEqual([s["id"] for s in self.line(self.seen(60))["statuses"]], ["recheck"])
 
     def test_failing_sets_read_as_a_setback_with_the_number_it_rests_on(self) -> None:
-        first = self.standing(self.seen(3, outcomes="00100010"))["standings"][0]
+        first = self.line(self.seen(3, outcomes="00100010"))["statuses"][0]
         self.assertEqual(first["id"], "setback")
         self.assertIn("2 of 8 last time", first["words"])
 
@@ -47,7 +47,7 @@ class CaseloadTest(TestCase):
         for decision in child.decisions.all():
             body = {"answer": "changed", "kind": "change", "why": "slept badly"}
             self.assertEqual(self.api("post", f"/decisions/{decision.pk}/answer", body)[0], 200)
-        first = self.standing(child)["standings"][0]
+        first = self.line(child)["statuses"][0]
         self.assertEqual(first["id"], "stuck")
         self.assertIn("slept badly", first["words"])
 

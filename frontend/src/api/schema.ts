@@ -5193,10 +5193,10 @@ export interface components {
              */
             left_out: components["schemas"]["LeftOutOut"][];
             /**
-             * Standing
+             * General Cautions
              * @default []
              */
-            standing: string[];
+            general_cautions: string[];
             /**
              * Approaches
              * @default []
@@ -6032,8 +6032,8 @@ export interface components {
             bound: number;
             /** Kept Away */
             kept_away: string[];
-            /** Standing */
-            standing: string[];
+            /** General Cautions */
+            general_cautions: string[];
             /** Blocks */
             blocks: components["schemas"]["GroupBlockOut"][];
             /** Gone */
@@ -6945,8 +6945,8 @@ export interface components {
             is_due: boolean;
             /** Therapist Name */
             therapist_name: string;
-            /** Standings */
-            standings: components["schemas"]["StandingLine"][];
+            /** Statuses */
+            statuses: components["schemas"]["StandingLine"][];
         };
         /**
          * DecisionOut

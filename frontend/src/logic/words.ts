@@ -44,7 +44,7 @@ export function minutesWords(minutes: number): string {
   return Number.isInteger(minutes) ? `${minutes} min` : `${minutes.toFixed(1)} min`
 }
 
-export const standingNames: Record<string, string> = {
+export const statusNames: Record<string, string> = {
   ready: 'Ready to move',
   setback: 'Set back',
   stuck: 'Stuck',

@@ -126,7 +126,7 @@ async function run(): Promise<void> {
     <div v-if="plan.reason" class="notice barred" role="alert">
       Left as it was, because {{ plan.reason }}. The shortest fix: {{ plan.fix }}
     </div>
-    <p v-for="line in plan.standing" :key="line" class="notice">{{ line }}</p>
+    <p v-for="line in plan.general_cautions" :key="line" class="notice">{{ line }}</p>
     <ul v-if="plan.notes?.length" class="notice notes">
       <li v-for="note in plan.notes" :key="note">{{ note }}</li>
     </ul>

@@ -16,7 +16,7 @@ const parts: Record<string, string> = { opener: 'Sure win', main: 'Main work', t
       <span class="soft">things from {{ group.home_name }}</span>
       <ChoiceWhy :status="group.status" :well-spent="group.well_spent" :bound="group.bound" each />
     </div>
-    <p v-for="line in group.standing" :key="line" class="notice">{{ line }}</p>
+    <p v-for="line in group.general_cautions" :key="line" class="notice">{{ line }}</p>
     <details v-if="group.kept_away.length" class="notice">
       <summary>{{ group.kept_away.length }} things stay in the cupboard: barred for a child within reach</summary>
       <ul>

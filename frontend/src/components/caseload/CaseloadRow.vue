@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client'
 import { useMay } from '@/composables/useMay'
 import { useMe } from '@/composables/useMe'
-import { ageWords, daysAgo, standingNames } from '@/logic/words'
+import { ageWords, daysAgo, statusNames } from '@/logic/words'
 import PlainButton from '@/components/shared/PlainButton.vue'
 
 const { data: me } = useMe()
@@ -20,8 +20,8 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       }}</span>
     </RouterLink>
     <ul class="lines">
-      <li v-for="l in child.standings" :key="l.id">
-        <span class="tag standing" :class="l.id">{{ standingNames[l.id] }}</span> <span>{{ l.words }}</span>
+      <li v-for="l in child.statuses" :key="l.id">
+        <span class="tag status" :class="l.id">{{ statusNames[l.id] }}</span> <span>{{ l.words }}</span>
       </li>
     </ul>
     <span class="when small">
@@ -29,7 +29,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
       <span class="soft">{{ child.last_on ? `seen ${daysAgo(child.last_on, new Date())}` : 'first session' }}</span>
     </span>
     <PlainButton
-      v-if="child.standings[0]?.id === 'new' && may('plan.make')"
+      v-if="child.statuses[0]?.id === 'new' && may('plan.make')"
       main
       class="go"
       :to="{ name: 'child', params: { childId: child.id } }"
@@ -85,7 +85,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
   gap: var(--gap-3);
   align-items: center;
 }
-.standing {
+.status {
   justify-content: center;
   font-weight: 700;
 }
@@ -116,7 +116,7 @@ const { child } = defineProps<{ child: Schemas['StandingOut'] }>()
     justify-items: start;
     gap: 4px;
   }
-  .standing {
+  .status {
     padding-inline: var(--gap-3);
   }
   .go {

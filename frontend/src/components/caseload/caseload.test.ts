@@ -31,7 +31,7 @@ const line = {
   last_on: '2026-03-01',
   due_on: '2026-03-08',
   is_due: true,
-  standings: [{ id: 'ready', words: 'Pinch: ready for one step harder.' }],
+  statuses: [{ id: 'ready', words: 'Pinch: ready for one step harder.' }],
 }
 
 beforeEach(() => {
@@ -52,14 +52,14 @@ describe('a child on the list', () => {
   it('is offered a first look while nobody has seen it', () => {
     const row = shown(
       CaseloadRow,
-      { child: { ...line, last_on: null, standings: [{ id: 'new', words: 'Not seen yet.' }] } },
+      { child: { ...line, last_on: null, statuses: [{ id: 'new', words: 'Not seen yet.' }] } },
       { me: planner },
     )
     expect(row.get('a.go').text()).toBe('First look')
   })
 
   it('leads to what is planned for who may not plan', () => {
-    const row = shown(CaseloadRow, { child: { ...line, standings: [{ id: 'new', words: 'Not seen yet.' }] } }, { me })
+    const row = shown(CaseloadRow, { child: { ...line, statuses: [{ id: 'new', words: 'Not seen yet.' }] } }, { me })
     expect(row.get('a.go').text()).toBe('Sessions')
   })
 

@@ -14,7 +14,7 @@ import numpy as np
 from scipy.optimize import minimize
 
 from benchmarks.refit import tried
-from core.ability import Common, Day, Estimate, Gain, SetEvidence, Whole, update
+from core.ability import Common, Estimate, FitDay, Gain, JointFit, SetEvidence, update
 from core.ability.estimate import (
     DAY_SD,
     DRIFT_SD_PER_WEEK,
@@ -25,7 +25,7 @@ from core.ability.estimate import (
     with_slips,
 )
 from core.recording import Learned, lift
-from core.refit import Finding, History, Refit, refit
+from core.refit import Correction, History, Refit, refit
 from testing.core_builders import set_of
 from testing.tags import slow
 
@@ -38,16 +38,16 @@ def evidence(name: str, rung: float, won: int, tries: int = 8, support: str = "a
 
 
 TWO_DAYS = [
-    Day(DAY, [evidence("f", 4.2, 6), evidence("g", 3.6, 5), evidence("f", 4.8, 4, support="touch")]),
-    Day(DAY + timedelta(weeks=1), [evidence("f", 4.4, 7), evidence("h", 5.0, 3)]),
+    FitDay(DAY, [evidence("f", 4.2, 6), evidence("g", 3.6, 5), evidence("f", 4.8, 4, support="touch")]),
+    FitDay(DAY + timedelta(weeks=1), [evidence("f", 4.4, 7), evidence("h", 5.0, 3)]),
 ]
 
 
 class WholeTest(TestCase):
     def test_finds_what_a_general_optimiser_finds(self) -> None:
-        whole = Whole()
-        whole.add_child("c", {"a": START}, TWO_DAYS, Gain(0.02, 0.05))
-        found = whole.solve()
+        fit = JointFit()
+        fit.add_child("c", {"a": START}, TWO_DAYS, Gain(0.02, 0.05))
+        found = fit.solve()
         names = list(found._at)
 
         def worse(theta: np.ndarray) -> float:
@@ -84,17 +84,17 @@ class WholeTest(TestCase):
             for n in range(8):
                 asked = [{"a": 4.0 + random.normal(0, 0.4), "b": 4.0 + random.normal(0, 0.4)} for _ in range(3)]
                 sets = [SetEvidence("fgh"[i], 0, 10, int(random.integers(2, 9)), rungs=r) for i, r in enumerate(asked)]
-                days.append(Day(DAY + timedelta(weeks=n), sets))
+                days.append(FitDay(DAY + timedelta(weeks=n), sets))
             starts = {"a": START, "b": START}
-            whole = Whole()
-            whole.add_child("c", starts, days, Gain(0.02, 0.05))
-            found = whole.solve()
+            fit = JointFit()
+            fit.add_child("c", starts, days, Gain(0.02, 0.05))
+            found = fit.solve()
             names = list(found._at)
 
             def of(st: str, on: date, f: str) -> list[tuple[object, ...]]:
                 return [("rung", "c", st, on), ("day", "c", st, on), ("offset", "c", st, f)]
 
-            def worse(theta: np.ndarray, days: list[Day] = days, names: list[Any] = names) -> float:
+            def worse(theta: np.ndarray, days: list[FitDay] = days, names: list[Any] = names) -> float:
                 by = dict(zip(names, theta, strict=True))
                 total = 0.0
                 for st in "ab":
@@ -118,16 +118,16 @@ class WholeTest(TestCase):
             self.assertLess(worse(found.values) - best.fun, 0.2, f"seed {seed}")
 
     def test_no_set_that_tells_anything_is_refused(self) -> None:
-        whole = Whole()
-        whole.add_child("c", {"a": START}, [Day(DAY, [evidence("f", 4, 8, support="hand_over_hand")])], Gain(0, 0.1))
+        fit = JointFit()
+        fit.add_child("c", {"a": START}, [FitDay(DAY, [evidence("f", 4, 8, support="hand_over_hand")])], Gain(0, 0.1))
         with self.assertRaisesRegex(ValueError, "No set tells anything"):
-            whole.solve()
+            fit.solve()
 
     def test_the_weakest_strand_is_the_one_that_learns(self) -> None:
         both = SetEvidence("f", 4.0, 10, 2, rungs={"a": 4.0, "b": 4.0})
-        whole = Whole()
-        whole.add_child("c", {"a": Estimate(2.0, 1.0), "b": Estimate(7.0, 1.0)}, [Day(DAY, [both])], Gain(0, 0.1))
-        found = whole.solve()
+        fit = JointFit()
+        fit.add_child("c", {"a": Estimate(2.0, 1.0), "b": Estimate(7.0, 1.0)}, [FitDay(DAY, [both])], Gain(0, 0.1))
+        found = fit.solve()
         self.assertAlmostEqual(found.value(("rung", "c", "b", DAY)), 7.0, delta=0.01)
 
 
@@ -175,20 +175,20 @@ class CommonTest(TestCase):
         theirs = girth.rasch_mml(answers.astype(int), discrimination=LOG_ODDS_PER_RUNG)["Difficulty"] + 1.0
         items = [f"i{n}" for n in range(5)]
         with (
-            patch("core.ability.whole.SLIP", 0.0),
+            patch("core.ability.joint_fit.SLIP", 0.0),
             patch("core.ability.estimate.SLIP", 0.0),
-            patch("core.ability.whole.OFFSET_SD", 1e-3),
-            patch("core.ability.whole.DAY_SD", 1e-3),
+            patch("core.ability.joint_fit.OFFSET_SD", 1e-3),
+            patch("core.ability.joint_fit.DAY_SD", 1e-3),
         ):
-            whole = Whole(Common(item, 3.0) for item in items)
+            fit = JointFit(Common(item, 3.0) for item in items)
             for child in range(400):
                 sets = [
                     SetEvidence(item, 0.0, 1, int(answers[n, child]), rungs={"a": 0.0}) for n, item in enumerate(items)
                 ]
-                whole.add_child(
-                    child, {"a": Estimate(0.0, 1.0)}, [Day(DAY, sets, [{"a": [i]} for i in items])], Gain(0, 0.1)
+                fit.add_child(
+                    child, {"a": Estimate(0.0, 1.0)}, [FitDay(DAY, sets, [{"a": [i]} for i in items])], Gain(0, 0.1)
                 )
-            found = whole.solve()
+            found = fit.solve()
         ours = np.array([found.value(item) for item in items])
         self.assertGreater(float(np.corrcoef(ours, theirs)[0, 1]), 0.999)
         np.testing.assert_allclose(ours - ours.mean(), theirs - theirs.mean(), atol=0.12)
@@ -202,7 +202,7 @@ class RefitTest(TestCase):
         starts = {st: Estimate(s.difficulty[st], 0.8) for s in (barge[0], usual[0]) for st in s.trained}
         return History(child, starts, sorted(barge + usual, key=lambda s: s.on), "right")
 
-    def barge(self, found: Refit) -> Finding:
+    def barge(self, found: Refit) -> Correction:
         """What was found of the activity all played, in the strand that decides."""
         mine = [f for f in found.findings if f.kind == "base" and f.key.startswith("load_the_barge/")]
         return max(mine, key=lambda f: abs(f.shift))

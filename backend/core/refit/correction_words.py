@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from core.library import activity_or_none
 from core.recording import SUPPORTS, lift
-from core.refit.difficulties import Finding
+from core.refit.difficulties import Correction
 from core.skills import STRANDS
 
 
@@ -19,23 +19,23 @@ class Said:
     activity_id: str = ""
 
 
-def said(finding: Finding) -> Said:
+def said(finding: Correction) -> Said:
     """Return a finding in words; one about an activity that is no longer in the library by its id."""
     return {"help": _help, "seconds": _seconds, "base": _base, "step": _step}[finding.kind](finding)
 
 
-def _help(finding: Finding) -> Said:
+def _help(finding: Correction) -> Said:
     level = next(s for s in SUPPORTS.values() if s.id == finding.key)
     usual = lift(level.id)
     return Said(f"Help: {level.words}", "rungs easier", usual, usual + finding.shift)
 
 
-def _seconds(finding: Finding) -> Said:
+def _seconds(finding: Correction) -> Said:
     words = f"{_name(finding.key)}: time a try takes"
     return Said(words, "times the library's", 1.0, finding.shift, finding.key)
 
 
-def _base(finding: Finding) -> Said:
+def _base(finding: Correction) -> Said:
     activity, strand = finding.key.split("/")
     known = activity_or_none(activity)
     usual = known.trains.get(strand, 0.0) if known else 0.0
@@ -43,7 +43,7 @@ def _base(finding: Finding) -> Said:
     return Said(words, "rung", usual, usual + finding.shift, activity)
 
 
-def _step(finding: Finding) -> Said:
+def _step(finding: Correction) -> Said:
     activity, axis_id, place, strand = finding.key.split("/")
     known = activity_or_none(activity)
     axes = {a.id: a for a in known.axes} if known else {}

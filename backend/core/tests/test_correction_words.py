@@ -4,12 +4,12 @@ from unittest import TestCase
 
 from core.library import ACTIVITIES
 from core.planner import Pace
-from core.refit import Finding, Kind, said
+from core.refit import Correction, Kind, said
 from core.skills import STRANDS
 
 
-def finding(kind: Kind, key: str, shift: float, sd: float = 0.2) -> Finding:
-    return Finding(kind, key, shift, sd, 4, 320)
+def finding(kind: Kind, key: str, shift: float, sd: float = 0.2) -> Correction:
+    return Correction(kind, key, shift, sd, 4, 320)
 
 
 class SayingTest(TestCase):

@@ -57,7 +57,7 @@ class Common:
 
 
 @dataclass(frozen=True)
-class Day:
+class FitDay:
     """One child's sets of one day. common: for each set and strand, the names of what is common that bear on it."""
 
     on: date
@@ -98,7 +98,7 @@ class _Rows:
         return coo_matrix((flat, (rows, at)), shape=(len(self.columns), width)).tocsc()
 
 
-class Whole:
+class JointFit:
     """Everything unknown about some children, and how it was found out. Add the children, then `solve`."""
 
     def __init__(self, common: Iterable[Common] = ()) -> None:
@@ -112,7 +112,7 @@ class Whole:
             self._common.append(c.name)
             self._prior.add([self._new(c.name)], [1.0], 0.0, c.sd)
 
-    def add_child(self, child: Name, starts: Mapping[str, Estimate], days: Iterable[Day], gain: Gain) -> None:
+    def add_child(self, child: Name, starts: Mapping[str, Estimate], days: Iterable[FitDay], gain: Gain) -> None:
         """Take in one child's days, oldest first.
 
         starts -- the first guess of each strand; what was seen of it before its own day says nothing any more
@@ -183,7 +183,7 @@ class Whole:
 
         sds  -- other spreads of what is common, by name; near -- values found before with others, to begin from
         Source: Fisher scoring, each step shortened until it makes nothing worse (backtracking; Nocedal & Wright 2006,
-        ch. 3); checked against scipy.optimize and girth in core/tests/test_whole.py.
+        ch. 3); checked against scipy.optimize and girth in core/tests/test_joint_fit.py.
         """
         if not self._tries:
             raise ValueError("No set tells anything. Add a child with at least one try alone or with help.")
