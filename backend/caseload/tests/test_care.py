@@ -10,6 +10,7 @@ from caseload.models import Child, Home
 from clinic.models import AuditEntry
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, profile, run_for_child, tap_all
+from testing.tags import slow
 
 
 class AddOnceTest(TestCase):
@@ -129,6 +130,7 @@ class CareTest(TestCase):
         self.assertEqual(self.close(version=7)[0], 409)
         self.assertEqual(self.close(care="archived", words="")[0], 200)
 
+    @slow
     def test_the_summary_is_drafted_from_the_record(self) -> None:
         words = self.api("get", f"{self.url}/summary")[1]["words"]
         self.assertIn("Wyn had no session here.", words)
@@ -171,6 +173,7 @@ class ListTest(TestCase):
         self.assertEqual((out["page"], len(out["children"])), (3, 20))
         self.assertEqual(self.api("get", "/caseload?page=0")[1]["page"], 1)
 
+    @slow
     def test_the_longest_not_seen_stands_first(self) -> None:
         seen = make_child(self.lead, self.home, first_name="Seen")
         run = run_for_child(self.lead, seen, TODAY - timedelta(days=3))

@@ -5,6 +5,7 @@ from django.test import TestCase
 from caseload.models import Child, MeetingRecord
 from running.models import SetRecord
 from testing.builders import Api, make_child, make_member, profile
+from testing.tags import slow
 
 
 class MeetingTest(TestCase):
@@ -50,6 +51,7 @@ class MeetingTest(TestCase):
             status, problem = self.api("put", f"/children/{self.child.pk}", {**body, "version": 1})
             self.assertEqual((status, problem["fields"][0]["field"]), (422, "wary_of"))
 
+    @slow
     def test_the_plan_and_its_sheet_say_what_comes_next(self) -> None:
         self.meet()
         wish = {"minutes": 20, "targets": ["grasp"], "home_id": self.child.home_id, "supervision": "arms_reach"}

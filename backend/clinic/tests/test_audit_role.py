@@ -13,6 +13,7 @@ from caseload.models import Child, Erased, Home
 from clinic.models import AuditEntry, Clinic
 from privacy.actions import delete_record, remove_demo
 from testing.builders import Api, make_child, make_home, make_member, run_for_child
+from testing.tags import slow
 
 ROLE = "audit_role_of_the_tests"
 
@@ -92,6 +93,7 @@ class AuditRoleTest(TestCase):
         self.assert_denied(lambda: Erased.objects.all().delete())
         self.assert_denied(lambda: Erased.objects.update(row=pk + 1))
 
+    @slow
     def test_a_line_has_the_databases_own_moment_and_number(self) -> None:
         """Backdated or out of turn: the database sets both."""
         run_sql(

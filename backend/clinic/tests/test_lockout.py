@@ -9,6 +9,7 @@ from django.utils import timezone
 from clinic.lockout import MOST_FROM_AN_ADDRESS
 from clinic.models import AuditEntry, Member, SignedIn
 from testing.builders import make_member, sign_in
+from testing.tags import slow
 
 PASSWORD = "a long enough one"
 
@@ -24,6 +25,7 @@ class LockTest(TestCase):
         answer = Client(REMOTE_ADDR=address).post("/api/session", body, content_type="application/json")
         return answer.status_code, answer.json()
 
+    @slow
     def test_five_misses_lock_one_account_at_one_address(self) -> None:
         statuses = [self.sign_in("maren", "wrong")[0] for _ in range(5)]
         self.assertEqual(statuses[:4], [401] * 4)
@@ -38,12 +40,14 @@ class LockTest(TestCase):
             self.sign_in(name, "wrong")
         self.assertEqual(self.sign_in("maren", PASSWORD)[0], 429)
 
+    @slow
     def test_a_success_forgets_the_misses_before(self) -> None:
         for _ in range(3):
             for _ in range(4):
                 self.sign_in("maren", "wrong")
             self.assertEqual(self.sign_in("maren", PASSWORD)[0], 200)
 
+    @slow
     def test_many_names_from_one_address_lock_the_address(self) -> None:
         for n in range(MOST_FROM_AN_ADDRESS):
             self.assertEqual(self.sign_in(f"somebody{n}", "summer2026")[0], 401)

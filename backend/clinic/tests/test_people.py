@@ -15,6 +15,7 @@ from django.utils import timezone
 from clinic.models import AuditEntry, Clinic, Link, Member
 from clinic.people_actions import invite
 from testing.builders import TODAY, Api, make_member
+from testing.tags import slow
 
 GOOD = "three boats in a row"
 SETUP = {
@@ -159,6 +160,7 @@ class InvitationTest(TestCase):
         self.assertEqual(said(Client(), "get", "/join/nonsense")[0], 410)
         self.assertEqual(self.api("get", "/people")[1]["links"], [])
 
+    @slow
     def test_a_reset_gives_a_new_password_and_signs_out_everywhere(self) -> None:
         tove = make_member("therapist", self.lead.clinic)
         there = Client()

@@ -16,6 +16,7 @@ from django.test import Client, TestCase, override_settings
 from clinic.models import AuditEntry
 from clinic.people_actions import offer_reset
 from testing.builders import Api, make_member
+from testing.tags import slow
 
 PASSWORD = "a long enough one"
 
@@ -81,6 +82,7 @@ class SecondFactorTest(TestCase):
         self.assertEqual([self.sign_in(code=codes[0])[0], self.sign_in(code=codes[0])[0]], [200, 401])
         self.assertEqual(self.api("get", "/me/second-factor")[1], {"on": True, "codes_left": 7})
 
+    @slow
     def test_it_goes_with_the_password_or_with_the_leads_reset_link(self) -> None:
         self.switched_on()
         self.assertEqual(self.api("post", "/me/second-factor")[0], 409)

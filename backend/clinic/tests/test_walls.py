@@ -14,6 +14,7 @@ from config.api import api
 from planning.models import Batch
 from progress.models import DecisionRecord
 from testing.builders import Api, make_child, make_member, plan_for_child, profile, run_for_child
+from testing.tags import slow
 from visits.models import Visit
 
 
@@ -69,6 +70,7 @@ class PermissionMatrixTest(TestCase):
         with self.assertRaises(NotAllowed):
             end(make_member("lead"))
 
+    @slow
     def test_an_assistant_may_run_but_not_plan(self) -> None:
         lead = make_member("lead")
         child = make_child(lead)
@@ -136,6 +138,7 @@ class WallTest(TestCase):
         "post /own/{entry_id}/archive": {"version": 1, "is_archived": True},
     }
 
+    @slow
     def test_another_clinic_finds_nothing_on_any_route_that_names_a_thing(self) -> None:
         """Every route of the API with an id in it; one that is new fails here until a body for it is given."""
         lead = make_member("lead")
@@ -219,6 +222,7 @@ class WallTest(TestCase):
 
     OPEN = {"/session", "/setup", "/join/{token}", "/join/{token}/password"}  # each with a lock of its own
 
+    @slow
     def test_nobody_signed_in_gets_nothing(self) -> None:
         nobody = Api()
         for path, item in api.get_openapi_schema()["paths"].items():

@@ -9,6 +9,7 @@ from django.test import TestCase
 from clinic.bounds import bounds_of, within
 from clinic.problems import ProblemError
 from testing.builders import Api, make_child, make_member, plan_for_child
+from testing.tags import slow
 
 
 class TooMuchTest(TestCase):
@@ -23,6 +24,7 @@ class TooMuchTest(TestCase):
         self.assertTrue(problem["detail"])
         return problem
 
+    @slow
     def test_each_cause_that_was_found(self) -> None:
         home, child = self.child.home_id, self.child.pk
         plan = {"home_id": home, "minutes": 20, "targets": ["grasp"]}

@@ -12,6 +12,7 @@ from caseload.models import Child, Home
 from clinic.models import Clinic, Member
 from config.api import api as whole_api
 from testing.builders import Api, make_child, make_member, run_for_child
+from testing.tags import slow
 from visits.models import Visit
 
 BAD_BODIES: tuple[Any, ...] = (
@@ -66,6 +67,7 @@ class ContractTest(TestCase):
             list(Visit.objects.values_list("pk", "status", "version")),
         ]
 
+    @slow
     def test_a_bad_body_is_a_problem_and_changes_nothing(self) -> None:
         before, tried = self.stands(), 0
         for method, path, described in self.routes():
@@ -84,6 +86,7 @@ class ContractTest(TestCase):
         self.assertEqual(self.stands(), before)
         self.assertGreater(tried, 100)
 
+    @slow
     def test_what_is_no_json_is_a_problem(self) -> None:
         for method, path, described in self.routes():
             if method in ("post", "put") and "requestBody" in described:
@@ -91,6 +94,7 @@ class ContractTest(TestCase):
                 self.assertIn(answer.status_code, (400, 410, 422), path)
                 self.assertEqual(answer["Content-Type"], "application/problem+json", path)
 
+    @slow
     def test_a_bad_question_is_a_problem(self) -> None:
         for method, path, described in self.routes():
             asked = [p["name"] for p in described.get("parameters", ()) if p["in"] == "query"]
@@ -103,6 +107,7 @@ class ContractTest(TestCase):
                 if answer.status_code >= 400:
                     self.assertEqual(answer["Content-Type"], "application/problem+json")
 
+    @slow
     def test_what_is_not_there_is_a_problem_of_its_own(self) -> None:
         gone = {k: (uuid4() if k in ("plan_id", "run_id") else 987654321) for k in self.ids}
         for template, item in whole_api.get_openapi_schema()["paths"].items():
@@ -117,6 +122,7 @@ class ContractTest(TestCase):
                 query = "&".join(f"{name}=1" for name in required)
                 self.assertIn(self.api("get", f"{path}?{query}")[0], (404, 422), path)
 
+    @slow
     def test_every_route_says_what_it_refuses_with(self) -> None:
         """Each route that needs a member has a refusal in its description, so that the client knows its shape."""
         for template, item in whole_api.get_openapi_schema()["paths"].items():

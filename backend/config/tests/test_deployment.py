@@ -9,6 +9,8 @@ from configparser import ConfigParser
 from django.conf import settings
 from django.test import SimpleTestCase
 
+from testing.tags import slow
+
 
 class DeploymentTest(SimpleTestCase):
     def check(self, **environment: str) -> subprocess.CompletedProcess[str]:
@@ -19,10 +21,12 @@ class DeploymentTest(SimpleTestCase):
             command, cwd=settings.BACKEND, env={**own, **environment}, capture_output=True, text=True, check=False
         )
 
+    @slow
     def test_nothing_is_left_to_warn_of(self) -> None:
         done = self.check(POLLICOR_HTTPS="1", POLLICOR_SECRET_KEY="k9" * 20 + "Xy-_" * 6)
         self.assertEqual((done.returncode, done.stderr.strip()), (0, ""), done.stderr)
 
+    @slow
     def test_without_tls_it_says_so(self) -> None:
         done = self.check(POLLICOR_SECRET_KEY="k9" * 20 + "Xy-_" * 6)
         self.assertNotEqual(done.returncode, 0)

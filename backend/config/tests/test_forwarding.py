@@ -14,6 +14,7 @@ from config.api import api
 from config.forwarding import forwarding
 from core.planner import Abandoned
 from core.planner.solver import run
+from testing.tags import slow
 
 
 class Planner(BaseHTTPRequestHandler):
@@ -139,6 +140,7 @@ class ForwardingTest(SimpleTestCase):
             self.assertEqual(forwarding(here)(asked).status_code, 413)
         self.assertEqual(Planner.asked, [])
 
+    @slow
     def test_whoever_hangs_up_is_noticed_and_the_planner_is_told(self) -> None:
         theirs, ours = self.asker()
         asked = self.ask.get("/api/children/4/library", **{"gunicorn.socket": ours})

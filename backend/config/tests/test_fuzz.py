@@ -21,6 +21,7 @@ from schemathesis.core import NotSet
 from clinic.models import Member
 from config.api import api as whole_api
 from testing.builders import Api, make_child, make_member, run_for_child, sign_in
+from testing.tags import slow
 from visits.models import Visit
 
 SEED = int(os.environ.get("POLLICOR_SEED", "20260"))
@@ -40,6 +41,7 @@ def operations() -> list[Any]:
 
 
 class EnoughTest(SimpleTestCase):
+    @slow
     def test_at_least_three_thousand_calls_are_made(self) -> None:
         self.assertGreaterEqual(len(operations()) * CALLS, 3000)
 

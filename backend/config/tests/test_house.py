@@ -5,11 +5,14 @@ import re
 from pathlib import Path
 from unittest import TestCase
 
+from testing.tags import slow
+
 BACKEND = Path(__file__).resolve().parents[2]
 VIEWS = re.compile(r"^(?!playwright)[a-z]+\.([a-z_]+_)?api$")
 
 
 class HouseTest(TestCase):
+    @slow
     def test_no_module_but_the_list_of_routes_imports_views(self) -> None:
         found = []
         for path in sorted(BACKEND.glob("*/*.py")):

@@ -11,6 +11,7 @@ from caseload.plain_values import DEEPEST, LONGEST_LIST, LONGEST_TEXT, wrong
 from core.library import THINGS
 from running.models import RunEvent
 from testing.builders import Api, make_child, make_member, profile, run_for_child
+from testing.tags import slow
 
 
 def at(values: Any) -> list[str]:
@@ -91,6 +92,7 @@ class IncomingTest(TestCase):
     def test_answers_stay_out_of_caches(self) -> None:
         self.assertEqual(self.api.client.get("/api/me")["Cache-Control"], "no-store")
 
+    @slow
     def test_one_bad_tap_keeps_no_other_from_being_kept(self) -> None:
         run = run_for_child(self.lead, self.child)
         RunEvent.objects.all().delete()

@@ -13,6 +13,7 @@ from clinic.models import Answered, AuditEntry, Link
 from clinic.tasks import KEPT, forget_answers
 from planning.models import Batch, Plan
 from testing.builders import make_child, make_member, sign_in
+from testing.tags import slow
 
 
 def post(client: Client, path: str, body: Any, key: object) -> Any:
@@ -25,6 +26,7 @@ class OnceTest(TestCase):
         self.child = make_child(self.lead)
         sign_in(self.client, self.lead)
 
+    @slow
     def test_the_same_key_gets_the_first_answer_and_does_nothing_again(self) -> None:
         wish = {"minutes": 20, "targets": ["grasp"], "home_id": self.child.home_id}
         for path, body, made in (
@@ -40,6 +42,7 @@ class OnceTest(TestCase):
                 post(self.client, path, body, uuid4())
                 self.assertEqual(made.objects.count(), 2, "another key is another write")
 
+    @slow
     def test_a_refused_write_can_be_tried_again_with_its_key(self) -> None:
         key, path = uuid4(), f"/children/{self.child.pk}/plans"
         body = {"minutes": -5, "targets": ["grasp"], "home_id": self.child.home_id}
@@ -72,6 +75,7 @@ class OnceTest(TestCase):
         post(self.client, "/me/second-factor", {}, uuid4())
         self.assertEqual((Link.objects.count(), Answered.objects.count()), (1, 0))
 
+    @slow
     def test_a_deleted_record_is_in_no_answer_that_is_kept(self) -> None:
         wish = {"minutes": 20, "targets": ["grasp"], "home_id": self.child.home_id}
         post(self.client, f"/children/{self.child.pk}/plans", wish, uuid4())

@@ -9,6 +9,7 @@ from django.test import TestCase
 
 from config.api import api as whole_api
 from testing.builders import Api, make_child, make_member, plan_for_child, run_for_child
+from testing.tags import slow
 
 NOON = "2026-03-02T12:00:00Z"
 
@@ -37,6 +38,7 @@ class UnitsTest(TestCase):
         self.switch("mm")
         self.assertEqual(self.bead(), before)
 
+    @slow
     def test_every_answer_of_the_librarys_is_turned(self) -> None:
         """Any route of one child's that says a length in mm to a metric reader says it in inches to the other; one that
         is new fails here until it is either turned or the people's own.
@@ -67,6 +69,7 @@ class UnitsTest(TestCase):
         self.child.refresh_from_db()
         self.assertEqual(self.child.seating, "20 mm foam under the feet")
 
+    @slow
     def test_a_plans_name_a_place_and_a_note_tapped_at_the_table_stay_to_the_letter(self) -> None:
         """Saved back as read, nothing of it has become inches; the grades beside it have."""
         self.switch("inch")
@@ -88,6 +91,7 @@ class UnitsTest(TestCase):
         self.api("put", f"/runs/{run.pk}/note", {"text": mine["text"], "version": 0})
         self.assertIn("12 mm", self.api("get", f"/runs/{run.pk}/note")[1]["text"])
 
+    @slow
     def test_sheets_follow_who_prints_them(self) -> None:
         plan = plan_for_child(self.lead, self.child)
         address = f"/api/plans/{plan.pk}/sheet"

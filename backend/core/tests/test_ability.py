@@ -18,6 +18,7 @@ from core.child import Child
 from core.offers import Variant, difficulty
 from core.running import step_today
 from core.skills import STRANDS
+from testing.tags import slow
 
 DAY = date(2026, 3, 2)
 
@@ -275,6 +276,7 @@ class UpdateTest(TestCase):
         self.assertEqual(anew.as_of, DAY)
         ability.on_day(anew, DAY + timedelta(weeks=3))
 
+    @slow
     def test_the_doubt_it_reports_is_the_error_it_makes(self) -> None:
         """Made-up children of known truth: the standardised error has a spread near 1."""
         rng = np.random.default_rng(5)

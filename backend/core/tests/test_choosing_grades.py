@@ -38,6 +38,7 @@ class ChoosingGradesTest(TestCase):
         for kind in LEARNING:
             self.assertGreater(self.ours[kind], 0.85 * self.oracle[kind], kind)
 
+    @slow
     def test_knowing_more_is_never_worse(self) -> None:
         """The oracle's bound is real: one that may look at the day's tries, too, is better still on every kind."""
         for kind in ("slow", "prompt_dependent", "patchy"):

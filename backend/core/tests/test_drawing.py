@@ -15,6 +15,7 @@ from core.drawing.table import MOST_DRAWN
 from core.errors import NotThere
 from core.library import ACTIVITIES, THINGS, find_activity
 from core.offers import UsableCupboard, Variant, stock_of, variants_of
+from testing.tags import slow
 
 RIGHT = Child(age_months=60, hand="right")
 LEFT = Child(age_months=60, hand="left")
@@ -34,6 +35,7 @@ class EveryPictureTest(TestCase):
         cls.cupboard = house(RIGHT)
         cls.all = [(v, cls.cupboard.offer(v)) for a in ACTIVITIES.values() for v in variants_of(a)]
 
+    @slow
     def test_every_activity_at_every_grade_draws_small_and_well_formed(self) -> None:
         for variant, offer in self.all:
             with self.subTest(variant=variant):
@@ -44,6 +46,7 @@ class EveryPictureTest(TestCase):
                 self.assertTrue(root.get("aria-label", "").startswith(find_activity(variant.activity_id).does))
         self.assertGreater(len(self.all), 2000)
 
+    @slow
     def test_nothing_runs_out_of_its_frame_and_no_label_lies_over_another(self) -> None:
         for variant, offer in self.all:
             frames, _ = canvases(variant, offer, RIGHT)
@@ -55,6 +58,7 @@ class EveryPictureTest(TestCase):
                         apart = a[2] <= b[0] + 1 or b[2] <= a[0] + 1 or a[3] <= b[1] + 1 or b[3] <= a[1] + 1
                         self.assertTrue(apart, (one, other))
 
+    @slow
     def test_hands_are_in_the_frame_where_they_work(self) -> None:
         for variant, offer in self.all:
             frames, _ = canvases(variant, offer, RIGHT)
@@ -63,6 +67,7 @@ class EveryPictureTest(TestCase):
                     with self.subTest(variant=variant, frame=at):
                         self.assertTrue(left < WIDE and top < HIGH and right > 0 and foot > 0)
 
+    @slow
     def test_the_table_shows_what_the_words_say_and_as_many(self) -> None:
         for variant, offer in self.all:
             stands = lay_out(variant.activity_id, offer.quantities, "right") if offer else ()

@@ -16,6 +16,7 @@ from core.library import ACTIVITIES, THINGS
 from core.offers import stock_of
 from core.planner import SessionRequest
 from core.skills import STRANDS, WANTED_TASKS
+from testing.tags import slow
 
 ON = date(2026, 3, 2)
 HOME = stock_of({t.id: t.typical_count for t in THINGS.values() if t.common})
@@ -62,6 +63,7 @@ class DayTest(TestCase):
 
 
 class ProbeTest(TestCase):
+    @slow
     def test_what_a_set_is_expected_to_tell_is_what_it_tells_on_the_average(self) -> None:
         """2,000 children drawn from the belief play the set; the doubt left is averaged."""
         asked = request()
@@ -84,6 +86,7 @@ class ProbeTest(TestCase):
         for strand in rungs:
             self.assertAlmostEqual(asked.estimates[strand].sd - left[strand], probe.tells[strand], delta=0.03)
 
+    @slow
     def test_it_begins_with_a_sure_win_and_never_asks_what_is_likely_to_fail(self) -> None:
         for share in (1.0, 0.6, 0.0):
             for wanted in (("buttons",), ("scissors", "name")):
@@ -91,6 +94,7 @@ class ProbeTest(TestCase):
                 self.assertGreaterEqual(chances[0], 0.85)
                 self.assertGreaterEqual(min(chances), 0.5)
 
+    @slow
     def test_it_keeps_to_its_minutes_to_seven_activities_and_to_three_sets_in_a_row(self) -> None:
         done = played(request(("buttons", "laces")), 0.6)
         self.assertLessEqual(sum(p.minutes for p, _ in done), LOOK_MINUTES)
@@ -99,12 +103,14 @@ class ProbeTest(TestCase):
         self.assertGreaterEqual(len(set(names)), 4)
         self.assertFalse(any(len(set(names[i : i + 4])) == 1 for i in range(len(names) - 3)))
 
+    @slow
     def test_it_steps_with_the_answers(self) -> None:
         """Who manages everything is asked harder things than who manages nothing, in the same strand."""
         hard = [p.offer.rungs[p.strand] for p, _ in played(request(), 1.0) if p.strand == "pinch"]
         easy = [p.offer.rungs[p.strand] for p, _ in played(request(), 0.0) if p.strand == "pinch"]
         self.assertGreater(max(hard), max(easy))
 
+    @slow
     def test_nothing_barred_is_asked(self) -> None:
         asked = request()
         mouths = Child(age_months=30, hand="right", wanted=("buttons",), mouthing="often")

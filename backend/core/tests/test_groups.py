@@ -88,6 +88,7 @@ class GroupTest(TestCase):
             if m.reason.startswith("Not enough of it"):
                 self.assertIn(m.activity_id, both - shared)
 
+    @slow
     def test_what_is_barred_for_one_in_reach_is_off_the_table_for_all(self) -> None:
         """Child by child over all things: only what bars a child's own work with a thing leaves it to the neighbour."""
         kinds = {

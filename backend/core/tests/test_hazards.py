@@ -7,6 +7,7 @@ from core.child import PRECAUTIONS, Child, Setting
 from core.library import THINGS
 from core.materials import Ball, MeasureError, measured_thing
 from core.safety import STEP_TAGS, assess, assess_step
+from testing.tags import slow
 
 NEAR, ROOM = Setting("home", "arms_reach"), Setting("home", "room")
 TODDLER, SIX = Child(30), Child(72)
@@ -89,6 +90,7 @@ class MaterialRulesTest(TestCase):
             rules("puffed_rice", replace(SIX, precautions=frozenset({"swallowing"})))["swallowing"], "barred"
         )
 
+    @slow
     def test_every_hit_of_every_thing_has_reason_source_and_remedy(self) -> None:
         careful = Child(
             30, mouthing="often", allergies=frozenset({"wheat", "latex", "egg", "milk", "nut"}), force_limit_newton=5

@@ -51,6 +51,7 @@ class HazardInvariantsTest(TestCase):
             self.assertEqual(assess(thing, Child(60), ROOM).status, "barred", thing.id)
             self.assertEqual(assess(thing, Child(26), BOX).status, "barred", thing.id)
 
+    @slow
     def test_every_precaution_allergen_and_texture_changes_a_verdict(self) -> None:
         """A box that does nothing is worse than none; most change what is allowed, not only what is said."""
         plain = Child(72, hand="right")
@@ -235,6 +236,7 @@ class FitInvariantsTest(TestCase):
 
 
 class PrecautionTest(TestCase):
+    @slow
     def test_loose_joints_halve_sets_against_resistance_and_cap_the_force(self) -> None:
         """60 % of the usual force, half sets: domain defaults, common practice."""
         usual, lax = Child(84, hand="right"), Child(84, hand="right", precautions=frozenset({"joint_laxity"}))
@@ -252,6 +254,7 @@ class PrecautionTest(TestCase):
                 self.assertLessEqual(THINGS[q.thing_id].force_newton or 0, lax.force_cap_newton or 0)
         self.assertTrue(halved)
 
+    @slow
     def test_an_assisting_hand_is_watched_for_coming_unasked(self) -> None:
         child = Child(84, hand="right", assisting_hand="left", precautions=frozenset({"one_hand_assists"}))
         block = stand(request_for(child, everything()), PlannedBlock("main", Variant("zip_train", (0, 0)), 5))
@@ -272,6 +275,7 @@ class PrecautionTest(TestCase):
 
 
 class AgeInvariantsTest(TestCase):
+    @slow
     def test_a_guise_below_thirty_months_ends_at_five_and_a_half(self) -> None:
         """Banging lids with an eight-year-old: planned no more, though it may be chosen by hand."""
         for f in ACTIVITIES.values():

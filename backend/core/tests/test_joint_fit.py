@@ -76,6 +76,7 @@ class WholeTest(TestCase):
             found.sd({("rung", "c", "a", DAY): 1.0}), float(np.sqrt(best.hess_inv[0][0])), delta=0.15
         )
 
+    @slow
     def test_two_strands_that_take_turns_at_deciding_settle_at_the_best_there_is(self) -> None:
         """From what is found, a general optimiser of the posterior with the weakest alone deciding gets nowhere."""
         for seed in range(6):

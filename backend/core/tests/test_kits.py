@@ -11,6 +11,7 @@ from core.library.source import read
 from core.planner import PlannedBlock, RequestError, plan_session
 from core.planner.request.formats import BOXES
 from testing.core_builders import everything, request_for
+from testing.tags import slow
 
 FIVE = Child(64, hand="right", wanted=("buttons", "name"), likes=frozenset({"boats"}), attention_minutes=30)
 
@@ -33,6 +34,7 @@ class KitsTest(TestCase):
             self.assertIn(kit.ending, plan.notes)
             self.assertLessEqual(plan.minutes, 30)
 
+    @slow
     def test_any_kit_is_the_one_most_is_made_of(self) -> None:
         every = [plan_session(kit_request(k.id)) for k in KITS.values() if k.kind == "kit"]
         self.assertAlmostEqual(plan_session(kit_request()).well_spent, max(p.well_spent for p in every))
@@ -45,6 +47,7 @@ class KitsTest(TestCase):
         none = plan_session(kit_request("post_office", minutes=5))
         self.assertEqual((none.status, none.fix), ("infeasible", "Give it ten minutes more."))
 
+    @slow
     def test_a_home_that_lacks_a_stage_says_what_to_add(self) -> None:
         stock = {k: n for k, n in everything().items() if k not in {"sticker_big", "sticker_small"}}
         plan = plan_session(kit_request("post_office", stock=stock))
@@ -69,6 +72,7 @@ class KitsTest(TestCase):
         self.assertIn(f"“{ACTIVITIES[first.activity_id].name}” is locked, but", plan.reason)
         self.assertTrue(plan.fix)
 
+    @slow
     def test_a_locked_block_of_no_stage_is_refused_by_name(self) -> None:
         stages = {s.activity_id for s in KITS["post_office"].stages}
         other = next(b for b in plan_session(request_for(FIVE, everything())).blocks if b.activity_id not in stages)

@@ -36,6 +36,7 @@ from core.recording import AS_SHIPPED, Learned
 from core.running import fits_today, well_placed
 from core.skills import STRANDS
 from testing.core_builders import everything, request_for, set_of
+from testing.tags import slow
 
 DAY = date(2026, 3, 2)
 HARDER = Learned("3", {"load_the_barge/hold_and_act": 0.6}, {}, {"touch": 1.4}, {"load_the_barge": 1.5})
@@ -80,6 +81,7 @@ class LearnedTest(TestCase):
         before, after = (update(believed, [s.evidence("hold_and_act")], DAY) for s in (done, taught))
         self.assertGreater(after.mean, before.mean)
 
+    @slow
     def test_a_plan_goes_by_it(self) -> None:
         """What all children find far harder is no longer what a set of it is forecast to be."""
         hard = Learned("1", {f"{a}/{s}": 1.5 for a, activity in ACTIVITIES.items() for s in activity.trains})

@@ -57,6 +57,7 @@ class QuantitiesTest(TestCase):
         self.assertEqual(result.words, "3 sheets, each folded in half twice and cut: 12 pieces, 2 to spare")
 
     @given(st.integers(1, 200), st.sampled_from([1, 2, 4, 8, 16]))
+    @slow
     def test_cutting_gives_enough_and_never_a_whole_sheet_too_many(self, pieces: int, per_sheet: int) -> None:
         result = cutting(pieces, per_sheet)
         self.assertGreaterEqual(result.spare, 0)

@@ -16,6 +16,7 @@ from testing.tags import slow
 
 
 class UnitsTest(TestCase):
+    @slow
     def test_against_pint(self) -> None:
         registry = pint.UnitRegistry()
         self.assertAlmostEqual(units.mm_from_inches(1), registry("1 inch").to("mm").magnitude, places=12)

@@ -32,12 +32,14 @@ from core.library.work import WORK, WorkKind
 from core.materials import Stock, Thing
 from core.offers import UsableCupboard, evidence_name, stock_of, told, variants_of
 from core.own import SHELF, OwnShelf, is_own
+from testing.tags import slow
 
 RIGHT = Child(age_months=60, hand="right")
 CLINIC = Setting("clinic", "arms_reach")
 
 
 class BlanksTest(TestCase):
+    @slow
     def test_every_kind_of_work_has_a_blank_that_can_be_used_at_once(self) -> None:
         stock = stock_of(dict.fromkeys(THINGS, 60))
         for kind in get_args(WorkKind):
@@ -168,6 +170,7 @@ class LanguageTest(TestCase):
                 self.assertLessEqual(set(frame.values), set(ACTS[frame.act].takes), activity.id)
         self.assertTrue(all(a.words[0].isupper() for a in ACTS.values()))
 
+    @slow
     def test_an_act_asks_for_nothing_that_it_does_not_say(self) -> None:
         """Each act of every frame of the library, at every grade, on a scene that notes what it is asked for."""
 

@@ -10,6 +10,7 @@ from core.child import PRECAUTIONS
 from core.drawing import ACTS
 from core.planner import FORMATS
 from core.safety import RULES, STEP_TAGS
+from testing.tags import slow
 
 BACKEND = Path(__file__).resolve().parents[2]
 ROOT = BACKEND.parent
@@ -39,6 +40,7 @@ def lists_in(tree: ast.AST) -> Iterator[tuple[int, frozenset[str]]]:
 
 
 class OwnersTest(TestCase):
+    @slow
     def test_no_module_outside_the_owner_holds_a_list_of_its_ids(self) -> None:
         found = []
         for path in sorted(BACKEND.rglob("*.py")):

@@ -9,6 +9,7 @@ import textstat
 from core.child import Child, for_family
 from core.library import ACTIVITIES, Activity
 from core.offers import Variant, told, variants_of
+from testing.tags import slow
 
 GRADE = 6
 RIGHT = Child(age_months=60, hand="right")
@@ -35,6 +36,7 @@ def texts(activity: Activity) -> Iterator[tuple[str, str]]:
 
 
 class PlainWordsTest(TestCase):
+    @slow
     def test_every_text_is_at_reading_grade_six_or_below(self) -> None:
         read = 0
         for activity in ACTIVITIES.values():

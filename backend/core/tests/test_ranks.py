@@ -74,6 +74,7 @@ class RanksTest(TestCase):
     def test_so_does_what_practice_brings(self) -> None:
         self.assertGreater(self.evenly(places()[1]), 0.01)
 
+    @slow
     def test_nine_in_ten_truths_lie_in_the_middle_nine_tenths(self) -> None:
         inside = float(np.mean([0.05 <= r <= 0.95 for r in places()[0]]))
         self.assertAlmostEqual(inside, 0.9, delta=0.035)  # three standard errors of 600 draws
@@ -117,6 +118,7 @@ def _two(random: np.random.Generator, shared_day: bool) -> list[float]:
 class JointRanksTest(TestCase):
     """The same, for sets that tell of two strands at once."""
 
+    @slow
     def test_nine_in_ten_truths_of_both_strands_lie_in_the_middle_nine_tenths(self) -> None:
         """Whether a good or a bad day is each strand's own or shared by both; and the belief leans to no side."""
         for shared_day in (False, True):

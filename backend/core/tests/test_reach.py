@@ -68,6 +68,7 @@ class StarterTest(TestCase):
             self.assertNotEqual(assess(thing, toddler, CLINIC).status, "barred", thing.id)
             self.assertIn(thing.handed, (None, "left"))
 
+    @slow
     def test_what_is_there_is_not_listed_again(self) -> None:
         first = [m.id for m, _ in starter_list(SIX, CLINIC, most=3)]
         second = [m.id for m, _ in starter_list(SIX, CLINIC, have=first, most=3)]

@@ -11,6 +11,7 @@ from core.ability import Estimate, SetEvidence
 from core.progress import decide, policy_for
 from core.running import Event, EventError, Ladder, fold, read_event, step_today, table
 from testing.core_builders import believed, set_of
+from testing.tags import slow
 
 BLOCKS = {"b0": "load_the_barge"}
 START = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
@@ -214,6 +215,7 @@ class SuggestionTest(TestCase):
             None,
         )
 
+    @slow
     def test_the_table_says_what_the_belief_would_say_of_these_tries(self) -> None:
         for at, rung in enumerate(self.LADDER.rungs):
             for tries in (2, 5, 8):

@@ -192,6 +192,7 @@ class WantedTaskTest(TestCase):
 
 
 class WaysTest(TestCase):
+    @slow
     def test_who_needs_sameness_keeps_what_is_known_and_everybody_else_gets_variety(self) -> None:
         first = plan_session(request_for(FIVE, everything(), minutes=30))
         recent = {b.activity_id: 0 for b in first.blocks}
@@ -202,6 +203,7 @@ class WaysTest(TestCase):
             shared[policy] = len({b.activity_id for b in again.blocks} & set(recent))
         self.assertGreater(shared["keep_same"], shared["new_guises"])
 
+    @slow
     def test_low_tone_warms_up_with_the_whole_body(self) -> None:
         child = replace(FIVE, precautions=frozenset({"low_tone"}))
         plan = plan_session(request_for(child, everything(), minutes=40))
@@ -231,6 +233,7 @@ class WaysTest(TestCase):
         writing = {c.offer.variant: c.offer.rungs["writing"] for c in trained}
         self.assertGreater(min(writing.values()), request.estimates["writing"].mean - 2.5)
 
+    @slow
     def test_overlays_take_turns_and_are_never_scored(self) -> None:
         self.assertEqual(overlay_for((), 0), "")
         words = [overlay_for(("count", "sides"), place) for place in range(3)]
@@ -243,11 +246,13 @@ class WaysTest(TestCase):
 
 
 class TidyTest(TestCase):
+    @slow
     def test_a_locked_tidying_is_the_only_one(self) -> None:
         lock = PlannedBlock("tidy", variants_of(ACTIVITIES["sock_twins"])[0], 1)
         plan = plan_session(request_for(FIVE, everything(), minutes=30, locked=(lock,)))
         self.assertEqual([b.activity_id for b in plan.blocks if b.part == "tidy"], ["sock_twins"])
 
+    @slow
     def test_it_tidies_what_is_out(self) -> None:
         stock = {
             k: n

@@ -12,6 +12,7 @@ from core.materials import KEPT, Thing
 from core.offers import UsableCupboard, stock_of
 from core.planner import SessionRequest, plan_session
 from core.skills import STRANDS, WANTED_TASKS
+from testing.tags import slow
 
 HOME = [t for t in THINGS.values() if t.common]
 KITCHEN = [t for t in HOME if t.kept == "kitchen"]
@@ -40,6 +41,7 @@ class UsualHomeTest(TestCase):
             for bad in ("strong_magnet", "button_cell", "balloon", "swells_in_water"):
                 self.assertFalse(getattr(thing, bad), (thing.id, bad))
 
+    @slow
     def test_a_usual_home_gives_a_whole_session_for_every_wanted_task(self) -> None:
         for at, task in enumerate(WANTED_TASKS):
             months = (40, 58, 76, 94)[at % 4]
@@ -47,6 +49,7 @@ class UsualHomeTest(TestCase):
                 _, blocks = session(HOME, task, months)
                 self.assertGreaterEqual(len(blocks), 4)
 
+    @slow
     def test_a_usual_kitchen_alone_gives_a_session_too(self) -> None:
         for task, months in (("buttons", 48), ("zip", 60), ("scissors", 72), ("name", 66), ("laces", 84)):
             with self.subTest(task=task):

@@ -48,6 +48,7 @@ def fewest_by_brute_force(visits, store) -> tuple[int, int] | None:
 
 
 class BagTest(TestCase):
+    @slow
     def test_the_bag_counts_the_tries_that_the_plan_counts(self) -> None:
         """Every grade on offer to a child with loose joints: half as many tries, and as many things."""
         lax = Child(72, hand="right", precautions=frozenset({"joint_laxity"}))

@@ -12,6 +12,7 @@ from core.planner.candidates.suitability import own_task
 from core.progress import WORDS, Latest, statuses
 from core.skills import WANTED_TASKS
 from testing.core_builders import everything, made_up_request, request_for
+from testing.tags import slow
 
 AT = {s: Estimate(float(r), 0.4) for s, r in WANTED_TASKS["buttons"].demands.items()}
 
@@ -96,6 +97,7 @@ class StandingsTest(TestCase):
 
 
 class PracticeTest(TestCase):
+    @slow
     def test_tasks_without_an_activity_of_their_own_are_known(self) -> None:
         """Nothing of the library may be called one of these itself; where it is chosen, that is said."""
         without = {t.id for t in WANTED_TASKS.values() if not has_practice(t, ACTIVITIES.values())}
@@ -118,6 +120,7 @@ class PracticeTest(TestCase):
         sure = proven_steps("scissors", {"cutting": Estimate(12.0, 0.4, tries=40)})
         self.assertEqual({who for _, who in chain("scissors", 0, "backward", sure)}, {"alone"})
 
+    @slow
     def test_no_card_teaches_what_its_own_grade_takes_for_granted(self) -> None:
         child = Child(90, hand="right", wanted=("scissors",))
         request = request_for(child, everything(), 35, ("scissors",))

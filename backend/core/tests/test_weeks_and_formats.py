@@ -119,6 +119,7 @@ class WeekTest(TestCase):
         self.assertFalse(any(b.tiring for b in after.days[1].blocks))
         self.assertLess(after.well_spent, alone.well_spent)
 
+    @slow
     def test_school_has_a_part_in_the_week(self) -> None:
         request = request_for(FIVE, everything(), targets=("grasp",))
         school = replace(request, setting=Setting("school", "room"))

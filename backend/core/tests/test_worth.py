@@ -250,6 +250,7 @@ class BlockTest(TestCase):
         short = stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), 1))
         self.assertEqual(long.quantities[0].wanted, long.sets * short.quantities[0].wanted)
 
+    @slow
     def test_a_short_session_has_fewer_parts_and_main_work_all_the_same(self) -> None:
         toddler = Child(31, hand="right", attention_minutes=14)
         plan = plan_session(request_for(toddler, everything(), minutes=16, targets=("grasp", "bilateral")))

@@ -7,6 +7,7 @@ from core.library import THINGS
 from core.materials import KEPT
 from cupboard.models import StockItem
 from testing.builders import Api, make_child, make_home, make_member
+from testing.tags import slow
 
 
 class CountsTest(TestCase):
@@ -55,6 +56,7 @@ class CountsTest(TestCase):
             if shelf["id"] != "room":  # a wall or a floor is no thing to draw
                 self.assertTrue(all("<svg" in t["picture"] for t in shelf["things"]), shelf["id"])
 
+    @slow
     def test_what_would_open_most_is_worked_out_anew_with_what_is_there(self) -> None:
         child = make_child(self.lead, self.home)
         url = f"/children/{child.pk}/starter?home_id={self.home.pk}"

@@ -11,6 +11,7 @@ from shelf.models import Hidden
 from testing.builders import TODAY, make_child, make_home, plan_for_child
 from testing.own import REEL, OwnTest, pot_drop
 from testing.queries import tables_read
+from testing.tags import slow
 
 WISH = Wish(30, ("grasp",))
 
@@ -31,6 +32,7 @@ class KeptBenchesTest(OwnTest):
         self.assertTrue(self.bench(Wish(40, ("grasp",))) is not first)
         self.assertTrue(workbench(self.child, self.home, WISH, TODAY + timedelta(1)) is not first)
 
+    @slow
     def test_whatever_it_is_made_from_makes_another_one(self) -> None:
         plan = plan_for_child(self.lead, self.child)
         changes: dict[str, Callable[[], object]] = {
@@ -70,6 +72,7 @@ class KeptBenchesTest(OwnTest):
         self.written(thing, {**REEL, "hole_mm": 9})
         self.assertIn(9, {s.usual.hole_mm for s in self.bench().request.stock})
 
+    @slow
     def test_it_reads_no_row_that_is_not_looked_at(self) -> None:
         self.shared(pot_drop())
         self.home.stock.create(thing_id=self.shared(REEL, "thing")["ref"], count=8)

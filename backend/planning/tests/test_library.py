@@ -4,6 +4,7 @@ from django.test import TestCase
 
 from core.library import ACTIVITIES
 from testing.builders import Api, make_child, make_home, make_member
+from testing.tags import slow
 
 
 class LibraryTest(TestCase):
@@ -23,6 +24,7 @@ class LibraryTest(TestCase):
             else:
                 self.assertTrue(row["why_not"], row)
 
+    @slow
     def test_an_empty_cupboard_gets_ten_things_worked_out_for_this_child(self) -> None:
         empty = make_home(self.lead, {})
         status, rows = self.api("get", f"/children/{self.child.pk}/starter?home_id={empty.pk}")

@@ -7,6 +7,7 @@ from django.test import TestCase
 from cupboard.models import StockItem
 from planning.models import Plan
 from testing.builders import TODAY, Api, make_child, make_home, make_member
+from testing.tags import slow
 
 
 class PlanTest(TestCase):
@@ -34,6 +35,7 @@ class PlanTest(TestCase):
         row = [{k: b[k] for k in ("part", "activity_id", "grade", "sets", "locked")} for b in blocks]
         return self.api("put", f"/plans/{plan['id']}/blocks", {"version": plan["version"], "blocks": row})
 
+    @slow
     def test_a_plan_uses_only_what_the_house_has(self) -> None:
         plan = self.plan()
         have = dict(StockItem.objects.filter(home=self.child.home).values_list("thing_id", "count"))
@@ -73,6 +75,7 @@ class PlanTest(TestCase):
             status, problem = self.api("post", f"/children/{self.child.pk}/plans", wish)
             self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
 
+    @slow
     def test_a_dial_turn_answers_and_keeps_nothing(self) -> None:
         plan = self.plan()
         block = next(b for b in plan["blocks"] if b["part"] == "main")
@@ -103,6 +106,7 @@ class PlanTest(TestCase):
         self.assertTrue(out["blocks"][0]["locked"])
         self.assertEqual(out["status"], "given")
 
+    @slow
     def test_planning_again_keeps_what_is_locked_and_leaves_out_what_was_taken_out(self) -> None:
         plan = self.plan()
         main = next(b for b in plan["blocks"] if b["part"] == "main")
@@ -115,6 +119,7 @@ class PlanTest(TestCase):
         self.assertNotIn(gone, activities)
         self.assertEqual([item["kind"] for item in again["left_out"] if item["activity_id"] == gone], ["excluded"])
 
+    @slow
     def test_an_arrangement_that_can_not_stand_is_refused_and_changes_nothing(self) -> None:
         plan = self.plan()
         for bad, field in (
@@ -127,6 +132,7 @@ class PlanTest(TestCase):
         self.assertEqual(self.arrange(plan, [plan["blocks"][0]] * 2)[0], 422)
         self.assertEqual(self.api("get", f"/plans/{plan['id']}")[1]["version"], plan["version"])
 
+    @slow
     def test_two_hands_on_one_plan_the_later_is_told(self) -> None:
         plan = self.plan()
         self.assertEqual(self.arrange(plan, plan["blocks"][1:])[0], 200)
@@ -134,6 +140,7 @@ class PlanTest(TestCase):
         self.assertEqual(status, 409)
         self.assertTrue(problem["theirs"]["blocks"])
 
+    @slow
     def test_a_changed_cupboard_marks_the_plan_and_stops_a_block_that_can_not_stand(self) -> None:
         plan = self.plan()
         used = plan["blocks"][0]["quantities"][0]["thing_id"]
@@ -141,6 +148,7 @@ class PlanTest(TestCase):
         _, now = self.api("get", f"/plans/{plan['id']}")
         self.assertIn("cupboard", now["changed"][0])
 
+    @slow
     def test_a_block_barred_since_planning_can_not_be_run(self) -> None:
         plan = self.plan()
         self.child.mouthing, self.child.allergies = "often", ["wheat", "latex", "milk"]
@@ -152,6 +160,7 @@ class PlanTest(TestCase):
 
 
 class BringInTest(TestCase):
+    @slow
     def test_an_activity_that_was_not_chosen_is_brought_in_and_stays(self) -> None:
         lead = make_member("lead")
         child = make_child(lead)
@@ -167,6 +176,7 @@ class BringInTest(TestCase):
         again = api("post", f"/plans/{plan['id']}/again", {"version": plan["version"]})[1]
         self.assertIn(other, {b["activity_id"] for b in again["blocks"]})
 
+    @slow
     def test_what_can_not_be_in_is_said_at_the_field_and_the_plan_stays(self) -> None:
         lead = make_member("lead")
         child = make_child(lead)

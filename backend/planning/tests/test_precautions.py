@@ -9,6 +9,7 @@ from core.child import Child, Setting
 from core.safety import general_cautions
 from planning.models import GroupSession
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member
+from testing.tags import slow
 
 
 class PrecautionsInPlansTest(TestCase):
@@ -54,6 +55,7 @@ class PrecautionsInPlansTest(TestCase):
         self.assertNotRegex(words, r"\bskill\b|\bhelper\b|\{")
         self.assertRegex(words, r"\b(left|right)\b")
 
+    @slow
     def test_food_is_left_out_for_a_family_that_uses_none(self) -> None:
         home = make_home(self.lead, {**STOCK, "dry_rice": 1, "banana_piece": 8, "wheat_dough": 1})
         self.home = home
@@ -91,6 +93,7 @@ class AdultsAtTheTableTest(TestCase):
             self.assertEqual(GroupSession.objects.get(pk=out["id"]).adults, adults)
             self.assertEqual(self.api("get", f"/groups/{out['id']}")[1]["adults"], adults)
 
+    @slow
     def test_one_adult_is_assumed(self) -> None:
         self.assertEqual(self.ask()[1]["adults"], 1)
 

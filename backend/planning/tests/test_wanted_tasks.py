@@ -11,6 +11,7 @@ from core.skills import WANTED_TASKS
 from planning.models import Plan
 from progress.actions import finish_run
 from testing.builders import Api, make_child, make_member, plan_for_child, run_for_child, tap_all
+from testing.tags import slow
 
 STEPS = len(WANTED_TASKS["buttons"].steps)
 
@@ -71,6 +72,7 @@ class TaskTest(TestCase):
 
 
 class PlansOfBeforeTest(TestCase):
+    @slow
     def test_a_plan_worked_out_another_way_opens_and_says_what_changed(self) -> None:
         lead = make_member()
         plan = plan_for_child(lead, make_child(lead))
@@ -84,6 +86,7 @@ class PlansOfBeforeTest(TestCase):
 
 
 class PaceTest(TestCase):
+    @slow
     def test_a_run_teaches_the_child_s_own_pace(self) -> None:
         lead = make_member()
         child = make_child(lead)

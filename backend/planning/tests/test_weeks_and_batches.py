@@ -14,6 +14,7 @@ from clinic.models import AuditEntry
 from planning.batch_actions import plan_line
 from planning.models import BatchLine, GroupSession, HomeWeek, Plan
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child
+from testing.tags import slow
 
 MONDAY = TODAY + timedelta(days=(7 - TODAY.weekday()) % 7)
 ASK = {"minutes_by_day": [15, 0, 20, 15, 0, 25, 25], "a_day": 1, "targets": ["grasp", "bilateral"], "starts_on": MONDAY}
@@ -36,6 +37,7 @@ class WeekTest(TestCase):
         self.assertEqual(self.api("get", self.path)[1][0]["id"], week["id"])
         self.assertTrue(AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").exists())
 
+    @slow
     def test_clinic_home_and_school_are_one_week(self) -> None:
         school = make_home(self.lead, STOCK)
         school.kind, school.name = "school", "Towpath school"
@@ -80,6 +82,7 @@ class WeekTest(TestCase):
         _, now = self.api("get", f"/weeks/{week['id']}")
         self.assertTrue(any(d["gone"] for d in now["days"]))
 
+    @slow
     def test_nobody_sees_across_the_wall_and_an_assistant_plans_nothing(self) -> None:
         _, week = self.api("post", self.path, ASK)
         self.assertEqual(Api(make_member())("get", f"/weeks/{week['id']}")[0], 404)
@@ -105,6 +108,7 @@ class TogetherTest(TestCase):
             **changes,
         }
 
+    @slow
     def test_each_child_has_an_own_grade_of_one_activity(self) -> None:
         status, out = self.api("post", "/groups", self.ask())
         self.assertEqual(status, 200, out)
@@ -116,6 +120,7 @@ class TogetherTest(TestCase):
         self.assertEqual(self.api("post", "/groups", self.ask(children=[self.older.pk]))[0], 422)
         self.assertFalse(GroupSession.objects.exists())
 
+    @slow
     def test_two_of_one_name_keep_their_own_grades(self) -> None:
         twin = make_child(self.lead, self.home, first_name="Ada", birth_date=TODAY - timedelta(days=4 * 366))
         status, out = self.api("post", "/groups", self.ask(children=[self.older.pk, twin.pk]))
@@ -133,6 +138,7 @@ class TogetherTest(TestCase):
         stranger = make_child(make_member())
         self.assertEqual(self.api("post", "/groups", self.ask(children=[self.older.pk, stranger.pk]))[0], 404)
 
+    @slow
     def test_the_bag_leaves_out_what_the_home_has(self) -> None:
         plan_for_child(self.lead, self.older)
         store = make_home(self.lead, {m: n * 2 for m, n in STOCK.items()})
@@ -152,6 +158,7 @@ class PlanQuestionsTest(TestCase):
         self.plan = plan_for_child(self.lead, self.child)
         self.api = Api(self.lead)
 
+    @slow
     def test_a_favourite_keeps_its_name_and_starts_another_plan(self) -> None:
         now = self.plan.version
         status, named = self.api("put", f"/plans/{self.plan.pk}/name", {"name": "Rainy day", "version": now})
@@ -162,12 +169,14 @@ class PlanQuestionsTest(TestCase):
         self.assertEqual([b["activity_id"] for b in copy["blocks"]], [b.activity_id for b in self.plan.blocks.all()])
         self.assertNotEqual(copy["id"], str(self.plan.pk))
 
+    @slow
     def test_a_copy_leaves_out_what_can_no_longer_stand_and_says_so(self) -> None:
         self.child.home.stock.all().delete()
         _, copy = self.api("post", f"/plans/{self.plan.pk}/copy")
         self.assertTrue(all(n.startswith("Left out") for n in copy["notes"]))
         self.assertLess(len(copy["blocks"]), self.plan.blocks.count())
 
+    @slow
     def test_a_plan_is_compared_with_the_last_session(self) -> None:
         _, nothing = self.api("get", f"/plans/{self.plan.pk}/against-last")
         self.assertEqual((nothing["on"], nothing["lines"]), (None, []))
@@ -176,6 +185,7 @@ class PlanQuestionsTest(TestCase):
         _, out = self.api("get", f"/plans/{self.plan.pk}/against-last")
         self.assertEqual({line["kind"] for line in out["lines"]}, {"same"})
 
+    @slow
     def test_what_bringing_one_in_costs(self) -> None:
         _, plan = self.api("get", f"/plans/{self.plan.pk}")
         fits = next(o for o in plan["left_out"] if o["kind"] == "not_chosen")
@@ -188,6 +198,7 @@ class PlanQuestionsTest(TestCase):
         self.assertTrue(out["words"] and out["change"])
         self.assertEqual(self.api("get", f"/plans/{self.plan.pk}/bring-in?activity_id=moon")[0], 422)
 
+    @slow
     def test_a_shape_is_kept_with_the_plan(self) -> None:
         wish = {
             "minutes": 20,
@@ -217,6 +228,7 @@ class BatchTest(TestCase):
         self.assertEqual((status, batch["done"], batch["total"]), (200, 0, 2))
         return batch
 
+    @slow
     def test_each_child_is_planned_or_refused_with_the_reason(self) -> None:
         for line in self.ask()["lines"]:
             plan_line(line["id"])
@@ -263,6 +275,7 @@ class WorkerTest(TransactionTestCase):
         self.assertEqual(line.status, "planned")
         self.assertEqual(line.plan.child_id, child.pk)
 
+    @slow
     def test_what_a_killed_worker_had_taken_is_planned_by_another(self) -> None:
         lead = make_member()
         Api(lead)("post", "/batches", {"children": [make_child(lead).pk]})

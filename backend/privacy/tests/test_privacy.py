@@ -26,6 +26,7 @@ from privacy.export import everything
 from progress.actions import finish_run
 from running.models import Run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child, tap_all
+from testing.tags import slow
 from visits.models import Visit
 
 
@@ -69,6 +70,7 @@ class ExportTest(TestCase):
         self.lead = make_member()
         self.child = lived_in(self.lead)
 
+    @slow
     def test_every_table_about_a_child_is_in_it(self) -> None:
         """Worked out from the models once more, so that a new one fails here until it is exported."""
         tables = everything(self.child)["tables"]
@@ -77,6 +79,7 @@ class ExportTest(TestCase):
         filled = {name for name, rows in tables.items() if rows}
         self.assertEqual(set(tables) - filled, {"meetingrecord", "batchline", "groupsession"})
 
+    @slow
     def test_the_places_come_with_who_is_there_and_what_is_in_the_cupboard(self) -> None:
         grandma = make_home(self.lead)
         grandma.name, grandma.who = "Grandma's", "two dogs"
@@ -88,6 +91,7 @@ class ExportTest(TestCase):
             len(tables["stockitem"]), StockItem.objects.filter(home__in=[self.child.home, grandma]).count()
         )
 
+    @slow
     def test_every_field_of_the_profile_can_be_read(self) -> None:
         """On the page and on paper: what has no line of its own is among the facts."""
         lines = {"first_name", "birth_date", "reason", "referral", "consent_on", "consent_words", "family_words"}
@@ -99,6 +103,7 @@ class ExportTest(TestCase):
         self.assertIn("Held by the therapist in two sessions.", told.values())
         self.assertIn("Pinch and shut.", told.values())
 
+    @slow
     def test_it_is_plain_json_of_this_child_alone(self) -> None:
         make_child(self.lead, self.child.home, first_name="Isa")
         answer = Api(self.lead).client.get(f"/api/children/{self.child.pk}/export.json")
@@ -109,6 +114,7 @@ class ExportTest(TestCase):
         self.assertNotIn(b"Isa", answer.content)
         self.assertTrue(AuditEntry.objects.filter(action="record.export", child=self.child.pk).exists())
 
+    @slow
     def test_who_may_not_plan_takes_nothing_out(self) -> None:
         helper = Api(make_member("assistant", self.lead.clinic)).client
         stranger = Api(make_member()).client
@@ -145,6 +151,7 @@ class ErasureLastsTest(TestCase):
         with self.captureOnCommitCallbacks(execute=True):
             delete_record(self.lead, self.child, "The parents asked for it.", "Wyn")
 
+    @slow
     def test_the_list_beside_the_database_names_the_key_and_nothing_else(self) -> None:
         key = str(self.child.key)
         self.delete()
@@ -155,6 +162,7 @@ class ErasureLastsTest(TestCase):
         erased_list.note_all()
         self.assertEqual(erased_list.listed([self.list]), {UUID(key)})
 
+    @slow
     def test_who_comes_back_from_a_backup_goes_again_and_nobody_else(self) -> None:
         key = self.child.key
         self.delete()
@@ -166,6 +174,7 @@ class ErasureLastsTest(TestCase):
             self.assertEqual([c.pk for c in Child.objects.all()], [stays.pk])
         self.assertFalse(Run.objects.exclude(child=stays).exists())
 
+    @slow
     def test_places_nobody_uses_any_more_go_too(self) -> None:
         grandma, school, shared = (make_home(self.lead) for _ in range(3))
         Home.objects.filter(pk=school.pk).update(kind="school")
@@ -188,6 +197,7 @@ class DeletionTest(TestCase):
         self.api = Api(self.lead)
         self.body = {"name": "Wyn", "reason": "The parents asked for it on Monday."}
 
+    @slow
     def test_all_of_it_goes_and_the_log_keeps_who_did_what_without_contents(self) -> None:
         pk = self.child.pk
         other = lived_in(self.lead, first_name="Isa")
@@ -209,6 +219,7 @@ class DeletionTest(TestCase):
         self.assertFalse(Home.objects.filter(pk=self.child.home_id).exists())
         self.assertFalse(StockItem.objects.filter(home=self.child.home_id).exists())
 
+    @slow
     def test_a_home_that_somebody_else_uses_stays(self) -> None:
         """A sibling who lives there, a child who visits there, and a clinic room."""
         make_child(self.lead, self.child.home, first_name="Isa")
@@ -223,16 +234,19 @@ class DeletionTest(TestCase):
             self.assertEqual(self.api("post", f"/children/{other.pk}/deletion", self.body)[0], 200)
             self.assertTrue(Home.objects.filter(pk=other.home_id).exists(), using)
 
+    @slow
     def test_a_slip_and_a_deletion_without_a_reason_are_refused(self) -> None:
         for change, field in (({"name": "Isa"}, "name"), ({"reason": "asked"}, "reason")):
             status, answer = self.api("post", f"/children/{self.child.pk}/deletion", {**self.body, **change})
             self.assertEqual((status, answer["fields"][0]["field"]), (422, field))
         self.assertTrue(Run.objects.filter(child=self.child).exists())
 
+    @slow
     def test_only_a_lead_deletes(self) -> None:
         tove = Api(make_member("therapist", self.lead.clinic))
         self.assertEqual(tove("post", f"/children/{self.child.pk}/deletion", self.body)[0], 403)
 
+    @slow
     def test_records_past_keeping_are_listed_and_never_deleted_by_themselves(self) -> None:
         old = TODAY - timedelta(days=11 * 366)
         Child.objects.filter(pk=self.child.pk).update(care="discharged", closed_on=old)
@@ -291,6 +305,7 @@ class AuditTest(TestCase):
 
 
 class DemoTest(TestCase):
+    @slow
     def test_the_demo_goes_whole_and_nothing_else_does(self) -> None:
         demo = make_member(clinic=Clinic.objects.create(name="Demo", is_demo=True))
         lived_in(demo)

@@ -16,6 +16,7 @@ from progress.actions import finish_run, replay
 from progress.queries import AHEAD, expected, paths
 from progress.tasks import refit_clinic, refit_every_clinic, replay_child, replay_clinic
 from testing.builders import TODAY, Api, make_child, make_member, run_for_child, tap_all
+from testing.tags import slow
 
 
 class Seen(TestCase):
@@ -42,6 +43,7 @@ class SightingTest(Seen):
     def zip_now(self) -> StrandEstimate:
         return StrandEstimate.objects.get(child=self.child, strand="zip")
 
+    @slow
     def test_what_the_family_saw_moves_the_estimate_a_little_and_no_step_is_proposed(self) -> None:
         before = estimates_of(self.child, TODAY)["zip"]
         whole = TaskSeen("zip", TODAY - timedelta(days=2), 5, "home", "family")
@@ -52,6 +54,7 @@ class SightingTest(Seen):
         self.assertLess(after.mean, before.mean + 1.5)
         self.assertFalse(self.child.decisions.filter(strand="zip", kind="up").exists())
 
+    @slow
     def test_it_counts_at_once_not_from_the_next_session_on(self) -> None:
         with self.captureOnCommitCallbacks(execute=True):
             note_task(self.lead, self.child, TaskSeen("zip", TODAY - timedelta(days=2), 5, "home", "family"))
@@ -61,12 +64,14 @@ class SightingTest(Seen):
         self.assertGreater(self.zip_now().mean, before)
         replay_child(child_id=0)
 
+    @slow
     def test_the_therapists_own_sighting_is_not_counted_twice(self) -> None:
         before = self.zip_now().state
         note_task(self.lead, self.child, TaskSeen("zip", TODAY - timedelta(days=2), 5, "clinic", "therapist"))
         replay(self.child)
         self.assertEqual(self.zip_now().tries, before["tries"])
 
+    @slow
     def test_nothing_done_alone_at_school_lowers_it(self) -> None:
         set_rung(self.lead, self.child, "zip", 5, TODAY - timedelta(days=5))
         note_task(self.lead, self.child, TaskSeen("zip", TODAY - timedelta(days=2), 0, "school", "school"))
@@ -75,6 +80,7 @@ class SightingTest(Seen):
 
 
 class RungSetTest(Seen):
+    @slow
     def test_a_rung_set_keeps_what_was_learned_of_activities_and_pace(self) -> None:
         strand = self.strand()
         before = estimates_of(self.child, TODAY)[strand]
@@ -85,6 +91,7 @@ class RungSetTest(Seen):
         self.assertEqual((after.activities, after.offsets), (before.activities, before.offsets))
         self.assertAlmostEqual(after.sd, 0.6)
 
+    @slow
     def test_set_on_the_day_of_a_session_the_days_sets_are_not_counted_twice(self) -> None:
         run = run_for_child(self.lead, self.child, TODAY)
         tap_all(self.lead, run)
@@ -95,11 +102,13 @@ class RungSetTest(Seen):
         row = StrandEstimate.objects.get(child=self.child, strand=strand)
         self.assertEqual(row.start_state["offsets"], learned_before)
 
+    @slow
     def test_a_rung_the_ladder_lacks_is_refused(self) -> None:
         status, out = self.api("post", f"/children/{self.child.pk}/rungs", {"strand": "zip", "rung": 40})
         self.assertIn(status, (404, 422))
         self.assertTrue(out["detail"])
 
+    @slow
     def test_a_start_knows_the_ladders_top_and_the_childs_age(self) -> None:
         row = StrandEstimate.objects.get(child=self.child, strand="cutting")
         start = start_of(row, Facts(60), TODAY, AS_SHIPPED)
@@ -108,6 +117,7 @@ class RungSetTest(Seen):
 
 
 class PictureTest(Seen):
+    @slow
     def test_seen_and_expected_are_kept_apart(self) -> None:
         strand = self.strand()
         path = paths(self.child, TODAY)[strand]
@@ -116,6 +126,7 @@ class PictureTest(Seen):
         self.assertEqual([p.on for p in ahead][-2:], [TODAY, TODAY + timedelta(weeks=AHEAD)])
         self.assertEqual(sorted(p.sd for p in ahead), [p.sd for p in ahead])
 
+    @slow
     def test_a_strand_never_looked_at_expects_nothing(self) -> None:
         self.assertEqual(expected(self.child, "laces", TODAY), [])
 
@@ -128,6 +139,7 @@ class PictureTest(Seen):
 
 
 class CalendarTest(Seen):
+    @slow
     def test_says_which_doubt_costs_a_wanted_task_most_and_from_when(self) -> None:
         status, found = self.api("get", f"/children/{self.child.pk}/to-find-out")
         self.assertEqual(status, 200)
@@ -137,17 +149,20 @@ class CalendarTest(Seen):
         for q in found:
             self.assertEqual(q["now"], q["due"] <= TODAY.isoformat())
 
+    @slow
     def test_a_task_that_is_managed_asks_nothing(self) -> None:
         for days, place, who in ((30, "home", "family"), (10, "school", "school")):
             note_task(self.lead, self.child, TaskSeen("zip", TODAY - timedelta(days=days), 5, place, who))  # type: ignore[arg-type]
         self.assertEqual(self.api("get", f"/children/{self.child.pk}/to-find-out"), (200, []))
 
+    @slow
     def test_another_clinic_finds_nothing(self) -> None:
         stranger = Api(make_member("lead"))
         self.assertEqual(stranger("get", f"/children/{self.child.pk}/to-find-out")[0], 404)
 
 
 class StepTest(Seen):
+    @slow
     def test_a_step_gives_counts_and_belief_as_its_evidence(self) -> None:
         decision = self.child.decisions.exclude(kind="recheck").first()
         words = " ".join(e["words"] for e in decision.evidence)
@@ -158,15 +173,18 @@ class JobsTest(Seen):
     def jobs(self, name: str) -> int:
         return sum(1 for _ in app.job_manager.list_jobs(task=name))
 
+    @slow
     def test_every_night_each_clinic_is_handed_out(self) -> None:
         before = self.jobs("refit_clinic")
         refit_every_clinic(timestamp=0)
         self.assertGreater(self.jobs("refit_clinic"), before)
 
+    @slow
     def test_a_clinic_that_has_gone_since_needs_nothing(self) -> None:
         refit_clinic(clinic_id=0)
         replay_clinic(clinic_id=0)
 
+    @slow
     def test_one_child_is_too_few_to_teach_and_estimates_worked_out_again_stay_as_they_were(self) -> None:
         before = {e.strand: e.mean for e in self.child.estimates.all()}
         refit_clinic(clinic_id=self.lead.clinic_id)

@@ -11,6 +11,7 @@ from progress.queries import best_by_strand
 from running.models import Run, SetRecord
 from testing.builders import TODAY, make_child, make_member, run_for_child, sign_in, tap_all
 from testing.queries import tables_read
+from testing.tags import slow
 
 
 class KeptProgressTest(TestCase):
@@ -30,6 +31,7 @@ class KeptProgressTest(TestCase):
         self.assertEqual(answer.status_code, 200)
         return answer.json()  # type: ignore[no-any-return]
 
+    @slow
     def test_a_session_shows_on_the_page_at_once_and_a_day_that_is_moved_too(self) -> None:
         before = self.page()
         self.assertEqual(self.page(), before)
@@ -39,6 +41,7 @@ class KeptProgressTest(TestCase):
         SetRecord.objects.filter(child=self.child).update(on=TODAY - timedelta(days=3))
         self.assertNotEqual(self.page(), after)
 
+    @slow
     def test_what_is_kept_is_what_would_be_worked_out(self) -> None:
         self.run_it()
         self.page()
@@ -46,6 +49,7 @@ class KeptProgressTest(TestCase):
         fresh = _progress(as_stored(self.child), TODAY)
         self.assertEqual(kept, fresh.model_dump(mode="json"))
 
+    @slow
     def test_it_reads_no_row_that_is_not_looked_at(self) -> None:
         self.run_it()
         self.assertTrue(best_by_strand(as_stored(self.child))[0], "something was seen")

@@ -15,6 +15,7 @@ from progress.library_actions import histories, replay_all, work_out
 from running.actions import keep_events
 from running.queries import all_sets
 from testing.builders import TODAY, Api, make_child, make_member, run_for_child, shown_blocks, tries
+from testing.tags import slow
 
 
 class LearnedTest(TestCase):
@@ -50,6 +51,7 @@ class LearnedTest(TestCase):
         self.assertEqual((out["proposed"]["children"], out["proposed"]["tries"]), (4, 4 * 3 * 8))
         self.assertIn(ACTIVITIES[self.activity].name, " ".join(f["words"] for f in out["proposed"]["findings"]))
 
+    @slow
     def test_once_accepted_sets_offers_and_estimates_go_by_it_and_say_so(self) -> None:
         child = self.children[0]
         before = estimates_of(child, TODAY)

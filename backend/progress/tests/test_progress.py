@@ -8,6 +8,7 @@ from django.test.utils import CaptureQueriesContext
 
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, tap_all
+from testing.tags import slow
 
 
 class CaseloadTest(TestCase):
@@ -31,17 +32,20 @@ class CaseloadTest(TestCase):
         row = self.line(self.seen())
         self.assertEqual(([s["id"] for s in row["statuses"]], row["is_due"]), (["new"], True))
 
+    @slow
     def test_seen_yesterday_is_not_due(self) -> None:
         self.assertFalse(self.line(self.seen(1))["is_due"])
 
     def test_seen_long_ago_is_to_be_checked_again(self) -> None:
         self.assertEqual([s["id"] for s in self.line(self.seen(60))["statuses"]], ["recheck"])
 
+    @slow
     def test_failing_sets_read_as_a_setback_with_the_number_it_rests_on(self) -> None:
         first = self.line(self.seen(3, outcomes="00100010"))["statuses"][0]
         self.assertEqual(first["id"], "setback")
         self.assertIn("2 of 8 last time", first["words"])
 
+    @slow
     def test_the_list_goes_by_the_therapists_answer(self) -> None:
         child = self.seen(3, outcomes="00100010")
         for decision in child.decisions.all():
@@ -51,6 +55,7 @@ class CaseloadTest(TestCase):
         self.assertEqual(first["id"], "stuck")
         self.assertIn("slept badly", first["words"])
 
+    @slow
     def test_the_list_takes_the_same_queries_for_one_child_or_ten(self) -> None:
         self.seen(3)
         self.api("get", "/caseload")
@@ -61,12 +66,14 @@ class CaseloadTest(TestCase):
         with self.assertNumQueries(7):
             self.api("get", "/caseload")
 
+    @slow
     def test_progress_says_too_few_before_four_sessions(self) -> None:
         child = self.seen(14, 7)
         _, out = self.api("get", f"/children/{child.pk}/progress")
         self.assertEqual({s["kind"] for s in out["strands"]}, {"too_few"})
         self.assertEqual(out["headline"], "Nothing has clearly moved yet.")
 
+    @slow
     def test_what_was_seen_says_the_day_the_place_and_the_person(self) -> None:
         child = self.seen(7)
         before = {s["strand"]: s for s in self.api("get", f"/children/{self.seen().pk}/seen")[1]}
@@ -80,6 +87,7 @@ class CaseloadTest(TestCase):
             self.assertTrue(s["activity"])
         self.assertTrue(all(("was seen" in s["words"]) != ("probably" in s["words"]) for s in out))
 
+    @slow
     def test_what_was_seen_stays_inside_the_clinic(self) -> None:
         child = self.seen(7)
         self.assertEqual(Api(make_member())("get", f"/children/{child.pk}/seen")[0], 404)
@@ -92,6 +100,7 @@ class CaseloadTest(TestCase):
         self.assertEqual((pinch["rung"], pinch["activity"], pinch["where"]), (3, "", ""))
         self.assertNotIn("not seen yet", pinch["words"])
 
+    @slow
     def test_what_was_seen_takes_the_same_queries_however_many_sets_there_are(self) -> None:
         costs = []
         for days in ((7,), (28, 21, 14, 7)):
@@ -147,6 +156,7 @@ class AnswerTest(TestCase):
         self.decision = run.decisions.first()
         self.path = f"/decisions/{self.decision.pk}/answer"
 
+    @slow
     def test_a_step_is_changed_to_another_with_a_word_why(self) -> None:
         other = "fade" if self.decision.kind != "fade" else "hold"
         status, out = self.api("post", self.path, {"answer": "changed", "kind": other, "why": "leans on me"})
@@ -156,6 +166,7 @@ class AnswerTest(TestCase):
         self.decision.refresh_from_db()
         self.assertEqual(self.decision.settled_kind, other)
 
+    @slow
     def test_changing_needs_another_kind_and_a_reason(self) -> None:
         for body, field in (
             ({"answer": "changed", "kind": self.decision.kind, "why": "x"}, "kind"),
@@ -176,6 +187,7 @@ class AnswerTest(TestCase):
         self.assertEqual((status, problem["theirs"]["answer"], problem["yours"]["why"]), (409, "accepted", "Too soon."))
         self.assertEqual(self.api("post", self.path, {**second, "over": "accepted"})[1]["answer"], "declined")
 
+    @slow
     def test_a_declined_step_leaves_things_as_they_are_on_the_list(self) -> None:
         self.api("post", self.path, {"answer": "declined", "why": "not this week"})
         self.decision.refresh_from_db()

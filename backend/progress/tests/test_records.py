@@ -11,6 +11,7 @@ from progress.tasks import count_late
 from running.actions import keep_events
 from running.models import SetRecord
 from testing.builders import Api, make_child, make_member, run_for_child, shown_blocks, tap_all, tries
+from testing.tags import slow
 
 LEVELS = ["no button", "one, with help", "one alone", "three alone", "the whole shirt alone"]
 
@@ -30,6 +31,7 @@ class NoteTest(TestCase):
         open_steps = self.run_.decisions.filter(answer="").count()
         return self.api("post", f"{self.path}/sign", {"version": version, "open_steps": open_steps})
 
+    @slow
     def test_the_draft_says_what_was_counted_and_nothing_else(self) -> None:
         _, note = self.api("get", self.path)
         self.assertEqual(note["version"], 0)
@@ -40,6 +42,7 @@ class NoteTest(TestCase):
         self.assertNotIn("dropped", note["text"])
         self.assertFalse(Note.objects.exists())
 
+    @slow
     def test_a_signed_note_rejects_edits_and_freezes_its_run(self) -> None:
         _, kept = self.api("put", self.path, {"text": "Went well.", "version": 0})
         self.assertEqual(self.api("put", self.path, {"text": "Later.", "version": 0})[0], 409)
@@ -49,6 +52,7 @@ class NoteTest(TestCase):
         self.assertEqual(self.api("put", self.path, {"text": "Changed.", "version": signed["version"]})[0], 422)
         self.assertEqual(self.api("post", f"/runs/{self.run_.pk}/finish")[0], 422)
 
+    @slow
     def test_what_arrives_after_signing_is_kept_apart_tap_by_tap(self) -> None:
         """A tablet that comes back: what the server has is answered as kept, what is new stands beside the record."""
         known = tries(self.run_, 0, "1", second=400)
@@ -69,6 +73,7 @@ class NoteTest(TestCase):
         self.assertEqual({t["activity"] for t in note["after_signing"]}, {shown_blocks(self.run_)[0]["name"]})
         self.assertEqual(len(self.api("get", f"/runs/{self.run_.pk}")[1]["events"]), out["total"])
 
+    @slow
     def test_late_taps_are_counted_and_nothing_is_signed_before(self) -> None:
         self.api("put", self.path, {"text": "Went well.", "version": 0})
         with self.captureOnCommitCallbacks() as later:
@@ -84,6 +89,7 @@ class NoteTest(TestCase):
         version = self.api("put", self.path, {"text": "Went well.", "version": 1})[1]["version"]
         self.assertEqual(self.sign(version)[0], 200)
 
+    @slow
     def test_the_draft_follows_the_answers_and_own_words_stay(self) -> None:
         draft = self.api("get", self.path)[1]["draft"]
         self.assertIn("(proposed)", draft)
@@ -103,6 +109,7 @@ class NoteTest(TestCase):
         status, signed = self.api("post", f"{self.path}/sign", {"version": note[1]["version"]})
         self.assertEqual((status, signed["text"]), (200, text))
 
+    @slow
     def test_signing_with_unanswered_steps_has_to_be_said(self) -> None:
         note = self.api("put", self.path, {"text": "Went well.", "version": 0})[1]
         self.assertGreater(note["open_steps"], 0)
@@ -110,6 +117,7 @@ class NoteTest(TestCase):
         self.assertEqual((status, problem["theirs"]["open_steps"]), (409, note["open_steps"]))
         self.assertEqual(self.sign(1)[0], 200)
 
+    @slow
     def test_of_two_runs_a_day_the_second_starts_where_the_first_ended(self) -> None:
         second = run_for_child(self.lead, self.child)
         tap_all(self.lead, second)
@@ -122,6 +130,7 @@ class NoteTest(TestCase):
             row = StrandEstimate.objects.get(child=self.child, strand=decision.strand)
             self.assertAlmostEqual(decision.mean_after, row.mean)
 
+    @slow
     def test_what_was_decided_stays_once_the_note_is_signed(self) -> None:
         decision = self.run_.decisions.first()
         path = f"/decisions/{decision.pk}/answer"
@@ -135,12 +144,14 @@ class NoteTest(TestCase):
         decision.refresh_from_db()
         self.assertEqual(decision.answer, "declined")
 
+    @slow
     def test_each_text_a_note_had_stands_in_the_audit_log(self) -> None:
         self.api("put", self.path, {"text": "Went well.", "version": 0})
         self.api("put", self.path, {"text": "Went fairly well.", "version": 1})
         texts = AuditEntry.objects.filter(action="note.write").order_by("pk").values_list("detail__text", flat=True)
         self.assertEqual(list(texts), ["Went well.", "Went fairly well."])
 
+    @slow
     def test_a_correction_is_added_and_the_signed_words_stay(self) -> None:
         self.assertEqual(self.api("post", f"{self.path}/amendments", {"text": "x"})[0], 422)
         self.api("put", self.path, {"text": "Went well.", "version": 0})
@@ -148,11 +159,13 @@ class NoteTest(TestCase):
         _, note = self.api("post", f"{self.path}/amendments", {"text": "It was the left hand."})
         self.assertEqual((note["text"], note["amendments"][0]["text"]), ("Went well.", "It was the left hand."))
 
+    @slow
     def test_an_assistant_writes_but_does_not_sign(self) -> None:
         helper = Api(make_member("assistant", self.lead.clinic))
         self.assertEqual(helper("put", self.path, {"text": "Went well.", "version": 0})[0], 200)
         self.assertEqual(helper("post", f"{self.path}/sign", {"version": 1})[0], 403)
 
+    @slow
     def test_an_empty_note_and_one_that_is_not_there_are_refused(self) -> None:
         self.assertEqual(self.api("put", self.path, {"text": "  ", "version": 0})[0], 422)
         self.assertEqual(self.api("post", f"{self.path}/sign", {"version": 0})[0], 422)

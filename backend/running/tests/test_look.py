@@ -10,6 +10,7 @@ from django.utils import timezone
 from cupboard.models import StockItem
 from running.models import Run
 from testing.builders import Api, make_child, make_member, plan_for_child, tries
+from testing.tags import slow
 
 
 class LookTest(TestCase):
@@ -34,6 +35,7 @@ class LookTest(TestCase):
         self.assertEqual(status, 200, step)
         return step
 
+    @slow
     def test_it_begins_with_one_short_sure_set(self) -> None:
         run = self.begun()
         self.assertTrue(run["is_look"])
@@ -45,6 +47,7 @@ class LookTest(TestCase):
         again = self.begun()
         self.assertEqual((again["id"], len(again["blocks"])), (run["id"], 1))
 
+    @slow
     def test_it_grows_by_one_set_after_each(self) -> None:
         run_id = self.begun()["id"]
         self.assertEqual(len(self.next(run_id)["run"]["blocks"]), 1, "the first is not played yet")
@@ -56,6 +59,7 @@ class LookTest(TestCase):
             self.assertEqual(len({b["id"] for b in step["run"]["blocks"]}), count)
         self.assertEqual(Run.objects.get(pk=run_id).blocks[0], first, "what was begun never changes")
 
+    @slow
     def test_a_skipped_activity_is_not_asked_again(self) -> None:
         run_id = self.begun()["id"]
         block = Run.objects.get(pk=run_id).blocks[0]
@@ -67,6 +71,7 @@ class LookTest(TestCase):
         names = [b["activity_id"] for b in step["run"]["blocks"]]
         self.assertEqual(names.count(names[0]), 1)
 
+    @slow
     def test_a_skip_that_is_taken_back_is_none(self) -> None:
         run_id = self.begun()["id"]
         block = Run.objects.get(pk=run_id).blocks[0]["id"]
@@ -75,12 +80,14 @@ class LookTest(TestCase):
         self.api("post", f"/runs/{run_id}/events", [skip, {**undo, "value": {"event": skip["id"]}}])
         self.assertEqual(len(self.next(run_id)["run"]["blocks"]), 1)
 
+    @slow
     def test_twelve_minutes_are_twelve_by_the_clock(self) -> None:
         run_id = self.begun()["id"]
         self.play(run_id)
         Run.objects.update(started_at=timezone.now() - timedelta(minutes=13))
         self.assertEqual(self.next(run_id)["ended"], "The time is up.")
 
+    @slow
     def test_a_look_is_no_plan_to_be_packed_for_or_planned_ahead(self) -> None:
         self.begun()
         lead = Api(self.lead)
@@ -89,6 +96,7 @@ class LookTest(TestCase):
         status, answer = lead("post", f"/children/{self.child.pk}/plans", wish)
         self.assertEqual((status, answer["fields"][0]["field"]), (422, "format_id"))
 
+    @slow
     def test_it_ends_by_itself_and_its_answers_stand_on_the_ladders(self) -> None:
         run_id = self.begun()["id"]
         for _ in range(40):
@@ -107,6 +115,7 @@ class LookTest(TestCase):
         status, answer = self.api("post", f"/runs/{run_id}/next")
         self.assertEqual((status, answer["fields"][0]["field"]), (422, "run"))
 
+    @slow
     def test_a_usual_run_chooses_nothing(self) -> None:
         plan = plan_for_child(self.lead, self.child)
         run_id = str(uuid4())

@@ -38,6 +38,7 @@ from testing.builders import (
     tap_all,
     tries,
 )
+from testing.tags import slow
 
 
 class TapsTest(TestCase):
@@ -50,6 +51,7 @@ class TapsTest(TestCase):
     def send(self, events: list) -> tuple[int, dict]:
         return self.api("post", f"/runs/{self.run_.pk}/events", events)
 
+    @slow
     def test_a_batch_sent_five_times_out_of_order_is_kept_once(self) -> None:
         events = tries(self.run_, 0, "1101")
         for seed in range(5):
@@ -61,12 +63,14 @@ class TapsTest(TestCase):
         done = SetRecord.objects.get()
         self.assertEqual((done.tries, done.successes), (4, 3))
 
+    @slow
     def test_one_bad_tap_does_not_lose_the_others(self) -> None:
         events = tries(self.run_, 0, "11")
         events[0]["value"]["outcome"] = "perhaps"
         status, out = self.send(events)
         self.assertEqual((status, len(out["kept"]), out["refused"][0]["field"]), (200, 1, "outcome"))
 
+    @slow
     def test_starting_twice_with_one_id_is_one_run(self) -> None:
         run_id, plan = uuid4(), plan_for_child(self.lead, self.child)
         first = self.api("post", f"/plans/{plan.pk}/runs", {"id": run_id})[1]
@@ -74,6 +78,7 @@ class TapsTest(TestCase):
         self.assertEqual(first["id"], again["id"])
         self.assertEqual(Run.objects.exclude(pk=self.run_.pk).count(), 1)
 
+    @slow
     def test_a_second_tablet_on_the_same_plan_joins_the_run_that_is_open(self) -> None:
         """One session is one run, counted once; when it has ended, the plan may be run again."""
         path = f"/plans/{self.run_.plan_id}/runs"
@@ -84,12 +89,14 @@ class TapsTest(TestCase):
         Run.objects.filter(pk=fresh).update(on=TODAY - timedelta(days=1))
         self.assertNotEqual(self.api("post", path, {"id": uuid4()})[1]["id"], str(fresh), "left open yesterday")
 
+    @slow
     def test_each_block_carries_its_table_of_what_to_say_and_its_ladder_of_grades(self) -> None:
         _, out = self.api("get", f"/runs/{self.run_.pk}")
         for block in out["blocks"]:
             self.assertTrue(block["says"])
             self.assertEqual([g["grade"] for g in block["grades"] if g["here"]], [block["grade"]])
 
+    @slow
     def test_the_runs_blocks_do_not_change_when_the_plan_does(self) -> None:
         before = self.api("get", f"/runs/{self.run_.pk}")[1]["blocks"]
         plan = self.api("get", f"/plans/{self.run_.plan_id}")[1]
@@ -106,6 +113,7 @@ class FinishTest(TestCase):
         self.child = make_child(self.lead)
         self.api = Api(self.lead)
 
+    @slow
     def test_results_estimates_and_next_steps_come_together(self) -> None:
         run = run_for_child(self.lead, self.child)
         tap_all(self.lead, run)
@@ -120,6 +128,7 @@ class FinishTest(TestCase):
             self.assertAlmostEqual(row.mean, decision["mean_after"])
             self.assertGreater(row.tries, 0)
 
+    @slow
     def test_taps_that_come_late_are_taken_in_by_finishing_again(self) -> None:
         run = run_for_child(self.lead, self.child)
         block = next(i for i, b in enumerate(shown_blocks(run)) if b["part"] == "main")
@@ -138,6 +147,7 @@ class FinishTest(TestCase):
         self.assertEqual(EstimatePoint.objects.filter(child=self.child, strand=strand).count(), 1)
         self.assertEqual(DecisionRecord.objects.filter(run=run, strand=strand).count(), 1)
 
+    @slow
     def test_two_good_days_make_harder_grades_the_fitting_ones(self) -> None:
         self.child = make_child(self.lead, make_home(self.lead, dict.fromkeys(THINGS, 30)))
         asked = {}
@@ -164,12 +174,14 @@ class FinishTest(TestCase):
                 compared += 1
         self.assertGreater(compared, 0)
 
+    @slow
     def test_an_empty_run_ends_without_a_word(self) -> None:
         run = run_for_child(self.lead, self.child)
         status, out = self.api("post", f"/runs/{run.pk}/finish")
         self.assertEqual((status, out["sets"], out["decisions"]), (200, [], []))
         self.assertEqual(len(out["skipped"]), len(shown_blocks(run)))
 
+    @slow
     def test_declining_a_step_keeps_the_reason(self) -> None:
         run = run_for_child(self.lead, self.child)
         tap_all(self.lead, run)
@@ -180,6 +192,7 @@ class FinishTest(TestCase):
 
 
 class ClockTest(TestCase):
+    @slow
     def test_a_tablets_clock_wrong_by_a_day_moves_no_set_to_another_day(self) -> None:
         """The day of a run is the clinic's; the tablet's clock only orders its own taps."""
         lead = make_member()
@@ -215,6 +228,7 @@ class TodayTest(TestCase):
             if a["block"] == shown_blocks(self.run_)[self.at]["id"]
         ]
 
+    @slow
     def test_a_lost_set_says_up_to_two_steps_easier(self) -> None:
         (result,) = self.advice_after("0000010000000000")
         block = shown_blocks(self.run_)[self.at]
@@ -223,6 +237,7 @@ class TodayTest(TestCase):
         )
         self.assertIn("two steps easier", result["words"])
 
+    @slow
     def test_two_tries_are_enough_to_ask(self) -> None:
         (result,) = self.advice_after("00")
         self.assertEqual(result["kind"], "down")
@@ -233,16 +248,19 @@ class TodayTest(TestCase):
         places = {s["at"] for s in working} - {None}
         self.assertEqual(places, set(range(len(shown_blocks(self.run_)[1]["grades"]))))
 
+    @slow
     def test_a_full_set_says_one_step_harder(self) -> None:
         (result,) = self.advice_after("11111111" * 2)
         self.assertEqual(result["kind"], "up")
 
+    @slow
     def test_a_sure_win_stays_one(self) -> None:
         opener = next(i for i, b in enumerate(shown_blocks(self.run_)) if b["part"] == "opener")
         keep_events(self.lead, self.run_, tries(self.run_, opener, "1" * 16))
         _, advice = self.api("get", f"/runs/{self.run_.pk}/today")
         self.assertNotIn(shown_blocks(self.run_)[opener]["id"], {a["block"] for a in advice})
 
+    @slow
     def test_nothing_is_said_before_a_try_nor_after_the_end(self) -> None:
         self.assertEqual(self.api("get", f"/runs/{self.run_.pk}/today"), (200, []))
         self.advice_after("00000000")
@@ -264,6 +282,7 @@ class BesideCountingTest(TestCase):
         at = datetime(2026, 3, 2, 9, 1, tzinfo=UTC)
         return {"id": str(uuid4()), "block": shown_blocks(run)[0]["id"], "kind": kind, "at": at, "value": value}
 
+    @slow
     def test_one_tap_that_can_not_be_counted_keeps_no_other_from_being_kept(self) -> None:
         run = run_for_child(self.lead, self.child)
         bad = [
@@ -282,6 +301,7 @@ class BesideCountingTest(TestCase):
         for method, path in (("get", ""), ("get", "/today"), ("post", "/finish"), ("get", "/note")):
             self.assertEqual(self.api(method, f"/runs/{run.pk}{path}")[0], 200, path)
 
+    @slow
     def test_a_tap_another_run_has_is_not_said_to_be_kept(self) -> None:
         first, second = run_for_child(self.lead, self.child), run_for_child(self.lead, self.child)
         tap = self.event(first, "drop")
@@ -289,6 +309,7 @@ class BesideCountingTest(TestCase):
         _, out = self.api("post", f"/runs/{second.pk}/events", [tap])
         self.assertEqual((out["kept"], [r["id"] for r in out["refused"]]), ([], [tap["id"]]))
 
+    @slow
     def test_stored_runs_are_read_again_as_the_rules_read_them_now(self) -> None:
         run = run_for_child(self.lead, self.child)
         keep_events(self.lead, run, tries(run, 0, "111111", "spoken"))
@@ -301,6 +322,7 @@ class BesideCountingTest(TestCase):
         self.assertAlmostEqual(StrandEstimate.objects.get(child=self.child, strand=strand).mean, now)
         self.assertFalse(run.sets.filter(help_first=True).exists())
 
+    @slow
     def test_holds_and_readings_come_out_in_the_results_with_their_units(self) -> None:
         run = run_for_child(self.lead, self.child)
         extra = [
@@ -323,6 +345,7 @@ class BesideCountingTest(TestCase):
             own |= {"pain", "effort"} if block["strand"] == "endurance" else set()
             self.assertEqual(asked, own)
 
+    @slow
     def test_the_own_record_is_shown_only_where_speed_is_played_with(self) -> None:
         run = run_for_child(self.lead, self.child)
         keep_events(self.lead, run, tries(run, 0, "11111111"))  # a try each 5 s: 8 tries in 35 s
@@ -336,6 +359,7 @@ class BesideCountingTest(TestCase):
 
 
 class QueriesTest(TestCase):
+    @slow
     def test_beginning_a_run_takes_the_same_queries_for_two_blocks_or_six(self) -> None:
         lead = make_member()
         child = make_child(lead)
@@ -355,6 +379,7 @@ class QueriesTest(TestCase):
 
 
 class TurnOfTheHandTest(TestCase):
+    @slow
     def test_a_sure_win_does_not_bring_the_other_hands_turn(self) -> None:
         """The next run uses the sets the next step is decided by: main work, stretch and daily life."""
         lead = make_member()

@@ -14,6 +14,7 @@ from running import stored
 from running.frozen import FrozenBlock
 from running.stored import Stored, StoredBlock
 from testing.core_builders import everything, request_for
+from testing.tags import slow
 
 FIXTURES = sorted((Path(__file__).parent / "fixtures" / "runs").glob("version_*.json"))
 
@@ -27,6 +28,7 @@ class StoredShapesTest(TestCase):
             self.assertIsInstance(frozen.block, Block)
             self.assertEqual(frozen.plain(), plain, path.stem)
 
+    @slow
     def test_what_is_stored_of_a_plans_blocks_comes_back_as_it_was(self) -> None:
         child = Child(64, hand="left", precautions=frozenset({"joint_laxity"}), wanted=("buttons", "name"))
         for block in plan_session(request_for(child, everything(), 35, ("grasp", "bilateral"))).blocks:

@@ -12,6 +12,7 @@ from planning.models import Plan
 from running.actions import start_run
 from running.models import Run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, run_for_child, shown_blocks
+from testing.tags import slow
 
 
 class MouthingTest(TestCase):
@@ -51,6 +52,7 @@ class MouthingTest(TestCase):
             self.assertGreaterEqual(len(block["if_mouthed"]), len(small[block["id"]]), block["name"])
             self.assertTrue(all("mouths things" in line for line in block["if_mouthed"]))
 
+    @slow
     def test_it_is_kept_in_the_profile_and_bars_the_next_plan(self) -> None:
         lead = make_member()
         child = make_child(lead)
@@ -81,6 +83,7 @@ class TogetherTest(TestCase):
     def start(self) -> tuple[int, list]:
         return self.api("post", f"/groups/{self.group['id']}/runs", {"ids": self.ids})
 
+    @slow
     def test_each_child_gets_a_run_of_the_same_activities_on_an_own_grade(self) -> None:
         status, runs = self.start()
         self.assertEqual((status, [r["child_name"] for r in runs]), (200, ["Wyn", "Isa"]))
@@ -94,10 +97,12 @@ class TogetherTest(TestCase):
         result = AuditEntry.objects.filter(action="run.start", child__isnull=False).values_list("child", flat=True)
         self.assertEqual(sorted(result), sorted(c.pk for c in self.children))
 
+    @slow
     def test_beginning_twice_begins_once(self) -> None:
         self.assertEqual([r["id"] for r in self.start()[1]], [r["id"] for r in self.start()[1]])
         self.assertEqual(Run.objects.count(), 2)
 
+    @slow
     def test_what_is_barred_for_one_is_off_the_table_for_all(self) -> None:
         small = {
             q["thing_id"] for b in self.start()[1][0]["blocks"] for q in b["quantities"] if fits_small(q["thing_id"])
@@ -111,10 +116,12 @@ class TogetherTest(TestCase):
         self.assertIn("can't be run today", problem["detail"])
         self.assertEqual(Run.objects.count(), 2)
 
+    @slow
     def test_a_run_id_for_each_child_is_wanted(self) -> None:
         self.ids.popitem()
         self.assertEqual(self.start()[0], 422)
 
+    @slow
     def test_another_clinic_can_not_begin_it(self) -> None:
         other = Api(make_member())
         self.assertEqual(other("post", f"/groups/{self.group['id']}/runs", {"ids": self.ids})[0], 404)

@@ -15,6 +15,7 @@ from caseload.models import Child
 from core.library import THINGS
 from planning.models import Plan
 from testing.builders import STOCK, TODAY, Api, make_child, make_home, make_member, plan_for_child
+from testing.tags import slow
 
 A4_POINTS = (595.28, 841.89)  # 210 x 297 mm, ISO 216
 LETTER_POINTS = (612.0, 792.0)  # 8.5 x 11 in
@@ -41,6 +42,7 @@ class PrepSheetTest(TestCase):
         self.assertEqual(answer.status_code, 200)
         self.assertIn('\\"the fox\\"', answer["Content-Disposition"])
 
+    @slow
     def test_every_block_is_on_it_with_words_and_cautions(self) -> None:
         text = self.text()
         for block in self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]:
@@ -49,6 +51,7 @@ class PrepSheetTest(TestCase):
                 self.assertIn(hit["remedy"].replace("'", "&#x27;"), text)
         self.assertIn("does not replace a licensed therapist", text)
 
+    @slow
     def test_every_block_has_its_picture_with_words_what_counts_and_when_to_stop(self) -> None:
         text = unescape(self.text())
         blocks = self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]
@@ -57,6 +60,7 @@ class PrepSheetTest(TestCase):
             for words in (block["told"]["does"], block["told"]["counts_when"], block["told"]["stop"]):
                 self.assertIn(words, text)
 
+    @slow
     def test_the_table_is_mirrored_for_a_left_hander(self) -> None:
         set_up = re.compile(r"On the table: ([^.]*)\.")
         left = set_up.findall(unescape(self.text()))
@@ -67,6 +71,7 @@ class PrepSheetTest(TestCase):
         swap = {"on the left": "on the right", "on the right": "on the left"}
         self.assertEqual([re.sub("|".join(swap), lambda m: swap[m[0]], words) for words in left], right)
 
+    @slow
     def test_the_child_has_a_strip_of_pictures_with_an_end(self) -> None:
         text = self.get(f"/plans/{self.plan.pk}/strip").content.decode()
         blocks = self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]
@@ -75,6 +80,7 @@ class PrepSheetTest(TestCase):
         self.assertIn("Done!", text)
         self.assertEqual(self.get(f"/plans/{self.plan.pk}/strip.pdf")["Content-Type"], "application/pdf")
 
+    @slow
     def test_one_activity_goes_on_a_card_at_the_grade_asked_for(self) -> None:
         block = self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"][0]
         grade = ",".join(map(str, block["grade"]))
@@ -95,6 +101,7 @@ class PrepSheetTest(TestCase):
         fonts = {str(f.get_object()["/BaseFont"]) for f in page["/Resources"]["/Font"].values()}
         self.assertLessEqual({"Atkinson-Hyperlegible", "Atkinson-Hyperlegible-Bold"}, {f.split("+")[1] for f in fonts})
 
+    @slow
     def test_cues_stand_in_the_order_the_heading_says_and_say_is_always_said(self) -> None:
         spoken = {
             c["words"]
@@ -113,6 +120,7 @@ class PrepSheetTest(TestCase):
             self.assertEqual(block["do_first"], block["cues"][0]["words"])
             self.assertNotEqual(block["cues"][0]["support"], "spoken")
 
+    @slow
     def test_paper_and_screen_say_the_same_forecast(self) -> None:
         text = self.text()
         for block in self.api("get", f"/plans/{self.plan.pk}")[1]["blocks"]:
@@ -171,6 +179,7 @@ class PrepSheetTest(TestCase):
 
 
 class WeekSheetTest(TestCase):
+    @slow
     def test_the_family_sheet_says_what_to_set_out_how_many_and_how_to_answer(self) -> None:
         lead = make_member()
         child = make_child(lead)

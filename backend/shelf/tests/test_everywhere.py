@@ -14,6 +14,7 @@ from privacy.actions import remove_demo
 from shelf.models import OwnEntry
 from testing.builders import TODAY, Api, make_child, make_home, make_member
 from testing.own import REEL, OwnTest, pot_drop
+from testing.tags import slow
 
 EVERY_PART = ["opener", "warm-up", "main", "stretch", "daily", "tidy"]
 
@@ -35,6 +36,7 @@ class EverywhereTest(OwnTest):
         body = {"minutes": 15, "targets": ["grasp"], "home_id": self.home.pk, "format_id": "home", **wish}
         return self.api("post", f"/children/{self.child.pk}/plans", body)[1]
 
+    @slow
     def test_a_plan_its_sheet_its_run_and_its_note(self) -> None:
         plan = self.planned()
         self.assertEqual([b["name"] for b in plan["blocks"]], ["Pot drop"])
@@ -67,6 +69,7 @@ class EverywhereTest(OwnTest):
         self.assertIn("Pot drop", str(week))
         self.assertIn("Pot drop", self.api.client.get(f"/api/weeks/{week['id']}/sheet").content.decode())
 
+    @slow
     def test_children_together(self) -> None:
         other = make_child(self.lead, self.home, first_name="Isa", birth_date=TODAY - timedelta(days=3 * 366))
         body = {
@@ -102,12 +105,14 @@ class HostileTest(OwnTest):
         is_json = "NaN" not in json.dumps(values) and "Infinity" not in json.dumps(values)
         self.assertIn(status, (200, 422) if is_json else (400,), str(values)[:200])
 
+    @slow
     def test_no_value_of_any_field_breaks_the_look_at_an_activity(self) -> None:
         whole = {**pot_drop(), **{k: v for k, v in activity_as_written("peg_fence").items() if k not in pot_drop()}}
         for field in whole:
             for odd in self.ODD:
                 self.looked({**pot_drop(), field: odd}, "activity")
 
+    @slow
     def test_nor_at_a_thing_a_task_or_a_format(self) -> None:
         for field in thing_as_written("cork"):
             for odd in self.ODD:
@@ -117,6 +122,7 @@ class HostileTest(OwnTest):
                 self.looked({"name": "x", field: odd}, "task")
                 self.looked({"name": "x", field: odd}, "format")
 
+    @slow
     def test_a_number_of_a_picture_is_drawn_or_refused(self) -> None:
         for kind in ("line", "draw", "palm", "thread", "spoon", "toss", "hold"):
             values = {**blank(kind), "name": "x"}
@@ -184,6 +190,7 @@ class BeginningTest(OwnTest):
 
 
 class OneNumberTest(OwnTest):
+    @slow
     def test_the_list_and_the_page_of_an_activity_expect_the_same(self) -> None:
         child = make_child(self.lead)
         home = f"home_id={child.home_id}"

@@ -18,6 +18,7 @@ from running.actions import start_run
 from shelf import queries
 from testing.builders import TODAY, make_child, make_home, tap_all
 from testing.own import OwnTest, pot_drop
+from testing.tags import slow
 
 STOCK = {"wide_bowl": 3, "wooden_bead_25": 30, "plastic_pot": 3, "counter": 30, "table_tray": 1, "big_brick": 20}
 
@@ -47,6 +48,7 @@ class GoneTest(OwnTest):
         tap_all(self.lead, self.run_)
         finish_run(self.lead, self.run_)
 
+    @slow
     def test_everything_of_a_child_who_used_it_stays_readable(self) -> None:
         child, run, plan = self.child.pk, self.run_.pk, self.plan.pk
         with stricter():
@@ -69,6 +71,7 @@ class GoneTest(OwnTest):
             self.assertEqual(self.api("get", f"/runs/{run}/results")[1]["sets"][0]["name"], "Pot drop")
             self.assertEqual(self.api("post", f"/runs/{run}/finish")[0], 200)
 
+    @slow
     def test_it_is_planned_and_run_no_more_and_the_reason_is_said(self) -> None:
         with stricter():
             body = {"home_id": self.child.home_id, "minutes": 20, "targets": ["grasp"]}
@@ -81,6 +84,7 @@ class GoneTest(OwnTest):
             self.assertEqual(status, 422)
             self.assertIn("Pot drop is gone", problem["detail"])
 
+    @slow
     def test_a_wanted_task_and_a_format_that_are_gone_stop_no_page(self) -> None:
         steps = [{"words": "open the bag", "demands": {"pinch": 2}}, {"words": "scatter it", "demands": {}}]
         task = self.shared({"name": "Feed the hens", "steps": steps}, "task")

@@ -10,6 +10,7 @@ from core.planner import PlannedBlock
 from core.planner.candidates.worth import liking
 from planning.workbench import Wish, workbench
 from testing.builders import TODAY, Api, make_child, make_member
+from testing.tags import slow
 
 
 class LovedTest(TestCase):
@@ -28,6 +29,7 @@ class LovedTest(TestCase):
         body = {"activity_id": activity, "whose": whose, "is_favourite": is_favourite}
         return self.api("put", f"/children/{self.child.pk}/favourites", body)
 
+    @slow
     def test_a_childs_and_ones_own_are_apart(self) -> None:
         self.assertEqual(self.love("child"), (200, {"child": ["peg_fence"], "me": []}))
         self.assertEqual((self.row()["loved"], self.row()["liked"]), (True, False))
@@ -74,6 +76,7 @@ class LovedTest(TestCase):
         self.assertTrue(all(p.startswith("<svg") for p in answer["pictures"].values()))
         self.assertEqual(self.api("get", url + ",".join(["peg_fence"] * 25))[0], 422)
 
+    @slow
     def test_a_row_says_what_it_is_found_by(self) -> None:
         row = self.row()
         words = self.api("get", "/activity-words")[1]["peg_fence"]

@@ -8,6 +8,7 @@ from core.library import activity_as_written, blank, find_activity
 from shelf.models import OwnEntry
 from testing.builders import Api, make_child, make_home, make_member
 from testing.own import REEL, OwnTest, pot_drop
+from testing.tags import slow
 
 
 class WritingTest(OwnTest):
@@ -87,6 +88,7 @@ class WritingTest(OwnTest):
         self.shared(pot_drop())
         self.assertEqual(AuditEntry.objects.filter(action="shelf.write").count(), 2)
 
+    @slow
     def test_looking_keeps_nothing(self) -> None:
         status, seen = self.api("post", "/own-look", {"kind": "activity", "values": pot_drop()})
         self.assertEqual(status, 200)
@@ -152,6 +154,7 @@ class VersionsTest(OwnTest):
 
 
 class UsedTest(OwnTest):
+    @slow
     def test_it_is_in_the_library_of_its_own_clinic_alone(self) -> None:
         child = make_child(self.lead)
         entry = self.begun(pot_drop())
@@ -166,6 +169,7 @@ class UsedTest(OwnTest):
         block = {"part": "main", "activity_id": ref, "grade": [0], "sets": 1}
         self.assertEqual(api("post", f"/children/{theirs.pk}/forecast?home_id={theirs.home_id}", block)[0], 404)
 
+    @slow
     def test_the_planner_chooses_it_where_it_is_all_there_is(self) -> None:
         home = make_home(self.lead, {"cork": 12, "wide_bowl": 1})
         child = make_child(self.lead, home, wanted=[])
@@ -176,6 +180,7 @@ class UsedTest(OwnTest):
         plan = self.api("post", f"/children/{child.pk}/plans", wish)[1]
         self.assertEqual([b["name"] for b in plan["blocks"]], ["Pot drop"])
 
+    @slow
     def test_hidden_is_not_offered_and_can_be_shown_again(self) -> None:
         child = make_child(self.lead)
         self.assertIn("peg_fence", self.library(child))

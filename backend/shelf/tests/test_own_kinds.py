@@ -3,6 +3,7 @@
 from cupboard.models import StockItem
 from testing.builders import Api, make_child, make_home, make_member, profile
 from testing.own import REEL, OwnTest
+from testing.tags import slow
 
 KETTLE = {
     "name": "Water the plants",
@@ -16,6 +17,7 @@ KETTLE = {
 
 
 class OwnThingTest(OwnTest):
+    @slow
     def test_it_is_stocked_judged_and_used(self) -> None:
         home = make_home(self.lead, {"chenille_stem": 5})
         child = make_child(self.lead, home)
@@ -60,6 +62,7 @@ class OwnThingTest(OwnTest):
 
 
 class OwnTaskTest(OwnTest):
+    @slow
     def test_a_family_wants_it_and_a_plan_works_towards_it(self) -> None:
         ref = self.shared(KETTLE, "task")["ref"]
         child = make_child(self.lead, wanted=[ref])
@@ -97,6 +100,7 @@ class OwnTaskTest(OwnTest):
 
 
 class OwnFormatTest(OwnTest):
+    @slow
     def test_a_session_is_planned_in_it(self) -> None:
         blank_format = self.api("post", "/own", {"kind": "format", "blank": "format"})[1]
         self.assertEqual([i["at"] for i in blank_format["issues"]], ["name"])

@@ -13,6 +13,7 @@ from unittest.mock import patch
 from django.db import connection
 from django.test import SimpleTestCase, TestCase, override_settings
 
+from testing.tags import slow
 from upkeep.backups import BackupError, backups_in, is_due, nightly, to_keep, write
 
 NIGHT = datetime(2026, 3, 2, 2, 40, tzinfo=UTC)
@@ -60,12 +61,14 @@ class WriteTest(FolderTest):
         for table in ("clinic_auditentry", "caseload_child", "running_runevent"):
             self.assertIn(f"TABLE DATA public {table} ", listed)
 
+    @slow
     def test_with_a_passphrase_only_that_passphrase_opens_it(self) -> None:
         file = self.folder / "a.dump.gpg"
         write(file, PASSPHRASE)
         self.assertEqual(opened(file, PASSPHRASE), (0, b"PGDMP"))
         self.assertEqual(opened(file, PASSPHRASE + "x"), (2, b""))
 
+    @slow
     def test_a_file_that_was_tampered_with_is_refused(self) -> None:
         file = self.folder / "a.dump.gpg"
         write(file, PASSPHRASE)
@@ -85,6 +88,7 @@ class WriteTest(FolderTest):
         with self.assertRaisesMessage(BackupError, "No such file or directory"):
             write(self.folder / "gone" / "a.dump")
 
+    @slow
     def test_a_disk_that_is_full_leaves_no_half_of_it(self) -> None:
         for passphrase in ("", PASSPHRASE):
             with full_disk(after=20_000), self.assertRaises(BackupError) as caught:
@@ -123,6 +127,7 @@ class NightlyTest(FolderTest):
         self.assertIsNone(nightly(self.folder / "new", NIGHT + timedelta(hours=1)))
 
     @override_settings(BACKUP_PASSPHRASE=PASSPHRASE)
+    @slow
     def test_it_is_encrypted_where_there_is_a_passphrase(self) -> None:
         made = nightly(self.folder, NIGHT)
         assert made is not None

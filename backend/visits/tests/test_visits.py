@@ -11,6 +11,7 @@ from caseload.models import Child
 from clinic.models import AuditEntry, Clinic
 from progress.actions import finish_run
 from testing.builders import TODAY, Api, make_child, make_home, make_member, plan_for_child, run_for_child, tap_all
+from testing.tags import slow
 from visits.day_order import Stop, clashes, travel_order
 from visits.models import Feed, Visit
 
@@ -79,6 +80,7 @@ class CalendarTest(TestCase):
         status, answer = self.edit(visit, minutes=30)
         self.assertEqual((status, answer["theirs"]["version"]), (409, 2))
 
+    @slow
     def test_what_did_not_take_place_says_why(self) -> None:
         first, *_ = self.add(times=3)
         self.assertEqual(self.outcome(first, status="no_show")[0], 422)
@@ -90,6 +92,7 @@ class CalendarTest(TestCase):
         self.outcome(again, status="cancelled", reason="moved away", later=True)
         self.assertEqual([v["status"] for v in self.days()], ["cancelled"] * 3)
 
+    @slow
     def test_a_session_that_was_run_makes_its_visit_done(self) -> None:
         self.add()
         plan = plan_for_child(self.lead, self.child)
@@ -214,6 +217,7 @@ class FeedTest(TestCase):
 
 
 class DaySheetTest(TestCase):
+    @slow
     def test_a_day_prints_in_one_go(self) -> None:
         lead = make_member()
         child = make_child(lead)
