@@ -139,7 +139,8 @@ supervisor_stop() {
   pid=$(supervisor pid)
   supervisor shutdown >/dev/null
   for _ in $(seq 1 300); do
-    kill -0 "$pid" 2>/dev/null || return 0
+    # one that whoever started it has not heard of yet has ended too
+    ! grep -q "^State:.*Z" "/proc/$pid/status" 2>/dev/null && kill -0 "$pid" 2>/dev/null || return 0
     sleep 0.1
   done
   return 1

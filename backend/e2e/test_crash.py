@@ -11,7 +11,7 @@ from uuid import uuid4
 from playwright.sync_api import sync_playwright
 
 from e2e.browser import FLAGS
-from e2e.own_server import FILL, OwnServerTest
+from e2e.own_server import FILL, ROOT, OwnServerTest
 
 
 class CrashTest(OwnServerTest):
@@ -57,7 +57,10 @@ class CrashTest(OwnServerTest):
             page.goto(f"http://127.0.0.1:{self.port}/runs/{run}")
             alone = page.get_by_role("button", name=re.compile("On their own"))
             alone.click()
-            page.evaluate("() => navigator.serviceWorker.ready.then(() => new Promise(r => setTimeout(r, 1500)))")
+            page.evaluate("() => navigator.serviceWorker.ready")
+            built = [f"/static/assets/{f.name}" for f in (ROOT / "frontend" / "dist" / "assets").iterdir()]
+            kept = "async built => (await Promise.all(built.map(f => caches.match(f)))).filter(Boolean).length"
+            self.assertEqual(page.evaluate(kept, built), len(built), "pages that were never opened are there too")
 
             self.kill()
             for _ in range(5):
