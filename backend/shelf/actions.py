@@ -7,6 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from django.db.models import Max
+from django.utils import timezone
 
 from caseload.checks import FieldError, FieldErrors
 from caseload.models import Child, TaskRecord
@@ -18,11 +19,13 @@ from core.library import (
     THINGS,
     WORK,
     Activity,
+    HazardQuestion,
     Issue,
     LibraryError,
     TaskSource,
     activity_as_written,
     blank,
+    hazard_questions,
     issues,
     issues_of,
     own_activity,
@@ -33,7 +36,7 @@ from core.materials import Thing
 from core.planner import blank_format, format_issues
 from core.skills import WantedTask, find_task
 from shelf.models import Hidden, OwnEntry, OwnKind, OwnVersion
-from shelf.queries import Made, made_of
+from shelf.queries import Made, made_of, written
 
 DRAFT = "draft"  # what values belong to while they are looked at, before anything is kept
 MOST_CHARACTERS = 60_000  # of one activity or thing as text
@@ -101,6 +104,7 @@ def write_draft(member: Member, entry: OwnEntry, values: dict[str, Any], version
     """Keep what is being written, right or wrong. Raises StaleEdit when somebody else wrote since."""
     checked_size(values)
     now = _locked(entry, version, values)
+    values = _signed(values, written(now), member)
     now.draft, now.name, now.version = values, _name(values), now.version + 1
     now.save()
     return Done(now, now, None, {"name": now.name})
@@ -158,8 +162,11 @@ def hide(member: Member, activity_id: str, is_hidden: bool) -> Done[None]:
 
 
 def checked(entry: OwnEntry, values: Mapping[str, Any]) -> Made:
-    """Return what values make. Raises FieldErrors with everything that keeps them from being used."""
-    wrong = all_issues(entry.kind, values, entry.belongs_to)
+    """Return what values make. Raises FieldErrors with everything that keeps them from being used, and with every
+    question their words ask that is not answered.
+    """
+    wrong: list[Issue | HazardQuestion] = [*all_issues(entry.kind, values, entry.belongs_to)]
+    wrong += questions_of(entry.kind, values)
     if wrong:
         raise FieldErrors([FieldError(i.at or "values", "", i.reason, i.remedy) for i in wrong])
     return made_of(entry, values)
@@ -178,6 +185,26 @@ def all_issues(kind: OwnKind, values: Mapping[str, Any], belongs_to: str = DRAFT
         return picture_issues(own_activity(values, belongs_to))
     except LibraryError as error:  # what only building it shows
         return [Issue(error.field, error.reason, error.remedy)]
+
+
+def questions_of(kind: OwnKind, values: Mapping[str, Any]) -> list[HazardQuestion]:
+    """What the words of an entry ask of hazards, not answered yet."""
+    return list(hazard_questions(kind, values))
+
+
+def _signed(values: dict[str, Any], before: Mapping[str, Any], member: Member) -> dict[str, Any]:
+    """The values with who gave each answer and on which day; an answer that stays stays whose it was."""
+    answers, earlier = values.get("answers"), before.get("answers")
+    if not isinstance(answers, dict):
+        return values
+    kept = earlier if isinstance(earlier, dict) else {}
+    now = {"by": member.name, "on": timezone.localdate().isoformat()}
+    signed = {}
+    for hazard, answer in answers.items():
+        yes = answer.get("yes") if isinstance(answer, dict) else None
+        same = isinstance(kept.get(hazard), dict) and kept[hazard].get("yes") is yes
+        signed[hazard] = kept[hazard] if same else {"yes": yes, **now}
+    return {**values, "answers": signed}
 
 
 def _changed(before: Mapping[str, Any], after: Mapping[str, Any]) -> list[str]:

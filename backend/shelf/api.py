@@ -13,7 +13,7 @@ from clinic.base_schema import Schema
 from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, marked
 from shelf import actions, queries
-from shelf.actions import Begun, all_issues, checked_size
+from shelf.actions import Begun, all_issues, checked_size, questions_of
 from shelf.files import as_file, take_in
 from shelf.models import OwnEntry, OwnKind, OwnVersion
 from shelf.preview import ActivityPreview, ThingPreview, preview_activity, preview_thing, small_picture
@@ -31,6 +31,13 @@ class IssueOut(Schema):
     at: str
     reason: str
     remedy: str
+
+
+class HazardQuestionOut(IssueOut):
+    """What its words ask of a hazard: the hazard an answer is kept under, and the word that asked."""
+
+    hazard: str
+    word: str
 
 
 class OwnLine(Schema):
@@ -81,6 +88,7 @@ class OwnOut(OwnLine):
 
     values: Values
     issues: list[IssueOut]
+    questions: list[HazardQuestionOut]
     versions: list[VersionLine]
     library_changes: list["ChangeOut"]
 
@@ -189,6 +197,7 @@ class LookedOut(Schema):
     """What they are as they stand: what is wrong, what could be better, and what they make where they can be used."""
 
     issues: list[IssueOut]
+    questions: list[HazardQuestionOut]
     advice: list[IssueOut]
     activity: ActivityPreview | None
     thing: ThingPreview | None
@@ -292,6 +301,7 @@ def look(request: HttpRequest, body: Looked) -> LookedOut:
     advice = activity.advice if activity else []
     return LookedOut(
         issues=[IssueOut.model_validate(i) for i in wrong],
+        questions=[HazardQuestionOut.model_validate(q) for q in questions_of(body.kind, body.values)],
         advice=[IssueOut.model_validate(i) for i in advice],
         activity=activity,
         thing=thing,
@@ -336,6 +346,7 @@ def _out(entry: OwnEntry) -> OwnOut:
         **_line(entry),
         values=values,
         issues=[IssueOut.model_validate(i) for i in all_issues(entry.kind, values, entry.belongs_to)],
+        questions=[HazardQuestionOut.model_validate(q) for q in questions_of(entry.kind, values)],
         versions=[_version(v) for v in entry.versions.select_related("made_by__user").order_by("-number")],
         library_changes=[ChangeOut.model_validate(c) for c in queries.library_changes(entry, values)],
     )

@@ -62,7 +62,7 @@ def take_in(member: Member, file: Mapping[str, Any]) -> Done[TakenIn]:
         elif (kind, _plain(values)) in here:
             taken.known.append(name)
         else:
-            taken.begun.append(begin(member, kind, Begun(values), None))
+            taken.begun.append(begin(member, kind, Begun(_plain(values)), None))
             here.append((kind, _plain(values)))
     detail = {"begun": len(taken.begun), "known": len(taken.known), "refused": len(taken.refused)}
     return Done(taken, member.clinic, None, detail)
@@ -108,4 +108,5 @@ def _row(at: int, entry: dict[str, Any]) -> tuple[OwnKind, dict[str, Any]]:
 
 
 def _plain(values: Mapping[str, Any]) -> dict[str, Any]:
-    return {k: v for k, v in values.items() if k != "id"}
+    """Without a name of its own, and without another clinic's answers: what its words ask is asked again."""
+    return {k: v for k, v in values.items() if k not in ("id", "answers")}

@@ -22,7 +22,7 @@ from core.materials import FORMS, KEPT
 from core.offers import variants_of
 from core.planner import PART_NAMES
 from core.recording import AUTOMATIC, MARKS, MEASURED
-from core.safety import STEP_TAGS
+from core.safety import STEP_TAGS, UNANSWERED
 from shelf.preview import FIVE, full_house
 
 router = Router(tags=["own"])
@@ -134,7 +134,7 @@ def _words() -> OwnWords:
             )
             for _, a in sorted(ACTS.items())
         ],
-        tags=[Named(id=k, name=r.about) for k, r in STEP_TAGS.items()],
+        tags=[Named(id=k, name=r.about) for k, r in STEP_TAGS.items() if k != UNANSWERED],
         marks=[Named(id=k, name=m.words) for k, m in MARKS.items()],
         measures=[
             *(Named(id=k, name=m.name) for k, m in MEASURED.items()),

@@ -17,6 +17,7 @@ from core.library.files import (
     thing_as_written,
 )
 from core.library.gone import as_it_was
+from core.library.hazard_questions import HazardQuestion, hazard_questions
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import own_activity, own_thing, thing_line
 from core.library.practice import has_practice, is_the_task
@@ -72,6 +73,7 @@ __all__ = [
     "Company",
     "Cue",
     "Fit",
+    "HazardQuestion",
     "Issue",
     "Kit",
     "KitKind",
@@ -95,6 +97,7 @@ __all__ = [
     "find_activity",
     "find_thing",
     "has_practice",
+    "hazard_questions",
     "is_activity",
     "is_the_task",
     "issues",

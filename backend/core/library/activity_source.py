@@ -10,6 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field, StrictBool, StrictFloat, Stri
 
 from core.child import Part
 from core.library.activity import Activity, Axis, Cue, Step, Unit
+from core.library.answers import Answers, tags_set
 from core.library.picture import ByStep, Frame
 from core.library.role_source import FitSource, NeedSource, RoleSource
 from core.library.source import (
@@ -208,6 +209,7 @@ class ActivitySource(Source):
     why: Plain
     say: Plain
     stop: Plain
+    answers: Answers = Field(default_factory=dict)
 
     @model_validator(mode="after")
     def _holds_together(self) -> "ActivitySource":
@@ -252,7 +254,9 @@ class ActivitySource(Source):
         """What is plainly done without being said to the hazard rules."""
         tags = {*self.tags, *(t for a in self.axes for s in a.steps for t in s.tags)}
         asked = {TAG_OF_FORM[r.form]: r.words for r in self.roles if r.form in TAG_OF_FORM}
-        asked |= {"resistance": WORK[self.work].words} if self.work == "resistance" else {}
+        always = WORK[self.work].tags
+        if always and not tags & {*always}:
+            asked |= {always[0]: WORK[self.work].words}
         for tag, words in asked.items():
             if tag not in tags:
                 reason = f"The hazard rules do not know about this: {words}."
@@ -335,7 +339,7 @@ class ActivitySource(Source):
             setup_minutes=self.setup_minutes,
             tidy_minutes=self.tidy_minutes,
             tiring=self.tiring,
-            tags=self.tags,
+            tags=tuple(dict.fromkeys((*self.tags, *tags_set(self.answers)))),
             themes=self.themes,
             posture=self.posture,
             both_hands=self.both_hands,

@@ -83,6 +83,16 @@ def load_activities() -> MappingProxyType[str, Activity]:
     return MappingProxyType(activities)
 
 
+def shipped_activities() -> Iterator[dict[str, Any]]:
+    """Every activity of the library as its file has it."""
+    return (values for _, _, values in _values("activities"))
+
+
+def shipped_things() -> Iterator[dict[str, Any]]:
+    """Every thing of the library as its file has it."""
+    return (row for _, _, rows in _values("things") for row in rows)
+
+
 def activity_as_written(activity_id: str) -> dict[str, Any]:
     """An activity of the library as its file has it: what a copy starts from. Raises KeyError where there is none."""
     return _as_written("activities", activity_id)

@@ -5,6 +5,7 @@ from typing import Literal
 
 from pydantic import Field, model_validator
 
+from core.library.answers import Answers, properties_set
 from core.library.recipe import Part as Ingredient
 from core.library.recipe import Recipe
 from core.library.source import AllergenId, FormId, Id, LibraryError, Source, StepTag, Words, fail
@@ -106,6 +107,7 @@ class ThingSource(Source):
     textures: tuple[Texture, ...] = ()
     handed: Literal["right", "left"] | None = None
     instead: str = ""
+    answers: Answers = Field(default_factory=dict)
 
     @model_validator(mode="after")
     def _says_what_it_is(self) -> "ThingSource":
@@ -115,23 +117,31 @@ class ThingSource(Source):
             raise fail("A sorting tray has cups.", "Give cups, how many it has, and opening_mm, how wide one is.")
         if "water" in self.forms and self.depth_mm is None:
             raise fail("Standing water is judged by its depth.", "Give depth_mm, how deep it stands in mm.")
+        if "cord" in self.forms and self.cord_mm is None:
+            raise fail("A cord is judged by its length.", "Give cord_mm, how long it is in mm.")
+        if "cloth" in self.forms and "edge" not in self.forms and self.cord_mm is None and self._is_long():
+            raise fail("A long cloth can go round a neck.", "Give cord_mm, how long it is in mm.")
         return self
+
+    def _is_long(self) -> bool:
+        return self.shape.build().extents_mm[0] > LONG_CLOTH_MM
 
     def build(self) -> Thing:
         """The thing as the core sees it."""
         same = {name: getattr(self, name) for name in type(self).model_fields if name not in _THING_BUILT}
-        return Thing(
-            shape=self.shape.build(),
-            forms=frozenset(self.forms),
-            allergens=frozenset(self.allergens),
-            textures=frozenset(self.textures),
-            loose_part=self.loose_part.build() if self.loose_part else None,
-            typical_count=self.usual_count,
-            **same,
-        )
+        built = {
+            "shape": self.shape.build(),
+            "forms": frozenset(self.forms),
+            "allergens": frozenset(self.allergens),
+            "textures": frozenset(self.textures),
+            "loose_part": self.loose_part.build() if self.loose_part else None,
+            "typical_count": self.usual_count,
+        }
+        return Thing(**{**same, **built, **properties_set(self.answers, built)})
 
 
-_THING_BUILT = ("shape", "forms", "allergens", "textures", "loose_part", "usual_count")
+LONG_CLOTH_MM = 450  # mm, from memory: a scarf; a face cloth or a duster is shorter
+_THING_BUILT = ("shape", "forms", "allergens", "textures", "loose_part", "usual_count", "answers")
 
 
 class IngredientSource(Source):

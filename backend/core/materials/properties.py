@@ -58,6 +58,7 @@ class Thing:
     food       -- is eaten; made_of_food: is food used as a material, eaten or not
     dissolves  -- food that goes soft in the mouth at once
     harsh      -- dries or irritates the skin: salt, soda, sand, glue, paint
+    hazards    -- what its own words say it is that no figure does: tags of `safety.named_hazards`
     latex      -- holds natural rubber; latex_perhaps: often does, the label says
     """
 
@@ -110,6 +111,7 @@ class Thing:
     strong_magnet: bool = False
     button_cell: bool = False
     swells_in_water: bool = False
+    hazards: frozenset[str] = frozenset()
     shared_risk: bool = False
     typical_count: int = 1
     textures: frozenset[Texture] = frozenset()

@@ -1,6 +1,7 @@
 """The hard filter: hazard rules for things, steps and combinations."""
 
 from core.safety.combinations import assess_together
+from core.safety.named_hazards import UNANSWERED
 from core.safety.rules import (
     STEP_TAGS,
     assess,
@@ -20,6 +21,7 @@ __all__ = [
     "RULES",
     "SMALL_BALL_MM",
     "STEP_TAGS",
+    "UNANSWERED",
     "Hit",
     "Status",
     "Verdict",

@@ -9,7 +9,7 @@ from types import MappingProxyType
 
 from core.child import Child, Setting
 from core.materials import Shape, Stock, Thing
-from core.safety import child_rules, small_parts_cylinder, step_rules, thing_rules  # noqa: F401  # they register the rules
+from core.safety import child_rules, named_hazards, small_parts_cylinder, step_rules, thing_rules  # noqa: F401  # they register the rules
 from core.safety.verdicts import RULES, Finding, Hit, Verdict, judged, rule, worst
 
 MOUTHING_TODDLER = Child(18, mouthing="often")  # the child most at risk of a small part

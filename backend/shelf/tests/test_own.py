@@ -55,6 +55,35 @@ class WritingTest(OwnTest):
         entry = self.begun(pot_drop(steps=["You: lay it out.", ""], grip=""))
         self.assertEqual({i["at"] for i in entry["issues"]}, {"steps.1"})
 
+    def test_what_its_words_ask_is_answered_before_it_is_shared_and_signed(self) -> None:
+        values = pot_drop(name="Magnet drop")
+        entry = self.begun(values)
+        self.assertEqual([(q["at"], q["hazard"]) for q in entry["questions"]], [("name", "magnet")])
+        share = {"version": entry["version"]}
+        status, problem = self.api("post", f"/own/{entry['id']}/share", share)
+        self.assertEqual((status, [f["field"] for f in problem["fields"]]), (422, ["name"]))
+
+        answered = {**values, "answers": {"magnet": {"yes": False, "by": "somebody else", "on": "2020-01-01"}}}
+        entry = self.api("put", f"/own/{entry['id']}", {"values": answered, "version": entry["version"]})[1]
+        answer = entry["values"]["answers"]["magnet"]
+        self.assertEqual((answer["yes"], answer["by"]), (False, self.lead.name))
+        again = self.api("put", f"/own/{entry['id']}", {"values": answered, "version": entry["version"]})[1]
+        self.assertEqual(again["values"]["answers"]["magnet"], answer, "whose it was")
+        self.assertEqual(self.api("post", f"/own/{entry['id']}/share", {"version": again["version"]})[0], 200)
+
+    def test_another_clinics_answers_are_not_taken_over(self) -> None:
+        values = {**pot_drop(name="Magnet drop"), "answers": {"magnet": {"yes": False, "by": "x", "on": ""}}}
+        file = {"format": "pollicor own library 1", "entries": [{"kind": "activity", "values": values}]}
+        status, taken = self.api("post", "/own-file", {"file": file})
+        self.assertEqual((status, taken["refused"]), (200, []))
+        entry = self.api("get", f"/own/{taken['begun'][0]['id']}")[1]
+        self.assertEqual([q["hazard"] for q in entry["questions"]], ["magnet"])
+
+    def test_what_follows_from_the_kind_of_work_can_not_be_taken_off(self) -> None:
+        for kind in ("weight", "toss", "cut_food", "snip", "resistance"):
+            entry = self.begun({**blank(kind), "name": "Harbour game", "tags": []})
+            self.assertIn("tags", {i["at"] for i in entry["issues"]}, kind)
+
     def test_scissors_are_said_to_the_hazard_rules(self) -> None:
         values = {**blank("snip"), "name": "Ribbon snips", "tags": []}
         self.assertEqual([i["at"] for i in self.begun(values)["issues"]], ["tags"])

@@ -3968,6 +3968,22 @@ export interface components {
             yours: unknown;
         };
         /**
+         * HazardQuestionOut
+         * @description What its words ask of a hazard: the hazard an answer is kept under, and the word that asked.
+         */
+        HazardQuestionOut: {
+            /** At */
+            at: string;
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+            /** Hazard */
+            hazard: string;
+            /** Word */
+            word: string;
+        };
+        /**
          * IssueOut
          * @description One thing that keeps it from being used: where, why, and what to do.
          */
@@ -4021,6 +4037,8 @@ export interface components {
             };
             /** Issues */
             issues: components["schemas"]["IssueOut"][];
+            /** Questions */
+            questions: components["schemas"]["HazardQuestionOut"][];
             /** Versions */
             versions: components["schemas"]["VersionLine"][];
             /** Library Changes */
@@ -4255,6 +4273,8 @@ export interface components {
         LookedOut: {
             /** Issues */
             issues: components["schemas"]["IssueOut"][];
+            /** Questions */
+            questions: components["schemas"]["HazardQuestionOut"][];
             /** Advice */
             advice: components["schemas"]["IssueOut"][];
             activity: components["schemas"]["ActivityPreview"] | null;

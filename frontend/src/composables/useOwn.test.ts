@@ -15,7 +15,7 @@ const ENTRY = {
   is_archived: false,
   values: { name: 'Pot drop' },
 }
-const LOOKED = { issues: [], advice: [], activity: null, thing: null }
+const LOOKED = { issues: [], questions: [], advice: [], activity: null, thing: null }
 const routes = {
   'GET /api/me': { username: 'maren', may: ['shelf.write'] },
   'GET /api/own/7': ENTRY,

@@ -6,6 +6,12 @@ import { api, Refused, unwrap, type Schemas } from '@/api/client'
 
 export type OwnEntry = Schemas['OwnOut']
 export type Looked = Schemas['LookedOut']
+/** A yes or no to a hazard’s question, signed by the server. */
+export interface Answer {
+  yes: boolean
+  by?: string
+  on?: string
+}
 export type Saved = 'saved' | 'saving' | 'unsaved'
 
 export interface Own {

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { api, Refused, unwrap } from '@/api/client'
 import ChoiceRow from '@/components/shared/ChoiceRow.vue'
 import PlainButton from '@/components/shared/PlainButton.vue'
+import HazardAsks from '@/components/shelf/HazardAsks.vue'
 import LibraryChanges from '@/components/shelf/LibraryChanges.vue'
 import OwnIssues from '@/components/shelf/OwnIssues.vue'
 import OwnAxes from '@/components/shelf/OwnAxes.vue'
@@ -19,7 +20,7 @@ import ThingPreview from '@/components/shelf/ThingPreview.vue'
 import RowsSkeleton from '@/components/shared/RowsSkeleton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useMay } from '@/composables/useMay'
-import { useOwn } from '@/composables/useOwn'
+import { useOwn, type Answer } from '@/composables/useOwn'
 import { useWords } from '@/composables/useWords'
 import { issueAt, type ActivityValues } from '@/logic/ownValues'
 import type { ThingValues } from '@/logic/ownThing'
@@ -43,8 +44,10 @@ const format = computed(() => (entry.value?.kind === 'format' ? (values.value as
 const KINDS = { activity: 'New activity', thing: 'New thing', task: 'New wanted task', format: 'New format' } as const
 const may = computed(() => mayDo('shelf.write'))
 const seeing = ref(false)
+/** What keeps it from being shared: what is wrong, and what its words ask. */
+const open = computed(() => [...(looked.value?.issues ?? []), ...(looked.value?.questions ?? [])])
 const touched = ref(false) // nobody is told off for what they have not begun
-const at = (path: string): string => (touched.value ? issueAt(looked.value?.issues ?? [], path) : '')
+const at = (path: string): string => (touched.value ? issueAt(open.value, path) : '')
 watch(values, (_, before) => before && (touched.value = true), { deep: true })
 const strandName = (id: string): string => map.value?.strands.find((s) => s.id === id)?.name ?? id
 const said = { saved: 'Saved', saving: 'Saving…', unsaved: 'Not saved yet; kept on this device' } as const
@@ -52,7 +55,7 @@ const conflict = computed(() => error.value instanceof Refused && error.value.st
 const shared = computed(() =>
   entry.value?.number ? `Version ${entry.value.number} is in use` : 'Draft, not shared yet',
 )
-const ready = computed(() => Boolean(looked.value) && !looked.value!.issues.length)
+const ready = computed(() => Boolean(looked.value) && !open.value.length)
 const apart = computed(() => (error.value instanceof Refused && error.value.problem.fields.length ? null : error.value))
 
 function takeLibrary(field: string, value: unknown): void {
@@ -95,7 +98,7 @@ function takeLibrary(field: string, value: unknown): void {
         label="Edit or preview"
         :options="[
           { id: false, words: 'Edit' },
-          { id: true, words: `Preview${looked?.issues.length ? ` (${looked.issues.length} to fix)` : ''}` },
+          { id: true, words: `Preview${open.length ? ` (${open.length} to settle)` : ''}` },
         ]"
       />
       <div class="both">
@@ -121,6 +124,14 @@ function takeLibrary(field: string, value: unknown): void {
           </fieldset>
         </el-form>
         <aside class="sheet see" :class="{ away: may && !seeing }" aria-label="Preview">
+          <HazardAsks
+            v-if="values && (activity || thing)"
+            :model-value="(values.answers ?? {}) as Record<string, Answer>"
+            :looked="looked"
+            :kept="entry.values"
+            :may="may"
+            @update:model-value="values.answers = $event"
+          />
           <RowsSkeleton v-if="!looked" words="Drawing it…" :rows="2" tall />
           <OwnPreview v-if="activity" :looked="looked" />
           <ThingPreview v-else-if="thing" :looked="looked" />

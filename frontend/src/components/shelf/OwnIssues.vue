@@ -17,7 +17,7 @@ defineProps<{ looked: Looked | undefined }>()
       </li>
     </ul>
   </div>
-  <p v-else-if="looked" class="soft" role="status">Ready to share.</p>
+  <p v-else-if="looked && !looked.questions.length" class="soft" role="status">Ready to share.</p>
 </template>
 
 <style scoped>

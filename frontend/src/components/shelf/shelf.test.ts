@@ -4,6 +4,7 @@ import { reactive } from 'vue'
 import { describe, expect, it } from 'vitest'
 import LibraryChanges from './LibraryChanges.vue'
 import OwnFiles from './OwnFiles.vue'
+import HazardAsks from './HazardAsks.vue'
 import OwnIssues from './OwnIssues.vue'
 import TaskForm from './TaskForm.vue'
 import { answers, button, shown } from '@/testing/mounted'
@@ -12,12 +13,14 @@ const issue = { at: 'name', reason: 'This is empty.', remedy: 'Write a few words
 
 describe('what is wrong', () => {
   it('is counted and said, with what to do', () => {
-    const one = shown(OwnIssues, { looked: { issues: [issue], advice: [], activity: null, thing: null } })
+    const one = shown(OwnIssues, {
+      looked: { issues: [issue], questions: [], advice: [], activity: null, thing: null },
+    })
     expect(one.text()).toContain('1 thing to fix before sharing')
     expect(one.text()).toContain('This is empty. Write a few words.')
   })
   it('is said to be nothing where nothing is', () => {
-    const none = shown(OwnIssues, { looked: { issues: [], advice: [], activity: null, thing: null } })
+    const none = shown(OwnIssues, { looked: { issues: [], questions: [], advice: [], activity: null, thing: null } })
     expect(none.text()).toContain('Ready to share')
   })
 })
@@ -86,5 +89,28 @@ describe('a file', () => {
     await put(page, 'not json')
     expect(page.get('[role=alert]').text()).toContain('own.json is not JSON')
     expect(calls).toEqual([])
+  })
+})
+
+describe('what an entry’s words ask', () => {
+  const question = {
+    at: 'name',
+    hazard: 'magnet',
+    word: 'magnetic',
+    reason: '“magnetic”: is it a strong magnet?',
+    remedy: '',
+  }
+  const looked = { issues: [], questions: [question], advice: [], activity: null, thing: null }
+
+  it('is answered with yes or no, and shown with who said it', async () => {
+    const asks = shown(HazardAsks, { looked, kept: {}, may: true, modelValue: {} })
+    await button(asks, 'No').trigger('click')
+    expect(asks.emitted('update:modelValue')).toEqual([[{ magnet: { yes: false } }]])
+    const answered = { magnet: { yes: false, by: 'Maren', on: '2026-03-02' } }
+    const none = { ...looked, questions: [] }
+    const after = shown(HazardAsks, { looked: none, kept: { answers: answered }, may: true, modelValue: answered })
+    expect(after.text()).toContain('magnet: no (said Maren)')
+    await button(after, 'ask again').trigger('click')
+    expect(after.emitted('update:modelValue')).toEqual([[{}]])
   })
 })
