@@ -69,9 +69,10 @@ def _question(kind: str, at: str, hazard: HazardWords, word: str, is_yes: bool) 
         reason = f"“{word}”: it comes with something that is {hazard.what.split(',')[0]}."
         remedy = "Add it to the things it needs, so that it is judged as one, or write it without."
     elif kind == "thing" or hazard.id not in LISTED_ONLY:
-        reason, remedy = f"“{word}”: is it {hazard.what}?", "Answer yes or no."
+        it = "it" if kind == "thing" else "any of it"
+        reason, remedy = f"“{word}”: is {it} {hazard.what}?", "Answer yes or no."
     else:
-        reason = f"“{word}”: is anything {hazard.what.split(',')[0]} in it that is not among its things?"
+        reason = f"“{word}”: is there anything, not listed among its things, that is {hazard.what.split(',')[0]}?"
         remedy = "Answer yes or no."
     return HazardQuestion(at, hazard.id, word, reason, remedy)
 

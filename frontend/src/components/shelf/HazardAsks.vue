@@ -27,7 +27,7 @@ function takeBack(hazard: string): void {
         <span class="soft small">{{ placeWords(q.at) }}</span> {{ q.reason }}
         <template v-if="given[q.hazard]?.yes">{{ q.remedy }}</template>
       </p>
-      <span v-if="may" class="row">
+      <span v-if="may" class="row yes-no">
         <PlainButton :aria-pressed="given[q.hazard]?.yes === true" @click="answer(q.hazard, true)">Yes</PlainButton>
         <PlainButton @click="answer(q.hazard, false)">No</PlainButton>
       </span>
@@ -35,9 +35,10 @@ function takeBack(hazard: string): void {
   </section>
   <ul v-if="Object.keys(given).length" class="small answered">
     <li v-for="(a, hazard) in given" :key="hazard">
-      <strong>{{ String(hazard).replaceAll('_', ' ') }}</strong>: {{ a.yes ? 'yes' : 'no'
-      }}<template v-if="who(String(hazard))"> (said {{ who(String(hazard)) }})</template>
-      <button v-if="may" type="button" class="act" @click="takeBack(String(hazard))">ask again</button>
+      <strong>{{ String(hazard).replaceAll('_', ' ') }}</strong>:
+      {{ a.yes ? 'yes, and the hazard rules judge it so' : 'no'
+      }}<template v-if="who(String(hazard))"> (said {{ who(String(hazard)) }})</template> {{ ' '
+      }}<PlainButton v-if="may" class="again" @click="takeBack(String(hazard))">ask again</PlainButton>
     </li>
   </ul>
 </template>
@@ -53,8 +54,13 @@ function takeBack(hazard: string): void {
   margin: 0;
   padding-left: 18px;
 }
-.answered button {
+.yes-no {
+  flex: none;
+  flex-wrap: nowrap;
+}
+.again {
   min-height: 32px;
+  font-size: inherit;
 }
 [aria-pressed='true'] {
   border-color: var(--water);
