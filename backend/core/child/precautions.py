@@ -78,11 +78,12 @@ _ALL = (
         bars={
             "force": "what takes more than 60 % of the usual force",
             "pull_apart": "pull-aparts over 10 N",
-            "weight_on_hands": _BY_HAND,
             "firm_wringing": "firm wringing",
         },
         cares={
-            "long_hold": "half as many tries in long holds and against resistance, with a rest between",
+            "long_hold": "half as many tries in long holds, against resistance and with weight on the hands, which is "
+            "taken within arm's reach of an adult",
+            "weight_on_hands": "",
             "resistance": "",
             "pain": "pain is asked before, during and after",
         },
@@ -105,6 +106,7 @@ _ALL = (
             "resistance": "work against resistance",
             "firm_wringing": "firm wringing",
             "impact": "knocks",
+            "catching": "catching",
         },
     ),
     Precaution(
@@ -126,6 +128,7 @@ _ALL = (
         bars={
             "weight_on_hands": _BY_HAND,
             "impact": "knocks",
+            "catching": "catching",
             "long_hold": "long holds",
             "resistance": "work against resistance",
             "firm_wringing": "firm wringing",
@@ -195,12 +198,11 @@ _ALL = (
         "eats what is not food",
         bars={
             "raw": "all that is barred for a child who often mouths things",
-            **dict.fromkeys(
-                ("dough", "film", "friable", "glass", "grain", "hard_food", "pointed", "sharp", "small_ball"), ""
-            ),
+            **dict.fromkeys(("balloon_mouthed", "blade_inside", "dough", "film", "friable", "glass", "grain"), ""),
+            **dict.fromkeys(("hard_food", "pointed", "sharp", "small_ball"), ""),
             "small_part": "",
         },
-        cares={"soft_food": "small soft food only within arm's reach"},
+        cares={"soft_food": "small soft food, and forks at the table, only within arm's reach", "pointed": ""},
         counts_as_mouthing=True,
     ),
     Precaution(

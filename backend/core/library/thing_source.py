@@ -88,6 +88,7 @@ class ThingSource(Source):
     round_hard_food: bool = False
     raw: bool = False
     allergens: tuple[AllergenId, ...] = ()
+    allergens_perhaps: tuple[AllergenId, ...] = ()
     latex: bool = False
     latex_perhaps: bool = False
     sharp: bool = False
@@ -104,6 +105,7 @@ class ThingSource(Source):
     button_cell: bool = False
     swells_in_water: bool = False
     shared_risk: bool = False
+    worn: bool = False
     textures: tuple[Texture, ...] = ()
     handed: Literal["right", "left"] | None = None
     instead: str = ""
@@ -133,6 +135,7 @@ class ThingSource(Source):
             "shape": self.shape.build(),
             "forms": frozenset(self.forms),
             "allergens": frozenset(self.allergens),
+            "allergens_perhaps": frozenset(self.allergens_perhaps),
             "textures": frozenset(self.textures),
             "loose_part": self.loose_part.build() if self.loose_part else None,
             "typical_count": self.usual_count,
@@ -141,7 +144,7 @@ class ThingSource(Source):
 
 
 LONG_CLOTH_MM = 450  # mm, from memory: a scarf; a face cloth or a duster is shorter
-_THING_BUILT = ("shape", "forms", "allergens", "textures", "loose_part", "usual_count", "answers")
+_THING_BUILT = ("shape", "forms", "allergens", "allergens_perhaps", "textures", "loose_part", "usual_count", "answers")
 
 
 class IngredientSource(Source):

@@ -59,6 +59,8 @@ class Thing:
     dissolves  -- food that goes soft in the mouth at once
     harsh      -- dries or irritates the skin: salt, soda, sand, glue, paint
     hazards    -- what its own words say it is that no figure does: tags of `safety.named_hazards`
+    allergens  -- what it holds; allergens_perhaps: what some makes of it hold, the label says
+    worn       -- shoes and clothes of the child's own, worn all day
     latex      -- holds natural rubber; latex_perhaps: often does, the label says
     """
 
@@ -96,6 +98,7 @@ class Thing:
     round_hard_food: bool = False
     raw: bool = False
     allergens: frozenset[str] = frozenset()
+    allergens_perhaps: frozenset[str] = frozenset()
     latex: bool = False
     latex_perhaps: bool = False
     sharp: bool = False
@@ -113,6 +116,7 @@ class Thing:
     swells_in_water: bool = False
     hazards: frozenset[str] = frozenset()
     shared_risk: bool = False
+    worn: bool = False
     typical_count: int = 1
     textures: frozenset[Texture] = frozenset()
     handed: str | None = None

@@ -23,6 +23,8 @@ def _swallowing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     what = (
         "Food"
         if m.food or m.made_of_food
+        else "A drink"
+        if "carton" in m.forms
         else "Dough"
         if "dough" in m.forms
         else "A small part"
@@ -55,6 +57,23 @@ def _allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
             "barred",
             f"{m.name} may carry {ALLERGENS[allergen]}, and this child is allergic to it.",
             m.instead or "Choose the same thing made of something else.",
+        )
+
+
+@rule(
+    "allergy_perhaps",
+    "thing",
+    COMMON,
+    "crayons, coins and other things of which some makes hold an allergen: the label says",
+    overridable=True,
+    in_reach=True,
+)
+def _allergy_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    for allergen in sorted(m.allergens_perhaps & c.allergies - m.allergens):
+        yield Finding(
+            "barred",
+            f"Some {m.many} hold {ALLERGENS[allergen]}, and this child is allergic to it.",
+            "Read the label, or ask the maker; a therapist may allow it once that is done.",
         )
 
 

@@ -9,11 +9,11 @@ from core.child import Child, PrecautionId
 from core.safety.verdicts import COMMON, MEMORY, Finding, rule
 
 SCISSORS_MONTHS = 24  # months: the first snips come at two to two and a half; from memory
-SCISSORS_ROOM_MONTHS = 84  # months (7 years), with straight lines sure; from memory
-SCISSORS_ROOM_RUNG = 5.5  # between straight lines within 12 mm and within 6 mm; from memory
+SCISSORS_ROOM_MONTHS = 54  # months (4½ years): round-ended ones in a class, one adult to eight; common practice
+SCISSORS_ROOM_RUNG = 3.0  # cuts forward along a strip; common practice
 SCISSORS_OLD_MONTHS = 120  # months (10 years): an adult in the room will do whatever was seen; from memory
 LAX = frozenset[PrecautionId]({"joint_laxity"})
-KNIFE_ROOM_MONTHS = 96  # months (8 years), from memory
+KNIFE_ROOM_MONTHS = 72  # months (6 years): a blunt one on soft food; a sharp one has a rule of its own; from memory
 
 
 @rule(
@@ -21,6 +21,7 @@ KNIFE_ROOM_MONTHS = 96  # months (8 years), from memory
     "step",
     COMMON,
     "weight on the hands with a wrist precaution, a fracture, a splint, pain or loose joints",
+    halves=LAX,
 )
 def _weight_on_hands(c: Child) -> Iterator[Finding]:
     kinds: dict[PrecautionId, str] = {
@@ -28,7 +29,6 @@ def _weight_on_hands(c: Child) -> Iterator[Finding]:
         "fracture": "a recent fracture or surgery",
         "splint": "a splint",
         "pain": "pain in the hand",
-        "joint_laxity": "loose joints",
     }
     for precaution, words in kinds.items():
         if precaution in c.precautions:
@@ -38,6 +38,13 @@ def _weight_on_hands(c: Child) -> Iterator[Finding]:
                 "Prop on the forearms, elbows bent, or leave it out.",
             )
             return
+    if "joint_laxity" in c.precautions:
+        yield Finding(
+            "caution",
+            "Weight on the hands with loose joints.",
+            "At a wall or on the forearms first; elbows never locked; half as long, and off at any discomfort.",
+            "arms_reach",
+        )
     if "one_hand_assists" in c.precautions:
         yield Finding(
             "caution",
@@ -88,6 +95,17 @@ def _impact(c: Child) -> Iterator[Finding]:
         "Soft base, light hammer, the other hand away before the blow, adult beside.",
         "arms_reach" if c.age_months < 84 else "room",
     )
+
+
+@rule("catching", "step", COMMON, "catching a ball or a bag in the hands")
+def _catching(c: Child) -> Iterator[Finding]:
+    kinds: dict[PrecautionId, str] = {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
+    for precaution, words in kinds.items():
+        if precaution in c.precautions:
+            yield Finding(
+                "barred", f"A catch jars the hand, and this child has {words}.", "Roll it along the table instead."
+            )
+            return
 
 
 @rule("long_hold", "step", COMMON, "a hold of ten seconds or more", halves=LAX)
@@ -153,7 +171,7 @@ def _cutting_tool(c: Child) -> Iterator[Finding]:
     yield Finding(
         "caution",
         "Scissors in use.",
-        f"Child's scissors, seated, adult {'in the room' if easy else 'within arm’s reach'}, put away after.",
+        f"Round-ended scissors, seated, adult {'in the room' if easy else 'within arm’s reach'}, put away after.",
         "room" if easy else "arms_reach",
     )
 

@@ -16,6 +16,9 @@ BALLOON_MONTHS = 96  # months (8 years), 16 CFR 1500.19
 HARD_FOOD_MONTHS = 60  # months (5 years), common practice
 SOFT_FOOD_MONTHS = 9  # months: pieces that dissolve, seated, from memory
 LONG_CORD_MM = 300  # mm, from memory
+WORN_MONTHS = 60  # months: from this an adult in the room will do for one's own laces; common practice
+SHALLOW_MM = 60  # mm: a hand-wash in a basin; from memory
+SHALLOW_MONTHS = 48  # months: from this an adult in the room will do for it; from memory
 LACE_ROOM_MONTHS = 72  # months: from this an adult in the room will do for a long cord; from memory
 FILM_MONTHS = 36  # months: no plastic film under this, from memory
 WATCHED_MONTHS = 72  # months: under this water and film want an adult within reach; from memory
@@ -138,6 +141,12 @@ def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
+@rule("balloon_mouthed", "thing", COMMON, "balloons with a child who mouths things, at any age", in_reach=True)
+def _balloon_mouthed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if m.balloon and c.mouths:
+        yield Finding("barred", "A balloon, and this child mouths things.", "Use a light cloth that floats.")
+
+
 @rule("film", "thing", COMMON, "plastic film over the face stops the breath", in_reach=True)
 def _film(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.film:
@@ -212,9 +221,35 @@ def _sharp(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
+@rule("blade_inside", "thing", f"{COMMON}; ages {MEMORY}", "a blade inside it, as in a sharpener", in_reach=True)
+def _blade_inside(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if "sharpener" not in m.forms:
+        return
+    if c.age_months < SMALL_PART_MONTHS or c.mouths_often:
+        why = "often mouths things" if c.mouths_often else "is under 3 years"
+        yield Finding(
+            "barred", f"There is a blade in it, and this child {why}.", "An adult sharpens the pencils before."
+        )
+    else:
+        yield Finding(
+            "caution",
+            "There is a blade in it.",
+            "One with a tub, the screw tight; fingers out of it; put away after.",
+            "arms_reach" if c.age_months < SMALL_ALONE_MONTHS else "room",
+        )
+
+
 @rule("pointed", "thing", COMMON, "a point in the mouth, the ear or the eye", in_reach=True)
 def _pointed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not m.pointed or m.sharp:
+        return
+    if c.mouths_often and "fork" in m.forms:  # it is for the mouth, and learnt there
+        yield Finding(
+            "caution",
+            "A fork, and this child often mouths things.",
+            "A child's fork with blunt prongs, seated at the table, food on it; away when the meal is over.",
+            "arms_reach",
+        )
         return
     if c.mouths_often:
         yield Finding("barred", "It has a point, and this child often mouths things.", "Use one with a blunt end.")
@@ -240,6 +275,9 @@ def _cord(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if max(length, loop) <= LONG_CORD_MM:
         return
     what = f"Cord of {length / 10:.0f} cm" if length >= loop else f"Loop of {loop / 10:.0f} cm round"
+    if m.worn and c.age_months >= WORN_MONTHS:  # walked about in all day: no new cord in the room
+        yield Finding("caution", f"{what}, on the child's own shoe.", "Done up again before getting up.", "room")
+        return
     old = c.age_months >= LACE_ROOM_MONTHS
     yield Finding(
         "caution",
@@ -307,7 +345,8 @@ def _friable(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
 def _water(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.depth_mm is None:
         return
-    close = c.age_months < WATCHED_MONTHS or "seizures" in c.precautions
+    alone_from = SHALLOW_MONTHS if m.depth_mm <= SHALLOW_MM else WATCHED_MONTHS
+    close = c.age_months < alone_from or "seizures" in c.precautions
     yield Finding(
         "caution",
         f"Standing water, {m.depth_mm / 10:.0f} cm deep.",

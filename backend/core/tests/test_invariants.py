@@ -48,7 +48,7 @@ class HazardInvariantsTest(TestCase):
         self.assertLessEqual({"gown_belt", "satchel", "lace_boot", "ribbon_parcel"}, {t.id for t in cords})
         for thing in cords:
             self.assertIn("cord", {h.rule for h in assess(thing, Child(60), NEAR).hits}, thing.id)
-            self.assertEqual(assess(thing, Child(60), ROOM).status, "barred", thing.id)
+            self.assertEqual(assess(thing, Child(59), ROOM).status, "barred", thing.id)
             self.assertEqual(assess(thing, Child(26), BOX).status, "barred", thing.id)
 
     @slow
@@ -139,8 +139,10 @@ class HazardInvariantsTest(TestCase):
                 self.assertFalse(any(t.sharp for t in things), where)
                 self.assertFalse(any(t.round_hard_food for t in things) and age < 60, where)
                 if how != "arms_reach":
-                    self.assertFalse(any(t.depth_mm for t in things) and age < 72, where)
-                    self.assertFalse(any(t.cord_like and (t.cord_mm or 0) > 300 for t in things) and age < 72, where)
+                    close = 72 if how == "box" else 48  # a hand-wash in the room, one's own laces there: see the rules
+                    self.assertFalse(any((t.depth_mm or 0) > (60 if age >= close else 0) for t in things), where)
+                    cords = [t for t in things if t.cord_like and (t.cord_mm or 0) > 300]
+                    self.assertFalse(age < 72 and any(not t.worn or age < 60 or how == "box" for t in cords), where)
                 if age < 36 or mouthing != "never":
                     self.assertFalse(any(t.film for t in things), where)
                 if mouthing == "often":

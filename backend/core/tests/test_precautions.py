@@ -16,7 +16,12 @@ NEAR, ROOM = Setting("home", "arms_reach"), Setting("home", "room")
 
 # Precaution: things barred, things still allowed, steps barred, steps still allowed
 BARS: dict[str, tuple[set[str], set[str], set[str], set[str]]] = {
-    "joint_laxity": ({"firm_putty"}, {"soft_putty", "wooden_bead_25"}, {"weight_on_hands"}, {"lying", "walking"}),
+    "joint_laxity": (
+        {"firm_putty"},
+        {"soft_putty", "wooden_bead_25"},
+        {"firm_wringing"},
+        {"lying", "walking", "weight_on_hands"},
+    ),
     "wrist_weight": (set(), {"firm_putty"}, {"weight_on_hands", "firm_wringing"}, {"lying", "impact"}),
     "fracture": (set(), {"wooden_bead_25"}, {"weight_on_hands", "resistance", "impact"}, {"lying", "walking"}),
     "splint": (

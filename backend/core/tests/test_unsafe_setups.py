@@ -3,12 +3,14 @@
 Common practice, no source, unless the rule names one.
 """
 
+from dataclasses import replace
 from itertools import product
 from unittest import TestCase
 
 from core.child import Child, Mouthing, Setting, Supervision
 from core.library import ACTIVITIES, RECIPES, THINGS
 from core.offers import variants_of
+from core.offers.variants import ask_of
 from core.safety import Status, assess, assess_step, assess_together
 from testing.core_builders import full_house
 
@@ -29,14 +31,18 @@ class ThingTest(TestCase):
                 self.assertFalse([r.id for r in activity.roles if r.filled_by(THINGS[thing])], (thing, activity.id))
 
     def test_water_is_never_left_with_a_child_under_six(self) -> None:
-        for thing, months, how in product(("wash_tub", "water_bowl"), (20, 26, 60), FAR):
+        for thing, months, how in product(("wash_tub", "water_bowl"), (20, 26, 40), FAR):
             self.assertEqual(status(thing, months, how), "barred", (thing, months, how))
+        self.assertEqual(status("wash_tub", 60, "room"), "barred")
+        self.assertEqual(status("water_bowl", 60, "room"), "caution", "hands are washed with an adult in the room")
         self.assertEqual(status("wash_tub", 20), "caution")
         self.assertEqual(status("wash_tub", 80, "room"), "caution")
         self.assertEqual(status("wash_tub", 80, "box"), "barred")
 
     def test_belts_ribbons_laces_and_straps_are_cords(self) -> None:
-        for thing in ("gown_belt", "ribbon_parcel", "old_shoe", "lace_boot", "lace_card", "satchel", "buckle_belt"):
+        self.assertEqual(status("lace_boot", 59, "room"), "barred")
+        self.assertEqual(status("lace_boot", 69, "room"), "caution", "one's own shoe in class")
+        for thing in ("gown_belt", "ribbon_parcel", "old_shoe", "lace_card", "satchel", "buckle_belt"):
             self.assertEqual(status(thing, 26, "box"), "barred", thing)
             self.assertEqual(status(thing, 60, "room"), "barred", thing)
             self.assertEqual(status(thing, 60), "caution", thing)
@@ -100,13 +106,59 @@ class ThingTest(TestCase):
 
 class StepTest(TestCase):
     def test_a_push_at_the_wall_is_weight_on_the_hands(self) -> None:
-        for precaution in ("wrist_weight", "fracture", "pain", "splint", "joint_laxity"):
+        for precaution in ("wrist_weight", "fracture", "pain", "splint"):
             child = Child(80, hand="right", precautions=frozenset({precaution}), splint_hand="right")
             house = full_house(child)
             for activity in ("hold_the_lock_gate", "wall_wash", "barge_push", "bear_walk", "barrow_run"):
                 self.assertFalse(
                     [v for v in variants_of(ACTIVITIES[activity]) if house.offer(v)], (precaution, activity)
                 )
+
+    def test_loose_joints_keep_the_gentle_ways_of_bearing_weight(self) -> None:
+        """Half as many tries, an adult beside: never none at all."""
+        lax = full_house(Child(40, hand="right", precautions=frozenset({"joint_laxity"})))
+        plain = full_house(Child(40, hand="right"))
+        for activity in ("wall_wash", "bear_walk", "barge_push"):
+            offers = list(lax.offers([ACTIVITIES[activity]]))
+            self.assertTrue(offers, activity)
+            for offer in offers:
+                ask = ask_of(ACTIVITIES[activity], offer.variant.grade)
+                self.assertLess(lax.tries(ask), max(2, plain.tries(ask)), activity)
+
+    def test_a_hand_that_was_broken_or_hurts_is_spared_force_and_catching(self) -> None:
+        for precaution in ("fracture", "pain"):
+            house = full_house(Child(100, hand="right", precautions=frozenset({precaution})))
+            for activity, words in (
+                ("lock_keeper", "stiff"),
+                ("rope_knots", "two knots that hold"),
+                ("flag_tabs", "pull it right off"),
+                ("log_saw", "firm, 30 to 45 N"),
+                ("bag_over", "ball"),
+            ):
+                axes = ACTIVITIES[activity].axes
+                for offer in house.offers([ACTIVITIES[activity]]):
+                    way = {axis.steps[g].words for axis, g in zip(axes, offer.variant.grade, strict=True)}
+                    self.assertNotIn(words, way, (precaution, activity))
+            self.assertEqual(list(house.offers([ACTIVITIES["harbour_wall"]])), [], precaution)
+
+    def test_what_a_label_says_can_be_read_and_then_allowed(self) -> None:
+        for thing, allergen in (("short_crayon", "soy"), ("coin_big", "nickel"), ("corn_dough", "wheat")):
+            child = Child(100, hand="right", allergies=frozenset({allergen}))
+            self.assertEqual(assess(THINGS[thing], child, Setting()).status, "barred")
+            read = replace(child, overrides=frozenset({"allergy_perhaps"}))
+            self.assertEqual(assess(THINGS[thing], read, Setting()).status, "caution", thing)
+        for allergen in ("nut", "milk", "egg", "wheat", "sesame", "soy"):
+            child = Child(100, allergies=frozenset({allergen}), overrides=frozenset({"allergy_perhaps"}))
+            self.assertEqual(assess(THINGS["snack_packet"], child, Setting()).status, "barred", allergen)
+
+    def test_a_mouth_is_kept_from_balloons_leaves_and_cartons(self) -> None:
+        allowed = Child(50, mouthing="often", overrides=frozenset({"balloon"}))
+        self.assertEqual(assess(THINGS["balloon"], allowed, Setting()).status, "barred")
+        self.assertEqual(assess(THINGS["leaves"], Child(30, mouthing="often"), Setting()).status, "barred")
+        swallows = Child(80, precautions=frozenset({"swallowing"}))
+        self.assertEqual(assess(THINGS["drink_carton"], swallows, Setting()).status, "barred")
+        self.assertEqual(assess(THINGS["sharpener"], Child(40), Setting("home", "room")).status, "barred")
+        self.assertEqual(assess(THINGS["dinner_fork"], Child(30, mouthing="often"), Setting()).status, "caution")
 
     def test_forearms_stay_with_a_wrist_precaution(self) -> None:
         house = full_house(Child(60, hand="right", precautions=frozenset({"wrist_weight"})))
@@ -134,13 +186,16 @@ class StepTest(TestCase):
 
     def test_scissors_and_knives_by_age_and_by_what_is_sure(self) -> None:
         room = Setting("school", "room")
-        self.assertEqual(assess_step(["cutting_tool"], Child(80, cutting_rung=8), room).status, "barred")
-        self.assertEqual(assess_step(["cutting_tool"], Child(84, cutting_rung=6), room).status, "caution")
-        self.assertEqual(assess_step(["cutting_tool"], Child(84, cutting_rung=4), room).status, "barred")
+        self.assertEqual(assess_step(["cutting_tool"], Child(53, cutting_rung=8), room).status, "barred")
+        self.assertEqual(assess_step(["cutting_tool"], Child(54, cutting_rung=3), room).status, "caution")
+        self.assertEqual(assess_step(["cutting_tool"], Child(84, cutting_rung=2.9), room).status, "barred")
+        self.assertEqual(assess_step(["cutting_tool"], Child(84), room).status, "barred")
+        close = Child(84, cutting_rung=8, precautions=frozenset({"seizures"}))
+        self.assertEqual(assess_step(["cutting_tool"], close, room).status, "barred")
         self.assertEqual(assess_step(["cutting_tool"], Child(120), room).status, "caution")
         self.assertEqual(assess_step(["cutting_tool"], Child(23), Setting()).status, "barred")
         self.assertEqual(assess_step(["cutting_tool"], Child(24), Setting()).status, "caution")
-        self.assertEqual(assess_step(["knife"], Child(90), room).status, "barred")
+        self.assertEqual([assess_step(["knife"], Child(m), room).status for m in (71, 72)], ["barred", "caution"])
 
 
 class RecipeTest(TestCase):
