@@ -17,7 +17,7 @@ from core.library.files import (
     thing_as_written,
 )
 from core.library.gone import as_it_was
-from core.library.hazard_questions import HazardQuestion, hazard_questions
+from core.library.hazard_reading import HazardQuestion, hazard_questions
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import own_activity, own_thing, thing_line
 from core.library.practice import has_practice, is_the_task

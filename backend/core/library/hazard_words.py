@@ -1,7 +1,7 @@
 """The words that speak of a hazard, as people write them: stems, phrases and what each makes one ask.
 
 Some 190 words in groups. Common practice in what is dangerous to a child, no source. A word here never bars anything:
-it asks, and the answer does (`hazard_questions.py`).
+it asks, and the answer does (`hazard_reading.py`).
 """
 
 from dataclasses import dataclass

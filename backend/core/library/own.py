@@ -12,7 +12,7 @@ from typing import Any
 
 from core.library.activity import Activity
 from core.library.activity_source import ActivitySource
-from core.library.hazard_questions import hazard_questions
+from core.library.hazard_reading import hazard_questions
 from core.library.source import read
 from core.library.thing_source import ThingSource
 from core.materials import Thing
