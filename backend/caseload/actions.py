@@ -217,10 +217,12 @@ def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Don
 
 @acting("child.note_mouthing")
 def note_mouthing(member: Member, child: Child) -> Done[Child]:
-    """Keep that a child was seen to mouth a thing: never becomes sometimes; what was said before is not made less."""
+    """Keep that a child was seen to mouth a thing: never, and chewing, become sometimes; what was said before is not
+    made less.
+    """
     now = Child.objects.select_for_update().get(pk=child.pk)
     before = now.mouthing
-    if before == "never":
+    if before in ("never", "chews"):
         now.mouthing = "sometimes"
         now.version += 1
         now.save(update_fields=["mouthing", "version"])

@@ -213,7 +213,7 @@ def _facts(child: Child) -> list[tuple[str, str]]:
     force = f"{child.force_limit_newton:g} N" if child.force_limit_newton else "none"
     return [
         ("Hand", hands.get(child.hand, "not settled")),
-        ("Mouths things", child.mouthing),
+        ("Mouths things", "chews sleeves and pencils" if child.mouthing == "chews" else child.mouthing),
         ("Allergies", _listed([*(ALLERGENS[a] for a in child.allergies), *child.other_allergies])),
         ("Precautions", _listed([PRECAUTIONS[p].name for p in sorted(known_precautions(child.precautions))])),
         ("Hand that assists", hands[child.assisting_hand]),

@@ -14,7 +14,9 @@ def alerts(child: Child) -> tuple[str, ...]:
 
 
 def _alerts(child: Child) -> Iterator[str]:
-    if child.mouthing != "never":
+    if child.mouthing == "chews":
+        yield "Chews sleeves and pencils"
+    elif child.mouthing != "never":
         yield f"Mouths things {child.mouthing}"
     elif child.age_months < MOUTHING_MONTHS:
         yield "Under 3: things go in the mouth"

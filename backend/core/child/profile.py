@@ -8,7 +8,8 @@ from core.child.precautions import PRECAUTIONS, Precaution, PrecautionId
 from core.recording import AS_SHIPPED, Learned
 from core.units import in_proportion
 
-Mouthing = Literal["never", "sometimes", "often"]
+Mouthing = Literal["never", "chews", "sometimes", "often"]
+CHEWING_MONTHS = 60  # months: from this age chewing sleeve and pencil is no mouthing; common practice
 Hand = Literal["right", "left", "not_settled"]
 Side = Literal["none", "right", "left"]
 Supervision = Literal["arms_reach", "room", "box"]
@@ -126,7 +127,16 @@ class Child:
     @property
     def mouths(self) -> bool:
         """Whether anything at all is said to go in the mouth."""
-        return self.mouthing != "never" or self.mouths_often
+        return (
+            self.mouthing in ("sometimes", "often")
+            or (self.mouthing == "chews" and not self.chews)
+            or self.mouths_often
+        )
+
+    @property
+    def chews(self) -> bool:
+        """Whether sleeve and pencil get chewed, and nothing else goes in the mouth: at school age no mouthing."""
+        return self.mouthing == "chews" and self.age_months >= CHEWING_MONTHS
 
     @property
     def usual_force_newton(self) -> float:

@@ -39,6 +39,31 @@ def _swallowing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
+@rule(
+    "chewing",
+    "thing",
+    COMMON,
+    "what a child of school age chews: a tool in the hand, soft and small pieces",
+    in_reach=False,
+)
+def _chewing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+    if not c.chews:
+        return
+    if small_piece(m) or m.friable or "dough" in m.forms:
+        yield Finding(
+            "caution",
+            "This child chews, and a piece of it may come off or be swallowed.",
+            "Something of the child's own to chew at hand; pieces counted back in.",
+            "room",
+        )
+    elif m.pointed or m.forms & {"pen", "stick", "spoon", "fork"}:
+        yield Finding(
+            "caution",
+            "This child chews what is in the hand.",
+            "Something of the child's own to chew at hand; ends looked at before and after, no loose caps.",
+        )
+
+
 @rule("food_policy", "thing", "family's wish", "the family's own policy on food as a material", in_reach=False)
 def _food_policy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if (m.food or m.made_of_food) and not c.food_as_material:

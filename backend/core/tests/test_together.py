@@ -37,7 +37,7 @@ def every_hit() -> set[Hit]:
             food_as_material=False,
         ),
         Child(120),
-        Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"})),
+        Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"}), mouthing="chews"),
     ]
     settings = (CLINIC, Setting("home", "box"))
     own = replace(THINGS["cork"], hazards=frozenset({"heat"}))  # nothing of the library is

@@ -151,6 +151,17 @@ class StepTest(TestCase):
             child = Child(100, allergies=frozenset({allergen}), overrides=frozenset({"allergy_perhaps"}))
             self.assertEqual(assess(THINGS["snack_packet"], child, Setting()).status, "barred", allergen)
 
+    def test_chewing_at_school_age_is_no_mouthing(self) -> None:
+        """A six-year-old who chews pencils writes with one; a four-year-old who does is judged as mouthing."""
+        for months, expected in ((76, "caution"), (50, "barred")):
+            child = Child(months, hand="right", mouthing="chews")
+            self.assertEqual(assess(THINGS["pony_bead"], child, Setting()).status, expected, months)
+        child = Child(76, hand="right", mouthing="chews")
+        pencil = assess(THINGS["pencil"], child, Setting("school", "room"))
+        self.assertEqual((pencil.status, [h.rule for h in pencil.hits][-1]), ("caution", "chewing"))
+        for activity in ("trace_the_route", "stub_drawing", "half_line_name"):
+            self.assertTrue(list(full_house(child).offers([ACTIVITIES[activity]])), activity)
+
     def test_a_mouth_is_kept_from_balloons_leaves_and_cartons(self) -> None:
         allowed = Child(50, mouthing="often", overrides=frozenset({"balloon"}))
         self.assertEqual(assess(THINGS["balloon"], allowed, Setting()).status, "barred")

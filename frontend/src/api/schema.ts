@@ -3070,7 +3070,7 @@ export interface components {
              * Mouthing
              * @enum {string}
              */
-            mouthing: "never" | "sometimes" | "often";
+            mouthing: "never" | "chews" | "sometimes" | "often";
             /**
              * Hand
              * @default not_settled
@@ -3326,7 +3326,7 @@ export interface components {
              * Mouthing
              * @enum {string}
              */
-            mouthing: "never" | "sometimes" | "often";
+            mouthing: "never" | "chews" | "sometimes" | "often";
             /**
              * Hand
              * @default not_settled
@@ -3528,7 +3528,7 @@ export interface components {
              * Mouthing
              * @enum {string}
              */
-            mouthing: "never" | "sometimes" | "often";
+            mouthing: "never" | "chews" | "sometimes" | "often";
             /**
              * Hand
              * @default not_settled

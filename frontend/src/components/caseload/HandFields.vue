@@ -18,6 +18,7 @@ defineProps<{ at: (field: string) => string }>()
     <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
       <el-radio-group v-model="child.mouthing">
         <el-radio-button value="never">Never</el-radio-button
+        ><el-radio-button value="chews">Chews sleeve or pencil</el-radio-button
         ><el-radio-button value="sometimes">Sometimes</el-radio-button
         ><el-radio-button value="often">Often</el-radio-button>
       </el-radio-group>
