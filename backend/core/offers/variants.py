@@ -179,6 +179,11 @@ def ask_of(activity: Activity, grade: tuple[int, ...]) -> Ask:
     return _the_same(activity, roles, needs, tags_of(activity, grade), _count_said(activity, grade))
 
 
+def loads_hands(activity: Activity, grade: tuple[int, ...]) -> bool:
+    """Whether a grade loads the joints of the hand, by what is done."""
+    return any(STEP_TAGS[tag].loads for tag in tags_of(activity, grade))
+
+
 def tries_for(ask: Ask, child: Child) -> int:
     """How many tries a set has for a child: what the grade says, else by age; half as many where a rule for this kind
     of work says so for one of the child's precautions.

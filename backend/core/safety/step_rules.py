@@ -22,6 +22,7 @@ KNIFE_ROOM_MONTHS = 72  # months (6 years): a blunt one on soft food; a sharp on
     COMMON,
     "weight on the hands with a wrist precaution, a fracture, a splint, pain or loose joints",
     halves=LAX,
+    loads=True,
 )
 def _weight_on_hands(c: Child) -> Iterator[Finding]:
     kinds: dict[PrecautionId, str] = {
@@ -80,7 +81,7 @@ def _walking(c: Child) -> Iterator[Finding]:
             yield Finding("caution", f"Walking, and this child has {words}.", "Walk beside the child.", "arms_reach")
 
 
-@rule("impact", "step", COMMON, "knocks and blows", watched=True)
+@rule("impact", "step", COMMON, "knocks and blows", watched=True, loads=True)
 def _impact(c: Child) -> Iterator[Finding]:
     kinds: dict[PrecautionId, str] = {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
     for precaution, words in kinds.items():
@@ -97,7 +98,7 @@ def _impact(c: Child) -> Iterator[Finding]:
     )
 
 
-@rule("catching", "step", COMMON, "catching a ball or a bag in the hands")
+@rule("catching", "step", COMMON, "catching a ball or a bag in the hands", loads=True)
 def _catching(c: Child) -> Iterator[Finding]:
     kinds: dict[PrecautionId, str] = {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
     for precaution, words in kinds.items():
@@ -108,7 +109,7 @@ def _catching(c: Child) -> Iterator[Finding]:
             return
 
 
-@rule("long_hold", "step", COMMON, "a hold of ten seconds or more", halves=LAX)
+@rule("long_hold", "step", COMMON, "a hold of ten seconds or more", halves=LAX, loads=True)
 def _long_hold(c: Child) -> Iterator[Finding]:
     if "pain" in c.precautions:
         yield Finding("barred", "A long hold, and this child has pain in the hand.", "Short holds with rests between.")
@@ -201,7 +202,7 @@ def _hot(c: Child) -> Iterator[Finding]:
     yield Finding("caution", "It is cooked or boiled first.", "An adult makes it beforehand and lets it cool.")
 
 
-@rule("stretched_band", "step", COMMON, "bands that snap back")
+@rule("stretched_band", "step", COMMON, "bands that snap back", loads=True)
 def _stretched_band(c: Child) -> Iterator[Finding]:
     yield Finding(
         "caution",
@@ -211,7 +212,14 @@ def _stretched_band(c: Child) -> Iterator[Finding]:
     )
 
 
-@rule("resistance", "step", COMMON, "resistance with pain, a recent fracture, a splint or loose joints", halves=LAX)
+@rule(
+    "resistance",
+    "step",
+    COMMON,
+    "resistance with pain, a recent fracture, a splint or loose joints",
+    halves=LAX,
+    loads=True,
+)
 def _over_resistance(c: Child) -> Iterator[Finding]:
     if c.precautions & {"pain", "fracture"}:
         yield Finding(
@@ -234,7 +242,11 @@ def _over_resistance(c: Child) -> Iterator[Finding]:
 
 
 @rule(
-    "firm_wringing", "step", COMMON, "firm wringing with a wrist precaution, a fracture, a splint, pain or loose joints"
+    "firm_wringing",
+    "step",
+    COMMON,
+    "firm wringing with a wrist precaution, a fracture, a splint, pain or loose joints",
+    loads=True,
 )
 def _firm_wringing(c: Child) -> Iterator[Finding]:
     if c.precautions & {"wrist_weight", "fracture", "pain", "splint", "joint_laxity"}:

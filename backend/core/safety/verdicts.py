@@ -44,6 +44,7 @@ class Rule:
                 bars is off a shared table. Where it is not, the hazard is in the child's own work with it
     watched  -- whether its caution, for a young child, wants an adult who watches that child alone
     halves   -- the precautions with which a set of such work has half the tries
+    loads    -- whether such work loads the joints of the hand: hands that are spared rest longer after it
     """
 
     id: str
@@ -56,6 +57,7 @@ class Rule:
     in_reach: bool = False
     watched: bool = False
     halves: frozenset[PrecautionId] = frozenset()
+    loads: bool = False
 
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
@@ -76,6 +78,7 @@ def rule(
     in_reach: bool | None = None,
     watched: bool = False,
     halves: frozenset[PrecautionId] = frozenset(),
+    loads: bool = False,
 ) -> Callable[[Callable[..., Iterator[Finding]]], Rule]:
     """Make a function a hazard rule: it yields findings, the decorator says whose they are.
 
@@ -88,7 +91,7 @@ def rule(
             raise ValueError(f"there are two rules {id!r}: give one of them another id")
         if (scope == "thing") != (in_reach is not None):
             raise ValueError(f"rule {id!r}: a rule of a thing, and no other, says whether it holds within reach")
-        RULES[id] = Rule(id, scope, source, about, overridable, find, always, bool(in_reach), watched, halves)
+        RULES[id] = Rule(id, scope, source, about, overridable, find, always, bool(in_reach), watched, halves, loads)
         return RULES[id]
 
     return register

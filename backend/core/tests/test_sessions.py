@@ -11,7 +11,7 @@ from core.ability import Estimate, SetEvidence, TaskSeen, chain, standing, updat
 from core.child import Child, overlay_for
 from core.library import ACTIVITIES
 from core.library.work import WORK
-from core.offers import UsableCupboard, Variant, difficulty, try_seconds, variants_of
+from core.offers import UsableCupboard, Variant, difficulty, loads_hands, try_seconds, variants_of
 from core.planner import Pace, PlannedBlock, plan_session, stand
 from core.planner.candidates import all_candidates
 from core.planner.candidates.suitability import own_task
@@ -125,6 +125,19 @@ class DoseTest(TestCase):
         _, sparing = self.dose(sparing=True)
         self.assertLess(sparing.most, usual.most)
         self.assertGreaterEqual(sparing.rest, 30)
+
+    @slow
+    def test_only_work_that_loads_the_joints_is_spared(self) -> None:
+        """A rest of half a minute after three scarves is for nobody."""
+        for precaution in ("joint_laxity", "pain"):
+            child = replace(FIVE, precautions=frozenset({precaution}))
+            rests: dict[bool, set[float]] = {True: set(), False: set()}
+            for c in all_candidates(request_for(child, everything())):
+                usual = c.activity.dose.rest
+                loads = loads_hands(c.activity, c.offer.variant.grade)
+                rests[loads].add(c.dose.rest - (max(usual, 30) if loads else usual))
+            self.assertEqual(rests[False], {0}, precaution)
+            self.assertEqual(rests[True], {0} if precaution == "joint_laxity" else set(), "pain bars what loads")
 
     def test_the_minutes_and_the_paper_follow_the_sets(self) -> None:
         request = request_for(FIVE, everything())

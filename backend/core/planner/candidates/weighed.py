@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from core.ability import Floats, chances_at
 from core.child import Part, Zone
-from core.offers import Offer, by_hand, try_seconds
+from core.offers import Offer, by_hand, loads_hands, try_seconds
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import NOWHERE, PLACE, Graded, padded, side_by_side
 from core.planner.candidates.suitability import OUTGROWN, TOO_DEMANDING, aims, minutes_of, own_task, plain_first
@@ -165,6 +165,7 @@ class Rated:
         strand = self.strands[at][self.at[i]]
         task = own_task(activity, strand, request) if self.part in ("daily", "main") else ""
         minutes = minutes_of(self.part, task, request)
+        sparing = request.child.spares_hands and loads_hands(activity, offer.variant.grade)
         return Candidate(
             activity,
             self.part,
@@ -176,7 +177,7 @@ class Rated:
             max(1, int(self.quality[i])) if task else int(self.quality[i]),
             self.zone,
             (w.weights[strand], *w.shared[at]),
-            dose_of(activity, offer, request.pace, minutes, sparing=request.child.spares_hands),
+            dose_of(activity, offer, request.pace, minutes, sparing),
             task,
             self.part in request.format.target_parts,
         )
