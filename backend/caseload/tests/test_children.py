@@ -46,7 +46,7 @@ class ChildTest(TestCase):
         for answer in (without, {**body, "mouthing": ""}):
             status, problem = self.api("post", "/children", answer)
             self.assertEqual((status, [f["field"] for f in problem["fields"]]), (422, ["mouthing"]))
-            self.assertRegex(problem["fields"][0]["remedy"], "Fill it in|Choose one: never, sometimes or often")
+            self.assertRegex(problem["fields"][0]["remedy"], "Fill it in|Choose one: never, chews, sometimes or often")
         self.assertFalse(Child.objects.filter(first_name="Nell").exists())
         with self.assertRaises(IntegrityError), transaction.atomic():
             Child.objects.create(clinic=self.lead.clinic, home=self.child.home, first_name="Nell", birth_date=TODAY)

@@ -22,7 +22,7 @@ from core.skills import STRANDS
 from testing.core_builders import CLINIC, everything, made_up_request, request_for
 from testing.tags import slow
 
-OWN_WORK_ONLY = {"food_policy", "force", "pull_apart", "texture", "skin", "splint", "shared"}
+OWN_WORK_ONLY = {"chewing", "food_policy", "force", "pull_apart", "texture", "skin", "splint", "shared"}
 """Rules whose hazard is in a child's own work with a thing: beside a neighbour's it harms nobody. Common practice."""
 
 

@@ -46,6 +46,9 @@ class FolderTest(TestCase):
         folder = TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.folder = Path(folder.name)
+        lists = TemporaryDirectory()  # of its own: a test that erases somebody may have run before
+        self.addCleanup(lists.cleanup)
+        self.enterContext(override_settings(ERASED_LIST=Path(lists.name) / "erased.jsonl"))
 
     def names(self) -> list[str]:
         return sorted(f.name for f in self.folder.iterdir())

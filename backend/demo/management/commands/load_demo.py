@@ -16,7 +16,7 @@ from clinic.models import Clinic, Member
 from cupboard.actions import add_item
 from demo.clinic_data import CHILDREN, CLINIC, HOMES, MEMBERS
 from demo.histories import add_demo_child, play, show_tasks, visit_weekly
-from shelf.actions import share
+from shelf.actions import questions_of, share, write_draft
 from shelf.files import take_in
 
 SEED = 20260
@@ -57,10 +57,13 @@ class Command(BaseCommand):
         self._own_library(lead)
 
     def _own_library(self, lead: Member) -> None:
-        """What the clinic made itself, from a file as any clinic exports it."""
+        """What the clinic made itself, from a file as any clinic exports it; the lead answers what its words ask."""
         file = json.loads(files("demo").joinpath("our_library.json").read_text("utf-8"))
         for entry in take_in(lead, file).begun:
-            share(lead, entry, entry.version)
+            values = entry.draft or {}
+            answers = {q.hazard: {"yes": False} for q in questions_of(entry.kind, values)}
+            kept = write_draft(lead, entry, {**values, "answers": answers}, entry.version) if answers else entry
+            share(lead, kept, kept.version)
 
     def _members(self, password: str) -> Member:
         clinic = Clinic.objects.create(name=CLINIC, is_demo=True)
