@@ -106,6 +106,7 @@ class WriteTest(FolderTest):
 
     def dumps(self) -> int:
         with connection.cursor() as cursor:
+            cursor.execute("select pg_stat_clear_snapshot()")  # else a transaction sees what it saw first
             here = "application_name = 'pg_dump' and datname = current_database()"
             cursor.execute(f"select count(*) from pg_stat_activity where {here}")
             return int(cursor.fetchone()[0])
