@@ -140,7 +140,7 @@ class OwnLibraryTest(BrowserTest):
         expect(asks).to_contain_text("“ribbon”: is it a cord, a strip or a loop longer than 30 cm")
         self.check_axe("the page of our own thing")
         asks.get_by_role("button", name="No").click()
-        page.get_by_text("cord: no (said maren)").wait_for()
+        page.get_by_text("said maren").wait_for()
         page.get_by_role("button", name="Share in the clinic").click()
         page.get_by_text("Version 1 is in use").wait_for()
         page.goto(f"/children/{self.child.pk}/stock")

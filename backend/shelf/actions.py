@@ -165,8 +165,7 @@ def checked(entry: OwnEntry, values: Mapping[str, Any]) -> Made:
     """Return what values make. Raises FieldErrors with everything that keeps them from being used, and with every
     question their words ask that is not answered.
     """
-    wrong: list[Issue | HazardQuestion] = [*all_issues(entry.kind, values, entry.belongs_to)]
-    wrong += questions_of(entry.kind, values)
+    wrong = [*all_issues(entry.kind, values, entry.belongs_to), *questions_of(entry.kind, values)]
     if wrong:
         raise FieldErrors([FieldError(i.at or "values", "", i.reason, i.remedy) for i in wrong])
     return made_of(entry, values)

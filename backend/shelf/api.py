@@ -42,7 +42,7 @@ class HazardQuestionOut(IssueOut):
 
 class OwnLine(Schema):
     """One own activity or thing in the list. about: what it is, in a line; ref: the id it is planned or stocked by;
-    number: of the version in use.
+    number: of the version in use; asks: how many questions its words ask are open, while which it is barred.
     """
 
     id: int
@@ -52,6 +52,7 @@ class OwnLine(Schema):
     ref: str
     number: int | None
     has_draft: bool
+    asks: int
     is_archived: bool
     copied_from: str
     changed_at: datetime
@@ -332,6 +333,7 @@ def _line(entry: OwnEntry) -> dict[str, Any]:
         "ref": (current.line if entry.kind == "thing" else current.ref) if current else "",
         "number": current.number if current else None,
         "has_draft": entry.draft is not None,
+        "asks": len(questions_of(entry.kind, queries.written(entry))),
         "is_archived": entry.is_archived,
         "copied_from": entry.copied_from,
         "changed_at": entry.changed_at,

@@ -10,6 +10,7 @@ from core.child import PARTS, Zones
 from core.drawing import ACTS, InputKind, draw
 from core.library import (
     ACTIVITIES,
+    HAZARD_WORDS,
     PROPERTY_WORDS,
     WORK,
     PropertyKind,
@@ -90,6 +91,7 @@ class OwnWords(Schema):
     works: list[WorkOut]
     acts: list[ActOut]
     tags: list[Named]
+    hazards: list[Named]
     marks: list[Named]
     measures: list[Named]
     parts: list[PartWords]
@@ -135,6 +137,7 @@ def _words() -> OwnWords:
             for _, a in sorted(ACTS.items())
         ],
         tags=[Named(id=k, name=r.about) for k, r in STEP_TAGS.items() if k != UNANSWERED],
+        hazards=[Named(id=h.id, name=h.what) for h in HAZARD_WORDS],
         marks=[Named(id=k, name=m.words) for k, m in MARKS.items()],
         measures=[
             *(Named(id=k, name=m.name) for k, m in MEASURED.items()),

@@ -23,7 +23,16 @@ precacheAndRoute(self.BUILT.map((url) => ({ url, revision: null })))
 cleanupOutdatedCaches()
 
 /* The newest page where the server answers, else the one kept: one page serves every address. */
-const shell = new NetworkFirst({ cacheName: PAGES, plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve(SHELL) }] })
+const isPage = (answer: Response): boolean => answer.ok && Boolean(answer.headers.get('Content-Type')?.includes('html'))
+const shell = new NetworkFirst({
+  cacheName: PAGES,
+  plugins: [
+    {
+      cacheKeyWillBeUsed: () => Promise.resolve(SHELL),
+      cacheWillUpdate: ({ response }) => Promise.resolve(isPage(response) ? response : null),
+    },
+  ],
+})
 registerRoute(new NavigationRoute(shell, { denylist: [/^\/api\//] }))
 
 self.addEventListener('install', (event) => {

@@ -81,9 +81,9 @@ _ALL = (
             "firm_wringing": "firm wringing",
         },
         cares={
-            "long_hold": "half as many tries in long holds, against resistance and with weight on the hands, which is "
-            "taken within arm's reach of an adult",
-            "weight_on_hands": "",
+            "long_hold": "half as many tries in long holds, against resistance and with weight on the hands, "
+            "with a rest between",
+            "weight_on_hands": "weight on the hands only within arm's reach",
             "resistance": "",
             "pain": "pain is asked before, during and after",
         },

@@ -18,6 +18,7 @@ from core.library.files import (
 )
 from core.library.gone import as_it_was
 from core.library.hazard_reading import HazardQuestion, hazard_questions
+from core.library.hazard_words import HAZARD_WORDS
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import own_activity, own_thing, thing_line
 from core.library.practice import has_practice, is_the_task
@@ -64,6 +65,7 @@ def line_of(activity_id: str) -> str:
 
 __all__ = [
     "ACTIVITIES",
+    "HAZARD_WORDS",
     "KITS",
     "PROPERTY_WORDS",
     "RECIPES",

@@ -3,7 +3,7 @@
 from collections.abc import Iterator, Mapping
 from typing import Annotated, Any
 
-from pydantic import Field
+from pydantic import Field, StrictBool
 
 from core.library.hazard_words import HAZARD_WORDS, HazardWords
 from core.library.source import Source, one_of_known
@@ -13,9 +13,9 @@ HazardId = Annotated[str, one_of_known(lambda: GROUPS, "This hazard")]
 
 
 class AnswerSource(Source):
-    """Yes or no, and who said so on which day; both are empty in values that nobody keeps yet."""
+    """Yes or no, who answered and when; who and when are empty until the answer is saved."""
 
-    yes: bool
+    yes: StrictBool
     by: str = Field("", max_length=80)
     on: str = Field("", pattern=r"^(\d{4}-\d{2}-\d{2})?$")
 

@@ -9,30 +9,27 @@ import unicodedata
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from functools import cache
-from typing import Any, Literal
+from typing import Any
 
 from core.library.files import blank, shipped_activities, shipped_things
 from core.library.hazard_words import HAZARD_WORDS, HazardWords
+from core.library.source import Issue
 from core.library.work import WORK
 
-Kind = Literal["activity", "thing"]
 READ = frozenset(
     {"name", "one", "many", "instead", "does", "steps", "setup", "say", "counts_when", "why", "tidy", "posture", "stop"}
-    | {"cues", "words", "tell", "grip", "themes", "notes", "at_home"}
+    | {"cues", "words", "tell", "grip", "themes"}
 )  # the fields that hold words somebody wrote
 TYPED_LETTERS = 5  # from this length on a word one letter off is taken for the word
 LISTED_ONLY = frozenset(h.id for h in HAZARD_WORDS if h.sets)  # in an activity: judged as one of its things alone
 
 
 @dataclass(frozen=True)
-class HazardQuestion:
-    """One thing to be answered before an entry is shared: at which field, what is asked, and the word that asked it."""
+class HazardQuestion(Issue):
+    """What has to be answered before an entry is shared: what an answer is kept under, and the word that asked."""
 
-    at: str
     hazard: str
     word: str
-    reason: str
-    remedy: str
 
 
 def hazard_questions(kind: str, values: Mapping[str, Any]) -> Iterator[HazardQuestion]:
@@ -53,28 +50,27 @@ def hazard_questions(kind: str, values: Mapping[str, Any]) -> Iterator[HazardQue
                 continue
             answer = answers.get(hazard.id)
             said = answer.get("yes") if isinstance(answer, dict) else None
-            if said is False or (said and not _wants_more(hazard, kind)):
+            if said is False or (said is True and not _wants_more(hazard, kind)):
                 continue
             asked.add(hazard.id)
             yield _question(kind, at, hazard, word, said is True)
 
 
 def _question(kind: str, at: str, hazard: HazardWords, word: str, is_yes: bool) -> HazardQuestion:
+    what = hazard.what.partition(", or ")[0]
+    remedy = "Answer yes or no."
     if is_yes and kind == "thing":
-        reason, remedy = (
-            f"“{word}”: how long it is decides.",
-            "Give how long it is as a cord, or how far round its loop.",
-        )
+        reason, remedy = f"“{word}”: how long it is decides.", "Give its length as a cord, or the way round its loop."
     elif is_yes:
-        reason = f"“{word}”: it comes with something that is {hazard.what.split(',')[0]}."
+        reason = f"“{word}”: something in it is {what}."
         remedy = "Add it to the things it needs, so that it is judged as one, or write it without."
-    elif kind == "thing" or hazard.id not in LISTED_ONLY:
-        it = "it" if kind == "thing" else "any of it"
-        reason, remedy = f"“{word}”: is {it} {hazard.what}?", "Answer yes or no."
+    elif kind == "thing":
+        reason = f"“{word}”: is it {hazard.what}?"
+    elif hazard.id in LISTED_ONLY:
+        reason = f"“{word}”: is there anything, not listed among its things, that is {what}?"
     else:
-        reason = f"“{word}”: is there anything, not listed among its things, that is {hazard.what.split(',')[0]}?"
-        remedy = "Answer yes or no."
-    return HazardQuestion(at, hazard.id, word, reason, remedy)
+        reason = f"“{word}”: is any of it {hazard.what}?"
+    return HazardQuestion(at, reason, remedy, hazard.id, word)
 
 
 def _wants_more(hazard: HazardWords, kind: str) -> bool:
@@ -122,7 +118,7 @@ def _texts(value: Any, at: str = "", is_words: bool = False) -> Iterator[tuple[s
 
 
 def _spoken(text: str) -> Iterator[tuple[HazardWords, str]]:
-    """The hazards a text speaks of, each with the word it says so by."""
+    """The hazards a text speaks of, each with the word that does."""
     tokens = _tokens(text)
     for i, token in enumerate(tokens):
         for word in _meant(token):
@@ -166,6 +162,8 @@ def _stems() -> Mapping[str, frozenset[str]]:
 def _forms(word: str) -> Iterator[str]:
     """A word as it is inflected: plural, and what is done, in both spellings."""
     yield word
+    if word.endswith("fe"):
+        yield f"{word[:-2]}ves"
     base = word[:-1] if word.endswith(("e", "y")) else word
     ends = ("s", "es", "d", "ed", "ing", "er", "ers", "y", "ies", "ied", "n")
     yield from (stem + end for stem in {word, base, word + word[-1]} for end in ends)

@@ -1,7 +1,7 @@
 """The words that speak of a hazard, as people write them: stems, phrases and what each makes one ask.
 
-Some 190 words in groups. Common practice in what is dangerous to a child, no source. A word here never bars anything:
-it asks, and the answer does (`hazard_reading.py`).
+Over 300 words and phrases in groups. Common practice in what is dangerous to a child, no source. A word here never
+bars anything: it asks, and the answer does (`hazard_reading.py`).
 """
 
 from dataclasses import dataclass
@@ -66,20 +66,25 @@ HAZARD_WORDS = (
     _group(
         "sharp",
         "sharp or prickly, or does something sharp come with it",
-        "blade, razor, scalpel, knife, knives, cutter, craft knife, needle, pin, drawing pin, thumbtack, tack, staple, "
-        "nail, screw, skewer, thorn, splinter, sharp, sharpener, shard, saw, chisel, scissor, shears, "
-        "skewers, dart",
+        "sharp, razor, scalpel, craft knife, carving knife, needle, pin, drawing pin, thumbtack, tack, staple, nail, "
+        "screw, skewer, thorn, splinter, sharpener, shard, saw, chisel, shears, dart",
         "sharp",
         figures="pointed",
-        forms="blade knife tack",
+        forms="sharpener tack",
+    ),
+    _group(
+        "blade",
+        "a blade, or has it one",
+        "blade, knife, cutter, scissor",
+        "sharp",
+        forms="blade knife",
         tags="cutting_tool knife",
     ),
     _group(
         "hard_food",
         "round, hard or slippery food",
-        "nut, peanut, almond, cashew, hazelnut, popcorn, grape, cherry tomato, cherry, olive, hard sweet, "
-        "boiled sweet, "
-        "sweet, candy, candies, toffee, lollipop, marshmallow, jelly cube, sausage, hot dog, raw carrot, blueberry",
+        "nut, peanut, almond, cashew, hazelnut, popcorn, grape, cherry tomato, cherry, olive, hard sweet, sweet, "
+        "candy, toffee, lollipop, marshmallow, jelly cube, sausage, hot dog, raw carrot, blueberry",
         "round_hard_food",
         figures="dissolves",
     ),
@@ -99,10 +104,8 @@ HAZARD_WORDS = (
     _group(
         "cord",
         "a cord, a strip or a loop longer than 30 cm, or has it one",
-        "string, rope, cord, ribbon, lace, scarf, scarves, lanyard, strap, belt, leash, lead, wire, cable, "
-        "chain, elastic, "
-        "yarn, thread, twine, fishing line, washing line, noose, loop, lasso, bandage, stocking, tights, "
-        "dressing gown",
+        "string, rope, cord, ribbon, lace, scarf, scarves, lanyard, strap, belt, leash, lead, wire, cable, chain, "
+        "elastic, yarn, thread, twine, fishing line, washing line, loop, bandage, stocking, tights, dressing gown",
         "cord_mm",
         figures="loop_mm",
         forms="cord strap bow tape",
@@ -115,21 +118,19 @@ HAZARD_WORDS = (
     _group(
         "heat",
         "hot, or used with something hot",
-        "hot, heat, heated, boil, boiling, scald, glue gun, soldering, iron, oven, stove, hob, kettle, "
-        "candle, flame, fire, "
-        "match, lighter, sparkler, steam, microwave, hair dryer, toaster, grill, melt",
-        tags="hot",
+        "hot, heat, boil, scald, glue gun, soldering, iron, oven, stove, hob, kettle, candle, flame, fire, match, "
+        "lighter, sparkler, steam, microwave, hair dryer, toaster, grill, melt",
     ),
     _group(
         "height",
         "to climb or to stand on",
-        "ladder, stepladder, climb, roof, balcony, windowsill, window sill, stool, stand on, up a tree, bunk, "
-        "top shelf",
+        "ladder, stepladder, climb, roof, balcony, windowsill, window sill, stool, stand on, up tree, bunk, top shelf",
     ),
     _group(
         "round_neck",
         "worn round the neck, over the head or to bed",
-        "necklace, neck, throat, bib, round head, over head, over face, blindfold, to bed, in bed, asleep, cot, pram",
+        "necklace, neck, noose, lasso, throat, bib, round head, over head, over face, blindfold, to bed, in bed, "
+        "asleep, cot, pram",
     ),
     _group(
         "deep_water",
@@ -148,23 +149,20 @@ HAZARD_WORDS = (
         "chemical",
         "cleaning stuff, medicine, poison or strong glue, or did it hold any",
         "detergent, pod, bleach, cleaner, disinfectant, dishwasher, washing powder, laundry, drain, acid, lye, borax, "
-        "ammonia, turpentine, petrol, paraffin, solvent, thinner, superglue, super glue, epoxy, pesticide, "
-        "weed killer, "
+        "ammonia, turpentine, petrol, paraffin, solvent, thinner, super glue, epoxy, pesticide, weed killer, "
         "antifreeze, poison, poisonous, toxic, medicine, tablet, pill, vitamin, nicotine, vape, alcohol, sanitiser, "
-        "sanitizer, nail varnish, perfume, essential oil, mothball, berry, berries, mushroom, toadstool, ivy, "
-        "foxglove",
+        "sanitizer, nail varnish, perfume, essential oil, mothball, berry, mushroom, toadstool, ivy, foxglove",
     ),
     _group(
         "power_tool",
         "run from the mains, or a power tool",
-        "drill, power tool, sander, blender, mixer, grinder, sewing machine, socket, mains, plug in, plug, "
-        "extension lead, "
-        "electric, shredder, lawn mower, jigsaw blade",
+        "drill, power tool, sander, blender, mixer, grinder, sewing machine, socket, mains, plug, extension lead, "
+        "electric, shredder, lawn mower",
     ),
     _group(
         "shut_in",
         "something a child can get into and be shut in",
-        "fridge, freezer, tumble dryer, washing machine, toy chest, suitcase, wardrobe, hide in, hides inside, trunk, "
+        "fridge, freezer, tumble dryer, washing machine, toy chest, suitcase, wardrobe, hide in, hide inside, trunk, "
         "get inside, climb into",
     ),
     _group(
@@ -175,6 +173,6 @@ HAZARD_WORDS = (
     _group(
         "thrown",
         "hard, and thrown or swung",
-        "throw, thrown, throws, hurl, fling, swing, kick, hit, smash, catapult, slingshot",
+        "throw, hurl, fling, swing, kick, hit, smash, catapult, slingshot",
     ),
 )

@@ -17,7 +17,7 @@ _NAMED = {
     ),
     "height": (
         "climbing, or standing on something",
-        "The child climbs or stands on something: a fall.",
+        "The child climbs or stands on something, and may fall.",
         "Feet on the floor; hang or lay the thing where the child reaches it.",
     ),
     "round_neck": (
@@ -32,7 +32,7 @@ _NAMED = {
     ),
     "running": (
         "running or racing with something in the hand",
-        "Running with something in the hand: a fall drives it in.",
+        "Running with something in the hand: a fall drives it into mouth or eye.",
         "Carry it walking, or across the table.",
     ),
     "traffic": ("at a road or among vehicles", "At a road or among vehicles.", "Indoors, or behind a closed gate."),

@@ -3,7 +3,8 @@
 The id of a rule is the tag an activity or a grade carries; those that always speak need none.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
+from types import MappingProxyType
 
 from core.child import Child, PrecautionId
 from core.safety.verdicts import COMMON, MEMORY, Finding, rule
@@ -13,6 +14,9 @@ SCISSORS_ROOM_MONTHS = 54  # months (4½ years): round-ended ones in a class, on
 SCISSORS_ROOM_RUNG = 3.0  # cuts forward along a strip; common practice
 SCISSORS_OLD_MONTHS = 120  # months (10 years): an adult in the room will do whatever was seen; from memory
 LAX = frozenset[PrecautionId]({"joint_laxity"})
+HURT: Mapping[PrecautionId, str] = MappingProxyType(
+    {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
+)
 KNIFE_ROOM_MONTHS = 72  # months (6 years): a blunt one on soft food; a sharp one has a rule of its own; from memory
 
 
@@ -81,15 +85,16 @@ def _walking(c: Child) -> Iterator[Finding]:
             yield Finding("caution", f"Walking, and this child has {words}.", "Walk beside the child.", "arms_reach")
 
 
+def _hurt(c: Child) -> str:
+    """Why a hand must take no knock, in words; empty where it may."""
+    return next((words for precaution, words in HURT.items() if precaution in c.precautions), "")
+
+
 @rule("impact", "step", COMMON, "knocks and blows", watched=True, loads=True)
 def _impact(c: Child) -> Iterator[Finding]:
-    kinds: dict[PrecautionId, str] = {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
-    for precaution, words in kinds.items():
-        if precaution in c.precautions:
-            yield Finding(
-                "barred", f"Knocks go into the hand, and this child has {words}.", "Press instead of hitting."
-            )
-            return
+    if hurt := _hurt(c):
+        yield Finding("barred", f"Knocks go into the hand, and this child has {hurt}.", "Press instead of hitting.")
+        return
     yield Finding(
         "caution",
         "Hammering: fingers and eyes.",
@@ -100,13 +105,8 @@ def _impact(c: Child) -> Iterator[Finding]:
 
 @rule("catching", "step", COMMON, "catching a ball or a bag in the hands", loads=True)
 def _catching(c: Child) -> Iterator[Finding]:
-    kinds: dict[PrecautionId, str] = {"pain": "pain in the hand", "fracture": "a recent fracture or surgery"}
-    for precaution, words in kinds.items():
-        if precaution in c.precautions:
-            yield Finding(
-                "barred", f"A catch jars the hand, and this child has {words}.", "Roll it along the table instead."
-            )
-            return
+    if hurt := _hurt(c):
+        yield Finding("barred", f"A catch jars the hand, and this child has {hurt}.", "Roll it on the table instead.")
 
 
 @rule("long_hold", "step", COMMON, "a hold of ten seconds or more", halves=LAX, loads=True)

@@ -293,7 +293,7 @@ def _raw(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.raw and c.mouths:
         yield Finding(
             "barred",
-            f"{m.name} must not be tasted raw, and this child mouths things.",
+            f"{m.name} must not be tasted, and this child mouths things.",
             "Use a thing that is too big to mouth.",
         )
 

@@ -6,7 +6,7 @@ from typing import Any
 from unittest import TestCase
 
 from core.child import Child, Setting
-from core.library import ACTIVITIES, THINGS, activity_as_written, blank, hazard_questions, own_thing
+from core.library import ACTIVITIES, THINGS, activity_as_written, blank, hazard_questions, issues, own_thing
 from core.library.files import shipped_things
 from core.library.own import own_activity
 from core.library.work import WORK
@@ -88,6 +88,26 @@ class AskedTest(TestCase):
         question = next(hazard_questions("activity", activity("steps", "Reach over the hot iron.")))
         self.assertEqual((question.at, question.word), ("steps.2", "hot"))
 
+    def test_scissors_or_a_string_among_the_things_hide_no_other_hazard(self) -> None:
+        for kind, words, hazard in (
+            ("snip", "Push the needle through the paper.", "sharp"),
+            ("snip", "Cut it with the sharp kitchen knife.", "sharp"),
+            ("lace", "Make a noose with the end.", "round_neck"),
+        ):
+            self.assertIn(hazard, self.asked("activity", activity("steps", words, kind)), words)
+        self.assertNotIn("blade", self.asked("activity", activity("steps", "Close the blades on it.", "snip")))
+        made_first = activity("steps", "Press it flat with the warm iron.") | {"tags": ["hot"]}
+        self.assertIn("heat", self.asked("activity", made_first), "what an adult cooks beforehand is another matter")
+
+    def test_every_question_is_a_whole_sentence(self) -> None:
+        for words in ("Eat a grape.", "Take the needle.", "Tie the rope.", "Hold the magnet."):
+            (question,) = hazard_questions("activity", activity("steps", words))
+            self.assertRegex(
+                question.reason, r"^“\w+”: is there anything, not listed among its things, that is .{9,}\?$"
+            )
+        grape = next(hazard_questions("activity", activity("steps", "Eat a grape.")))
+        self.assertTrue(grape.reason.endswith("that is round, hard or slippery food?"), grape.reason)
+
     def test_nothing_is_asked_of_what_the_library_says_itself(self) -> None:
         for activity_id in ACTIVITIES:
             self.assertEqual(self.asked("activity", activity_as_written(activity_id)), set(), activity_id)
@@ -118,6 +138,12 @@ class AnsweredTest(TestCase):
             values = thing("Magnetic marbles", answers={"magnet": {"yes": answer}})
             self.assertEqual([q.hazard for q in hazard_questions("thing", values)], [])
             self.assertEqual(own_thing(values, "test").strong_magnet, answer)
+
+    def test_only_a_plain_yes_or_no_is_an_answer(self) -> None:
+        for odd in ("no", 1, None, "perhaps"):
+            values = thing("Magnetic marbles", answers={"magnet": {"yes": odd}})
+            self.assertEqual([q.hazard for q in hazard_questions("thing", values)], ["magnet"], odd)
+            self.assertTrue(issues({**values, "id": "own"}, False), odd)
 
     def test_what_is_answered_yes_is_barred(self) -> None:
         sure, near = Child(110, mouthing="never"), Setting("clinic", "arms_reach")

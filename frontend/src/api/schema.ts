@@ -3919,7 +3919,7 @@ export interface components {
         /**
          * OwnLine
          * @description One own activity or thing in the list. about: what it is, in a line; ref: the id it is planned or stocked by;
-         *     number: of the version in use.
+         *     number: of the version in use; asks: how many questions its words ask are open, while which it is barred.
          */
         OwnLine: {
             /** Id */
@@ -3939,6 +3939,8 @@ export interface components {
             number: number | null;
             /** Has Draft */
             has_draft: boolean;
+            /** Asks */
+            asks: number;
             /** Is Archived */
             is_archived: boolean;
             /** Copied From */
@@ -4018,6 +4020,8 @@ export interface components {
             number: number | null;
             /** Has Draft */
             has_draft: boolean;
+            /** Asks */
+            asks: number;
             /** Is Archived */
             is_archived: boolean;
             /** Copied From */
@@ -4449,6 +4453,8 @@ export interface components {
             acts: components["schemas"]["ActOut"][];
             /** Tags */
             tags: components["schemas"]["Named"][];
+            /** Hazards */
+            hazards: components["schemas"]["Named"][];
             /** Marks */
             marks: components["schemas"]["Named"][];
             /** Measures */

@@ -25,7 +25,7 @@ it('asks first where activities are left, and ends every run of the table on the
   expect(router.currentRoute.value.name).toBe('results')
 })
 
-it('ends nothing while a tap could not be sent, and says so', async () => {
+it('ends no run while a tap could not be sent, and says why', async () => {
   const calls = answers(ROUTES)
   const { got } = await used(() => useRunEnd(['r1'], [table([], false)]))
   await got.finish()

@@ -129,6 +129,7 @@ function takeLibrary(field: string, value: unknown): void {
             :model-value="(values.answers ?? {}) as Record<string, Answer>"
             :looked="looked"
             :kept="entry.values"
+            :hazards="words?.hazards ?? []"
             :may="may"
             @update:model-value="values.answers = $event"
           />

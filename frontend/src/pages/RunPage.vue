@@ -33,7 +33,7 @@ onMounted(() => void wake.request('screen').catch(() => undefined))
 
 const at = ref(0)
 const { block, tally, help, helpFirst, inSet, paused, hand, grade, rest, said, took } = useRunBlock(table, at)
-const { left, of, asks, error: notEnded, finish } = useRunEnd([runId], [table])
+const { left, of, asks, busy, error: notEnded, finish } = useRunEnd([runId], [table])
 const leftThumb = ref(false)
 const led = ref(false)
 const { over, busy: choosing, error: notChosen, more } = useLook(runId, run, flush)
@@ -110,7 +110,7 @@ function skip(blockId: string): void {
       <PlainButton @click="leftThumb = !leftThumb">
         {{ leftThumb ? 'Right thumb' : 'Left thumb' }}
       </PlainButton>
-      <PlainButton main @click="finish">Finish</PlainButton>
+      <PlainButton main :disabled="busy" @click="finish">Finish</PlainButton>
     </header>
     <RunAlerts class="alerts" :alerts="run.alerts" />
     <EarlyEnd v-if="asks" :left="left" :of="of" @on="asks = false" @end="finish" />

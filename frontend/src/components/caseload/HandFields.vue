@@ -15,13 +15,23 @@ defineProps<{ at: (field: string) => string }>()
         ><el-radio-button value="not_settled">Not settled</el-radio-button>
       </el-radio-group>
     </el-form-item>
-    <el-form-item label="Puts things in the mouth" :error="at('mouthing')">
+    <el-form-item class="wide" label="Puts things in the mouth" :error="at('mouthing')">
       <el-radio-group v-model="child.mouthing">
-        <el-radio-button value="never">Never</el-radio-button
-        ><el-radio-button value="chews">Chews sleeve or pencil</el-radio-button
+        <el-radio-button value="never">Never</el-radio-button><el-radio-button value="chews">Chews</el-radio-button
         ><el-radio-button value="sometimes">Sometimes</el-radio-button
         ><el-radio-button value="often">Often</el-radio-button>
       </el-radio-group>
+      <p class="soft small hint">Chews: sleeve or pencil only. Under five that counts as sometimes.</p>
     </el-form-item>
   </div>
 </template>
+
+<style scoped>
+.wide {
+  grid-column: 1 / -1;
+}
+.hint {
+  flex-basis: 100%;
+  line-height: 1.4;
+}
+</style>

@@ -7,9 +7,16 @@ import { placeWords } from '@/logic/words'
  * What the words of an entry ask of hazards, with yes and no; and what was answered, by whom. Answers are kept in the
  * values that are being written, signed by the server.
  */
-const { kept } = defineProps<{ looked: Looked | undefined; kept: OwnEntry['values']; may: boolean }>()
+const { kept, hazards } = defineProps<{
+  looked: Looked | undefined
+  kept: OwnEntry['values']
+  hazards: { id: string; name: string }[]
+  may: boolean
+}>()
 const given = defineModel<Record<string, Answer>>({ required: true })
 const who = (hazard: string): string => ((kept.answers ?? {}) as Record<string, Answer>)[hazard]?.by ?? ''
+
+const asked = (hazard: string): string => hazards.find((h) => h.id === hazard)?.name ?? hazard
 
 function answer(hazard: string, yes: boolean): void {
   given.value = { ...given.value, [hazard]: { yes } }
@@ -35,9 +42,9 @@ function takeBack(hazard: string): void {
   </section>
   <ul v-if="Object.keys(given).length" class="small answered">
     <li v-for="(a, hazard) in given" :key="hazard">
-      <strong>{{ String(hazard).replaceAll('_', ' ') }}</strong>:
-      {{ a.yes ? 'yes, and the hazard rules judge it so' : 'no'
-      }}<template v-if="who(String(hazard))"> (said {{ who(String(hazard)) }})</template> {{ ' '
+      Is it {{ asked(String(hazard)) }}? <strong>{{ a.yes ? 'Yes' : 'No' }}</strong><template v-if="who(String(hazard))"
+        >, said {{ who(String(hazard)) }}</template
+      ><template v-if="a.yes">: the safety rules go by it</template>. {{ ' '
       }}<PlainButton v-if="may" class="again" @click="takeBack(String(hazard))">ask again</PlainButton>
     </li>
   </ul>
@@ -50,8 +57,11 @@ function takeBack(hazard: string): void {
   align-items: center;
   justify-content: space-between;
 }
+section,
 .answered {
-  margin: 0;
+  margin: 0 0 var(--gap-3);
+}
+.answered {
   padding-left: 18px;
 }
 .yes-no {

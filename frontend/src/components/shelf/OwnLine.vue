@@ -21,6 +21,9 @@ const { entry } = defineProps<{ entry: Schemas['OwnLine']; picture: string | und
           }}{{ entry.copied_from ? ', from a copy' : '' }}</span
         >
       </span>
+      <span v-if="entry.asks" class="tag caution"
+        >{{ entry.asks === 1 ? '1 question' : `${entry.asks} questions` }} to answer</span
+      >
       <span v-if="entry.has_draft && entry.number" class="tag caution">unshared changes</span>
       <span v-else-if="!entry.number" class="tag caution">not shared</span>
     </RouterLink>

@@ -93,6 +93,7 @@ describe('a file', () => {
 })
 
 describe('what an entry’s words ask', () => {
+  const hazards = [{ id: 'magnet', name: 'a strong magnet' }]
   const question = {
     at: 'name',
     hazard: 'magnet',
@@ -103,13 +104,19 @@ describe('what an entry’s words ask', () => {
   const looked = { issues: [], questions: [question], advice: [], activity: null, thing: null }
 
   it('is answered with yes or no, and shown with who said it', async () => {
-    const asks = shown(HazardAsks, { looked, kept: {}, may: true, modelValue: {} })
+    const asks = shown(HazardAsks, { looked, kept: {}, hazards, may: true, modelValue: {} })
     await button(asks, 'No').trigger('click')
     expect(asks.emitted('update:modelValue')).toEqual([[{ magnet: { yes: false } }]])
     const answered = { magnet: { yes: false, by: 'Maren', on: '2026-03-02' } }
     const none = { ...looked, questions: [] }
-    const after = shown(HazardAsks, { looked: none, kept: { answers: answered }, may: true, modelValue: answered })
-    expect(after.text()).toContain('magnet: no (said Maren)')
+    const after = shown(HazardAsks, {
+      looked: none,
+      kept: { answers: answered },
+      hazards,
+      may: true,
+      modelValue: answered,
+    })
+    expect(after.text()).toContain('Is it a strong magnet? No, said Maren.')
     await button(after, 'ask again').trigger('click')
     expect(after.emitted('update:modelValue')).toEqual([[{}]])
   })
