@@ -1,7 +1,7 @@
 """Adding and changing children, and setting a starting rung."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from datetime import date
+from datetime import date, timedelta
 from typing import Any, NamedTuple
 from uuid import UUID
 
@@ -16,7 +16,7 @@ from clinic.models import Member
 from core import ability
 from core.ability import Estimate, TaskSeen
 from core.child import CHOICES as POLICIES
-from core.child import Place, Supervision
+from core.child import LONGEST_DAYS, Place, Supervision, Watched
 from core.planner import Pace
 from core.recording import Met
 from core.safety import RULES
@@ -200,19 +200,53 @@ def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> 
 
 
 @acting("child.override_hazard")
-def override_hazard(member: Member, child: Child, rule: str, reason: str) -> Done[Child]:
-    """Allow what a rule calls overridable, with the reason kept on the record. Raises FieldError otherwise."""
-    if rule not in RULES or not RULES[rule].overridable:
-        raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", "Choose something it allows.")
+def override_hazard(
+    member: Member, child: Child, rule: str, reason: str, review_on: date, watched: Watched, on: date
+) -> Done[Child]:
+    """Allow this child what a rule bars, with the reason, who allows it, and the last day it holds; again to renew it.
+
+    Raises FieldError for a rule nobody may override, a reason too short or a day that can't be.
+    """
+    if rule not in RULES:
+        raise FieldError("rule", rule, f"There is no rule {rule!r}.", "Choose one that bars something.")
+    if fixed := RULES[rule].fixed:
+        raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", f"It is {fixed}.")
     if len(reason.strip()) < 10:
         raise FieldError(
             "reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why."
         )
+    if not on < review_on <= on + timedelta(days=LONGEST_DAYS):
+        raise FieldError(
+            "review_on",
+            review_on.isoformat(),
+            "An override is looked at again within a year.",
+            "Choose a day after today and within a year.",
+        )
     now = Child.objects.select_for_update().get(pk=child.pk)
-    now.overrides = {**now.overrides, rule: reason.strip()}
+    kept = {
+        "reason": reason.strip(),
+        "on": on.isoformat(),
+        "review_on": review_on.isoformat(),
+        "watched": watched,
+        "by": member.name,
+    }
+    now.overrides = {**now.overrides, rule: kept}
     now.version += 1
     now.save(update_fields=["overrides", "version"])
-    return Done(now, now, now.pk, {"rule": rule, "reason": reason.strip()})
+    return Done(now, now, now.pk, {"rule": rule, **kept})
+
+
+@acting("child.withdraw_override")
+def withdraw_override(member: Member, child: Child, rule: str) -> Done[Child]:
+    """Let a rule bar again for this child. Raises FieldError where it was not overridden."""
+    now = Child.objects.select_for_update().get(pk=child.pk)
+    if rule not in now.overrides:
+        raise FieldError("rule", rule, "That is not allowed as it is.", "Nothing to do: it is barred.")
+    before = now.overrides[rule]
+    now.overrides = {other: kept for other, kept in now.overrides.items() if other != rule}
+    now.version += 1
+    now.save(update_fields=["overrides", "version"])
+    return Done(now, now, now.pk, {"rule": rule, "was": before})
 
 
 @acting("child.note_mouthing")

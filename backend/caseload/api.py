@@ -1,5 +1,7 @@
 """Children: read, add, change, set a starting rung; and the homes they live in."""
 
+from datetime import timedelta
+
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
@@ -9,13 +11,14 @@ from caseload.checks import FieldError
 from caseload.everyday import MeetingIn, TaskIn
 from caseload.facts import age_months
 from caseload.models import Home
-from caseload.schemas import ChildOut, FoundChild, NewChild, Override, ProfileEdit, SeenRung
+from caseload.schemas import ChildOut, FoundChild, NewChild, OverrideIn, ProfileEdit, SeenRung
 from caseload.shown import child_out
 from clinic.actions import log
 from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from core.ability import TaskSeen
+from core.child import REVIEW_DAYS
 from core.recording import Met
 
 router = Router(tags=["caseload"])
@@ -110,9 +113,18 @@ def note_meeting(request: HttpRequest, child_id: int, body: MeetingIn) -> ChildO
 
 
 @router.post("/children/{child_id}/overrides", response={200: ChildOut, **REFUSED})
-def override_hazard(request: HttpRequest, child_id: int, body: Override) -> ChildOut:
-    """Allow what a rule calls overridable, with the reason kept."""
-    who = member(request)
+def override_hazard(request: HttpRequest, child_id: int, body: OverrideIn) -> ChildOut:
+    """Allow this child what a rule bars, with the reason kept, until a day; again to renew it."""
+    who, today = member(request), timezone.localdate()
     child = queries.child_for(who, child_id)
-    actions.override_hazard(who, child, body.rule, body.reason)
+    until = body.review_on or today + timedelta(days=REVIEW_DAYS)
+    actions.override_hazard(who, child, body.rule, body.reason, until, body.watched, today)
+    return child_out(queries.child_for(who, child_id))
+
+
+@router.delete("/children/{child_id}/overrides/{rule}", response={200: ChildOut, **REFUSED})
+def withdraw_override(request: HttpRequest, child_id: int, rule: str) -> ChildOut:
+    """Let a rule bar again for this child."""
+    who = member(request)
+    actions.withdraw_override(who, queries.child_for(who, child_id), rule)
     return child_out(queries.child_for(who, child_id))

@@ -10,9 +10,10 @@ from clinic.models import Clinic
 from core import ability
 from core.ability import Estimate, TaskSeen, TaskStanding, standing
 from core.child import Child as Facts
-from core.child import Hand, Setting, Zone, Zones, known_precautions
+from core.child import Hand, Override, Setting, Zone, Zones, holding, known_precautions
 from core.planner import Pace
 from core.recording import AS_SHIPPED, ApproachKind, ApproachStanding, Learned, Met, approach_standing
+from core.safety import RULES
 
 DAYS_PER_MONTH = 365.2425 / 12
 
@@ -44,7 +45,8 @@ def facts_of(child: Child, on: date) -> Facts:
         attention_minutes=child.attention_minutes,
         force_limit_newton=child.force_limit_newton,
         food_as_material=child.food_as_material,
-        overrides=frozenset(child.overrides),
+        overrides=holding(overrides_of(child), on, "arms_reach"),
+        overrides_in_room=holding(overrides_of(child), on, "room"),
         prompt_policy=child.prompt_policy,
         grip_policy=child.grip_policy,
         lace_method=child.lace_method,
@@ -57,6 +59,17 @@ def facts_of(child: Child, on: date) -> Facts:
         favourites=frozenset(child.favourites),
         own_cues=tuple(child.own_cues.items()),
     )
+
+
+def overrides_of(child: Child) -> list[Override]:
+    """What a therapist allowed this child although a rule bars it, whether it still holds or not; by rule."""
+    return [
+        Override(
+            rule, o["reason"], date.fromisoformat(o["on"]), date.fromisoformat(o["review_on"]), o["watched"], o["by"]
+        )
+        for rule, o in sorted(child.overrides.items())
+        if rule in RULES
+    ]
 
 
 def skill_hand(child: Child) -> Hand:

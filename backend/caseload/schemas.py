@@ -21,6 +21,7 @@ from core.child import (
     Side,
     SpeedPolicy,
     Supervision,
+    Watched,
 )
 from core.materials import Texture
 
@@ -76,6 +77,22 @@ class StrandOut(Schema):
     seen_rung: int | None
 
 
+class OverrideOut(Schema):
+    """A hazard rule a therapist overrides for a child: what it is about, why, since when, by whom; its last day, and
+    whether it comes up for review.
+    """
+
+    rule: str
+    about: str
+    reason: str
+    on: date
+    review_on: date
+    watched: Watched
+    by: str
+    due: bool
+    holds: bool
+
+
 class ChildOut(Profile):
     """A child with everything the page shows. alerts: what to keep in sight; wanted_rungs: the highest rung of each
     strand that a wanted task requires.
@@ -94,7 +111,7 @@ class ChildOut(Profile):
     care: Care
     closed_on: date | None
     closing_words: str
-    overrides: dict[str, str]
+    overrides: list[OverrideOut]
     strands: list[StrandOut]
     tasks: list[TaskOut]
     approaches: list[ApproachOut]
@@ -134,11 +151,15 @@ class SeenRung(Schema):
     rung: int
 
 
-class Override(Schema):
-    """A hazard rule allowed by a therapist, with the reason."""
+class OverrideIn(Schema):
+    """A hazard rule a therapist overrides: why, how close an adult is, and the last day it holds; a quarter of a year
+    from today where none is said.
+    """
 
     rule: str
     reason: str = Field(max_length=300)
+    watched: Watched = "arms_reach"
+    review_on: date | None = None
 
 
 class FoundChild(Schema):

@@ -1,16 +1,17 @@
 """Children as they are shown."""
 
+from datetime import date
+
 from django.utils import timezone
 
 from caseload import actions
 from caseload.everyday import approach_out, task_out
-from caseload.facts import age_months, approaches_of, estimates_of, facts_of, standings
+from caseload.facts import age_months, approaches_of, estimates_of, facts_of, overrides_of, standings
 from caseload.models import Child
-from caseload.schemas import ChildOut, StrandOut
+from caseload.schemas import ChildOut, OverrideOut, StrandOut
 from core.ability import wanted_rungs
-from core.child import (
-    alerts,
-)
+from core.child import Override, alerts
+from core.safety import RULES
 from core.skills import STRANDS
 
 
@@ -38,7 +39,7 @@ def child_out(child: Child) -> ChildOut:
         version=child.version,
         age_months=age_months(child.birth_date, today),
         usual_minutes=facts.usual_minutes,
-        alerts=list(alerts(facts)),
+        alerts=[*alerts(facts), *(f"Review: {RULES[o.rule].about}" for o in overrides_of(child) if o.due(today))],
         home_id=child.home_id,
         home_name=child.home.name,
         also_at=[h.pk for h in child.also_at.all()],
@@ -47,9 +48,24 @@ def child_out(child: Child) -> ChildOut:
         care=child.care,
         closed_on=child.closed_on,
         closing_words=child.closing_words,
-        overrides=child.overrides,
+        overrides=[override_out(o, today) for o in overrides_of(child)],
         strands=strands,
         approaches=[approach_out(a) for a in approaches_of(child)],
         tasks=[task_out(standing, child, now) for standing in standings(child)],
         wanted_rungs=wanted_rungs(child.wanted),
+    )
+
+
+def override_out(override: Override, today: date) -> OverrideOut:
+    """An override as the API shows it."""
+    return OverrideOut(
+        rule=override.rule,
+        about=RULES[override.rule].about,
+        reason=override.reason,
+        on=override.on,
+        review_on=override.review_on,
+        watched=override.watched,
+        by=override.by,
+        due=override.due(today),
+        holds=override.holds(today),
     )

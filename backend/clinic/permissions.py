@@ -46,6 +46,7 @@ POLICY = MappingProxyType(
         "child.note_meeting": Policy(_ALL, "note how a food or a texture was met"),
         "child.set_rung": Policy(_THERAPISTS, "set a starting rung"),
         "child.override_hazard": Policy(_THERAPISTS, "override a hazard rule"),
+        "child.withdraw_override": Policy(_THERAPISTS, "withdraw the override of a hazard rule"),
         "cupboard.read": Policy(_ALL, "see a cupboard"),
         "cupboard.edit": Policy(_ALL, "change a cupboard"),
         "cupboard.lift_bar": Policy(_THERAPISTS, "save a measurement that makes a barred thing allowed"),

@@ -10,7 +10,7 @@ from caseload.models import Home
 from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from clinic.permissions import require
-from core.materials import Thing, measured_thing
+from core.materials import Thing, labelled_thing, measured_thing
 from core.safety import lifted_bars
 from cupboard.models import StockItem
 from shelf.queries import KnownThings
@@ -27,7 +27,8 @@ def add_item(member: Member, home: Home, thing_id: str, count: int, measured: di
     )
     before = usual if new else measured_thing(usual, line.measured)
     after = measured_thing(usual, measured if new else {**line.measured, **measured})
-    lifted = _lifted(member, home, before, after)
+    labels = {} if new else line.labels
+    lifted = _lifted(member, home, labelled_thing(before, labels), labelled_thing(after, labels))
     if not new:
         line.count = min(line.count + count, MOST)
         line.measured = {**line.measured, **measured}
@@ -44,10 +45,28 @@ def edit_item(member: Member, item: StockItem, count: int, measured: dict[str, f
     if now.version != version:
         raise StaleEdit(_plain(now), {"count": count, "measured": measured})
     before = _plain(now)
-    lifted = _lifted(member, item.home, measured_thing(usual, now.measured), measured_thing(usual, measured))
+    known, found = (labelled_thing(measured_thing(usual, m), now.labels) for m in (now.measured, measured))
+    lifted = _lifted(member, item.home, known, found)
     now.count, now.measured, now.version = count, measured, now.version + 1
     now.save()
     return Done(now, now, None, {"before": before, "after": _plain(now), **lifted})
+
+
+@acting("cupboard.edit")
+def answer_label(member: Member, item: StockItem, allergen: str, holds: bool | None) -> Done[StockItem]:
+    """Keep what a label says of an allergen that some makes of a thing hold; holds None: take the answer back.
+
+    Raises MeasureError where that is not for a label to say.
+    """
+    usual = KnownThings(item.home.clinic_id).checked(item.thing_id)
+    now = StockItem.objects.select_for_update().get(pk=item.pk)
+    labels = {**now.labels, allergen: holds}
+    labels = {a: held for a, held in labels.items() if held is not None}
+    known, read = (labelled_thing(measured_thing(usual, now.measured), said) for said in (now.labels, labels))
+    lifted = _lifted(member, item.home, known, read)
+    now.labels, now.version = labels, now.version + 1
+    now.save()
+    return Done(now, now, None, {"thing_id": now.thing_id, "label": {allergen: holds}, **lifted})
 
 
 @acting("cupboard.edit")

@@ -12,13 +12,14 @@ from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.problems import Problem
 from clinic.routes import SAYS_UNITS, marked
+from core.child import ALLERGENS
 from core.drawing import draw_thing
 from core.library import THINGS
-from core.materials import FORMS, Thing, measured_thing
-from core.safety import assess
+from core.materials import FORMS, Stock, Thing
+from core.safety import assess_stock
 from cupboard import actions, queries
 from cupboard.models import StockItem
-from cupboard.schemas import CupboardOut, ItemEdit, ItemOut, NewItem, ThingOut, VerdictOut
+from cupboard.schemas import CupboardOut, ItemEdit, ItemOut, LabelIn, LabelOut, NewItem, ThingOut, VerdictOut
 from shelf.queries import KnownThings, things_in_use
 
 router = Router(tags=["cupboard"])
@@ -67,6 +68,15 @@ def edit_item(request: HttpRequest, item_id: int, body: ItemEdit, child_id: int 
     return item_out(changed, item.home, child)
 
 
+@router.put("/cupboard-items/{item_id}/label", response={200: ItemOut, **REFUSED})
+def answer_label(request: HttpRequest, item_id: int, body: LabelIn, child_id: int | None = None) -> ItemOut:
+    """Keep what the label of a thing says of an allergen some makes of it hold."""
+    who = member(request)
+    item = queries.item_for(who, item_id)
+    child = child_for(who, child_id) if child_id else None
+    return item_out(actions.answer_label(who, item, body.allergen, body.holds), item.home, child)
+
+
 @router.delete("/cupboard-items/{item_id}", response={204: None, **REFUSED})
 def remove_item(request: HttpRequest, item_id: int) -> tuple[int, None]:
     """Take a line out."""
@@ -78,16 +88,18 @@ def remove_item(request: HttpRequest, item_id: int) -> tuple[int, None]:
 def item_out(item: StockItem, home: Home, child: Child | None, known: KnownThings | None = None) -> ItemOut:
     """A line as the API shows it."""
     usual = (known or KnownThings(home.clinic_id)).checked(item.thing_id)
-    thing = measured_thing(usual, item.measured)
-    verdict = None
+    stock = Stock(usual, item.count, item.thing_id, item.measured, item.labels)
+    thing, verdict, asked = stock.thing, None, set(item.labels)
     if child is not None:
-        setting = setting_of(home)
-        verdict = VerdictOut.model_validate(assess(thing, facts_of(child, timezone.localdate()), setting))
+        facts = facts_of(child, timezone.localdate())
+        verdict = VerdictOut.model_validate(assess_stock(stock, facts, setting_of(home)))
+        asked |= facts.allergies & usual.label_questions
     return ItemOut(
         id=item.pk,
         thing=thing_out(thing, item.thing_id),
         count=item.count,
         measured=item.measured,
+        labels=[LabelOut(allergen=a, words=ALLERGENS[a], holds=item.labels.get(a)) for a in sorted(asked)],
         version=item.version,
         verdict=verdict,
         picture=draw_thing(thing),

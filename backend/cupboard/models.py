@@ -8,12 +8,15 @@ from clinic.managers import ClinicManager
 
 
 class StockItem(models.Model):
-    """A household thing, how many of it, and what was measured here. `thing_id` is an id of the library."""
+    """A household thing, how many of it, and what was measured here and what its label says.
+
+    labels -- whether it holds what some makes of it hold, by allergen. `thing_id` is an id of the library."""
 
     home = models.ForeignKey(Home, models.CASCADE, related_name="stock")
     thing_id = models.CharField(max_length=40)
     count = models.PositiveIntegerField()
     measured = models.JSONField(default=dict)
+    labels = models.JSONField(default=dict)
     version = models.PositiveIntegerField(default=1)
     changed_at = models.DateTimeField(auto_now=True)
 

@@ -22,7 +22,7 @@ def stock_of(home: Home) -> tuple[Stock, ...]:
     """
     known = KnownThings(home.clinic_id)
     lines = [(i, known.get(i.thing_id)) for i in items(home) if i.count > 0]
-    return tuple(Stock(thing, i.count, i.thing_id, i.measured) for i, thing in lines if thing is not None)
+    return tuple(Stock(thing, i.count, i.thing_id, i.measured, i.labels) for i, thing in lines if thing is not None)
 
 
 def item_for(member: Member, item_id: int) -> StockItem:

@@ -40,13 +40,32 @@ class ThingOut(Schema):
     measure_words: str
 
 
+class LabelOut(Schema):
+    """What the label of a thing says of an allergen some makes of it hold: holds it or not; None: not read yet."""
+
+    allergen: str
+    words: str
+    holds: bool | None
+
+
+class LabelIn(Schema):
+    """What a label says of an allergen; None takes the answer back."""
+
+    allergen: str = Field(max_length=20)
+    holds: bool | None
+
+
 class ItemOut(Schema):
-    """One line of a cupboard, measured values and picture in place, with its verdict for the child asked about."""
+    """One line of a cupboard, measured values and picture in place, with its verdict for the child asked about.
+
+    labels -- what its label is to say of what this child is allergic to, and what was read of anything else
+    """
 
     id: int
     thing: ThingOut
     count: int
     measured: dict[str, float]
+    labels: list[LabelOut]
     version: int
     verdict: VerdictOut | None
     picture: str

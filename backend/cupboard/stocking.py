@@ -22,8 +22,8 @@ MOST_LETTERS = 100_000
 
 @acting("cupboard.edit")
 def set_counts(member: Member, home: Home, counts: Mapping[str, int]) -> Done[None]:
-    """Say how many there are of several things. What was measured stays; a line with none left and nothing measured
-    goes. Raises FieldError at the first count that can't be, and keeps none of them then.
+    """Say how many there are of several things. What was measured or read stays; a line with none left and nothing
+    measured goes. Raises FieldError at the first count that can't be, and keeps none of them then.
     """
     known = KnownThings(home.clinic_id)
     for thing_id, count in counts.items():
@@ -31,7 +31,7 @@ def set_counts(member: Member, home: Home, counts: Mapping[str, int]) -> Done[No
     before = {i.thing_id: i for i in StockItem.objects.select_for_update().filter(home=home, thing_id__in=counts)}
     changed = {t: n for t, n in counts.items() if n != (before[t].count if t in before else 0)}
     said = {t: {"before": before[t].count if t in before else 0, "after": n} for t, n in changed.items()}
-    gone = [before[t] for t, n in changed.items() if not n and not before[t].measured]
+    gone = [before[t] for t, n in changed.items() if not n and not before[t].measured and not before[t].labels]
     kept = [before[t] for t in changed if t in before and before[t] not in gone]
     for line in kept:
         line.count, line.version = changed[line.thing_id], line.version + 1

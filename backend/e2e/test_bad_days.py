@@ -79,7 +79,7 @@ class BadDayTest(BrowserTest):
         StockItem.objects.create(home=self.home, thing_id="balloon", count=3)
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
-        page.get_by_role("button", name=re.compile("Allow, with an adult within")).click()
+        page.get_by_role("button", name=re.compile("Allow for this child")).click()
         page.get_by_label("Reason for allowing it").fill("no")
         page.get_by_role("button", name="Allow", exact=True).click()
         page.get_by_text("Say who holds it and why").wait_for()

@@ -192,7 +192,7 @@ class BlockOut(Schema):
 
 
 class LeftOutOut(Schema):
-    """An activity that is not in the plan, and why."""
+    """An activity that is not in the plan, and why; override: the rule that bars it, where a therapist may allow it."""
 
     activity_id: str
     name: str
@@ -200,6 +200,7 @@ class LeftOutOut(Schema):
     reason: str
     remedy: str
     strand: str
+    override: str = ""
 
 
 class KitLineOut(Schema):

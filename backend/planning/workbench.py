@@ -200,7 +200,10 @@ def recent_activities(child: Child) -> dict[str, int]:
 
 def stock_stamp(home: Home) -> str:
     """A short text that changes whenever the cupboard does."""
-    lines = "|".join(f"{i.thing_id}:{i.count}:{sorted(i.measured.items())}" for i in items(home))
+    lines = "|".join(
+        f"{i.thing_id}:{i.count}:{sorted(i.measured.items())}" + (f":{sorted(i.labels.items())}" if i.labels else "")
+        for i in items(home)
+    )
     return hashlib.sha256(lines.encode()).hexdigest()
 
 

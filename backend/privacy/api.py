@@ -10,7 +10,7 @@ from ninja import Router
 from pydantic import Field
 
 from caseload.everyday import approach_out
-from caseload.facts import age_months, approaches_of, standings
+from caseload.facts import age_months, approaches_of, overrides_of, standings
 from caseload.models import Child
 from caseload.queries import child_for
 from clinic.auth import member
@@ -24,7 +24,7 @@ from core.child import CHOICES as POLICIES
 from core.library import find_activity
 from core.progress import WORDS as STEP_WORDS
 from core.recording import SUPPORTS, SupportLevel
-from core.safety import RULES
+from core.safety import CLOSE, RULES
 from core.skills import STRANDS, find_task
 from privacy import actions, queries
 from progress.models import Goal, Note
@@ -231,7 +231,13 @@ def _facts(child: Child) -> list[tuple[str, str]]:
         ("Learned on the side", _listed([OVERLAYS[o].name for o in child.overlays])),
         *approaches,
         *((f"Own words at {find_activity(at).name}", said) for at, said in child.own_cues.items()),
-        *((f"Allowed by a therapist: {RULES[r].about}", why) for r, why in child.overrides.items() if r in RULES),
+        *(
+            (
+                f"Allowed by a therapist: {RULES[o.rule].about}",
+                f"{o.reason} From {o.on} to {o.review_on}, with an adult {CLOSE[o.watched]}",
+            )
+            for o in overrides_of(child)
+        ),
     ]
 
 

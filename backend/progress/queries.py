@@ -9,7 +9,7 @@ from django.db.models import Max
 from django.http import Http404
 
 from caseload import queries as caseload
-from caseload.facts import facts_of, learned_of, start_of, tasks_seen
+from caseload.facts import facts_of, learned_of, overrides_of, start_of, tasks_seen
 from caseload.models import Child, LibraryVersion
 from clinic.actions import log
 from clinic.models import Member
@@ -59,7 +59,7 @@ def caseload_lines(member: Member, mine: bool, letters: str, today: date) -> lis
 
 def _line(child: Child, last_on: date | None, decisions: list[DecisionRecord], today: date) -> CaseloadLine:
     due_on = _due(child, last_on)
-    says = statuses(last_on, [d.latest for d in decisions], today)
+    says = statuses(last_on, [d.latest for d in decisions], today, overrides_of(child))
     return CaseloadLine(child, last_on, due_on, due_on is None or due_on <= today, says)
 
 

@@ -11,7 +11,7 @@ from ninja import Router
 
 from caseload.checks import FieldError
 from caseload.everyday import approach_out
-from caseload.facts import approaches_of
+from caseload.facts import approaches_of, overrides_of
 from caseload.queries import child_for, home_for
 from clinic.auth import member
 from clinic.models import Member, Paper
@@ -119,7 +119,7 @@ def _prep(who: Member, plan_id: UUID, table: bool = True) -> dict[str, Any]:
     plan = plan_for(who, plan_id)
     bench = workbench_of(plan, timezone.localdate())
     _, blocks = bench.stand_all(choices_of(plan))
-    sheet = prep_sheet(blocks, bench.cupboard, plan.child.overrides, plan.child.first_name)
+    sheet = prep_sheet(blocks, bench.cupboard, overrides_of(plan.child), plan.child.first_name)
     themes = {t for b in blocks for t in find_activity(b.variant.activity_id).themes} & set(plan.child.likes)
     most_first = plan.child.prompt_policy == "most_first"
     return {
@@ -181,7 +181,7 @@ def _card(who: Member, child_id: int, home_id: int, activity_id: str, grade: str
     block = bench.stand(PlannedBlock(find_activity(activity_id).parts[0], variant, 1))
     if not isinstance(block, Block):
         raise FieldError("grade", grade, block.reason, block.remedy)
-    sheet = prep_sheet([block], bench.cupboard, child.overrides, child.first_name)
+    sheet = prep_sheet([block], bench.cupboard, overrides_of(child), child.first_name)
     return {"child": child.first_name, "rows": [_row(p, "", bench) for p in sheet.blocks]}
 
 
@@ -189,7 +189,7 @@ def _week(who: Member, week_id: UUID) -> dict[str, Any]:
     week = week_for(who, week_id)
     bench = home_workbench(week.child, week.targets, timezone.localdate())
     shown = week_out(week)
-    sheet = prep_sheet(_once_each(week.days, bench), bench.cupboard, week.child.overrides, week.child.first_name)
+    sheet = prep_sheet(_once_each(week.days, bench), bench.cupboard, overrides_of(week.child), week.child.first_name)
     return {
         "child": week.child.first_name,
         "starts_on": week.starts_on,

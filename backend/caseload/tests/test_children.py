@@ -5,9 +5,10 @@ from unittest import TestCase as PlainTestCase
 
 from django.db import IntegrityError, transaction
 from django.test import TestCase
+from django.utils import timezone
 
 from caseload.actions import note_mouthing
-from caseload.facts import age_months
+from caseload.facts import age_months, facts_of
 from caseload.models import Child, EstimatePoint
 from core.skills import STRANDS
 from testing.builders import TODAY, Api, make_child, make_home, make_member, profile
@@ -149,12 +150,47 @@ class ChildTest(TestCase):
             self.assertEqual(status, 422)
             self.assertIn(phrase, problem["detail"])
 
-    def test_an_override_needs_an_overridable_rule_and_a_reason(self) -> None:
-        path = f"/children/{self.child.pk}/overrides"
-        self.assertEqual(self.api("post", path, {"rule": "small_part", "reason": "because I say so"})[0], 422)
-        self.assertEqual(self.api("post", path, {"rule": "balloon", "reason": "ok"})[0], 422)
-        status, out = self.api("post", path, {"rule": "balloon", "reason": "Held by the therapist throughout."})
-        self.assertEqual((status, out["overrides"]), (200, {"balloon": "Held by the therapist throughout."}))
+    def test_an_override_needs_a_rule_that_allows_it_a_reason_and_a_day(self) -> None:
+        path, why = f"/children/{self.child.pk}/overrides", "Held by the therapist throughout."
+        today = timezone.localdate()
+        late, past = (today + timedelta(days=d) for d in (400, 0))
+        for body, field in (
+            ({"rule": "never", "reason": why}, "rule"),
+            ({"rule": "allergy", "reason": why}, "rule"),
+            ({"rule": "balloons", "reason": why}, "rule"),
+            ({"rule": "balloon", "reason": "ok"}, "reason"),
+            ({"rule": "balloon", "reason": why, "review_on": late.isoformat()}, "review_on"),
+            ({"rule": "balloon", "reason": why, "review_on": past.isoformat()}, "review_on"),
+        ):
+            status, problem = self.api("post", path, body)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, field))
+        status, out = self.api("post", path, {"rule": "balloon", "reason": why})
+        self.assertEqual(status, 200)
+        kept = out["overrides"][0]
+        self.assertEqual(
+            (kept["rule"], kept["reason"], kept["watched"], kept["due"]), ("balloon", why, "arms_reach", False)
+        )
+        self.assertEqual(kept["review_on"], (today + timedelta(days=91)).isoformat())
+        self.assertTrue(kept["by"])
+
+    def test_an_override_comes_up_for_review_then_bars_again_and_can_be_withdrawn(self) -> None:
+        path, why = f"/children/{self.child.pk}/overrides", "Held by the therapist throughout."
+        today = timezone.localdate()
+        body = {"rule": "cutting_tool", "reason": why, "watched": "room"}
+        self.api("post", path, {**body, "review_on": (today + timedelta(days=10)).isoformat()})
+        self.child.refresh_from_db()
+        self.assertEqual(facts_of(self.child, today).overrides_in_room, {"cutting_tool"})
+        self.assertEqual(facts_of(self.child, today + timedelta(days=10)).overrides_in_room, {"cutting_tool"})
+        self.assertEqual(facts_of(self.child, today + timedelta(days=11)).overrides_in_room, set())
+        _, out = self.api("get", f"/children/{self.child.pk}")
+        self.assertTrue(out["overrides"][0]["due"])
+        self.assertTrue(any(a.startswith("Review: ") for a in out["alerts"]))
+        _, lines = self.api("get", "/caseload")
+        line = next(c for c in lines["children"] if c["id"] == self.child.pk)
+        self.assertIn("review", [s["id"] for s in line["statuses"]])
+        status, out = self.api("delete", f"{path}/cutting_tool")
+        self.assertEqual((status, out["overrides"]), (200, []))
+        self.assertEqual(self.api("delete", f"{path}/cutting_tool")[0], 422)
 
     def test_a_precaution_without_its_detail_is_asked_for_at_the_field(self) -> None:
         path = f"/children/{self.child.pk}"

@@ -5,6 +5,7 @@ child.
 from core.child.approaches import CHOICES, DEFAULTS, QUESTIONS, cue_for
 from core.child.in_sight import alerts
 from core.child.overlays import OVERLAYS, Overlay, overlay_for
+from core.child.overrides import LONGEST_DAYS, NOTICE_DAYS, REVIEW_DAYS, Override, Watched, holding
 from core.child.precautions import PRECAUTIONS, Precaution, PrecautionId, known_precautions
 from core.child.profile import (
     ALLERGENS,
@@ -33,11 +34,14 @@ __all__ = [
     "ALLERGENS",
     "CHOICES",
     "DEFAULTS",
+    "LONGEST_DAYS",
     "MOUTHING_MONTHS",
+    "NOTICE_DAYS",
     "OVERLAYS",
     "PARTS",
     "PRECAUTIONS",
     "QUESTIONS",
+    "REVIEW_DAYS",
     "SUPERVISION_RANK",
     "TEXTURES",
     "Chaining",
@@ -48,6 +52,7 @@ __all__ = [
     "LaceMethod",
     "Mouthing",
     "Overlay",
+    "Override",
     "Part",
     "Place",
     "Precaution",
@@ -58,12 +63,14 @@ __all__ = [
     "Side",
     "SpeedPolicy",
     "Supervision",
+    "Watched",
     "Zone",
     "Zones",
     "alerts",
     "cue_for",
     "for_child",
     "for_family",
+    "holding",
     "known_precautions",
     "overlay_for",
 ]

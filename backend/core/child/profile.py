@@ -74,6 +74,8 @@ class Child:
     other_allergies -- in the family's words, beside those every thing is marked with
     assisting_hand  -- the hand that assists, where one does; splint_hand -- the hand that wears a splint
     young_guises    -- whether guises made for younger children are welcome
+    overrides       -- hazard rules a therapist overrides, with an adult within arm's reach; overrides_in_room: with one
+                       in the room
     overlays        -- what is learned on the side: ids of OVERLAYS
     cutting_rung    -- the rung of cutting that is sure by now, None where nobody has seen it
     favourites      -- lines of the activities the child loves
@@ -106,6 +108,7 @@ class Child:
     overlays: frozenset[str] = frozenset()
     food_as_material: bool = True
     overrides: frozenset[str] = frozenset()
+    overrides_in_room: frozenset[str] = frozenset()
     favourites: frozenset[str] = frozenset()
     own_cues: tuple[tuple[str, str], ...] = ()
     learned: Learned = AS_SHIPPED

@@ -89,7 +89,7 @@ def _is_said(hazard: HazardWords, kind: str, values: Mapping[str, Any]) -> bool:
     field, _, one = hazard.sets.partition(":")
     known = values.get(field)
     if one:
-        return one in _strings(known)
+        return one in (*_strings(known), *_strings(values.get(f"{field}_perhaps")))
     return bool(known or forms & hazard.forms or any(values.get(f) for f in hazard.figures))
 
 

@@ -24,6 +24,7 @@ from core.materials.properties import (
     at_least,
     at_most,
     between,
+    labelled_thing,
     measured_thing,
 )
 from core.materials.shapes import Ball, Box, Disc, Ring, Rod, Shape
@@ -58,6 +59,7 @@ __all__ = [
     "force_from_coins",
     "force_from_water",
     "hole_between",
+    "labelled_thing",
     "measured_thing",
     "sheet_weight",
 ]

@@ -123,6 +123,11 @@ class Thing:
     instead: str = ""
 
     @property
+    def label_questions(self) -> frozenset[str]:
+        """The allergens that some makes of it hold and others do not."""
+        return self.allergens_perhaps | ({"latex"} if self.latex_perhaps else set())
+
+    @property
     def measure_words(self) -> str:
         """What is measured of it, short, each number with its unit."""
         sides = [s for s in self.shape.extents_mm if s >= 0.5]
@@ -190,17 +195,45 @@ class MeasureError(ValueError):
 
 @dataclass(frozen=True)
 class Stock:
-    """One line of a cupboard: a thing as it usually is, how many, and what was measured in this home."""
+    """One line of a cupboard: a thing as it usually is, how many, and what was measured and read in this home.
+
+    labels -- whether it holds what some makes of it hold, by allergen, where its label was read here
+    """
 
     usual: Thing
     count: int
     id: str = ""
     measured: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+    labels: Mapping[str, bool] = field(default_factory=lambda: MappingProxyType({}))
 
     @property
     def thing(self) -> Thing:
-        """The thing with this home's own measurements in place of the typical ones."""
-        return measured_thing(self.usual, self.measured) if self.measured else self.usual
+        """The thing with this home's own measurements and labels in place of the typical ones."""
+        thing = measured_thing(self.usual, self.measured) if self.measured else self.usual
+        return labelled_thing(thing, self.labels) if self.labels else thing
+
+    @property
+    def as_usual(self) -> bool:
+        """Whether nothing was measured or read of it here."""
+        return not self.measured and not self.labels
+
+
+def labelled_thing(thing: Thing, labels: Mapping[str, bool]) -> Thing:
+    """Return the thing as its label says: with an allergen that some makes of it hold, or without.
+
+    Raises MeasureError for an allergen that isn't a question of the make.
+    """
+    for allergen in labels:
+        if allergen not in thing.label_questions:
+            raise MeasureError("labels", f"Whether {thing.name.lower()} hold {allergen} is not for a label to say.")
+    holds = {a for a, held in labels.items() if held}
+    return replace(
+        thing,
+        allergens=thing.allergens | holds - {"latex"},
+        allergens_perhaps=thing.allergens_perhaps - labels.keys(),
+        latex=thing.latex or "latex" in holds,
+        latex_perhaps=thing.latex_perhaps and "latex" not in labels,
+    )
 
 
 def measured_thing(thing: Thing, measured: Mapping[str, float]) -> Thing:

@@ -136,10 +136,14 @@ LackKind = Literal["barred", "missing", "short", "hand"]
 
 @dataclass(frozen=True)
 class Lack:
-    """Why a variant is not on offer: barred by a rule, or something missing, with what would help."""
+    """Why a variant is not on offer: barred by a rule, or something missing, with what would help.
+
+    rule -- the rule that bars it; overridable: whether a therapist may override it for this child
+    """
 
     variant: Variant
     kind: LackKind
     reason: str
     remedy: str
     rule: str = ""
+    overridable: bool = False

@@ -297,7 +297,7 @@ class UsableCupboard:
         steps = self.verdict_on_steps(ask.tags)
         if steps.status == "barred":
             hit = steps.hits[0]
-            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+            return _barred_by(variant, hit)
         count = self.tries(ask)
         for role, needs in zip(ask.roles, ask.needs, strict=True):
             result = self._role_lack(variant, role, needs, count)
@@ -306,7 +306,7 @@ class UsableCupboard:
         chosen = self._chosen(ask, count, any_company=True)
         if chosen is not None:
             hit = self._together(ask.tags, tuple(at for _, at in chosen)).hits[0]
-            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+            return _barred_by(variant, hit)
         return Lack(
             variant,
             "missing",
@@ -348,7 +348,7 @@ class UsableCupboard:
                     f"Find {role.words} for the {self.child.skill_hand} hand.",
                 )
             hit = self.judged[at].verdict.hits[0]
-            return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule)
+            return _barred_by(variant, hit)
         return Lack(variant, "missing", f"Needs {role.asks(extra)}; nothing here fits.", self._to_add(role, extra))
 
     def _barred(self, thing: Thing) -> bool:
@@ -367,6 +367,10 @@ class UsableCupboard:
         return f"Add {' or '.join(names[:3])}." if names else "Nothing known fills it safely for this child."
 
 
+def _barred_by(variant: Variant, hit: Hit) -> Lack:
+    return Lack(variant, "barred", hit.reason, hit.remedy, hit.rule, hit.overridable)
+
+
 def _bits_of(ids: Iterable[str]) -> dict[str, int]:
     """The bits of things by id; those without one are left out."""
     result: dict[str, int] = {}
@@ -378,7 +382,7 @@ def _bits_of(ids: Iterable[str]) -> dict[str, int]:
 
 def _as_listed(stock: Stock) -> bool:
     """Whether it is a thing of the library with its usual measures."""
-    return not stock.measured and stock.usual.id in THINGS
+    return stock.as_usual and stock.usual.id in THINGS
 
 
 @lru_cache(maxsize=4096)

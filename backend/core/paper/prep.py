@@ -1,12 +1,14 @@
 """What to do before a session: what to bring, what to cut, tie and make, and each block's table, words and cautions."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
+from core.child import Override
 from core.letters import LetterError, pieces_for
 from core.library import find_activity, find_thing
 from core.offers import UsableCupboard, neighbours, tags_of
 from core.planner import Block
+from core.safety import CLOSE, RULES
 
 
 @dataclass(frozen=True)
@@ -78,11 +80,11 @@ def kit_of(blocks: Sequence[Block]) -> tuple[KitLine, ...]:
 
 
 def prep_sheet(
-    blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Mapping[str, str], name: str = ""
+    blocks: Sequence[Block], cupboard: UsableCupboard, overrides: Sequence[Override], name: str = ""
 ) -> PrepSheet:
     """Return the sheet for a row of blocks in one home.
 
-    overrides -- hazard rule to the therapist's reason for allowing it; those that matter here are on the sheet
+    overrides -- what a therapist allows this child although a rule bars it; what matters here is on the sheet
     name      -- the child's, for the letters to cut where letters are built
     """
     ruled = {h.rule for b in blocks for h in b.verdict.hits}
@@ -91,12 +93,17 @@ def prep_sheet(
         (*(f"{b.name}: {q.words}: {q.cut}" for b in blocks for q in b.quantities if q.cut), *_letters(blocks, name)),
         tuple(f"{b.name}: {_tied(b)}" for b in blocks if _tied(b)),
         tuple(_prepared(b, cupboard) for b in blocks),
-        tuple(
-            f"{rule.replace('_', ' ')}: allowed by a therapist, because: {why}"
-            for rule, why in sorted(overrides.items())
-            if rule in ruled
-        ),
+        tuple(_allowed(o) for o in overrides if o.rule in ruled),
         tuple(f"{h.reason} {h.remedy}" for h in cupboard.general_cautions),
+    )
+
+
+def _allowed(override: Override) -> str:
+    """What a therapist allows, as it stands on the sheet."""
+    return (
+        f"Allowed by {override.by or 'a therapist'} on {override.on:%-d %B %Y}, with an adult "
+        f"{CLOSE[override.watched]}: {RULES[override.rule].about}. Because: {override.reason.rstrip('.')}. "
+        f"To be looked at again by {override.review_on:%-d %B %Y}."
     )
 
 

@@ -1,5 +1,5 @@
-"""How a child stands at a glance, for the list: new, to check again, set back, stuck, ready to move, or on the way;
-and why.
+"""How a child stands at a glance, for the list: new, to check again, set back, stuck, ready to move, or on the way,
+or with an override that comes up for review; and why.
 """
 
 from collections.abc import Sequence
@@ -7,13 +7,15 @@ from dataclasses import dataclass
 from datetime import date
 from typing import Literal
 
+from core.child import Override
 from core.progress.next_step import StepKind
 from core.progress.step_basis import STALE_DAYS
+from core.safety import RULES
 from core.skills import STRANDS
 
-StatusId = Literal["new", "recheck", "setback", "stuck", "ready", "steady"]
+StatusId = Literal["new", "recheck", "setback", "stuck", "ready", "review", "steady"]
 
-ORDER: tuple[StatusId, ...] = ("setback", "stuck", "ready", "recheck", "new", "steady")  # gravest first
+ORDER: tuple[StatusId, ...] = ("setback", "stuck", "ready", "recheck", "new", "review", "steady")  # gravest first
 GROUPS: tuple[tuple[StatusId, tuple[StepKind, ...]], ...] = (
     ("setback", ("down",)),
     ("stuck", ("lower", "change")),
@@ -37,7 +39,7 @@ class Latest:
 
 @dataclass(frozen=True)
 class CaseloadStatus:
-    """id: new, recheck, setback, stuck, ready or steady; words: why."""
+    """id: new, recheck, setback, stuck, ready, review or steady; words: why."""
 
     id: StatusId
     words: str
@@ -48,20 +50,35 @@ def gravity(status: StatusId) -> int:
     return ORDER.index(status)
 
 
-def statuses(last_on: date | None, latest: Sequence[Latest], today: date) -> tuple[CaseloadStatus, ...]:
+def statuses(
+    last_on: date | None, latest: Sequence[Latest], today: date, overrides: Sequence[Override] = ()
+) -> tuple[CaseloadStatus, ...]:
     """Return what to say of a child: the gravest first; set back, stuck and ready can stand side by side.
 
     last_on -- the last session, None before any
     latest  -- the newest step in each strand; one older than six weeks says nothing any more (from memory)
+    overrides -- of hazard rules; those that end within two weeks, or have ended, are said
     """
+    review = _review(overrides, today)
     if last_on is None:
-        return (CaseloadStatus("new", NEW),)
+        return (CaseloadStatus("new", NEW), *review)
     gap = (today - last_on).days
     if gap > STALE_DAYS:
-        return (CaseloadStatus("recheck", f"Last seen {gap // 7} weeks ago: re-assess first."),)
+        return (CaseloadStatus("recheck", f"Last seen {gap // 7} weeks ago: re-assess first."), *review)
     fresh = [s for s in latest if (today - s.on).days <= STALE_DAYS]
     words = [CaseloadStatus(name, text) for name, kinds in GROUPS if (text := _words_for(fresh, kinds))]
-    return tuple(words) or (CaseloadStatus("steady", STEADY),)
+    return (*words, *review) or (CaseloadStatus("steady", STEADY),)
+
+
+def _review(overrides: Sequence[Override], today: date) -> tuple[CaseloadStatus, ...]:
+    """What is allowed although a rule bars it, and has to be looked at again."""
+    due = sorted((o for o in overrides if o.due(today)), key=lambda o: o.review_on)
+    if not due:
+        return ()
+    first, more = due[0], f", and {len(due) - 1} more" if len(due) > 1 else ""
+    when = "Allowed until" if first.holds(today) else "Barred again since"
+    words = f"{when} {first.review_on.day} {first.review_on:%B}: {RULES[first.rule].about}{more}."
+    return (CaseloadStatus("review", words),)
 
 
 def _words_for(latest: Sequence[Latest], kinds: tuple[str, ...]) -> str:

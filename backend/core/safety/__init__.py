@@ -13,9 +13,10 @@ from core.safety.rules import (
     lifted_bars,
 )
 from core.safety.small_parts_cylinder import DEEP_MM, SMALL_BALL_MM, fits
-from core.safety.verdicts import RANK, RULES, Hit, Status, Verdict, worst
+from core.safety.verdicts import CLOSE, RANK, RULES, Hit, Status, Verdict, worst
 
 __all__ = [
+    "CLOSE",
     "DEEP_MM",
     "RANK",
     "RULES",

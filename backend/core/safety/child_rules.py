@@ -8,12 +8,15 @@ from dataclasses import replace
 
 from core.child import ALLERGENS, MOUTHING_MONTHS, Child, Setting
 from core.materials import Thing
-from core.safety.thing_rules import LONG_CORD_MM, SMALL_ALONE_MONTHS, small_piece
+from core.safety.thing_rules import LONG_CORD_MM, SMALL_ALONE_MONTHS, SMALL_PART_MONTHS, small_piece
 from core.safety.verdicts import COMMON, MEMORY, RANK, RULES, Finding, rule
 
 BOX_MONTHS = 48  # months: no independent box under this; common practice
 PULL_APART_NEWTON = 10  # N: nothing pulled apart above this with loose joints; common practice
 RUBBER_BANDS = frozenset({"ring"})  # forms stretched over fingers
+WISH = "a wish of the family or the child: change it in the profile once they do"
+LABEL = "for the label to say: answer it at its line of the cupboard"
+ALLERGIC = "an allergy: change it in the profile once whoever treats it says so"
 
 
 @rule("swallowing", "thing", COMMON, "food, dough or small parts with a swallowing precaution", in_reach=True)
@@ -36,6 +39,7 @@ def _swallowing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
             "barred",
             f"{what}, and this child has trouble swallowing.",
             "Use a thing that is too big to swallow, and this child's own kit.",
+            law=c.age_months < SMALL_PART_MONTHS,
         )
 
 
@@ -64,7 +68,9 @@ def _chewing(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("food_policy", "thing", "family's wish", "the family's own policy on food as a material", in_reach=False)
+@rule(
+    "food_policy", "thing", "family's wish", "the family's own policy on food as a material", in_reach=False, fixed=WISH
+)
 def _food_policy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if (m.food or m.made_of_food) and not c.food_as_material:
         yield Finding(
@@ -74,7 +80,7 @@ def _food_policy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("allergy", "thing", COMMON, "allergen contact, with what to offer instead", in_reach=True)
+@rule("allergy", "thing", COMMON, "allergen contact, with what to offer instead", in_reach=True, fixed=ALLERGIC)
 def _allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     present = set(m.allergens) | ({"latex"} if m.latex else set())
     for allergen in sorted(present & c.allergies):
@@ -90,15 +96,15 @@ def _allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     "thing",
     COMMON,
     "crayons, coins and other things of which some makes hold an allergen: the label says",
-    overridable=True,
     in_reach=True,
+    fixed=LABEL,
 )
 def _allergy_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for allergen in sorted(m.allergens_perhaps & c.allergies - m.allergens):
         yield Finding(
             "barred",
             f"Some {m.many} hold {ALLERGENS[allergen]}, and this child is allergic to it.",
-            "Read the label, or ask the maker; a therapist may allow it once that is done.",
+            "Read the label, or ask the maker; answer it at the line of the cupboard.",
         )
 
 
@@ -107,15 +113,15 @@ def _allergy_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     "thing",
     COMMON,
     "elastic and bulbs that often hold latex: the label says",
-    overridable=True,
     in_reach=True,
+    fixed=LABEL,
 )
 def _latex_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.latex_perhaps and not m.latex and "latex" in c.allergies:
         yield Finding(
             "barred",
             f"{m.name} often hold natural rubber, and this child is allergic to latex.",
-            "Use one whose label says latex-free; a therapist may allow it once the label is read.",
+            "Use one whose label says latex-free; say at the line of the cupboard what the label says.",
         )
 
 
@@ -125,6 +131,7 @@ def _latex_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     COMMON,
     "other allergies in the family's words: what is eaten, kneaded or stuck",
     in_reach=True,
+    fixed=ALLERGIC,
 )
 def _other_allergy(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for what in c.other_allergies:
@@ -157,7 +164,7 @@ def _pull_apart(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("texture", "thing", "the child's own wish", "textures this child refuses", in_reach=False)
+@rule("texture", "thing", "the child's own wish", "textures this child refuses", in_reach=False, fixed=WISH)
 def _texture(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for texture in sorted(m.feels & c.refuses):
         yield Finding(
@@ -223,7 +230,14 @@ def _long_tube(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("alone", "thing", COMMON, "an independent box: from 4 years, nothing that wants a watchful eye", in_reach=True)
+@rule(
+    "alone",
+    "thing",
+    COMMON,
+    "an independent box: from 4 years, nothing that wants a watchful eye",
+    in_reach=True,
+    fixed="an independent box has no adult: have one in the room instead",
+)
 def _alone(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if s.supervision != "box":
         return
@@ -245,7 +259,6 @@ def _alone(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     "thing",
     f"{COMMON}; age {MEMORY}",
     "under 3 years “never mouths” counts as “sometimes”",
-    overridable=True,
     in_reach=True,
 )
 def _mouthing_age(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:

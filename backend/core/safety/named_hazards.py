@@ -7,7 +7,7 @@ from collections.abc import Iterator
 
 from core.child import Child, Setting
 from core.materials import Thing
-from core.safety.verdicts import COMMON, RULES, Finding, rule
+from core.safety.verdicts import COMMON, Finding, rule
 
 _NAMED = {
     "heat": (
@@ -64,10 +64,15 @@ _NAMED = {
 }
 
 
-def _bar(id: str, about: str, reason: str, remedy: str) -> None:
-    @rule(id, "step", COMMON, about)
+def _bar(id: str, about: str, reason: str, remedy: str, fixed: str = "") -> None:
+    @rule(id, "step", COMMON, about, fixed=fixed)
     def _found(c: Child) -> Iterator[Finding]:
         yield Finding("barred", reason, remedy)
+
+    @rule(f"{id}_thing", "thing", COMMON, f"what is or has {about}", fixed=fixed, in_reach=True)
+    def _found_in(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
+        if id in m.hazards:
+            yield Finding("barred", reason, remedy)
 
 
 for _id, _said in _NAMED.items():
@@ -78,10 +83,5 @@ _bar(
     "its own words speak of a hazard, and nobody has said yes or no",
     "Its own words speak of a hazard, and nobody has said yes or no.",
     "Open it in Our library and answer what is asked there.",
+    fixed="a question of its own words: answer it in Our library",
 )
-
-
-@rule("named_hazard", "thing", COMMON, "what its own words say it is: hot, poisonous, to climb on …", in_reach=True)
-def _named(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
-    for id in sorted(m.hazards):
-        yield from RULES[id].find(c)

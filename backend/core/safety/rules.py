@@ -49,7 +49,7 @@ def assess_stock(stock: Stock, child: Child, setting: Setting) -> Verdict:
     would be barred.
     """
     verdict = assess(stock.thing, child, setting)
-    if not stock.measured or verdict.status == "barred":
+    if stock.as_usual or verdict.status == "barred":
         return verdict
     usual = assess(stock.usual, child, setting)
     if usual.status != "barred":
@@ -57,12 +57,12 @@ def assess_stock(stock: Stock, child: Child, setting: Setting) -> Verdict:
     return worst((verdict, Verdict("caution", tuple(_MEASURED.hits(stock.thing, usual.hits[0])))))
 
 
-@rule("measured", "stock", "project definition", "what is allowed only by how it measured in this home")
+@rule("measured", "stock", "project definition", "what is allowed only by how it measured, or its label, in this home")
 def _measured(m: Thing, hit: Hit) -> Iterator[Finding]:
     yield Finding(
         "caution",
-        f"{m.name}: allowed because of how it was measured here; a usual one would be barred. {hit.reason}",
-        "Use the very one that was measured; measure again when another takes its place.",
+        f"{m.name}: allowed because of how it was measured or labelled here; a usual one would be barred. {hit.reason}",
+        "Use the very one that was looked at; look again when another takes its place.",
     )
 
 

@@ -49,6 +49,7 @@ def small_piece(m: Thing) -> str:
     COMMON,
     "strong small magnets, button or coin cells, water-swelling beads are never used",
     in_reach=True,
+    fixed="never, for anybody",
 )
 def _never(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for present, what in (
@@ -84,7 +85,8 @@ def _small_part(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
             if piece == "it"
             else f"Take the {piece} off and away first, or use one without."
         )
-        yield Finding("barred", f"Small part: {fits} the small-parts cylinder, and this child {why}.", remedy)
+        law = c.age_months < SMALL_PART_MONTHS
+        yield Finding("barred", f"Small part: {fits} the small-parts cylinder, and this child {why}.", remedy, law=law)
     else:
         yield Finding(
             "caution",
@@ -103,7 +105,9 @@ def _grain(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         return
     if c.mouths_often or "swallowing" in c.precautions:
         why = "often mouths things" if c.mouths_often else "has trouble swallowing"
-        yield Finding("barred", f"Loose grain, and this child {why}.", "Use pieces too big to swallow: bricks, lids.")
+        law = c.age_months < SMALL_PART_MONTHS
+        remedy = "Use pieces too big to swallow: bricks, lids."
+        yield Finding("barred", f"Loose grain, and this child {why}.", remedy, law=law)
     else:
         close = c.age_months < SMALL_PART_MONTHS or c.mouths
         yield Finding(
@@ -126,12 +130,11 @@ def _small_ball(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if not isinstance(m.shape, Ball) or m.shape.diameter_mm > small_parts_cylinder.SMALL_BALL_MM:
         return
     if c.age_months < SMALL_PART_MONTHS or c.mouths:
-        yield Finding("barred", "Small ball: it passes a 44.4 mm hole.", "Use a ball over 44.4 mm across.")
+        law = c.age_months < SMALL_PART_MONTHS
+        yield Finding("barred", "Small ball: it passes a 44.4 mm hole.", "Use a ball over 44.4 mm across.", law=law)
 
 
-@rule(
-    "balloon", "thing", CPSC_BALLOON, "balloons, uninflated or broken, under 8 years", overridable=True, in_reach=True
-)
+@rule("balloon", "thing", CPSC_BALLOON, "balloons, uninflated or broken, under 8 years", in_reach=True)
 def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.balloon and c.age_months < BALLOON_MONTHS:
         yield Finding(
@@ -141,7 +144,14 @@ def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         )
 
 
-@rule("balloon_mouthed", "thing", COMMON, "balloons with a child who mouths things, at any age", in_reach=True)
+@rule(
+    "balloon_mouthed",
+    "thing",
+    COMMON,
+    "balloons with a child who mouths things, at any age",
+    in_reach=True,
+    fixed="a balloon and a mouth never go together",
+)
 def _balloon_mouthed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.balloon and c.mouths:
         yield Finding("barred", "A balloon, and this child mouths things.", "Use a light cloth that floats.")

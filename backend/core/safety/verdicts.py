@@ -26,6 +26,7 @@ class Finding:
     """What a rule finds: how grave, why, what to do, and how close an adult has to be for it to stay a caution.
 
     plain -- the reason as a family reads it, where the trade's words are others
+    law   -- whether this finding is the law's, or a small part under three years: nobody overrides it
     """
 
     status: Status
@@ -33,12 +34,15 @@ class Finding:
     remedy: str
     wants: Supervision | None = None
     plain: str = ""
+    law: bool = False
 
 
 @dataclass(frozen=True)
 class Rule:
     """A hazard rule: what it looks at (a thing, a step or a combination), its source, and what it is about in words.
 
+    fixed    -- why nobody may override it for a child, and what to do instead; empty where a therapist may, with a
+                reason, until a day
     always   -- a rule of kind step that speaks whatever is done, once for a whole session
     in_reach -- a rule of kind thing whose hazard is there for a child beside the one who works with the thing: what it
                 bars is off a shared table. Where it is not, the hazard is in the child's own work with it
@@ -51,8 +55,8 @@ class Rule:
     scope: Scope
     source: str
     about: str
-    overridable: bool
     find: Callable[..., Iterator[Finding]]
+    fixed: str = ""
     always: bool = False
     in_reach: bool = False
     watched: bool = False
@@ -62,7 +66,8 @@ class Rule:
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""
         for f in self.find(*args):
-            yield Hit(self.id, f.status, f.reason, self.source, f.remedy, f.wants, self.overridable, f.plain)
+            may = not self.fixed and not f.law
+            yield Hit(self.id, f.status, f.reason, self.source, f.remedy, f.wants, may, f.plain)
 
 
 RULES: dict[str, Rule] = {}  # every rule by id, in the order they speak; filled by @rule
@@ -73,7 +78,7 @@ def rule(
     scope: Scope,
     source: str,
     about: str,
-    overridable: bool = False,
+    fixed: str = "",
     always: bool = False,
     in_reach: bool | None = None,
     watched: bool = False,
@@ -91,7 +96,7 @@ def rule(
             raise ValueError(f"there are two rules {id!r}: give one of them another id")
         if (scope == "thing") != (in_reach is not None):
             raise ValueError(f"rule {id!r}: a rule of a thing, and no other, says whether it holds within reach")
-        RULES[id] = Rule(id, scope, source, about, overridable, find, always, bool(in_reach), watched, halves, loads)
+        RULES[id] = Rule(id, scope, source, about, find, fixed, always, bool(in_reach), watched, halves, loads)
         return RULES[id]
 
     return register
@@ -141,12 +146,24 @@ CLOSE: dict[Supervision, str] = {"arms_reach": "within arm's reach", "room": "in
 
 
 def _in_this_setting(hit: Hit, child: Child, setting: Setting) -> Hit:
-    if hit.overridable and hit.rule in child.overrides:
-        reason = f"{hit.reason} Allowed by a therapist, with an adult within arm's reach."
-        hit = replace(hit, status="caution", reason=reason, wants="arms_reach", overridable=False)
+    hit = _overridden(hit, child, setting)
     if hit.status == "caution" and hit.wants and not setting.offers(hit.wants):
         close = CLOSE[hit.wants]
         reason = f"{hit.reason} Needs an adult {close}, and none is available here."
         remedy = f"Have an adult {close}, or choose something else."
-        return replace(hit, status="barred", reason=reason, remedy=remedy, overridable=False)
+        may = hit.overridable and setting.supervision == "room"
+        return replace(hit, status="barred", reason=reason, remedy=remedy, overridable=may)
     return hit
+
+
+def _overridden(hit: Hit, child: Child, setting: Setting) -> Hit:
+    """The hit as a therapist overrides it: of a bar a caution, of a caution an adult no closer than that."""
+    wants: Supervision | None = (
+        "room" if hit.rule in child.overrides_in_room else "arms_reach" if hit.rule in child.overrides else None
+    )
+    if not hit.overridable or wants is None:
+        return hit
+    if hit.status == "caution" and (hit.wants is None or setting.offers(hit.wants)):
+        return hit
+    reason = f"{hit.reason} Allowed by a therapist, with an adult {CLOSE[wants]}."
+    return replace(hit, status="caution", reason=reason, wants=wants)

@@ -22,28 +22,33 @@ def rules_of(*ids: str, tags: tuple[str, ...] = (), child: Child | None = None) 
     return {h.rule: h.status for h in result.hits}
 
 
+CHILDREN = [
+    Child(20, mouthing="often", allergies=frozenset(ALLERGENS), other_allergies=("kiwi",)),
+    Child(20),
+    Child(
+        72,
+        precautions=frozenset(PRECAUTIONS),
+        refuses=frozenset(TEXTURES),
+        splint_hand="left",
+        hand="right",
+        force_limit_newton=8,
+        food_as_material=False,
+    ),
+    Child(120),
+    *(Child(m, mouthing="often", precautions=frozenset({"swallowing"})) for m in (30, 50)),
+    Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"}), mouthing="chews"),
+]
+NAMED = replace(
+    THINGS["cork"], hazards=frozenset(id.removesuffix("_thing") for id in RULES if id.endswith("_thing"))
+)  # nothing of the library is
+
+
 def every_hit() -> set[Hit]:
     """Every hit any thing or step raises for any of some very different children."""
-    children = [
-        Child(20, mouthing="often", allergies=frozenset(ALLERGENS), other_allergies=("kiwi",)),
-        Child(20),
-        Child(
-            72,
-            precautions=frozenset(PRECAUTIONS),
-            refuses=frozenset(TEXTURES),
-            splint_hand="left",
-            hand="right",
-            force_limit_newton=8,
-            food_as_material=False,
-        ),
-        Child(120),
-        Child(80, overrides=frozenset({"balloon"}), precautions=frozenset({"joint_laxity"}), mouthing="chews"),
-    ]
     settings = (CLINIC, Setting("home", "box"))
-    own = replace(THINGS["cork"], hazards=frozenset({"heat"}))  # nothing of the library is
-    things = {h for m, c, s in product((*THINGS.values(), own), children, settings) for h in assess(m, c, s).hits}
-    steps = {h for t, c, s in product(STEP_TAGS, children, settings) for h in assess_step([t], c, s).hits}
-    return things | steps | {h for c, s in product(children, settings) for h in general_cautions(c, s)}
+    things = {h for m, c, s in product((*THINGS.values(), NAMED), CHILDREN, settings) for h in assess(m, c, s).hits}
+    steps = {h for t, c, s in product(STEP_TAGS, CHILDREN, settings) for h in assess_step([t], c, s).hits}
+    return things | steps | {h for c, s in product(CHILDREN, settings) for h in general_cautions(c, s)}
 
 
 class TogetherTest(TestCase):
@@ -106,10 +111,36 @@ class RuleTableTest(TestCase):
         for hit in every_hit():
             self.assertTrue(hit.reason and hit.remedy and hit.source, hit)
 
-    def test_only_what_a_rule_calls_overridable_is(self) -> None:
-        self.assertEqual(
-            {h.rule for h in every_hit() if h.overridable}, {r.id for r in RULES.values() if r.overridable}
-        )
+    def test_whatever_is_not_law_can_be_allowed_for_one_child_and_law_never(self) -> None:
+        """Every bar there is, with every rule overridden: what may be becomes a caution, the rest stays a bar."""
+        every = frozenset(RULES)
+        fixed, lifted = set(), set()
+        for child in CHILDREN:
+            bold = replace(child, overrides=every)
+            for thing in (*THINGS.values(), NAMED):
+                before, after = ({h.rule: h for h in assess(thing, c, CLINIC).hits} for c in (child, bold))
+                for rule, hit in before.items():
+                    if hit.status == "barred":
+                        (lifted if hit.overridable else fixed).add(rule)
+                        self.assertEqual(after[rule].status, "caution" if hit.overridable else "barred", (thing, rule))
+            for tag in STEP_TAGS:
+                for hit in assess_step([tag], child, CLINIC).hits:
+                    if hit.status == "barred" and hit.overridable:
+                        lifted.add(hit.rule)
+                        self.assertNotEqual(assess_step([tag], bold, CLINIC).status, "barred", tag)
+        self.assertTrue({"small_part", "small_ball", "grain", "swallowing"} <= fixed & lifted)  # law under three only
+        self.assertEqual(fixed - lifted - {r.id for r in RULES.values() if r.fixed}, set())
+        self.assertEqual({r.id for r in RULES.values() if r.fixed} & lifted, set())
+        self.assertTrue({"resistance", "weight_on_hands", "balloon", "hard_food", "splint", "heat"} <= lifted)
+
+    def test_an_adult_in_the_room_will_do_only_where_a_therapist_says_so(self) -> None:
+        child, room = Child(50, hand="right"), Setting("school", "room")
+        self.assertEqual(assess_step(["cutting_tool"], child, room).status, "barred")
+        near = replace(child, overrides=frozenset({"cutting_tool"}))
+        self.assertEqual(assess_step(["cutting_tool"], near, room).status, "barred")
+        told = replace(child, overrides_in_room=frozenset({"cutting_tool"}))
+        self.assertEqual(assess_step(["cutting_tool"], told, room).status, "caution")
+        self.assertEqual(assess_step(["cutting_tool"], told, Setting("school", "box")).status, "barred")
 
     def test_every_rule_is_in_the_sources_as_it_says_of_itself(self) -> None:
         text = SOURCES.read_text()

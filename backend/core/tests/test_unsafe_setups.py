@@ -3,15 +3,15 @@
 Common practice, no source, unless the rule names one.
 """
 
-from dataclasses import replace
 from itertools import product
 from unittest import TestCase
 
 from core.child import Child, Mouthing, Setting, Supervision
 from core.library import ACTIVITIES, RECIPES, THINGS
+from core.materials import MeasureError, Stock
 from core.offers import variants_of
 from core.offers.variants import ask_of
-from core.safety import Status, assess, assess_step, assess_together
+from core.safety import Status, assess, assess_step, assess_stock, assess_together
 from testing.core_builders import full_house
 
 FAR: tuple[Supervision, ...] = ("room", "box")
@@ -99,9 +99,9 @@ class ThingTest(TestCase):
     def test_elastic_is_no_substitute_for_latex(self) -> None:
         for thing in ("hair_band", "tennis_ball", "slit_ball", "eraser", "dropper", "bulb_baster", "old_waistband"):
             self.assertEqual(status(thing, 90, allergies=frozenset({"latex"})), "barred", thing)
-        self.assertEqual(
-            status("hair_band", 90, allergies=frozenset({"latex"}), overrides=frozenset({"latex_perhaps"})), "caution"
-        )
+        child = Child(90, allergies=frozenset({"latex"}))
+        read = Stock(THINGS["hair_band"], 4, labels={"latex": False})
+        self.assertEqual(assess_stock(read, child, Setting()).status, "caution")
 
 
 class StepTest(TestCase):
@@ -145,11 +145,16 @@ class StepTest(TestCase):
         for thing, allergen in (("short_crayon", "soy"), ("coin_big", "nickel"), ("corn_dough", "wheat")):
             child = Child(100, hand="right", allergies=frozenset({allergen}))
             self.assertEqual(assess(THINGS[thing], child, Setting()).status, "barred")
-            read = replace(child, overrides=frozenset({"allergy_perhaps"}))
-            self.assertEqual(assess(THINGS[thing], read, Setting()).status, "caution", thing)
+            read = {held: Stock(THINGS[thing], 6, labels={allergen: held}) for held in (False, True)}
+            self.assertEqual(assess_stock(read[False], child, Setting()).status, "caution", thing)
+            self.assertEqual(assess_stock(read[True], child, Setting()).hits[0].rule, "allergy", thing)
         for allergen in ("nut", "milk", "egg", "wheat", "sesame", "soy"):
-            child = Child(100, allergies=frozenset({allergen}), overrides=frozenset({"allergy_perhaps"}))
+            child = Child(100, allergies=frozenset({allergen}))
             self.assertEqual(assess(THINGS["snack_packet"], child, Setting()).status, "barred", allergen)
+            other = Stock(THINGS["snack_packet"], 6, labels={a: False for a in ("nut", "milk") if a != allergen})
+            self.assertEqual(assess_stock(other, child, Setting()).status, "barred", allergen)
+        with self.assertRaisesRegex(MeasureError, "not for a label to say"):
+            _ = Stock(THINGS["walnut"], 6, labels={"nut": False}).thing
 
     def test_chewing_at_school_age_is_no_mouthing(self) -> None:
         """A six-year-old who chews pencils writes with one; a four-year-old who does is judged as mouthing."""

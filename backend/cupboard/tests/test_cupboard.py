@@ -1,5 +1,7 @@
 """The cupboard through the API."""
 
+from typing import Any
+
 from django.test import TestCase
 
 from clinic.models import AuditEntry
@@ -51,7 +53,30 @@ class CupboardTest(TestCase):
         item = self.item("counter")
         body = {"count": 20, "measured": {"size_mm": 70}, "version": 1}
         _, out = self.api("put", f"/cupboard-items/{item.pk}?child_id={self.child.pk}", body)
-        self.assertEqual(out["verdict"]["status"], "allowed")
+        self.assertEqual([h["rule"] for h in out["verdict"]["hits"]], ["measured"])
+
+    def test_a_label_is_asked_once_and_remembered_in_place_of_a_bar(self) -> None:
+        self.child.allergies = ["soy"]
+        self.child.save()
+        item = StockItem.objects.create(home=self.home, thing_id="short_crayon", count=4)
+        path, helper = f"/cupboard-items/{item.pk}/label", Api(make_member("assistant", self.lead.clinic))
+        line = self.line(item)
+        self.assertEqual(line["labels"], [{"allergen": "soy", "words": "soy", "holds": None}])
+        self.assertEqual(line["verdict"]["hits"][0]["rule"], "allergy_perhaps")
+        self.assertEqual(helper("put", path, {"allergen": "soy", "holds": False})[0], 403)
+        status, out = self.api("put", f"{path}?child_id={self.child.pk}", {"allergen": "soy", "holds": False})
+        self.assertEqual((status, out["labels"][0]["holds"], out["verdict"]["status"]), (200, False, "caution"))
+        self.assertEqual(AuditEntry.objects.latest("pk").detail["bars_lifted"], ["allergy_perhaps"])
+        _, out = self.api("put", f"{path}?child_id={self.child.pk}", {"allergen": "soy", "holds": True})
+        self.assertEqual(out["verdict"]["hits"][0]["rule"], "allergy")
+        _, out = self.api("put", f"{path}?child_id={self.child.pk}", {"allergen": "soy", "holds": None})
+        self.assertEqual(out["labels"][0]["holds"], None)
+        status, problem = self.api("put", path, {"allergen": "wool", "holds": False})
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "labels"))
+
+    def line(self, item: StockItem) -> dict[str, Any]:
+        _, out = self.api("get", f"/homes/{self.home.pk}/cupboard?child_id={self.child.pk}")
+        return next(i for i in out["items"] if i["id"] == item.pk)
 
     def test_an_assistant_may_not_measure_a_bar_away(self) -> None:
         helper = Api(make_member("assistant", self.lead.clinic))

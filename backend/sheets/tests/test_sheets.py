@@ -169,7 +169,7 @@ class PrepSheetTest(TestCase):
             expected=0.8,
         )
         text = self.get(f"/plans/{plan.pk}/sheet").content.decode()
-        self.assertIn("allowed by a therapist, because: Held by the mother, foil only", text)
+        self.assertIn("Because: Held by the mother, foil only. To be looked at again by", text)
 
     def test_a_paper_that_does_not_exist_and_another_clinic_are_refused(self) -> None:
         self.assertEqual(self.get(f"/plans/{self.plan.pk}/sheet?paper=A9").status_code, 422)

@@ -527,10 +527,30 @@ export interface paths {
         put?: never;
         /**
          * Override Hazard
-         * @description Allow what a rule calls overridable, with the reason kept.
+         * @description Allow this child what a rule bars, with the reason kept, until a day; again to renew it.
          */
         post: operations["caseload_api_override_hazard"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/children/{child_id}/overrides/{rule}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Withdraw Override
+         * @description Let a rule bar again for this child.
+         */
+        delete: operations["caseload_api_withdraw_override"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1059,6 +1079,26 @@ export interface paths {
          * @description Take a line out.
          */
         delete: operations["cupboard_api_remove_item"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cupboard-items/{item_id}/label": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Answer Label
+         * @description Keep what the label of a thing says of an allergen some makes of it hold.
+         */
+        put: operations["cupboard_api_answer_label"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3250,9 +3290,7 @@ export interface components {
             /** Closing Words */
             closing_words: string;
             /** Overrides */
-            overrides: {
-                [key: string]: string;
-            };
+            overrides: components["schemas"]["OverrideOut"][];
             /** Strands */
             strands: components["schemas"]["StrandOut"][];
             /** Tasks */
@@ -3263,6 +3301,40 @@ export interface components {
             wanted_rungs: {
                 [key: string]: number;
             };
+        };
+        /**
+         * OverrideOut
+         * @description A hazard rule a therapist overrides for a child: what it is about, why, since when, by whom; its last day, and
+         *     whether it comes up for review.
+         */
+        OverrideOut: {
+            /** Rule */
+            rule: string;
+            /** About */
+            about: string;
+            /** Reason */
+            reason: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * Review On
+             * Format: date
+             */
+            review_on: string;
+            /**
+             * Watched
+             * @enum {string}
+             */
+            watched: "arms_reach" | "room";
+            /** By */
+            by: string;
+            /** Due */
+            due: boolean;
+            /** Holds */
+            holds: boolean;
         };
         /**
          * StrandOut
@@ -3738,14 +3810,23 @@ export interface components {
             seconds: number;
         };
         /**
-         * Override
-         * @description A hazard rule allowed by a therapist, with the reason.
+         * OverrideIn
+         * @description A hazard rule a therapist overrides: why, how close an adult is, and the last day it holds; a quarter of a year
+         *     from today where none is said.
          */
-        Override: {
+        OverrideIn: {
             /** Rule */
             rule: string;
             /** Reason */
             reason: string;
+            /**
+             * Watched
+             * @default arms_reach
+             * @enum {string}
+             */
+            watched: "arms_reach" | "room";
+            /** Review On */
+            review_on?: string | null;
         };
         /**
          * HomeOut
@@ -4637,6 +4718,8 @@ export interface components {
         /**
          * ItemOut
          * @description One line of a cupboard, measured values and picture in place, with its verdict for the child asked about.
+         *
+         *     labels -- what its label is to say of what this child is allergic to, and what was read of anything else
          */
         ItemOut: {
             /** Id */
@@ -4648,11 +4731,25 @@ export interface components {
             measured: {
                 [key: string]: number;
             };
+            /** Labels */
+            labels: components["schemas"]["LabelOut"][];
             /** Version */
             version: number;
             verdict: components["schemas"]["VerdictOut"] | null;
             /** Picture */
             picture: string;
+        };
+        /**
+         * LabelOut
+         * @description What the label of a thing says of an allergen some makes of it hold: holds it or not; None: not read yet.
+         */
+        LabelOut: {
+            /** Allergen */
+            allergen: string;
+            /** Words */
+            words: string;
+            /** Holds */
+            holds: boolean | null;
         };
         /**
          * VerdictOut
@@ -4700,6 +4797,16 @@ export interface components {
             };
             /** Version */
             version: number;
+        };
+        /**
+         * LabelIn
+         * @description What a label says of an allergen; None takes the answer back.
+         */
+        LabelIn: {
+            /** Allergen */
+            allergen: string;
+            /** Holds */
+            holds: boolean | null;
         };
         /**
          * LetterOut
@@ -5066,7 +5173,7 @@ export interface components {
         };
         /**
          * LeftOutOut
-         * @description An activity that is not in the plan, and why.
+         * @description An activity that is not in the plan, and why; override: the rule that bars it, where a therapist may allow it.
          */
         LeftOutOut: {
             /** Activity Id */
@@ -5084,6 +5191,11 @@ export interface components {
             remedy: string;
             /** Strand */
             strand: string;
+            /**
+             * Override
+             * @default
+             */
+            override: string;
         };
         /**
          * MarkOut
@@ -6939,7 +7051,7 @@ export interface components {
              * Id
              * @enum {string}
              */
-            id: "new" | "recheck" | "setback" | "stuck" | "ready" | "steady";
+            id: "new" | "recheck" | "setback" | "stuck" | "ready" | "review" | "steady";
             /** Words */
             words: string;
         };
@@ -8910,9 +9022,40 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Override"];
+                "application/json": components["schemas"]["OverrideIn"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            413: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
+        };
+    };
+    caseload_api_withdraw_override: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                child_id: number;
+                rule: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -9936,6 +10079,42 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Refused"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            413: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
+        };
+    };
+    cupboard_api_answer_label: {
+        parameters: {
+            query?: {
+                child_id?: number | null;
+            };
+            header?: never;
+            path: {
+                item_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemOut"];
+                };
             };
             400: components["responses"]["Refused"];
             401: components["responses"]["Refused"];

@@ -50,6 +50,7 @@ export const statusNames: Record<string, string> = {
   stuck: 'Stuck',
   recheck: 'Check again',
   new: 'New',
+  review: 'Look at again',
   steady: 'On the way',
 }
 

@@ -174,7 +174,12 @@ async function run(): Promise<void> {
         </section>
         <PlanKeep :plan="plan" @named="named" />
         <AgainstLast :plan-id="planId" :version="plan.version ?? 0" />
-        <LeftOutList :items="plan.left_out ?? []" :plan-id="planId" @bring-in="again(plan.excluded ?? [], $event)" />
+        <LeftOutList
+          :items="plan.left_out ?? []"
+          :plan-id="planId"
+          :child-id="plan.child_id"
+          @bring-in="again(plan.excluded ?? [], $event)"
+        />
       </aside>
     </div>
   </div>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, unwrap } from '@/api/client'
 import CarePanel from '@/components/caseload/CarePanel.vue'
+import ChildOverrides from '@/components/caseload/ChildOverrides.vue'
 import HazardsAsked from '@/components/caseload/HazardsAsked.vue'
 import LookStart from '@/components/caseload/LookStart.vue'
 import ProfileForm from '@/components/caseload/ProfileForm.vue'
@@ -68,6 +69,7 @@ const picked = computed(() => words.value?.strands.find((s) => s.id === picking.
     </section>
     <div class="stack">
       <ProfileSummary :child="child" @edit="editing = true" />
+      <ChildOverrides v-if="child.overrides.length" :child="child" />
       <CarePanel :child="child" />
     </div>
   </div>

@@ -127,7 +127,11 @@ watch(chosen, () => (removed.value = null))
         <p v-if="b.hit">
           <strong>{{ b.hit.reason }}</strong> {{ b.hit.remedy }} <span class="soft small">{{ b.hit.source }}</span>
         </p>
-        <OverrideForm v-if="b.hit?.overridable && b.hit.status === 'barred'" :child-id="child.id" :rule="b.hit.rule" />
+        <OverrideForm
+          v-if="b.hit?.overridable && b.hit.status === 'barred' && me?.may.includes('child.override_hazard')"
+          :child-id="child.id"
+          :rule="b.hit.rule"
+        />
         <ul class="lines">
           <CupboardLine
             v-for="item in b.items"

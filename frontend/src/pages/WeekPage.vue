@@ -120,7 +120,7 @@ async function plan(): Promise<void> {
     </form>
     <AimReasons v-if="!week" :aims="aims?.filter((x) => ask.targets.includes(x.target)) ?? []" />
     <ProblemNote :error="error" />
-    <WeekTable v-if="week" :week="week" />
+    <WeekTable v-if="week" :week="week" :child-id="child.id" />
     <p v-if="weeks && weeks.length > 1" class="row">
       <span class="soft">Other weeks:</span>
       <PlainButton v-for="w in weeks" :key="w.id" :aria-pressed="w.id === shownId" @click="chosen = w.id">

@@ -40,15 +40,15 @@ def gravest_first(result: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
 
 
 def _why_left_out(activity: Activity, strand: str, request: SessionRequest) -> LeftOut:
-    kind, reason, remedy = _why(activity, strand, request)
-    return LeftOut(activity.id, activity.name, kind, reason, remedy, strand)
+    kind, reason, remedy, override = _why(activity, strand, request)
+    return LeftOut(activity.id, activity.name, kind, reason, remedy, strand, override)
 
 
-def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[LeftOutKind, str, str]:
-    """Kind, reason and remedy, looking at the grade nearest to the child first."""
+def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[LeftOutKind, str, str, str]:
+    """Kind, reason, remedy and what may be overridden, looking at the grade nearest to the child first."""
     mean = request.estimates[strand].mean
     if activity.id in request.excluded:
-        return "excluded", "Taken out by you.", "Put it back in the plan."
+        return "excluded", "Taken out by you.", "Put it back in the plan.", ""
     cupboard = request.cupboard
     asks, variants, rungs = _grades(activity, strand)
     ranked = np.argsort(np.abs(rungs - mean - 0.1), kind="stable").tolist()
@@ -56,24 +56,25 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
     if offered is None:
         lack = cupboard.lack(variants[ranked[0]])
         assert lack is not None
-        return lack.kind, lack.reason, lack.remedy
+        return lack.kind, lack.reason, lack.remedy, lack.rule if lack.overridable else ""
     if too_young(activity, request):
-        return "too_easy", "Its guise is a younger child's.", "Choose it by hand if this child enjoys it."
+        return "too_easy", "Its guise is a younger child's.", "Choose it by hand if this child enjoys it.", ""
     demand = too_demanding(offered, request)
     if demand:
         name = STRANDS[demand[0]].name.lower()
-        return "too_hard", f"Too hard by {demand[1]:.1f} rungs in {name}.", f"Work on {name} first."
+        return "too_hard", f"Too hard by {demand[1]:.1f} rungs in {name}.", f"Work on {name} first.", ""
     gap = offered.rungs[strand] - mean
     if gap > 1.0 or gap < -1.5:
         lack = cupboard.lack(variants[ranked[0]])
         remedy = lack.remedy if lack else "Choose another activity for this strand."
         if gap > 1.0:
-            return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy
-        return "too_easy", f"Its hardest grade here is {-gap:.1f} rungs too easy.", remedy
+            return "too_hard", f"Its easiest grade here is {gap:.1f} rungs too hard.", remedy, ""
+        return "too_easy", f"Its hardest grade here is {-gap:.1f} rungs too easy.", remedy, ""
     return (
         "not_chosen",
         "Fits, but others made better use of the minutes.",
         "Swap it in, or give the session more minutes.",
+        "",
     )
 
 

@@ -153,7 +153,10 @@ LeftOutKind = Literal[LackKind, "too_hard", "too_easy", "not_chosen", "excluded"
 
 @dataclass(frozen=True)
 class LeftOut:
-    """An activity a therapist may have expected, and why it is not in the plan."""
+    """An activity a therapist may have expected, and why it is not in the plan.
+
+    override -- the rule that bars it, where a therapist may override it for this child
+    """
 
     activity_id: str
     name: str
@@ -161,6 +164,7 @@ class LeftOut:
     reason: str
     remedy: str
     strand: str
+    override: str = ""
 
 
 @dataclass(frozen=True)

@@ -2,10 +2,21 @@
 import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
 import type { Schemas } from '@/api/client'
+import OverrideForm from '@/components/cupboard/OverrideForm.vue'
 import PlainButton from '@/components/shared/PlainButton.vue'
 import VerdictSign from '@/components/shared/VerdictSign.vue'
+import { useMe } from '@/composables/useMe'
 
-const { items, planId = '' } = defineProps<{ items: Schemas['LeftOutOut'][]; planId?: string }>()
+const {
+  items,
+  planId = '',
+  childId = 0,
+} = defineProps<{
+  items: Schemas['LeftOutOut'][]
+  planId?: string
+  childId?: number
+}>()
+const { data: me } = useMe()
 const emit = defineEmits<{ bringIn: [activityId: string] }>()
 const asked = ref<Record<string, string>>({})
 const possible = ref<Record<string, boolean>>({})
@@ -83,6 +94,11 @@ const groups = computed(() =>
             what would it take?
           </button>
           <em v-else-if="planId" aria-live="polite"> {{ asked[item.activity_id] }}</em>
+          <OverrideForm
+            v-if="childId && item.override && me?.may.includes('child.override_hazard')"
+            :child-id="childId"
+            :rule="item.override"
+          />
         </li>
       </ul>
     </details>

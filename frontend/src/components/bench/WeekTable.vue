@@ -8,7 +8,7 @@ import LeftOutList from '@/components/bench/LeftOutList.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
-const { week } = defineProps<{ week: Schemas['WeekOut'] }>()
+const { week } = defineProps<{ week: Schemas['WeekOut']; childId: number }>()
 const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
 </script>
 
@@ -60,7 +60,7 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
         ></span
       >
     </p>
-    <LeftOutList :items="week.left_out" />
+    <LeftOutList :items="week.left_out" :child-id="childId" />
     <p v-if="week.used_up.length" class="soft">Used up over the week: {{ week.used_up.join(', ') }}.</p>
   </section>
 </template>

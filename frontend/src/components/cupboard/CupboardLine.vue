@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import ActivityPicture from '@/components/shared/ActivityPicture.vue'
 import MeasureForm from '@/components/cupboard/MeasureForm.vue'
+import PlainButton from '@/components/shared/PlainButton.vue'
 
 const { item, childId } = defineProps<{ item: Schemas['ItemOut']; childId: number }>()
 const emit = defineEmits<{ changed: []; removed: [] }>()
@@ -36,6 +37,17 @@ async function save(change: { count?: number; measured?: Record<string, number> 
   }
 }
 
+async function answer(allergen: string, holds: boolean | null): Promise<void> {
+  said.value = ''
+  const params = { path: { item_id: item.id }, query: { child_id: childId } }
+  try {
+    await unwrap(api.PUT('/api/cupboard-items/{item_id}/label', { params, body: { allergen, holds } }))
+    emit('changed')
+  } catch (problem) {
+    said.value = (problem as Error).message
+  }
+}
+
 async function remove(): Promise<void> {
   said.value = ''
   try {
@@ -58,6 +70,17 @@ async function remove(): Promise<void> {
       <span v-for="h in item.verdict?.hits.slice(1)" :key="h.rule" class="small why"
         >Also: {{ h.reason }} {{ h.remedy }}</span
       >
+      <span v-for="l in item.labels" :key="l.allergen" class="small row label">
+        <template v-if="l.holds === null">
+          <strong>What does its label say about {{ l.words }}?</strong>
+          <PlainButton @click="answer(l.allergen, false)">Without {{ l.words }}</PlainButton>
+          <PlainButton @click="answer(l.allergen, true)">With {{ l.words }}</PlainButton>
+        </template>
+        <template v-else>
+          Label read: {{ l.holds ? 'with' : 'without' }} {{ l.words }}.
+          <button type="button" class="link small" @click="answer(l.allergen, null)">Ask again</button>
+        </template>
+      </span>
       <span v-if="said" class="small why" role="alert">{{ said }}</span>
     </div>
     <div class="row">
@@ -115,6 +138,9 @@ li {
 .why {
   color: var(--ink);
   max-width: 70ch;
+}
+.label {
+  flex-wrap: wrap;
 }
 .count {
   width: 116px;

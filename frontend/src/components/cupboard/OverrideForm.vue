@@ -1,15 +1,44 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { api, unwrap } from '@/api/client'
+import { computed, ref } from 'vue'
+import { api, Refused, unwrap, type Schemas } from '@/api/client'
+import ChoiceRow from '@/components/shared/ChoiceRow.vue'
+import DayField from '@/components/shared/DayField.vue'
 import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChildChanged } from '@/composables/useChild'
+import { isoToday } from '@/logic/newChild'
 
-const { childId, rule } = defineProps<{ childId: number; rule: string }>()
+/** Allowing one child what a rule bars: why, how close an adult is, until when. given: an override to be renewed. */
+const {
+  childId,
+  rule,
+  given = null,
+} = defineProps<{
+  childId: number
+  rule: string
+  given?: Schemas['OverrideOut'] | null
+}>()
+const emit = defineEmits<{ done: [] }>()
+const QUARTER = 91 // days: what the server takes where no day is said
+const WATCHED: { id: Schemas['OverrideIn']['watched']; words: string }[] = [
+  { id: 'arms_reach', words: 'Adult within arm’s reach' },
+  { id: 'room', words: 'Adult in the room' },
+]
 const changed = useChildChanged()
-const open = ref(false)
-const reason = ref('')
+const open = ref(given !== null)
+const reason = ref(given?.reason ?? '')
+const watched = ref<Schemas['OverrideIn']['watched']>(given?.watched ?? 'arms_reach')
+const later = (days: number): string => isoToday(new Date(Date.now() + days * 86_400_000))
+const until = ref(later(QUARTER))
 const error = ref<Error | null>(null)
+const refused = computed(() => (error.value instanceof Refused ? error.value : null))
+const at = (field: string): string => refused.value?.at(field) ?? ''
+
+function leave(): void {
+  open.value = false
+  error.value = null
+  emit('done')
+}
 
 async function allow(): Promise<void> {
   error.value = null
@@ -18,10 +47,11 @@ async function allow(): Promise<void> {
       await unwrap(
         api.POST('/api/children/{child_id}/overrides', {
           params: { path: { child_id: childId } },
-          body: { rule, reason: reason.value },
+          body: { rule, reason: reason.value, watched: watched.value, review_on: until.value },
         }),
       ),
     )
+    leave()
   } catch (problem) {
     error.value = problem as Error
   }
@@ -30,21 +60,21 @@ async function allow(): Promise<void> {
 
 <template>
   <div class="stack">
-    <PlainButton v-if="!open" class="open" @click="open = true">
-      Allow, with an adult within arm’s reach and a reason…
-    </PlainButton>
-    <form v-else class="row" @submit.prevent="allow">
-      <el-input
-        v-model="reason"
-        class="reason"
-        maxlength="300"
-        placeholder="Who watches, and why it is all right"
-        aria-label="Reason for allowing it"
-      />
-      <PlainButton type="submit" main>Allow</PlainButton>
-      <PlainButton @click="open = false">Leave it barred</PlainButton>
+    <PlainButton v-if="!open" class="open" @click="open = true">Allow for this child, with a reason…</PlainButton>
+    <form v-else class="stack" @submit.prevent="allow">
+      <el-form-item label="Why it is all right for this child" :error="at('reason')">
+        <el-input v-model="reason" maxlength="300" aria-label="Reason for allowing it" />
+      </el-form-item>
+      <ChoiceRow v-model="watched" :options="WATCHED" label="How close an adult is" />
+      <el-form-item label="Look at it again by; it is barred from the day after" :error="at('review_on')">
+        <DayField v-model="until" label="Look at it again by" :earliest="later(1)" :latest="later(366)" />
+      </el-form-item>
+      <div class="row">
+        <PlainButton type="submit" main>Allow</PlainButton>
+        <PlainButton @click="leave">{{ given ? 'Leave it as it is' : 'Leave it barred' }}</PlainButton>
+      </div>
+      <ProblemNote v-if="!refused?.problem.fields.length" :error="error" />
     </form>
-    <ProblemNote :error="error" />
   </div>
 </template>
 
@@ -52,7 +82,7 @@ async function allow(): Promise<void> {
 .open {
   justify-self: start;
 }
-.reason {
-  width: 340px;
+form {
+  max-width: 460px;
 }
 </style>
