@@ -60,6 +60,10 @@ class GroupTest(TestCase):
         self.assertTrue(at_once[2])
         older = [replace(s, child=replace(s.child, age_months=90.0)) for s in sessions]
         self.assertEqual(watched(shared[0].each, older), 0)
+        sure = [replace(s, child=replace(s.child, cutting_rung=4.0)) for s in sessions]
+        cutting = [t for t in shared_candidates(sure) if t.activity.trains.get("cutting") and t.for_all]
+        self.assertTrue(cutting)  # at four and a half, sure of a strip: one adult in the room to eight
+        self.assertEqual({watched(t.each, sure) for t in cutting}, {0})
 
     @slow
     def test_what_was_left_out_says_for_whom_and_why(self) -> None:

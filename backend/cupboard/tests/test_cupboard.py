@@ -56,7 +56,7 @@ class CupboardTest(TestCase):
         self.assertEqual([h["rule"] for h in out["verdict"]["hits"]], ["measured"])
 
     def test_a_label_is_asked_once_and_remembered_in_place_of_a_bar(self) -> None:
-        self.child.allergies = ["soy"]
+        self.child.allergies, self.child.mouthing = ["soy"], "never"
         self.child.save()
         item = StockItem.objects.create(home=self.home, thing_id="short_crayon", count=4)
         path, helper = f"/cupboard-items/{item.pk}/label", Api(make_member("assistant", self.lead.clinic))

@@ -142,9 +142,13 @@ def enough(each: Sequence[Candidate], children: int) -> bool:
 
 
 def watched(each: Sequence[Candidate], sessions: Sequence[SessionRequest]) -> int:
-    """How many children of an activity want an adult of their own within reach: under six, a blade or small parts."""
+    """How many children of an activity want an adult of their own within reach: under six, a blade or small parts. Who
+    wants one in the room shares that one: one to eight children, and a table has fewer.
+    """
     return sum(
         s.child.age_months < WATCHED_MONTHS
-        and any(RULES[h.rule].watched and h.wants for h in c.offer.verdict.hits if h.status == "caution")
+        and any(
+            RULES[h.rule].watched and h.wants == "arms_reach" for h in c.offer.verdict.hits if h.status == "caution"
+        )
         for c, s in zip(each, sessions, strict=True)
     )
