@@ -35,6 +35,8 @@ def figures(say: Callable[[str], None]) -> None:
     say(f"  guises of a younger child: {young}")
     set_up = mean((p.minutes - sum(b.minutes for b in p.blocks)) / r.minutes for r, p in made)
     well = mean(p.well_spent / r.minutes for r, p in made)
+    shares = sorted(p.work_minutes / p.minutes for _, p in made)
+    say(f"  work of a session's minutes: median {100 * median(shares):.0f} %, lowest {100 * shares[0]:.0f} %")
     say(f"  setting up: {100 * set_up:.0f} % of the minutes; well spent {well:.2f} a minute")
     say(f"  seated from end to end, under five and a half, 20 minutes or more: {sum(_seated(r, p) for r, p in made)}")
 

@@ -12,7 +12,7 @@ from core.drawing.hands import hand_mm
 from core.drawing.scene import HIGH, WIDE, Scene
 from core.drawing.svg import svg
 from core.drawing.table import set_out
-from core.drawing.table_layout import Stands, lay_out
+from core.drawing.table_layout import NOT_BESIDE, Stands, lay_out
 from core.library import Activity, find_thing
 from core.library.picture import ByStep, Frame, Value
 from core.materials import Thing
@@ -116,4 +116,4 @@ def _where(stands: Iterable[Stands]) -> str:
     def side(s: Stands) -> str:
         return "on the left" if s.across < 0.4 else "on the right" if s.across > 0.6 else "in the middle"
 
-    return ", ".join(f"{s.count} {s.name} {side(s)}" for s in stands if s.zone != "under")
+    return ", ".join(f"{s.count} {s.name} {side(s)}" for s in stands if s.zone not in NOT_BESIDE)

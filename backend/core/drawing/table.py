@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from core.drawing.canvas import LETTER, Canvas
 from core.drawing.scene import HIGH, WIDE
-from core.drawing.table_layout import Stands
+from core.drawing.table_layout import NOT_BESIDE, Stands
 from core.drawing.things import above, size_mm
 from core.materials import Thing
 from core.offers import Quantity
@@ -72,7 +72,7 @@ def set_out(
                 [(x - wide, y - high), (x + wide, y - high), (x + wide, y + high), (x - wide, y + high)], dashed=True
             )
     for farther in FARTHER:
-        groups = [_group(q, s, things[q.role], forms[q.role], farther) for q, s in pairs if s.zone != "under"]
+        groups = [_group(q, s, things[q.role], forms[q.role], farther) for q, s in pairs if s.zone not in NOT_BESIDE]
         if sum(g.wide * g.high for g in groups) <= FULL and _apart(groups):
             break
     for g in groups:

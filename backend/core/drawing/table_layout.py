@@ -9,6 +9,7 @@ from core.materials import Place
 from core.offers import Quantity
 
 NO_TABLE = frozenset({"wall", "floor"})
+NOT_BESIDE = frozenset({"under", "before"})  # zones of what stands beside nothing else on the table
 
 
 @dataclass(frozen=True)
@@ -26,15 +27,15 @@ def lay_out(activity_id: str, quantities: Iterable[Quantity], hand: Hand) -> tup
     """Return where each thing of a set stands. Unsettled hands get the right-handed table, tools in the middle.
 
     hand -- the one that works: of a child with an assisting hand, the other
-    What lies under the others has the zone "under", and need not be drawn. Nothing for work at a wall or on the floor,
-    or with one thing alone: the words say enough.
+    What lies under the others has the zone "under", and need not be drawn; what only got the table ready, "before".
+    Nothing for work at a wall or on the floor, or with one thing alone: the words say enough.
     """
     roles = {r.id: r for r in find_activity(activity_id).roles}
     listed = list(quantities)
     if len(listed) < 2 or any(roles[q.role].form in NO_TABLE for q in listed):
         return ()
     zones = [roles[q.role].stands for q in listed]
-    if len(zones) - zones.count("under") < 2:
+    if sum(zone not in NOT_BESIDE for zone in zones) < 2:
         return ()
     result = []
     for at, (q, zone) in enumerate(zip(listed, zones, strict=True)):
@@ -58,5 +59,6 @@ def _across_and_away(zone: Place, nth: int, of: int) -> tuple[float, float]:
         "middle": (0.5 + 0.3 * step, 0.62),
         "paper": (0.46 + 0.2 * step, 0.34),
         "under": (0.5, 0.5),
+        "before": (0.5, 0.5),
     }
     return places[zone]

@@ -32,7 +32,7 @@ from core.materials import Thing
 from core.own import SHELF, is_own
 
 THINGS = load_things()
-ACTIVITIES = load_activities()
+ACTIVITIES = load_activities(THINGS)
 RECIPES = load_recipes(THINGS)
 KITS = load_kits(ACTIVITIES)
 

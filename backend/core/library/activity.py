@@ -34,6 +34,7 @@ class Step:
     rungs  -- how much harder than the axis's first step, in rungs, by strand; others stay where they are
     needs  -- what it asks of the thing in a role, beside the role's own needs
     uses   -- roles that only steps naming them bring to the table: filled, counted and judged at those grades alone
+    at_once -- by role, how many of it are in use at the same time at this step
     tags   -- hazard tags of safety.STEP_TAGS
     count  -- how many tries a set has at this step, where the step decides it
     seconds -- what one try takes at this step, where it decides: the longest of those chosen
@@ -53,6 +54,7 @@ class Step:
     cues: Mapping[SupportLevel, str] = field(default_factory=lambda: MappingProxyType({}))
     steps: tuple[str, ...] = ()
     posture: str = ""
+    at_once: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
 
 
 @dataclass(frozen=True)
@@ -108,6 +110,8 @@ class Activity:
 
     line: the name its sets count under: its id, and of a clinic's own activity the same through changes of words alone.
 
+    named_only: words of its text that name a thing and ask for none, each with why.
+
     gone: why it can't be used any more, of a clinic's own that the checks let through once; empty of all others.
 
     until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
@@ -143,7 +147,7 @@ class Activity:
     picture: tuple[Frame, ...] = ()
     measures: tuple[str, ...] = ()
     fits: tuple[Fit, ...] = ()
-    setup_minutes: float = 1.0
+    setup_minutes: float = 0.5
     tidy_minutes: float = 0.5
     tiring: bool = False
     until_months: float | None = None
@@ -153,6 +157,7 @@ class Activity:
     both_hands: bool = False
     line: str = ""
     gone: str = ""
+    named_only: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
 
     @property
     def strand(self) -> str:

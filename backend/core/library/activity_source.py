@@ -61,9 +61,10 @@ class StepSource(Source):
     tell: Plain
     adds: Rungs | Mapping[StrandId, Rungs] = 0.0
     tries: int | None = Field(None, ge=1, le=100)
-    seconds: float | None = Field(None, gt=0, le=300)
+    seconds: float | None = Field(None, gt=0, le=1800)
     needs: Mapping[str, tuple[NeedSource, ...]] = Field(default_factory=dict)
     uses: tuple[str, ...] = ()
+    at_once: Mapping[str, Annotated[int, Field(ge=2, le=100)]] = Field(default_factory=dict)
     tags: tuple[StepTag, ...] = ()
     cues: Mapping[SupportLevel, Words] = Field(default_factory=dict)
     steps: tuple[Plain, ...] = Field((), max_length=5)
@@ -91,6 +92,7 @@ class StepSource(Source):
             MappingProxyType(dict(self.cues)),
             self.steps,
             self.posture,
+            MappingProxyType(dict(self.at_once)),
         )
 
 
@@ -196,7 +198,7 @@ class ActivitySource(Source):
     picture: tuple[FrameSource, ...] = Field(min_length=1, max_length=4)
     setup: Words
     posture: Words = Activity.posture
-    setup_minutes: float = Field(1.0, ge=0, le=30)
+    setup_minutes: float = Field(0.5, ge=0, le=30)
     cues: Mapping[SupportLevel, Words]
     watch: tuple[MarkId, ...]
     measures: tuple[MeasureId, ...] = ()
@@ -209,6 +211,7 @@ class ActivitySource(Source):
     why: Plain
     say: Plain
     stop: Plain
+    named_only: Mapping[str, Words] = Field(default_factory=dict)
     answers: Answers = Field(default_factory=dict)
 
     @model_validator(mode="after")
@@ -304,7 +307,7 @@ class ActivitySource(Source):
             (f"axes.{i}.steps.{j}", role)
             for i, a in enumerate(self.axes)
             for j, s in enumerate(a.steps)
-            for role in (*s.needs, *s.uses)
+            for role in (*s.needs, *s.uses, *s.at_once)
         ]
         named += [(f"fits.{i}", role) for i, c in enumerate(self.fits) for role in (c.outer, c.inner)]
         for place, role in named:
@@ -351,6 +354,7 @@ class ActivitySource(Source):
             why=self.why,
             stop=self.stop,
             line=self.id,
+            named_only=MappingProxyType(dict(self.named_only)),
         )
 
     def _cues(self) -> tuple[Cue, ...]:

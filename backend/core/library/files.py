@@ -12,6 +12,7 @@ from core.library.activity import Activity
 from core.library.activity_source import ActivitySource
 from core.library.kit import Kit
 from core.library.kit_source import KitSource
+from core.library.listed import Names
 from core.library.recipe import Recipe
 from core.library.source import LibraryError, read
 from core.library.thing_source import RecipeSource, ThingSource
@@ -70,14 +71,22 @@ def load_things() -> MappingProxyType[str, Thing]:
     return MappingProxyType(things)
 
 
-def load_activities() -> MappingProxyType[str, Activity]:
-    """Every activity, by id: a file each, named by its id. Raises LibraryError."""
+def load_activities(things: Mapping[str, Thing]) -> MappingProxyType[str, Activity]:
+    """Every activity, by id: a file each, named by its id. Raises LibraryError, also for one whose words speak of a
+    thing its list does not have.
+    """
     activities: dict[str, Activity] = {}
+    names = Names(things.values())
     for where, name, row in _values("activities"):
         activity = read(ActivitySource, row, where).build()
         if activity.id != name:
             raise LibraryError(
                 where, "id", activity.id, "A file is named by the id of its activity.", "Rename one of the two."
+            )
+        for missing in names.unlisted(activity):
+            reason = f"“{missing.word}” is nothing among the things this grade asks for."
+            raise LibraryError(
+                where, missing.at, missing.word, reason, "Add a role for it, or say under named_only why there is none."
             )
         activities[activity.id] = activity
     return MappingProxyType(activities)

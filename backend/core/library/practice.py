@@ -10,10 +10,10 @@ def is_the_task(activity: Activity, strand: str, task: WantedTask) -> bool:
     """Return whether an activity, aimed at a strand, is the task itself.
 
     Not where its easiest grade is beyond the task, nor where it is done with another tool: a knife is not yet “eat with
-    a spoon”, and dough letters are no writing.
+    a spoon”, and dough letters are no writing, nor is a pencil with which an adult drew the model.
     """
     on_ladder = bool(strand) and strand == task.strand and activity.trains.get(strand, 0.0) < task.beyond
-    with_tool = not task.tool or any(r.form == task.tool for r in activity.roles)
+    with_tool = not task.tool or any(r.form == task.tool and r.stands != "before" for r in activity.roles)
     return activity.id in task.practised_by or (on_ladder and with_tool)
 
 

@@ -4,10 +4,10 @@ from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
-Place = Literal["start", "goal", "tool", "middle", "paper", "under"]
+Place = Literal["start", "goal", "tool", "middle", "paper", "under", "before"]
 """Where a thing goes on the table: pieces to take on the helper side, their goal on the skill side, tools by the hand
-that uses them, paper near the child, mats and trays underneath. Left to right gives a start and an end; a goal on the
-far skill side brings a reach across. Common practice.
+that uses them, paper near the child, mats and trays underneath; before: what the adult gets ready with, off the table
+by then. Left to right gives a start and an end; a goal on the far skill side brings a reach across. Common practice.
 """
 
 
@@ -130,6 +130,7 @@ FORMS = MappingProxyType(
         "soft_base": Form("soft block"),
         "spin_top": Form("finger top"),
         "spread": Form("soft spread"),
+        "tape": Form("paper tape", "before"),
         "strip": Form("paper strip"),
         "tooth_set": Form("toothbrush"),
         "dial": Form("spinner"),

@@ -334,6 +334,7 @@ class Role:
     sharp       -- whether a sharp thing may play it
     share         -- the smallest part of the full number that still works, in rounds (0 to 1)
     pieces        -- how many pieces each thing is cut into by halving: 1, 2, 4 or 8
+    at_once       -- how many a grade has in use at the same time, however few tries a set has: four kept in the palm
     place         -- where it goes on the table; None: where things of its form usually go
     """
 
@@ -349,6 +350,7 @@ class Role:
     works: str = ""
     sharp: bool = False
     place: Place | None = None
+    at_once: int = 0
 
     @property
     def stands(self) -> Place:
@@ -357,11 +359,11 @@ class Role:
 
     def quantity(self, count: int) -> int:
         """How many things a set of `count` tries wants."""
-        return self.fixed + ceil(self.per_try * count - 1e-9)
+        return max(self.fixed + ceil(self.per_try * count - 1e-9), self.at_once)
 
     def least(self, count: int) -> int:
         """How many are enough when the set is done in rounds with the same things."""
-        return max(1, ceil(self.quantity(count) * self.share - 1e-9))
+        return max(1, self.at_once, ceil(self.quantity(count) * self.share - 1e-9))
 
     def filled_by(self, thing: Thing, extra: tuple[Need, ...] = ()) -> bool:
         """Whether the material can play this role at a grade that asks `extra` of it."""

@@ -137,12 +137,20 @@ def force_axes(activity: Activity) -> Mapping[str, frozenset[int]]:
 
 @lru_cache(MOST_KEPT)
 def roles_of(activity: Activity, grade: tuple[int, ...]) -> tuple[Role, ...]:
-    """The roles that are filled at this grade: those of every grade, and those that a chosen step
-    brings to the table.
+    """The roles that are filled at this grade: those of every grade, and those that a chosen step brings to the table;
+    each with as many as this grade has in use at once.
     """
+    chosen = [a.steps[at] for a, at in zip(activity.axes, grade, strict=True)]
     by_step = {role for a in activity.axes for s in a.steps for role in s.uses}
-    brought = {role for a, at in zip(activity.axes, grade, strict=True) for role in a.steps[at].uses}
-    return tuple(r for r in activity.roles if r.id not in by_step or r.id in brought)
+    brought = {role for step in chosen for role in step.uses}
+    roles = (r for r in activity.roles if r.id not in by_step or r.id in brought)
+    return tuple(_in_use(r, max((step.at_once.get(r.id, 0) for step in chosen), default=0)) for r in roles)
+
+
+@lru_cache(MOST_KEPT)
+def _in_use(role: Role, at_once: int) -> Role:
+    """The role with as many of it in use at once; one value for all grades that say the same."""
+    return replace(role, at_once=at_once) if at_once else role
 
 
 @lru_cache(MOST_KEPT)

@@ -39,12 +39,12 @@ def plan_week(request: WeekRequest) -> WeekPlan:
     """
     _check(request)
     session = _as_home(request.session)
-    candidates = all_candidates(session)
+    options = tuple(week_options(all_candidates(session)))
     if not any(minutes >= LEAST_DAY for minutes in request.minutes_by_day):
         return WeekPlan(
             "infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more."
         )
-    if not candidates:
+    if not options:
         out = left_out(session, frozenset())
         first = next((o for o in out if o.kind in ("missing", "short")), out[0] if out else None)
         fix = f"{first.remedy} (for “{first.name}”: {first.reason})" if first else "Choose another target."
@@ -54,7 +54,7 @@ def plan_week(request: WeekRequest) -> WeekPlan:
             reason="nothing in this home can be done safely with the supervision it has",
             fix=fix,
         )
-    sites = [Site(session, tuple(week_options(candidates)), request.minutes_by_day, request.a_day)]
+    sites = [Site(session, options, request.minutes_by_day, request.a_day)]
     if request.school is not None:
         school = _as_home(request.school)
         sites.append(Site(school, tuple(week_options(all_candidates(school))), request.school_minutes, 1))

@@ -66,12 +66,19 @@ def _weight_on_hands(c: Child) -> Iterator[Finding]:
         )
 
 
-@rule("lying", "step", COMMON, "lying on the front with a tube or a line, or straight after a meal")
+@rule("lying", "step", COMMON, "lying on the front with a tube or a line, straight after a meal, or on an arm that was broken")
 def _lying(c: Child) -> Iterator[Finding]:
     if "tube" in c.precautions:
         yield Finding("barred", "Lying on the front, and this child has a tube or a line.", "Sit or stand instead.")
     else:
         yield Finding("caution", "Lying on the front.", "Not within an hour after a meal; nothing in the mouth.")
+    if "fracture" in c.precautions:
+        yield Finding(
+            "caution",
+            "Propped on the forearms, and this child has a recent fracture or surgery.",
+            "Ask which bone first; no weight on that arm until whoever treats it allows it.",
+            "arms_reach",
+        )
 
 
 @rule("walking", "step", COMMON, "carrying while walking")

@@ -12,6 +12,7 @@ from core.drawing.picture import MOST_BYTES, values_at
 from core.drawing.scene import HIGH, WIDE, Scene
 from core.drawing.shapes import CUTS, MARKS
 from core.drawing.table import MOST_DRAWN
+from core.drawing.table_layout import NOT_BESIDE
 from core.errors import NotThere
 from core.library import ACTIVITIES, THINGS, find_activity
 from core.offers import UsableCupboard, Variant, stock_of, variants_of
@@ -77,7 +78,7 @@ class EveryPictureTest(TestCase):
             with self.subTest(variant=variant):
                 words = " ".join(label for label, _ in table.labels)
                 for q, s in zip(offer.quantities, stands, strict=True):
-                    if s.zone != "under":
+                    if s.zone not in NOT_BESIDE:
                         self.assertIn(q.named.split()[0], words)
                         self.assertIn(f"{q.wanted} {q.named}", said)
 

@@ -297,7 +297,7 @@ class HouseTest(TestCase):
         self.assertEqual((pegs.wanted, pegs.have, pegs.rounds), (6, 6, 2))
 
     def test_right_handed_scissors_do_not_serve_a_left_hander(self) -> None:
-        stock = stock_of({"child_scissors": 1, "heavy_paper": 20})
+        stock = stock_of({"child_scissors": 1, "heavy_paper": 20, "pencil": 1})
         cut = Variant("cut_the_lane", (0, 0, 0))
         self.assertIsNotNone(UsableCupboard(stock, Child(72, hand="right"), CLINIC).offer(cut))
         lack = UsableCupboard(stock, Child(72, hand="left"), CLINIC).lack(cut)

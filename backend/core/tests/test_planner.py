@@ -29,12 +29,12 @@ def options_for(request, every=1):
 def by_brute_force(options, limits) -> float:
     """The most well-spent minutes by trying every choice of options; shares no code with the model."""
     best = 0.0
-    for size in range(1, 5):
+    for size in range(1, 6):
         for chosen in combinations(options, size):
             if allowed(chosen, limits):
                 things = {thing for o in chosen for thing in o.kit}
                 halves = sum(o.steps for o in chosen) + len(things)
-                halves += sum(-(-(o.activity.setup_minutes + o.activity.tidy_minutes) * 2 // 1) for o in chosen)
+                halves += sum(-(-(o.activity.setup_minutes + o.activity.tidy_minutes) // 1) for o in chosen)  # half is done before
                 halves += 6 if "tidy" in limits.must else 0
                 tiring = sum(o.steps for o in chosen if o.activity.tiring)
                 if halves <= limits.minutes * 2 and tiring <= limits.tiring_minutes * 2:

@@ -99,14 +99,14 @@ class CasesTest(TestCase):
 
 
 class DoseTest(TestCase):
-    def dose(self, pace: dict[str, Pace] | None = None, **more: object):
-        activity = ACTIVITIES["letter_box"]
+    def dose(self, pace: dict[str, Pace] | None = None, activity_id: str = "letter_box", **more: object):
+        activity = ACTIVITIES[activity_id]
         offer = next(o for o in full_house(FIVE).offers([activity]))
         return offer, dose_of(activity, offer, pace or {}, (4, 12), **more)
 
     def test_a_set_is_its_tries_and_its_rest(self) -> None:
         offer, dose = self.dose()
-        self.assertEqual(dose.set_seconds, offer.count * 4 + WORK["piece"].rest)
+        self.assertEqual(dose.set_seconds, offer.count * 4 + min(offer.count, WORK["piece"].rest))
         self.assertEqual(dose.steps(2), -(-2 * dose.set_seconds // 30))
         self.assertEqual(dose.work_tenths(3), round(3 * offer.count * 4 / 6))
         self.assertLessEqual(dose.steps(dose.most), 12 * 2)
@@ -124,7 +124,23 @@ class DoseTest(TestCase):
         _, usual = self.dose()
         _, sparing = self.dose(sparing=True)
         self.assertLess(sparing.most, usual.most)
-        self.assertGreaterEqual(sparing.rest, 30)
+        _, loaded = self.dose(activity_id="clay_quarry")
+        _, spared = self.dose(activity_id="clay_quarry", sparing=True)
+        self.assertLess(loaded.rest, spared.rest)
+        self.assertGreaterEqual(spared.rest, 30)
+
+    def test_only_a_load_is_rested_from_and_less_after_few_tries(self) -> None:
+        offer, light = self.dose()
+        self.assertEqual(light.rest, offer.count)  # the pieces go back, a second each
+        offer, loaded = self.dose(activity_id="clay_quarry")
+        self.assertEqual(loaded.rest, max(15, 30 * min(1, offer.count / 6)))
+
+    def test_what_takes_longer_than_a_block_is_not_planned_as_one(self) -> None:
+        page = ACTIVITIES["page_a_day"]
+        offers = {o.variant.grade[0]: o for o in full_house(Child(100, hand="right")).offers([page])}
+        fits = {at: dose_of(page, o, {}, (4, 12)).fits for at, o in offers.items()}
+        self.assertTrue(fits[1])  # five minutes
+        self.assertFalse(fits[4])  # twenty
 
     @slow
     def test_only_work_that_loads_the_joints_is_spared(self) -> None:
@@ -133,16 +149,17 @@ class DoseTest(TestCase):
             child = replace(FIVE, precautions=frozenset({precaution}))
             rests: dict[bool, set[float]] = {True: set(), False: set()}
             for c in all_candidates(request_for(child, everything())):
-                usual = c.activity.dose.rest
                 loads = loads_hands(c.activity, c.offer.variant.grade)
-                rests[loads].add(c.dose.rest - (max(usual, 30) if loads else usual))
-            self.assertEqual(rests[False], {0}, precaution)
-            self.assertEqual(rests[True], {0} if precaution == "joint_laxity" else set(), "pain bars what loads")
+                rests[loads].add(c.dose.rest)
+            self.assertLess(max(rests[False]), 30, precaution)
+            self.assertEqual(bool(rests[True]), precaution == "joint_laxity", "pain bars what loads")
+            self.assertGreaterEqual(min(rests[True], default=30), 30)
 
     def test_the_minutes_and_the_paper_follow_the_sets(self) -> None:
         request = request_for(FIVE, everything())
         one, three = (stand(request, PlannedBlock("main", Variant("sail_fold", (0, 0)), n)) for n in (1, 3))
-        self.assertGreater(three.minutes, 2 * one.minutes)
+        self.assertGreater(three.minutes, one.minutes)
+        self.assertAlmostEqual(three.work_minutes, 3 * one.work_minutes, delta=0.11)
         self.assertEqual(three.tries, 3 * one.tries)
 
     def test_a_step_may_say_what_a_try_takes(self) -> None:

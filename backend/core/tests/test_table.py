@@ -4,6 +4,7 @@ from unittest import TestCase
 
 from core.child import Child
 from core.drawing import lay_out
+from core.drawing.table_layout import NOT_BESIDE
 from core.library import ACTIVITIES
 from core.offers import variants_of
 from testing.core_builders import full_house
@@ -69,7 +70,7 @@ class TableTest(TestCase):
                 self.assertEqual(s.zone == "under", q.role in under, (activity.id, q.role))
                 seen |= {activity.id} if s.zone == "under" else set()
             if stands:
-                self.assertGreaterEqual(sum(s.zone != "under" for s in stands), 2, activity.id)
+                self.assertGreaterEqual(sum(s.zone not in NOT_BESIDE for s in stands), 2, activity.id)
         self.assertLessEqual({"rice_dive", "scoop_dock", "edge_pick"}, seen)
 
     def test_pieces_to_wipe_with_start_on_the_helper_side(self) -> None:

@@ -12,7 +12,7 @@ from math import ceil
 from core.child import Part
 from core.library.activity import Activity
 from core.materials import Stock
-from core.offers import Offer
+from core.offers import Offer, roles_of
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.pool import all_candidates, tidying
 from core.planner.request import GroupRequest, SessionRequest, Shared
@@ -121,7 +121,7 @@ def wanted_by(each: Sequence[Candidate]) -> dict[str, Shared]:
     """What children at one activity want at once: their own count of everything, but one wall, floor or tub for all."""
     result: dict[str, Shared] = {}
     for c in each:
-        roles = {r.id: r for r in c.activity.roles}
+        roles = {r.id: r for r in roles_of(c.activity, c.offer.variant.grade)}
         for q in c.offer.quantities:
             role, before = roles[q.role], result.get(q.stock_id)
             least = q.wanted if q.single_use else role.least(c.offer.count)

@@ -154,10 +154,13 @@ class Rated:
             if filling is None:
                 continue
             variant = g.variants[grade]
-            key = (at, quality, strand, filling.kit, filling.count, try_seconds(g.activity, variant.grade))
+            seconds, loads = try_seconds(g.activity, variant.grade), loads_hands(g.activity, variant.grade)
+            key = (at, quality, strand, filling.kit, filling.count, seconds, loads)
             if key not in alike:
                 alike.add(key)
-                yield at, self._candidate(i, at, w.cupboard.offered(variant))
+                candidate = self._candidate(i, at, w.cupboard.offered(variant))
+                if candidate.dose.fits:
+                    yield at, candidate
 
     def _candidate(self, i: int, at: int, offer: Offer) -> Candidate:
         w = self.weighed

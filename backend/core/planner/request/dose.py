@@ -9,11 +9,14 @@ from dataclasses import dataclass
 from math import ceil, exp, log
 
 from core.library.activity import Activity
-from core.offers import Offer, try_seconds
+from core.offers import Offer, loads_hands, try_seconds
 
 STEP_SECONDS = 30  # time is planned in half minutes, rounded up
 PACE_TRIES = 20  # tries at which a child's own clock counts as much as the library's; project definition
 PACE_LIMITS = (0.4, 3.0)  # a pace beyond these is a clock left running; project definition
+BACK_SECONDS = 1.0  # seconds a try after which pieces are back where they were, and the next set begins; from memory
+WHOLE_REST = 6  # tries against a load after which the whole rest is due; from memory
+SHORTEST_REST = 15.0  # seconds of rest after any set against a load; from memory
 SPARING_REST = 30.0  # seconds of rest after a set, at the least, where hands have to be spared; from memory
 TENTH = 6  # seconds in a tenth of a minute, the unit work is counted in
 
@@ -43,13 +46,17 @@ class Pace:
 
 @dataclass(frozen=True)
 class Dose:
-    """One set: how many tries, seconds a try, seconds of rest after it; and how many sets a block may have."""
+    """One set: how many tries, seconds a try, seconds of rest after it; and how many sets a block may have.
+
+    fits -- whether one set alone is not already longer than a block of its part
+    """
 
     count: int
     seconds: float
     rest: float
     least: int
     most: int
+    fits: bool = True
 
     @property
     def set_seconds(self) -> float:
@@ -85,10 +92,21 @@ def dose_of(
     """
     seconds = seconds_a_try(activity, offer.variant.grade, pace)
     usual = activity.dose
-    rest = max(usual.rest, SPARING_REST) if sparing else usual.rest
+    rest = _rest(offer.count, usual.rest, loads_hands(activity, offer.variant.grade), sparing)
     bears = ceil(usual.sets / 2) if sparing else usual.sets
     one = offer.count * seconds + rest
     fewest, longest = minutes
     lasts = min((q.have // q.wanted for q in offer.quantities if q.single_use and q.wanted), default=bears)
     most = max(1, min(bears, usual.tries // offer.count, int(longest * 60 / one), lasts))
-    return Dose(offer.count, seconds, rest, min(most, max(1, ceil(fewest * 60 / one - 1e-9))), most)
+    fits = offer.count * seconds <= longest * 60
+    return Dose(offer.count, seconds, rest, min(most, max(1, ceil(fewest * 60 / one - 1e-9))), most, fits)
+
+
+def _rest(count: int, usual: float, loads: bool, sparing: bool) -> float:
+    """Seconds between sets. After what loads the hands they rest, less after few tries than after many; of anything
+    else the pieces only go back.
+    """
+    if not loads:
+        return min(usual, count * BACK_SECONDS)
+    rest = max(min(usual, SHORTEST_REST), usual * min(1.0, count / WHOLE_REST))
+    return max(rest, SPARING_REST) if sparing else rest

@@ -59,10 +59,13 @@ class Option(Generic[Of]):
         return sum(self.worth.values())
 
 
+READY = 0.5  # of setting up and tidying is left to do where the prep sheet was followed; from memory
+
+
 @lru_cache(maxsize=4096)
 def own_steps(activity: Activity) -> int:
     """Half minutes of an activity's own setting up and tidying, rounded up."""
-    return ceil((activity.setup_minutes + activity.tidy_minutes) * STEP - 1e-9)
+    return ceil((activity.setup_minutes + activity.tidy_minutes) * READY * STEP - 1e-9)
 
 
 def undominated(
