@@ -66,7 +66,7 @@ def _weight_on_hands(c: Child) -> Iterator[Finding]:
         )
 
 
-@rule("lying", "step", COMMON, "lying on the front with a tube or a line, straight after a meal, or on an arm that was broken")
+@rule("lying", "step", COMMON, "lying on the front: a tube or a line, a meal just eaten, an arm that was broken")
 def _lying(c: Child) -> Iterator[Finding]:
     if "tube" in c.precautions:
         yield Finding("barred", "Lying on the front, and this child has a tube or a line.", "Sit or stand instead.")

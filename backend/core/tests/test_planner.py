@@ -34,7 +34,8 @@ def by_brute_force(options, limits) -> float:
             if allowed(chosen, limits):
                 things = {thing for o in chosen for thing in o.kit}
                 halves = sum(o.steps for o in chosen) + len(things)
-                halves += sum(-(-(o.activity.setup_minutes + o.activity.tidy_minutes) // 1) for o in chosen)  # half is done before
+                own = (o.activity.setup_minutes + o.activity.tidy_minutes for o in chosen)
+                halves += sum(-(-minutes // 1) for minutes in own)  # half of it is done before
                 halves += 6 if "tidy" in limits.must else 0
                 tiring = sum(o.steps for o in chosen if o.activity.tiring)
                 if halves <= limits.minutes * 2 and tiring <= limits.tiring_minutes * 2:
