@@ -39,7 +39,7 @@ def child_out(child: Child) -> ChildOut:
         version=child.version,
         age_months=age_months(child.birth_date, today),
         usual_minutes=facts.usual_minutes,
-        alerts=[*alerts(facts), *(f"Review: {RULES[o.rule].about}" for o in overrides_of(child) if o.due(today))],
+        alerts=[*alerts(facts), *(f"Look at again: {RULES[o.rule].topic}" for o in overrides_of(child) if o.due(today))],
         home_id=child.home_id,
         home_name=child.home.name,
         also_at=[h.pk for h in child.also_at.all()],

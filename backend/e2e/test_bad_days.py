@@ -88,6 +88,18 @@ class BadDayTest(BrowserTest):
         page.get_by_text("Allowed by a therapist, with an adult within arm").first.wait_for()
         self.assertEqual(list(Child.objects.get(pk=self.child.pk).overrides), ["balloon"])
 
+    def test_a_label_is_read_once_in_place_of_a_bar(self) -> None:
+        page = self.page
+        self.child.allergies = ["soy"]
+        self.child.save()
+        StockItem.objects.create(home=self.home, thing_id="short_crayon", count=4)
+        self.sign_in()
+        page.goto(f"/children/{self.child.pk}/cupboard")
+        page.get_by_text("What does its label say about soy?").wait_for()
+        page.get_by_role("button", name="Without", exact=True).click()
+        page.get_by_text("Label read: without soy.").wait_for()
+        self.assertEqual(StockItem.objects.get(thing_id="short_crayon").labels, {"soy": False})
+
     def test_a_precaution_says_what_it_changes_and_asks_for_its_hand_at_the_field(self) -> None:
         page = self.page
         self.sign_in()

@@ -184,7 +184,7 @@ class ChildTest(TestCase):
         self.assertEqual(facts_of(self.child, today + timedelta(days=11)).overrides_in_room, set())
         _, out = self.api("get", f"/children/{self.child.pk}")
         self.assertTrue(out["overrides"][0]["due"])
-        self.assertTrue(any(a.startswith("Review: ") for a in out["alerts"]))
+        self.assertTrue(any(a == "Look at again: scissors" for a in out["alerts"]))
         _, lines = self.api("get", "/caseload")
         line = next(c for c in lines["children"] if c["id"] == self.child.pk)
         self.assertIn("review", [s["id"] for s in line["statuses"]])

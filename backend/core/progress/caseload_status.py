@@ -77,7 +77,7 @@ def _review(overrides: Sequence[Override], today: date) -> tuple[CaseloadStatus,
         return ()
     first, more = due[0], f", and {len(due) - 1} more" if len(due) > 1 else ""
     when = "Allowed until" if first.holds(today) else "Barred again since"
-    words = f"{when} {first.review_on.day} {first.review_on:%B}: {RULES[first.rule].about}{more}."
+    words = f"{when} {first.review_on.day} {first.review_on:%B}: {RULES[first.rule].topic}{more}."
     return (CaseloadStatus("review", words),)
 
 

@@ -4,6 +4,7 @@ A hazard is never weighed against a benefit. Supports, and does not replace, a l
 rules come first.
 """
 
+import re
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 from typing import Any, Literal
@@ -62,6 +63,11 @@ class Rule:
     watched: bool = False
     halves: frozenset[PrecautionId] = frozenset()
     loads: bool = False
+
+    @property
+    def topic(self) -> str:
+        """What it is about, in its first words: scissors, balloons."""
+        return re.split(r"[:,]", self.about)[0]
 
     def hits(self, *args: Any) -> Iterator["Hit"]:
         """What the rule finds, each with the rule's own id, source and whether a therapist may override it."""

@@ -73,8 +73,8 @@ async function remove(): Promise<void> {
       <span v-for="l in item.labels" :key="l.allergen" class="small row label">
         <template v-if="l.holds === null">
           <strong>What does its label say about {{ l.words }}?</strong>
-          <PlainButton @click="answer(l.allergen, false)">Without {{ l.words }}</PlainButton>
-          <PlainButton @click="answer(l.allergen, true)">With {{ l.words }}</PlainButton>
+          <PlainButton @click="answer(l.allergen, false)">Without</PlainButton>
+          <PlainButton @click="answer(l.allergen, true)">With</PlainButton>
         </template>
         <template v-else>
           Label read: {{ l.holds ? 'with' : 'without' }} {{ l.words }}.
@@ -139,9 +139,6 @@ li {
   color: var(--ink);
   max-width: 70ch;
 }
-.label {
-  flex-wrap: wrap;
-}
 .count {
   width: 116px;
 }
@@ -156,5 +153,12 @@ li {
   cursor: pointer;
   min-height: 32px;
   white-space: nowrap;
+}
+.row.label {
+  flex-wrap: wrap;
+  gap: 4px 8px;
+}
+.label strong {
+  flex: 1 1 100%;
 }
 </style>

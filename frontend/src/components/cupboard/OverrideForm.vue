@@ -61,12 +61,12 @@ async function allow(): Promise<void> {
 <template>
   <div class="stack">
     <PlainButton v-if="!open" class="open" @click="open = true">Allow for this child, with a reason…</PlainButton>
-    <form v-else class="stack" @submit.prevent="allow">
+    <el-form v-else label-position="top" novalidate @submit.prevent="allow">
       <el-form-item label="Why it is all right for this child" :error="at('reason')">
         <el-input v-model="reason" maxlength="300" aria-label="Reason for allowing it" />
       </el-form-item>
       <ChoiceRow v-model="watched" :options="WATCHED" label="How close an adult is" />
-      <el-form-item label="Look at it again by; it is barred from the day after" :error="at('review_on')">
+      <el-form-item label="Look at it again by (barred from the day after)" :error="at('review_on')">
         <DayField v-model="until" label="Look at it again by" :earliest="later(1)" :latest="later(366)" />
       </el-form-item>
       <div class="row">
@@ -74,7 +74,7 @@ async function allow(): Promise<void> {
         <PlainButton @click="leave">{{ given ? 'Leave it as it is' : 'Leave it barred' }}</PlainButton>
       </div>
       <ProblemNote v-if="!refused?.problem.fields.length" :error="error" />
-    </form>
+    </el-form>
   </div>
 </template>
 
@@ -83,6 +83,11 @@ async function allow(): Promise<void> {
   justify-self: start;
 }
 form {
+  display: grid;
+  gap: var(--gap-2);
   max-width: 460px;
+}
+form :deep(.el-form-item) {
+  margin-bottom: 0;
 }
 </style>
