@@ -19,7 +19,7 @@ def child_out(child: Child) -> ChildOut:
     """A child as the API shows it, estimates widened to today."""
     today = timezone.localdate()
     now, facts = estimates_of(child, today), facts_of(child, today)
-    rows = {e.strand: e for e in child.estimates.all()}
+    rows, overrides = {e.strand: e for e in child.estimates.all()}, overrides_of(child)
     strands = [
         StrandOut(
             strand=s,
@@ -39,7 +39,7 @@ def child_out(child: Child) -> ChildOut:
         version=child.version,
         age_months=age_months(child.birth_date, today),
         usual_minutes=facts.usual_minutes,
-        alerts=[*alerts(facts), *(f"Look at again: {RULES[o.rule].topic}" for o in overrides_of(child) if o.due(today))],
+        alerts=[*alerts(facts), *(f"Look at again: {RULES[o.rule].topic}" for o in overrides if o.due(today))],
         home_id=child.home_id,
         home_name=child.home.name,
         also_at=[h.pk for h in child.also_at.all()],
@@ -48,7 +48,7 @@ def child_out(child: Child) -> ChildOut:
         care=child.care,
         closed_on=child.closed_on,
         closing_words=child.closing_words,
-        overrides=[override_out(o, today) for o in overrides_of(child)],
+        overrides=[override_out(o, today) for o in overrides],
         strands=strands,
         approaches=[approach_out(a) for a in approaches_of(child)],
         tasks=[task_out(standing, child, now) for standing in standings(child)],
