@@ -92,7 +92,7 @@ class BadDayTest(BrowserTest):
         page = self.page
         self.child.allergies = ["soy"]
         self.child.save()
-        StockItem.objects.create(home=self.home, thing_id="short_crayon", count=4)
+        StockItem.objects.update_or_create(home=self.home, thing_id="short_crayon", defaults={"count": 4})
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
         page.get_by_text("What does its label say about soy?").wait_for()

@@ -115,6 +115,7 @@ class WallTest(TestCase):
         "put /homes/{home_id}/counts": {"counts": {"cork": 1}},
         "post /homes/{home_id}/list": {"text": "cork,1"},
         "put /cupboard-items/{item_id}": {"count": 1, "version": 1},
+        "put /cupboard-items/{item_id}/label": {"allergen": "soy", "holds": False},
         "put /visits/{visit_id}": {"home_id": 1, "therapist_id": 1, "on": "2026-03-02", "version": 1},
         "post /visits/{visit_id}/outcome": {"status": "done", "version": 1},
         "put /plans/{plan_id}/blocks": {"version": 1, "blocks": [BLOCK]},
@@ -156,7 +157,7 @@ class WallTest(TestCase):
                     body = {"id": str(uuid4()), "home_id": mine.home_id}
                 if route == "post /children/{child_id}/plans":
                     body = {"minutes": 30, "targets": ["grasp"], "home_id": mine.home_id}
-                url = template.removeprefix("/api").format(**ids)
+                url = template.removeprefix("/api").format(**ids, rule="balloon")
                 if any(word in url for word in ("library", "starter", "forecast", "swaps", "picture")):
                     url += f"?home_id={mine.home_id}&activity_id=peg_fence&activity_ids=peg_fence"
                     url += "&grade=0,0,0&role=item&stock_id=1"

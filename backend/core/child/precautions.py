@@ -108,6 +108,7 @@ _ALL = (
             "impact": "knocks",
             "catching": "catching",
         },
+        cares={"lying": "propping on the forearms"},
     ),
     Precaution(
         "splint",

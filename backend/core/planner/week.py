@@ -29,7 +29,7 @@ from core.planner.request import (
 from core.planner.solver import STEP, Option
 
 LEAST_DAY = 5  # minutes of one activity at home, at the least; common practice
-HOME_BAND = Zone(0.75, 0.95)  # a parent's quarter of an hour: mostly success; from memory
+HOME_BAND = Zone(0.8, 0.95)  # a parent's quarter of an hour: mostly success; from memory
 
 
 def plan_week(request: WeekRequest) -> WeekPlan:
@@ -97,7 +97,9 @@ def _check(request: WeekRequest) -> None:
 
 
 def _as_home(session: SessionRequest) -> SessionRequest:
-    zones = replace(session.zones, bands=MappingProxyType({**session.zones.bands, "main": HOME_BAND}))
+    zones = replace(
+        session.zones, bands=MappingProxyType({**session.zones.bands, "main": HOME_BAND, "daily": HOME_BAND})
+    )
     return replace(session, format_id="home", zones=zones, minutes=MOST_DAY * 2, locked=())
 
 

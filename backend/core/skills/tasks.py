@@ -23,6 +23,7 @@ _TASKS = (
         ),
         strand="buttons",
         level=5,
+        itself=("cardigan_bridge", "waistband_round"),
         at_home="the pyjama top at bedtime",
     ),
     WantedTask(
@@ -37,6 +38,7 @@ _TASKS = (
         ),
         strand="zip",
         level=5,
+        itself=("coat_race", "zip_train"),
         at_home="the jacket before going out",
     ),
     WantedTask(
@@ -49,6 +51,7 @@ _TASKS = (
         ),
         strand="studs",
         level=5,
+        itself=("press_row", "strap_down", "pocket_post"),
         at_home="trousers after the toilet",
     ),
     WantedTask(
@@ -61,6 +64,7 @@ _TASKS = (
         ),
         strand="buckles",
         level=4,
+        itself=("bag_clips", "buckle_up", "hook_and_eye"),
         at_home="the bag on the way to school",
     ),
     WantedTask(
@@ -78,6 +82,7 @@ _TASKS = (
         ),
         strand="laces",
         level=6,
+        itself=("shore_leave", "bow_steps"),
         at_home="school shoes, at the weekend first",
     ),
     WantedTask(
@@ -91,6 +96,17 @@ _TASKS = (
         ),
         strand="cutting",
         level=10,
+        itself=(
+            "cut_the_lane",
+            "long_lanes",
+            "river_bends",
+            "turn_the_sheet",
+            "paper_crew",
+            "cabin_windows",
+            "opening_card",
+            "snow_windows",
+            "spiral_spring",
+        ),
         at_home="a picture for the fridge, an adult beside",
     ),
     WantedTask(
@@ -104,6 +120,7 @@ _TASKS = (
         strand="writing",
         tool="pen",
         level=7,
+        itself=("half_line_name", "low_deck_letters"),
         at_home="a card for grandparents",
     ),
     WantedTask(
@@ -117,6 +134,7 @@ _TASKS = (
         strand="endurance",
         tool="pen",
         level=4,
+        itself=("page_a_day",),
         at_home="a page of the diary, timed",
     ),
     WantedTask(
@@ -131,6 +149,7 @@ _TASKS = (
         tool="pen",
         level=9,
         practised_by=("copy_the_log",),
+        itself=("copy_the_log",),
         at_home="the shopping list from the fridge door",
     ),
     WantedTask(
@@ -157,6 +176,7 @@ _TASKS = (
         ),
         strand="cutlery",
         level=5,
+        itself=("captains_table", "picnic_plate", "banana_boats"),
         at_home="soft food at tea",
     ),
     WantedTask(
@@ -168,6 +188,7 @@ _TASKS = (
             _step("tear or pull the packet", together=4, pinch=3),
         ),
         practised_by=("lid_lineup", "packet_day", "carton_straw"),
+        itself=("lid_lineup", "packet_day", "carton_straw"),
         at_home="Saturday lunch out of the box",
     ),
     WantedTask(
@@ -179,6 +200,7 @@ _TASKS = (
             _step("stop in time and set it down", hold=2),
         ),
         practised_by=("fill_the_lock",),
+        itself=("fill_the_lock",),
         at_home="water at the table, a tray under the cup",
     ),
     WantedTask(
@@ -190,6 +212,7 @@ _TASKS = (
             _step("pull strip after strip", pinch=2, take_turns=2),
         ),
         practised_by=("peel_and_share",),
+        itself=("peel_and_share",),
         at_home="fruit after school",
     ),
     WantedTask(
@@ -201,6 +224,7 @@ _TASKS = (
             _step("spread to the edge", hold_and_act=4, midline=3),
         ),
         practised_by=("butter_the_bread",),
+        itself=("butter_the_bread",),
         at_home="Sunday breakfast",
     ),
     WantedTask(
@@ -213,6 +237,7 @@ _TASKS = (
             _step("pull it up", key_pinch=2),
         ),
         practised_by=("sock_on",),
+        itself=("sock_on",),
         at_home="getting dressed on Saturday",
     ),
     WantedTask(
@@ -224,6 +249,7 @@ _TASKS = (
             _step("pull up over the bottom", together=3, key_pinch=2),
         ),
         practised_by=("trousers_up",),
+        itself=("trousers_up",),
         at_home="after the bath",
     ),
     WantedTask(
@@ -235,6 +261,7 @@ _TASKS = (
             _step("over the head and pull down", together=3, midline=2),
         ),
         practised_by=("coat_race",),
+        itself=("coat_race",),
         at_home="before going out",
     ),
     WantedTask(
@@ -247,6 +274,7 @@ _TASKS = (
             _step("dry each hand with the other", take_turns=2),
         ),
         practised_by=("pump_and_rub",),
+        itself=("pump_and_rub",),
         at_home="before tea",
     ),
     WantedTask(
@@ -258,6 +286,7 @@ _TASKS = (
             _step("put it into the hand or the slot", from_palm=4, shift=2),
         ),
         practised_by=("purse_and_pay", "toll_house", "ticket_gate"),
+        itself=("purse_and_pay",),
         at_home="the bakery on Saturday",
     ),
     WantedTask(
@@ -270,6 +299,7 @@ _TASKS = (
         ),
         strand="toss_catch",
         level=2,
+        itself=("bag_over",),
         at_home="the park after school",
     ),
     WantedTask(
@@ -281,6 +311,7 @@ _TASKS = (
             _step("press the punch", push=2),
         ),
         practised_by=("ruler_line", "sharpen_up", "hole_by_hole"),
+        itself=("ruler_line", "sharpen_up", "hole_by_hole"),
         at_home="homework time",
     ),
     WantedTask(
@@ -291,6 +322,7 @@ _TASKS = (
             _step("pull the zip or click the clip", key_pinch=2, pinch=2),
         ),
         practised_by=("case_open", "bag_clips"),
+        itself=("case_open", "bag_clips"),
         at_home="packing the bag in the evening",
     ),
     WantedTask(
@@ -302,6 +334,7 @@ _TASKS = (
             _step("turn it over", midline=2),
         ),
         practised_by=("page_turner",),
+        itself=("page_turner",),
         at_home="the bedtime book",
     ),
     WantedTask(
@@ -313,6 +346,7 @@ _TASKS = (
             _step("turn the wrist", key_pinch=3, simple_rotation=2),
         ),
         practised_by=("lock_keeper",),
+        itself=("lock_keeper",),
         at_home="the front door, coming home",
     ),
     WantedTask(
@@ -324,6 +358,7 @@ _TASKS = (
             _step("pull bricks apart", together=3, pinch=3),
         ),
         practised_by=("brick_plan", "brick_pull", "lock_tower"),
+        itself=("brick_plan", "brick_pull", "lock_tower"),
         at_home="half an hour with a friend",
     ),
     WantedTask(
@@ -337,6 +372,7 @@ _TASKS = (
         tool="pen",
         level=4,
         beyond=5.0,
+        itself=("stub_drawing", "line_by_line"),
         at_home="a picture while tea is made",
     ),
     WantedTask(
@@ -348,6 +384,7 @@ _TASKS = (
             _step("smooth the fold", together=3),
         ),
         practised_by=("sock_twins",),
+        itself=("sock_twins",),
         at_home="the washing on Sunday",
     ),
     WantedTask(
@@ -358,6 +395,7 @@ _TASKS = (
             _step("squeeze or press", squeeze=3),
         ),
         practised_by=("spray_garden", "pump_and_rub"),
+        itself=("spray_garden", "pump_and_rub"),
         at_home="watering the plants",
     ),
     WantedTask(
@@ -369,6 +407,7 @@ _TASKS = (
             _step("tie the ribbon", take_turns=4, pinch=3),
         ),
         practised_by=("parcel_ribbon",),
+        itself=("parcel_ribbon",),
         at_home="the next birthday",
     ),
     WantedTask(

@@ -27,7 +27,8 @@ class WantedTask:
     level        -- the rung of that ladder at which the task is done
     beyond       -- the rung from which an activity's easiest grade is another task; by default none
     tool         -- the form of the thing without which an activity is not the task: no pen, no writing
-    practised_by -- activities that are the task itself, where no ladder is; of some tasks none is yet
+    practised_by -- activities that practise the task, where no ladder says so; of some tasks none is yet
+    itself       -- of what practises it, the activities that are the real thing, done with its own things
     owner        -- the clinic that made it; empty for those every clinic has
     at_home      -- when it comes up in a day: the moment to try it for real
     """
@@ -40,6 +41,7 @@ class WantedTask:
     beyond: float = inf
     tool: str = ""
     practised_by: tuple[str, ...] = ()
+    itself: tuple[str, ...] = ()
     at_home: str = ""
     owner: str = ""
 

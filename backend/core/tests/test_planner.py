@@ -164,7 +164,8 @@ class SessionTest(TestCase):
     @slow
     def test_each_chosen_target_gets_main_work(self) -> None:
         plan = plan_session(request_for(FIVE, everything(), targets=("grasp", "scissors")))
-        self.assertEqual({STRANDS[b.strand].target for b in plan.blocks if b.part == "main"}, {"grasp", "scissors"})
+        worked_on = {STRANDS[b.strand].target for b in plan.blocks if b.part == "main"}
+        self.assertLessEqual({"grasp", "scissors"}, worked_on)  # beside a wish whose turn it is
 
     @slow
     def test_it_opens_with_a_sure_win_and_ends_with_tidying(self) -> None:
@@ -263,7 +264,8 @@ class InfeasibleTest(TestCase):
         self.assertIn("Unlock", plan.fix)
 
     def test_all_targets_barred_says_so(self) -> None:
-        alone = replace(request_for(FIVE, everything(), targets=("scissors",)), setting=Setting("home", "room"))
+        unasked = replace(FIVE, wanted=())
+        alone = replace(request_for(unasked, everything(), targets=("scissors",)), setting=Setting("home", "room"))
         plan = plan_session(alone)
         self.assertEqual(plan.status, "infeasible")
         self.assertTrue(all(item.kind == "barred" for item in plan.left_out))

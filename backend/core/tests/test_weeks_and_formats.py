@@ -39,8 +39,10 @@ def at_home(seed: int) -> SessionRequest:
     return replace(made_up_request(seed), setting=HOME)
 
 
-def best_week_by_brute_force(options, free: tuple[int, ...]) -> float:
-    """One activity a day, every choice of option for every day; shares no code with the model."""
+def best_week_by_brute_force(options, wishes: tuple[str, ...], free: tuple[int, ...]) -> float:
+    """One activity a day, every choice of option for every day, the wishes on as many days as any week can have them;
+    shares no code with the model.
+    """
     days: list[list] = []
     for minutes in free:
         day: list = [None]
@@ -49,8 +51,15 @@ def best_week_by_brute_force(options, free: tuple[int, ...]) -> float:
             if o.steps + set_up <= minutes * 2:
                 day.append(o)
         days.append(day)
-    task = any(o and o.of.task for day in days for o in day)
-    weeks = (w for w in product(*days) if week_allowed(w) and (not task or any(o and o.of.task for o in w)))
+    weeks = [w for w in product(*days) if week_allowed(w)]
+    there = [t for t in wishes if any(o and o.of.task == t for day in days for o in day)]
+    for first, other in ((2, 2), (2, 1), (1, 1), (1, 0)):
+        least = {t: other if place else first for place, t in enumerate(there)}
+        if sum(least.values()) > sum(minutes > 0 for minutes in free):
+            continue
+        kept = [w for w in weeks if all(sum(bool(o) and o.of.task == t for o in w) >= n for t, n in least.items())]
+        if kept:
+            return max(week_worth(week) for week in kept)
     return max((week_worth(week) for week in weeks), default=0.0)
 
 
@@ -92,7 +101,7 @@ class WeekTest(TestCase):
             if not options:
                 continue
             free = (0, 12, 9, 0, 14, 0, 0)
-            best = best_week_by_brute_force(options, free)
+            best = best_week_by_brute_force(options, session.tasks, free)
             if not best:
                 continue
             status, _, well_spent, _ = solve_week([Site(session, tuple(options), free, 1)], ())

@@ -4,7 +4,15 @@ worth.
 
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.pool import all_candidates, candidate, candidate_of, tidying
-from core.planner.candidates.suitability import OUTGROWN, TOO_DEMANDING, parts_of, plain_first, too_demanding, too_young
+from core.planner.candidates.suitability import (
+    DOABLE,
+    OUTGROWN,
+    TOO_DEMANDING,
+    parts_of,
+    plain_first,
+    too_demanding,
+    too_young,
+)
 from core.planner.candidates.together import (
     Together,
     best_each,
@@ -15,8 +23,10 @@ from core.planner.candidates.together import (
     wanted_by,
     watched,
 )
+from core.planner.candidates.turns import doable_wishes, due_wishes
 
 __all__ = [
+    "DOABLE",
     "OUTGROWN",
     "TOO_DEMANDING",
     "Candidate",
@@ -25,6 +35,8 @@ __all__ = [
     "best_each",
     "candidate",
     "candidate_of",
+    "doable_wishes",
+    "due_wishes",
     "enough",
     "parts_of",
     "plain_first",

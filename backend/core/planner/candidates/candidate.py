@@ -9,8 +9,8 @@ from core.library.activity import Activity
 from core.offers import Offer
 from core.planner.candidates.worth import zone_reason
 from core.planner.request import Dose, PlannedBlock, Reason
-from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Option, TargetLimit
-from core.skills import STRANDS
+from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Option, TargetLimit, TaskLimit
+from core.skills import STRANDS, find_task
 
 SHORTEST_MAIN = 2  # minutes under which there is no main work; project definition
 MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
@@ -20,7 +20,7 @@ MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
 class Candidate:
     """One offer in one part. quality is the worth of a minute at work, 0 to QUALITY.
 
-    task      -- the wanted task it is itself; empty where it is none
+    task      -- the wanted task it practises; empty where it is none
     on_target -- whether it counts as work on its strand's target, in this part of this format
     """
 
@@ -37,6 +37,11 @@ class Candidate:
     dose: Dose
     task: str = ""
     on_target: bool = False
+
+    @property
+    def itself(self) -> bool:
+        """Whether it is the wanted task itself, with its own things, and not only practice for it."""
+        return bool(self.task) and self.activity.id in find_task(self.task).itself
 
     @property
     def kit(self) -> frozenset[str]:
@@ -77,6 +82,8 @@ class Candidate:
             musts.add(ASSISTS)
         if self.on_target:
             musts.add(TargetLimit(target))
+        if self.task:
+            musts.add(TaskLimit(self.task))
         return frozenset(musts)
 
     def planned(self, sets: int) -> PlannedBlock:
@@ -85,8 +92,8 @@ class Candidate:
 
     def options(self, least: int = 0) -> Iterator[Option["Candidate"]]:
         """The candidate with every number of sets a block of it may have, from the least on; none where main work is
-        over at once.
+        over at once and is no wish itself.
         """
-        if self.part == "main" and self.dose.steps(self.dose.most) < SHORTEST_MAIN * STEP:
+        if self.part == "main" and not self.task and self.dose.steps(self.dose.most) < SHORTEST_MAIN * STEP:
             return iter(())
         return (self.option(sets) for sets in range(max(least, self.dose.least), self.dose.most + 1))

@@ -8,7 +8,7 @@ from core.library import find_activity
 from core.offers import Offer, checked_variant
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import Graded, graded, one
-from core.planner.candidates.suitability import aims, parts_of, too_young
+from core.planner.candidates.suitability import DOABLE, aims, parts_of, too_young
 from core.planner.candidates.weighed import Weighed
 from core.planner.request import PlannedBlock, Refusal, SessionRequest
 
@@ -75,10 +75,14 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
 
 
 def _the_wanted_task(every: list[Candidate]) -> list[Candidate]:
-    """Where the daily part has a wanted task itself to offer, it offers nothing else."""
-    if not any(c.task and c.part == "daily" for c in every):
+    """Where the daily part has practice of a wanted task to offer, it offers nothing else; and of a task that can be
+    practised itself nothing that is not it.
+    """
+    daily = [c for c in every if c.part == "daily" and c.task]
+    if not daily:
         return every
-    return [c for c in every if c.part != "daily" or c.task]
+    real = {c.task for c in daily if c.itself and c.expected >= DOABLE}
+    return [c for c in every if c.part != "daily" or (c.task and (c.itself or c.task not in real))]
 
 
 def _ready_bodies(every: list[Candidate], request: SessionRequest) -> list[Candidate]:

@@ -10,6 +10,9 @@ from core.skills import STRANDS, find_task
 
 TOO_DEMANDING = 1.0  # rungs a demanded strand may be above the child
 ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
+ATTENTION_SHARE = 1 / 3  # of a child's attention a block may take; common practice, no source
+SESSION_SHARE = 0.6  # of a session's minutes a block may take; project definition
+DOABLE = 0.45  # expected success from which a wish counts as one that can be practised here; project definition
 READY_AT = 1.0  # rungs short of what a wanted task needs, at which its block may be longer; project definition
 DAILY_LONGER = 2.0  # times the minutes of a daily block once every skill the task needs is within reach
 OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
@@ -18,7 +21,7 @@ PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to co
 
 
 def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
-    """The wanted task an activity is itself, aimed at a strand; empty where it is none."""
+    """The wanted task an activity practises, aimed at a strand; empty where it is none."""
     tasks = (find_task(t) for t in request.tasks)
     return next((t.id for t in tasks if is_the_task(activity, strand, t)), "")
 
@@ -26,13 +29,15 @@ def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
 def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
 
-    The daily part aims at the wanted task's own strand, where the activity trains it.
+    The daily part aims at the wanted task's own strand, where the activity trains it; the main part may, whatever the
+    targets.
     """
     trained = [s for s in activity.trains if s in request.estimates]
+    own = [s for s in trained if own_task(activity, s, request)] if part in ("daily", "main") else []
     if part == "daily":
-        own = [s for s in trained if own_task(activity, s, request)]
         return own or trained[:1]
     wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
+    wanted += [s for s in own if s not in wanted]
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
 
 
@@ -43,14 +48,16 @@ def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
 
 
 def minutes_of(part: Part, task: str, request: SessionRequest) -> tuple[float, float]:
-    """The fewest and most minutes of a block in a part; none asks for more than half the child's attention.
+    """The fewest and most minutes of a block in a part; none asks for more than a third of the child's attention, nor
+    for more than most of a short session.
 
     The wanted task itself gets more of them as the skills it needs come within reach.
     """
     fewest, most = request.format.minutes[part]
     if part == "daily" and task and ready_for(task, request):
         most = round(most * DAILY_LONGER)
-    return fewest, max(fewest, min(most, round(request.child.attention_minutes / 2)))
+    holds = min(request.child.attention_minutes * ATTENTION_SHARE, request.minutes * SESSION_SHARE)
+    return fewest, max(fewest, min(most, round(holds)))
 
 
 def ready_for(task: str, request: SessionRequest) -> bool:
@@ -90,13 +97,15 @@ def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
 
 def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
     """The parts an activity may play: those of the format; the daily one only where it is of everyday life, and always
-    where it is a wanted task itself.
+    where it is a wanted task itself, which may be main work too.
     """
     played = request.format.plays(activity)
     own = any(own_task(activity, s, request) for s in activity.trains)
-    if "daily" in played:
-        return played if own or _is_daily(activity, request) else tuple(p for p in played if p != "daily")
-    return (*played, "daily") if own and "main" in played and request.format.has_task else played
+    if "daily" in played and not own and not _is_daily(activity, request):
+        return tuple(p for p in played if p != "daily")
+    if own and request.format.has_task and {"main", "daily"} & {*played}:
+        return tuple(dict.fromkeys((*played, "main", "daily")))
+    return played
 
 
 def _is_daily(activity: Activity, request: SessionRequest) -> bool:

@@ -13,10 +13,11 @@ from core.child import Part, Zone
 from core.offers import Offer, by_hand, loads_hands, try_seconds
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import NOWHERE, PLACE, Graded, padded, side_by_side
-from core.planner.candidates.suitability import OUTGROWN, TOO_DEMANDING, aims, minutes_of, own_task, plain_first
+from core.planner.candidates.suitability import DOABLE, OUTGROWN, TOO_DEMANDING, aims, minutes_of, own_task, plain_first
 from core.planner.candidates.worth import freshness, liking, strand_weight, zone_fit
 from core.planner.request import Reason, SessionRequest, dose_of
 from core.planner.solver import QUALITY
+from core.skills import find_task
 
 FIT_WANTED = 0.5  # of the best fit in a part: what fits less is not looked at; project definition
 
@@ -114,19 +115,20 @@ class Rated:
     fit: Floats
 
     def near(self) -> Iterator[tuple[int, Candidate]]:
-        """Those near enough to their band, where the things are here, with the place of their activity; of a wanted
-        task itself always the nearest.
+        """Those near enough to their band, where the things are here and a set is no longer than a block, with the
+        place of their activity; of a wanted task always the nearest.
         """
         of = self.weighed.of[self.rows]
         by_fit = np.argsort(-self.fit, kind="stable").tolist()
         best = next((float(self.fit[i]) for i in by_fit if self._is_filled(i)), 0.0)
         tasks = [at for at in self.strands if self._is_task(at)]
-        worth = (self.quality >= 1) & ((self.fit >= FIT_WANTED * best) | np.isin(of, tasks))
+        sure = self.weighed.chances[self.rows] >= DOABLE
+        worth = (self.quality >= 1) & ((sure & (self.fit >= FIT_WANTED * best)) | np.isin(of, tasks))
         for at in tasks:
             mine = [i for i in np.flatnonzero(of == at).tolist() if self._is_filled(i)]
             if mine and not worth[mine].any():
                 worth[mine] = self.fit[mine] >= self.fit[mine].max()
-        return self._each(worth)
+        return ((at, c) for at, c in self._each(worth) if c.dose.fits)
 
     def whatever(self) -> Iterator[Candidate]:
         """All of them, however little they are worth."""
@@ -158,15 +160,15 @@ class Rated:
             key = (at, quality, strand, filling.kit, filling.count, seconds, loads)
             if key not in alike:
                 alike.add(key)
-                candidate = self._candidate(i, at, w.cupboard.offered(variant))
-                if candidate.dose.fits:
-                    yield at, candidate
+                yield at, self._candidate(i, at, w.cupboard.offered(variant))
 
     def _candidate(self, i: int, at: int, offer: Offer) -> Candidate:
         w = self.weighed
         activity, request = w.playing[at].activity, w.request
         strand = self.strands[at][self.at[i]]
         task = own_task(activity, strand, request) if self.part in ("daily", "main") else ""
+        if self.part == "main" and task and activity.id not in find_task(task).itself:
+            task = ""  # main work on its ladder, as on any other
         minutes = minutes_of(self.part, task, request)
         sparing = request.child.spares_hands and loads_hands(activity, offer.variant.grade)
         return Candidate(

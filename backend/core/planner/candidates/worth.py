@@ -78,7 +78,7 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
     ladder = STRANDS[strand]
     for task in request.tasks:
         if find_task(task).strand == strand:
-            return Reason("wanted", 1.0, f"It is “{find_task(task).name}” itself")
+            return Reason("wanted", 1.0, f"It is the ladder of “{find_task(task).name}”")
     base = 1.0 if ladder.target in request.targets else OFF_TARGET
     gap, task = rungs_short(strand, request)
     managed = nothing_missing(request)

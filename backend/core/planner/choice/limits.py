@@ -3,9 +3,9 @@
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
-from core.planner.candidates import Candidate
+from core.planner.candidates import Candidate, due_wishes
 from core.planner.request import SessionRequest
-from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Limits, Option, TargetLimit
+from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Limits, Option, TargetLimit, TaskLimit
 
 LONG_ENOUGH_FOR_TWO = 28  # minutes from which a session has two main blocks; project definition
 BODY_FIRST_MINUTES = 15  # minutes from which the whole body warms up first, where it has to; project definition
@@ -43,14 +43,17 @@ def limits_of(candidates: list[Candidate], request: SessionRequest) -> Limits:
 
 
 def _at_least(candidates: list[Candidate], request: SessionRequest) -> Iterator[tuple[Limit, int]]:
-    """The kinds of block a session has at least some of: work on each target; something on the feet for who needs
-    to move; a job for the hand that assists.
+    """The kinds of block a session has at least some of: the wishes whose turn it is; work on each target; something on
+    the feet for who needs to move; a job for the hand that assists.
     """
     musts: dict[Limit, set[str]] = {}
     for c in candidates:
         for must in c.musts:
             musts.setdefault(must, set()).add(c.activity.id)
     session_format, long_enough = request.format, request.minutes >= LONG_ENOUGH_TO_MOVE
+    if session_format.has_task:
+        held = {limit for limit in musts if isinstance(limit, TaskLimit)}
+        yield from ((t, 1) for t in map(TaskLimit, due_wishes(candidates, request)) if t in held)
     targets = [t for t in map(TargetLimit, request.targets) if t in musts]
     yield from ((t, 1) for t in (targets if request.minutes >= LONG_ENOUGH_FOR_BOTH else targets[:1]))
     if session_format.wants_many and long_enough and any(_has_many(c) for c in candidates):

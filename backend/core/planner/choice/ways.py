@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 
 from core.library import KITS, Kit, find_activity
 from core.offers import variants_of
-from core.planner.candidates import Candidate, all_candidates
+from core.planner.candidates import Candidate, all_candidates, due_wishes
 from core.planner.choice.limits import limits_of, options_of
 from core.planner.request import SessionRequest
 from core.planner.solver import (
@@ -17,6 +17,7 @@ from core.planner.solver import (
     Option,
     PartLimit,
     StageLimit,
+    TaskLimit,
     smallest,
     solve,
     undominated,
@@ -104,7 +105,8 @@ def _own_way(request: SessionRequest, locked: Sequence[Option[Candidate]]) -> Wa
     limits = limits_of(every, request)
     held = frozenset(thing for o in locked for thing in o.kit)
     options = tuple(undominated(options_of(candidates, limits), limits.blocks, out=held))
-    dear = frozenset[Limit]({PartLimit("daily")} if request.tasks else ())  # a session ends on the wanted task
+    turn = (TaskLimit(task) for task in due_wishes(every, request)[:1])
+    dear = frozenset[Limit]({PartLimit("daily"), *turn} if request.tasks else ())  # a session ends on the wanted task
     return Way(options, tuple(locked), limits, tuple(candidates), dear=dear)
 
 

@@ -1,7 +1,7 @@
 """A home week as a model for the solver: which activity on which day for how many sets, at home and at school."""
 
 from collections import defaultdict
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -10,6 +10,7 @@ from core.planner.request import DAYS, Elsewhere, PlanStatus, SessionRequest
 from core.planner.solver import STEP, TENTHS, WEEK_EFFORT, WORTH_A_MINUTE, Option, lasting, run, undominated
 
 MOST_DAY = 20  # minutes of one activity at home; common practice
+LEAST_SUCCESS = 0.7  # expected success of anything a family does alone; common practice, no source
 MOST_ACTIVITIES = 4  # different activities in a week: variety without new kit every day; project definition
 MOST_TIMES = 3  # days one activity comes up in a week; project definition
 FULL_A_DAY = 8  # minutes of one strand on one day that count in full; project definition
@@ -28,8 +29,10 @@ class Site:
 
 
 def week_options(candidates: Iterable[Candidate]) -> list[Option[Candidate]]:
-    """The options of a week: those no MOST_ACTIVITIES other activities beat in everything. No optimum is lost."""
-    every = [o for c in candidates for o in c.options() if o.steps <= MOST_DAY * STEP]
+    """The options of a week: mostly a success, and none that MOST_ACTIVITIES other activities beat in everything. No
+    optimum is lost.
+    """
+    every = [o for c in candidates if c.expected >= LEAST_SUCCESS for o in c.options() if o.steps <= MOST_DAY * STEP]
     return undominated(every, MOST_ACTIVITIES, alike=False)
 
 
@@ -37,7 +40,34 @@ Rows = list[list[Option[Candidate]]]  # what is done on each of seven days
 
 
 def solve_week(sites: Sequence[Site], elsewhere: Sequence[Elsewhere]) -> tuple[PlanStatus, list[Rows], float, float]:
-    """Return status, for each site the options of each day, well-spent minutes and their bound."""
+    """Return status, for each site the options of each day, well-spent minutes and their bound.
+
+    Every wish that can be practised at home has two days, where the week has room for that; fewer where it has not.
+    """
+    for asks in _wishes(sites[0]):
+        answer = _solve(sites, elsewhere, asks)
+        if answer[0] != "infeasible":
+            return answer
+    return _solve(sites, elsewhere, {})
+
+
+def _wishes(site: Site) -> Iterator[dict[str, int]]:
+    """How many days each wish is to have, the most first: two each, two for the first and one for the others, one
+    each, one for the first.
+    """
+    longest = max(site.minutes) * STEP
+    there = {o.of.task for o in site.options if o.of.task and o.time <= longest}
+    tasks = [t for t in site.request.tasks if t in there]
+    room = sum(site.a_day for minutes in site.minutes if minutes)
+    for asks in ([2] * len(tasks), [2, *[1] * (len(tasks) - 1)], [1] * len(tasks), [1]):
+        if tasks and sum(asks) <= room:
+            yield dict(zip(tasks, asks, strict=False))
+
+
+def _solve(
+    sites: Sequence[Site], elsewhere: Sequence[Elsewhere], asks: Mapping[str, int]
+) -> tuple[PlanStatus, list[Rows], float, float]:
+    """The best week in which each wish has at least so many days."""
     from ortools.sat.python import cp_model
 
     model = cp_model.CpModel()
@@ -57,9 +87,8 @@ def solve_week(sites: Sequence[Site], elsewhere: Sequence[Elsewhere]) -> tuple[P
         model.add(sum(o.steps * t[d] for o, t in taken if o.tiring) <= max(0, room))
     _variety(model, taken)
     model.add(sum(t[d] for _, t in taken[: ends[0]] for d in days) >= 1)
-    task = [t[d] for o, t in taken[: ends[0]] if o.of.task for d in days if o.time <= sites[0].minutes[d] * STEP]
-    if task:
-        model.add(sum(task) >= 1)  # the wanted task itself has its day
+    for task, times in asks.items():
+        model.add(sum(t[d] for o, t in taken[: ends[0]] if o.of.task == task for d in days) >= times)
     model.maximize(_worth(model, taken, elsewhere))
     solver, status = run(model, WEEK_EFFORT)
     if status == "infeasible":

@@ -70,20 +70,22 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
 
 def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
     """The wanted task a candidate is, or the one its strand is short for most; and what it is for there, in words."""
-    if c.task:
+    if c.itself:
         return c.task, f"“{find_task(c.task).name}” itself"
+    if c.task:
+        return c.task, f"Practises {STRANDS[c.strand].name.lower()} for “{find_task(c.task).name}”"
     short = next((s for s in shortfalls(request.tasks, request.estimates) if s.strand == c.strand), None)
     if short is None or short.rungs <= WORTH_NAMING:
         return "", ""
     task = find_task(short.task)
     name = STRANDS[c.strand].name
     if c.strand == task.strand:
-        return task.id, f"{name}, towards “{task.name}” itself"
+        return task.id, f"{name}, towards “{task.name}”"
     return task.id, f"{name}, because “{task.name}” needs more of it to {task.step_for(c.strand)}"
 
 
 def _chain(c: Candidate, request: SessionRequest) -> tuple[ChainStep, ...]:
-    if not c.task:
+    if not c.itself:
         return ()
     proven = proven_steps(c.task, request.estimates)
     steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy, proven)

@@ -6,8 +6,18 @@ from core.library import find_activity
 from core.planner.choice import Way
 from core.planner.reasons.left_out import left_out
 from core.planner.request import Refusal, SessionPlan, SessionRequest
-from core.planner.solver import Limit, LockLimit, PartLimit, StageLimit, TargetLimit, WholeLimit, is_content, smallest
-from core.skills import TARGETS
+from core.planner.solver import (
+    Limit,
+    LockLimit,
+    PartLimit,
+    StageLimit,
+    TargetLimit,
+    TaskLimit,
+    WholeLimit,
+    is_content,
+    smallest,
+)
+from core.skills import TARGETS, find_task
 
 PARTS_IN_WORDS = {
     "warm-up": "a warm-up",
@@ -98,6 +108,8 @@ def given_up_words(limit: Limit) -> str:
     match limit:
         case TargetLimit(target):
             return f"work on {TARGETS[target].name.lower()}"
+        case TaskLimit(task):
+            return f"“{find_task(task).name}”"
         case PartLimit(part):
             return PARTS_IN_WORDS[part]
         case StageLimit() | LockLimit():

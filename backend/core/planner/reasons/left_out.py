@@ -30,7 +30,7 @@ def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, 
     for activity in request.activities.values():
         strands = [s for s in activity.trains if STRANDS[s].target in request.targets and s in request.estimates]
         if strands and activity.id not in chosen:
-            result.append(_why_left_out(activity, strands[0], request))
+            result.append(why_left_out(activity, strands[0], request))
     return gravest_first(result)
 
 
@@ -39,7 +39,8 @@ def gravest_first(result: Iterable[LeftOut]) -> tuple[LeftOut, ...]:
     return tuple(sorted(result, key=lambda item: (GRAVEST.index(item.kind), item.name)))
 
 
-def _why_left_out(activity: Activity, strand: str, request: SessionRequest) -> LeftOut:
+def why_left_out(activity: Activity, strand: str, request: SessionRequest) -> LeftOut:
+    """Return why an activity is not in a plan, looked at for one of the strands it trains."""
     kind, reason, remedy, override = _why(activity, strand, request)
     return LeftOut(activity.id, activity.name, kind, reason, remedy, strand, override)
 

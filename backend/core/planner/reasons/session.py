@@ -9,8 +9,9 @@ from core.planner.choice import Chosen, keeps_tidying
 from core.planner.reasons.blocks import as_block, totals
 from core.planner.reasons.infeasible import given_up_words
 from core.planner.reasons.left_out import left_out
+from core.planner.reasons.wishes import wish_notes
 from core.planner.request import SessionPlan, SessionRequest
-from core.planner.solver import QUALITY, STEP, Option
+from core.planner.solver import QUALITY, STEP, Option, TaskLimit
 from core.skills import STRANDS, TARGETS
 
 TIDY_TOGETHER = "Tidy up together: everything back in its box, the child carries."
@@ -33,7 +34,7 @@ def as_plan(chosen: Chosen, row: Sequence[Option[Candidate]], request: SessionRe
         left_out=left_out(request, in_plan) if kit is None else (),
         bound=chosen.choice.bound,
         kit=kit.id if kit else "",
-        notes=tuple(_of_kit(kit) if kit else _notes(chosen, {o.part for o in row}, request)),
+        notes=tuple(_of_kit(kit) if kit else _notes(chosen, row, request)),
     )
 
 
@@ -41,9 +42,11 @@ def _of_kit(kit: Kit) -> Iterable[str]:
     return (kit.about, *kit.beforehand, *([kit.ending] if kit.ending else []))
 
 
-def _notes(chosen: Chosen, parts: set[str], request: SessionRequest) -> Iterator[str]:
-    """What is not there and why; how it ends; what had no room."""
-    pool = chosen.way.pool
+def _notes(chosen: Chosen, row: Sequence[Option[Candidate]], request: SessionRequest) -> Iterator[str]:
+    """What becomes of each wish; what is not there and why; how it ends; what had no room."""
+    pool, parts = chosen.way.pool, {o.part for o in row}
+    if request.format.has_task:
+        yield from wish_notes(pool, row, request)
     there = {c.part for c in pool}
     for part in ("opener", "warm-up"):
         if part in request.parts and part in request.format.must and part not in there:
@@ -57,7 +60,8 @@ def _notes(chosen: Chosen, parts: set[str], request: SessionRequest) -> Iterator
     if request.format.ending:
         yield request.format.ending
     for limit in chosen.given_up:
-        yield f"No room for {given_up_words(limit)} in {request.minutes} minutes."
+        if not isinstance(limit, TaskLimit):  # said of the wish already
+            yield f"No room for {given_up_words(limit)} in {request.minutes} minutes."
 
 
 def _beaten(c: Candidate, pool: Sequence[Candidate], chosen: frozenset[str]) -> str:

@@ -17,6 +17,7 @@ from core.planner.solver.limits import (
     PartLimit,
     StageLimit,
     TargetLimit,
+    TaskLimit,
     WholeLimit,
     is_content,
 )
@@ -77,6 +78,7 @@ __all__ = [
     "Relaxed",
     "StageLimit",
     "TargetLimit",
+    "TaskLimit",
     "WholeLimit",
     "asked_by",
     "build",

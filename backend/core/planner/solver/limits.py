@@ -23,6 +23,13 @@ class TargetLimit:
 
 
 @dataclass(frozen=True)
+class TaskLimit:
+    """A wanted task itself that has to be practised."""
+
+    task: str
+
+
+@dataclass(frozen=True)
 class StageLimit:
     """A stage of a kit, by its place, that has to be there."""
 
@@ -45,14 +52,14 @@ class WholeLimit:
     kind: Literal["minutes", "tiring", "apart", "main", "moves", "many", "assists"]
 
 
-Limit = PartLimit | TargetLimit | StageLimit | LockLimit | WholeLimit
+Limit = PartLimit | TargetLimit | TaskLimit | StageLimit | LockLimit | WholeLimit
 MINUTES, TIRING, APART, MAIN = (WholeLimit("minutes"), WholeLimit("tiring"), WholeLimit("apart"), WholeLimit("main"))
 MOVES, MANY, ASSISTS = WholeLimit("moves"), WholeLimit("many"), WholeLimit("assists")
 _CHEAPEST_FIRST: tuple[Limit | type[Limit], ...] = (
     *(MANY, MOVES, ASSISTS, PartLimit("warm-up"), PartLimit("tidy"), PartLimit("daily"), PartLimit("opener"), MAIN),
-    *(TargetLimit, MINUTES, TIRING, APART, LockLimit),
+    *(TargetLimit, TaskLimit, MINUTES, TIRING, APART, LockLimit),
 )
-_CONTENT = _CHEAPEST_FIRST.index(TargetLimit)
+_CONTENT = _CHEAPEST_FIRST.index(TaskLimit)
 
 
 def cost(limit: Limit) -> int | None:
