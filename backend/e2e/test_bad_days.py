@@ -95,9 +95,10 @@ class BadDayTest(BrowserTest):
         StockItem.objects.update_or_create(home=self.home, thing_id="short_crayon", defaults={"count": 4})
         self.sign_in()
         page.goto(f"/children/{self.child.pk}/cupboard")
-        page.get_by_text("What does its label say about soy?").wait_for()
-        page.get_by_role("button", name="Without", exact=True).click()
-        page.get_by_text("Label read: without soy.").wait_for()
+        line = page.get_by_role("listitem").filter(has_text="Short crayon stubs")
+        line.get_by_text("What does its label say about soy?").wait_for()
+        line.get_by_role("button", name="Without", exact=True).click()
+        line.get_by_text("Label read: without soy.").wait_for()
         self.assertEqual(StockItem.objects.get(thing_id="short_crayon").labels, {"soy": False})
 
     def test_a_precaution_says_what_it_changes_and_asks_for_its_hand_at_the_field(self) -> None:

@@ -136,7 +136,7 @@ def _grades_nearest_first(variant: Variant, activity: Activity, role: Role, thin
         v
         for v in variants_of(activity)
         if all(v.grade[i] == variant.grade[i] for i in range(len(v.grade)) if i not in touching)
-        and role in roles_of(activity, v.grade)
+        and any(r.id == role.id for r in roles_of(activity, v.grade))
         and role.filled_by(thing, asked_of(activity, v.grade, role.id))
     )
     return sorted(same_elsewhere, key=distance)

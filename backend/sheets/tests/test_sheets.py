@@ -62,6 +62,7 @@ class PrepSheetTest(TestCase):
 
     @slow
     def test_the_table_is_mirrored_for_a_left_hander(self) -> None:
+        self.plan = plan_for_child(self.lead, self.child, targets=("scissors", "grasp"))
         set_up = re.compile(r"On the table: ([^.]*)\.")
         left = set_up.findall(unescape(self.text()))
         self.child.hand = "right"

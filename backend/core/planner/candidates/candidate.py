@@ -7,10 +7,11 @@ from functools import cached_property
 from core.child import Part, Zone
 from core.library.activity import Activity
 from core.offers import Offer
+from core.planner.candidates.suitability import is_itself
 from core.planner.candidates.worth import zone_reason
 from core.planner.request import Dose, PlannedBlock, Reason
 from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Option, TargetLimit, TaskLimit
-from core.skills import STRANDS, find_task
+from core.skills import STRANDS
 
 SHORTEST_MAIN = 2  # minutes under which there is no main work; project definition
 MANY_TRIES = 24  # tries from which a block has many repetitions; from memory
@@ -41,7 +42,7 @@ class Candidate:
     @property
     def itself(self) -> bool:
         """Whether it is the wanted task itself, with its own things, and not only practice for it."""
-        return bool(self.task) and self.activity.id in find_task(self.task).itself
+        return is_itself(self.activity, self.task)
 
     @property
     def kit(self) -> frozenset[str]:

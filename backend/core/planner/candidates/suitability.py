@@ -26,16 +26,21 @@ def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
     return next((t.id for t in tasks if is_the_task(activity, strand, t)), "")
 
 
+def is_itself(activity: Activity, task: str) -> bool:
+    """Whether an activity is a wanted task itself, done with the task's own things; never where no task is given."""
+    return bool(task) and activity.id in find_task(task).itself
+
+
 def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
 
-    The daily part aims at the wanted task's own strand, where the activity trains it; the main part may, whatever the
-    targets.
+    The daily part aims at the wanted task's own strand, where the activity trains it; the main part may where it is the
+    task itself, whatever the targets.
     """
     trained = [s for s in activity.trains if s in request.estimates]
-    own = [s for s in trained if own_task(activity, s, request)] if part in ("daily", "main") else []
     if part == "daily":
-        return own or trained[:1]
+        return [s for s in trained if own_task(activity, s, request)] or trained[:1]
+    own = [s for s in trained if part == "main" and is_itself(activity, own_task(activity, s, request))]
     wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
     wanted += [s for s in own if s not in wanted]
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
@@ -100,12 +105,14 @@ def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
     where it is a wanted task itself, which may be main work too.
     """
     played = request.format.plays(activity)
-    own = any(own_task(activity, s, request) for s in activity.trains)
+    tasks = {own_task(activity, s, request) for s in activity.trains} - {""}
+    own = bool(tasks)
     if "daily" in played and not own and not _is_daily(activity, request):
         return tuple(p for p in played if p != "daily")
-    if own and request.format.has_task and {"main", "daily"} & {*played}:
-        return tuple(dict.fromkeys((*played, "main", "daily")))
-    return played
+    if not own or not request.format.has_task or not {"main", "daily"} & {*played}:
+        return played
+    more: tuple[Part, ...] = ("main", "daily") if any(is_itself(activity, t) for t in tasks) else ("daily",)
+    return tuple(dict.fromkeys((*played, *more)))
 
 
 def _is_daily(activity: Activity, request: SessionRequest) -> bool:

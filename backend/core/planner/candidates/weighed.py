@@ -13,11 +13,19 @@ from core.child import Part, Zone
 from core.offers import Offer, by_hand, loads_hands, try_seconds
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import NOWHERE, PLACE, Graded, padded, side_by_side
-from core.planner.candidates.suitability import DOABLE, OUTGROWN, TOO_DEMANDING, aims, minutes_of, own_task, plain_first
+from core.planner.candidates.suitability import (
+    DOABLE,
+    OUTGROWN,
+    TOO_DEMANDING,
+    aims,
+    is_itself,
+    minutes_of,
+    own_task,
+    plain_first,
+)
 from core.planner.candidates.worth import freshness, liking, strand_weight, zone_fit
 from core.planner.request import Reason, SessionRequest, dose_of
 from core.planner.solver import QUALITY
-from core.skills import find_task
 
 FIT_WANTED = 0.5  # of the best fit in a part: what fits less is not looked at; project definition
 
@@ -167,7 +175,7 @@ class Rated:
         activity, request = w.playing[at].activity, w.request
         strand = self.strands[at][self.at[i]]
         task = own_task(activity, strand, request) if self.part in ("daily", "main") else ""
-        if self.part == "main" and task and activity.id not in find_task(task).itself:
+        if self.part == "main" and not is_itself(activity, task):
             task = ""  # main work on its ladder, as on any other
         minutes = minutes_of(self.part, task, request)
         sparing = request.child.spares_hands and loads_hands(activity, offer.variant.grade)
