@@ -36,7 +36,7 @@ class AroundTest(BrowserTest):
             for _ in range(count):
                 page.get_by_role("button", name=re.compile("On their own")).click()
         page.get_by_role("button", name=re.compile("^4: ")).wait_for()
-        page.get_by_role("button", name="Finish").click()
+        page.get_by_role("button", name="Finish", exact=True).click()
         page.get_by_role("button", name=re.compile("Finish|End")).last.click()
         self.eventually(lambda: Run.objects.get().ended_at is not None, "the look ended")
         self.assertGreaterEqual(self.child.estimates.filter(tries__gt=0).count(), 1)

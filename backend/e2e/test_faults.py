@@ -85,7 +85,7 @@ class FaultTest(BrowserTest):
         plan_for_child(self.lead, self.child, 20, ("scissors",))
         self.page.reload()
         self.page.get_by_text("2 alone ·").wait_for()
-        self.page.get_by_role("button", name="Finish").click()
+        self.page.get_by_role("button", name="Finish", exact=True).click()
         self.page.get_by_role("button", name="End the session").click()
         self.page.get_by_role("heading", name="How it went for Wyn").wait_for()
         self.assertEqual([b["activity_id"] for b in shown_blocks(Run.objects.get(pk=self.run_.pk))], before)

@@ -49,7 +49,7 @@ class MainJobTest(BrowserTest):
         self.check_axe("run")
         self.run_it()
 
-        page.get_by_role("button", name="Finish").click()
+        page.get_by_role("button", name="Finish", exact=True).click()
         page.get_by_role("button", name="End the session").click()
         page.get_by_role("heading", name="How it went for Wyn").wait_for()
         self.check_axe("results")
@@ -163,11 +163,11 @@ class MainJobTest(BrowserTest):
         for _ in range(30):
             alone.click()
         page.get_by_text(re.compile("to send")).wait_for()
-        page.get_by_role("button", name="Finish").click()
+        page.get_by_role("button", name="Finish", exact=True).click()
         page.get_by_role("button", name="End the session").click()
         page.get_by_text("Every tap is kept on this tablet").wait_for()
         page.context.set_offline(False)
-        page.get_by_role("button", name="Finish").click()
+        page.get_by_role("button", name="Finish", exact=True).click()
         page.get_by_role("button", name="End the session").click()
         page.get_by_role("heading", name="How it went for Wyn").wait_for()
         self.assertEqual(sum(s.tries for s in SetRecord.objects.all()), 31)

@@ -87,7 +87,7 @@ class OwnLibraryTest(BrowserTest):
         page.get_by_text(NAME).first.wait_for()
         for _ in range(4):
             page.get_by_role("button", name=re.compile("On their own")).click()
-        page.get_by_role("button", name="Finish").click()
+        page.get_by_role("button", name="Finish", exact=True).click()
         page.get_by_role("button", name="End the session").click()
         page.get_by_role("heading", name="How it went for Wyn").wait_for()
         self.assertEqual(SetRecord.objects.get().activity_id, OwnVersion.objects.get().ref)
