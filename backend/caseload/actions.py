@@ -16,7 +16,7 @@ from clinic.models import Member
 from core import ability
 from core.ability import Estimate, TaskSeen
 from core.child import CHOICES as POLICIES
-from core.child import LONGEST_DAYS, Place, Supervision, Watched
+from core.child import LONGEST_OVERRIDE, Nearby, Place, Supervision
 from core.planner import Pace
 from core.recording import Met
 from core.safety import RULES
@@ -201,7 +201,7 @@ def set_rung(member: Member, child: Child, strand: str, rung: int, on: date) -> 
 
 @acting("child.override_hazard")
 def override_hazard(
-    member: Member, child: Child, rule: str, reason: str, review_on: date, watched: Watched, on: date
+    member: Member, child: Child, rule: str, reason: str, review_on: date, supervision: Nearby, on: date
 ) -> Done[Child]:
     """Allow this child what a rule bars, with the reason, who allows it, and the last day it holds; again to renew it.
 
@@ -210,16 +210,20 @@ def override_hazard(
     if rule not in RULES:
         raise FieldError("rule", rule, f"There is no rule {rule!r}.", "Choose one that bars something.")
     if fixed := RULES[rule].fixed:
-        raise FieldError("rule", rule, f"The rule {rule!r} can't be overridden.", f"It is {fixed}.")
+        about = RULES[rule].about
+        raise FieldError("rule", rule, f"Nobody can override this rule: {about}.", fixed)
     if len(reason.strip()) < 10:
         raise FieldError(
-            "reason", reason, "An override needs its reason, in at least a few words.", "Say who holds it and why."
+            "reason",
+            reason,
+            "An override needs its reason, in at least a few words.",
+            "Say who watches, and why it is safe.",
         )
-    if not on < review_on <= on + timedelta(days=LONGEST_DAYS):
+    if not on < review_on <= on + timedelta(days=LONGEST_OVERRIDE):
         raise FieldError(
             "review_on",
             review_on.isoformat(),
-            "An override is looked at again within a year.",
+            "An override is reviewed within a year.",
             "Choose a day after today and within a year.",
         )
     now = Child.objects.select_for_update().get(pk=child.pk)
@@ -227,7 +231,7 @@ def override_hazard(
         "reason": reason.strip(),
         "on": on.isoformat(),
         "review_on": review_on.isoformat(),
-        "watched": watched,
+        "supervision": supervision,
         "by": member.name,
     }
     now.overrides = {**now.overrides, rule: kept}
@@ -241,7 +245,7 @@ def withdraw_override(member: Member, child: Child, rule: str) -> Done[Child]:
     """Let a rule bar again for this child. Raises FieldError where it was not overridden."""
     now = Child.objects.select_for_update().get(pk=child.pk)
     if rule not in now.overrides:
-        raise FieldError("rule", rule, "That is not allowed as it is.", "Nothing to do: it is barred.")
+        raise FieldError("rule", rule, "No override of this rule to withdraw.", "Nothing to do: the rule holds.")
     before = now.overrides[rule]
     now.overrides = {other: kept for other, kept in now.overrides.items() if other != rule}
     now.version += 1

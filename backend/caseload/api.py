@@ -18,7 +18,7 @@ from clinic.auth import member
 from clinic.models import Member
 from clinic.problems import Problem
 from core.ability import TaskSeen
-from core.child import REVIEW_DAYS
+from core.child import OVERRIDE_DAYS
 from core.recording import Met
 
 router = Router(tags=["caseload"])
@@ -117,8 +117,8 @@ def override_hazard(request: HttpRequest, child_id: int, body: OverrideIn) -> Ch
     """Allow this child what a rule bars, with the reason kept, until a day; again to renew it."""
     who, today = member(request), timezone.localdate()
     child = queries.child_for(who, child_id)
-    until = body.review_on or today + timedelta(days=REVIEW_DAYS)
-    actions.override_hazard(who, child, body.rule, body.reason, until, body.watched, today)
+    until = body.review_on or today + timedelta(days=OVERRIDE_DAYS)
+    actions.override_hazard(who, child, body.rule, body.reason, until, body.supervision, today)
     return child_out(queries.child_for(who, child_id))
 
 

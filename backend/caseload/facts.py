@@ -65,7 +65,12 @@ def overrides_of(child: Child) -> list[Override]:
     """What a therapist allowed this child although a rule bars it, whether it still holds or not; by rule."""
     return [
         Override(
-            rule, o["reason"], date.fromisoformat(o["on"]), date.fromisoformat(o["review_on"]), o["watched"], o["by"]
+            rule,
+            o["reason"],
+            date.fromisoformat(o["on"]),
+            date.fromisoformat(o["review_on"]),
+            o["supervision"],
+            o["by"],
         )
         for rule, o in sorted(child.overrides.items())
         if rule in RULES

@@ -15,13 +15,13 @@ from core.child import (
     Hand,
     LaceMethod,
     Mouthing,
+    Nearby,
     Place,
     PromptPolicy,
     SamenessPolicy,
     Side,
     SpeedPolicy,
     Supervision,
-    Watched,
 )
 from core.materials import Texture
 
@@ -87,7 +87,7 @@ class OverrideOut(Schema):
     reason: str
     on: date
     review_on: date
-    watched: Watched
+    supervision: Nearby
     by: str
     due: bool
     holds: bool
@@ -158,7 +158,7 @@ class OverrideIn(Schema):
 
     rule: str
     reason: str = Field(max_length=300)
-    watched: Watched = "arms_reach"
+    supervision: Nearby = "arms_reach"
     review_on: date | None = None
 
 

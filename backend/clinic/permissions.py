@@ -49,7 +49,7 @@ POLICY = MappingProxyType(
         "child.withdraw_override": Policy(_THERAPISTS, "withdraw the override of a hazard rule"),
         "cupboard.read": Policy(_ALL, "see a cupboard"),
         "cupboard.edit": Policy(_ALL, "change a cupboard"),
-        "cupboard.lift_bar": Policy(_THERAPISTS, "save a measurement that makes a barred thing allowed"),
+        "cupboard.lift_bar": Policy(_THERAPISTS, "save a measurement or a label that makes a barred thing allowed"),
         "visit.read": Policy(_ALL, "see the calendar"),
         "visit.edit": Policy(_THERAPISTS, "change the calendar"),
         "visit.close": Policy(_ALL, "say how a visit went"),

@@ -58,6 +58,8 @@ def answer_label(member: Member, item: StockItem, allergen: str, holds: bool | N
 
     Raises MeasureError where that is not for a label to say.
     """
+    if holds is False:  # a child who comes later may be allergic to it
+        require(member, "cupboard.lift_bar")
     usual = KnownThings(item.home.clinic_id).checked(item.thing_id)
     now = StockItem.objects.select_for_update().get(pk=item.pk)
     labels = {**now.labels, allergen: holds}
@@ -102,4 +104,10 @@ def checked_count(count: int) -> None:
 
 
 def _plain(item: StockItem) -> dict[str, Any]:
-    return {"thing_id": item.thing_id, "count": item.count, "measured": item.measured, "version": item.version}
+    return {
+        "thing_id": item.thing_id,
+        "count": item.count,
+        "measured": item.measured,
+        "labels": item.labels,
+        "version": item.version,
+    }

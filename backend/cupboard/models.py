@@ -8,9 +8,11 @@ from clinic.managers import ClinicManager
 
 
 class StockItem(models.Model):
-    """A household thing, how many of it, and what was measured here and what its label says.
+    """A household thing, how many of it, what was measured here and what its label says.
 
-    labels -- whether it holds what some makes of it hold, by allergen. `thing_id` is an id of the library."""
+    thing_id -- an id of the library
+    labels   -- whether it holds what some makes of it hold, by allergen
+    """
 
     home = models.ForeignKey(Home, models.CASCADE, related_name="stock")
     thing_id = models.CharField(max_length=40)

@@ -21,6 +21,7 @@ from clinic.problems import Problem, ProblemError
 from clinic.routes import LONG_WORK, marked
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, QUESTIONS, TEXTURES, known_precautions
 from core.child import CHOICES as POLICIES
+from core.days import day_words
 from core.library import find_activity
 from core.progress import WORDS as STEP_WORDS
 from core.recording import SUPPORTS, SupportLevel
@@ -234,7 +235,7 @@ def _facts(child: Child) -> list[tuple[str, str]]:
         *(
             (
                 f"Allowed by a therapist: {RULES[o.rule].about}",
-                f"{o.reason} From {o.on} to {o.review_on}, with an adult {CLOSE[o.watched]}",
+                f"{o.reason.rstrip('.')}. {day_words(o.on)} to {day_words(o.review_on)}, adult {CLOSE[o.supervision]}",
             )
             for o in overrides_of(child)
         ),

@@ -1,8 +1,10 @@
 """Children through the API: what is kept, what is refused, and two people at once."""
 
 from datetime import date, timedelta
+from importlib import import_module
 from unittest import TestCase as PlainTestCase
 
+from django.apps import apps
 from django.db import IntegrityError, transaction
 from django.test import TestCase
 from django.utils import timezone
@@ -150,6 +152,20 @@ class ChildTest(TestCase):
             self.assertEqual(status, 422)
             self.assertIn(phrase, problem["detail"])
 
+    def test_an_override_stored_before_it_named_its_supervision_is_read(self) -> None:
+        """As the version before kept it; and back."""
+        review_on = (TODAY + timedelta(days=30)).isoformat()
+        kept = {"reason": "Held throughout.", "on": TODAY.isoformat(), "review_on": review_on, "by": ""}
+        self.child.overrides = {"cutting_tool": {**kept, "watched": "room"}}
+        self.child.save()
+        renamed = import_module("caseload.migrations.0021_an_override_names_its_supervision")
+        renamed.to_supervision(apps, None)
+        self.child.refresh_from_db()
+        self.assertEqual(facts_of(self.child, TODAY).overrides_in_room, {"cutting_tool"})
+        renamed.to_watched(apps, None)
+        self.child.refresh_from_db()
+        self.assertEqual(self.child.overrides["cutting_tool"]["watched"], "room")
+
     def test_an_override_needs_a_rule_that_allows_it_a_reason_and_a_day(self) -> None:
         path, why = f"/children/{self.child.pk}/overrides", "Held by the therapist throughout."
         today = timezone.localdate()
@@ -168,7 +184,7 @@ class ChildTest(TestCase):
         self.assertEqual(status, 200)
         kept = out["overrides"][0]
         self.assertEqual(
-            (kept["rule"], kept["reason"], kept["watched"], kept["due"]), ("balloon", why, "arms_reach", False)
+            (kept["rule"], kept["reason"], kept["supervision"], kept["due"]), ("balloon", why, "arms_reach", False)
         )
         self.assertEqual(kept["review_on"], (today + timedelta(days=91)).isoformat())
         self.assertTrue(kept["by"])
@@ -176,7 +192,7 @@ class ChildTest(TestCase):
     def test_an_override_comes_up_for_review_then_bars_again_and_can_be_withdrawn(self) -> None:
         path, why = f"/children/{self.child.pk}/overrides", "Held by the therapist throughout."
         today = timezone.localdate()
-        body = {"rule": "cutting_tool", "reason": why, "watched": "room"}
+        body = {"rule": "cutting_tool", "reason": why, "supervision": "room"}
         self.api("post", path, {**body, "review_on": (today + timedelta(days=10)).isoformat()})
         self.child.refresh_from_db()
         self.assertEqual(facts_of(self.child, today).overrides_in_room, {"cutting_tool"})
@@ -184,7 +200,7 @@ class ChildTest(TestCase):
         self.assertEqual(facts_of(self.child, today + timedelta(days=11)).overrides_in_room, set())
         _, out = self.api("get", f"/children/{self.child.pk}")
         self.assertTrue(out["overrides"][0]["due"])
-        self.assertTrue(any(a == "Look at again: scissors" for a in out["alerts"]))
+        self.assertTrue(any(a == "Review due: scissors" for a in out["alerts"]))
         _, lines = self.api("get", "/caseload")
         line = next(c for c in lines["children"] if c["id"] == self.child.pk)
         self.assertIn("review", [s["id"] for s in line["statuses"]])

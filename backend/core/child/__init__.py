@@ -5,7 +5,14 @@ child.
 from core.child.approaches import CHOICES, DEFAULTS, QUESTIONS, cue_for
 from core.child.in_sight import alerts
 from core.child.overlays import OVERLAYS, Overlay, overlay_for
-from core.child.overrides import LONGEST_DAYS, NOTICE_DAYS, REVIEW_DAYS, Override, Watched, holding
+from core.child.overrides import (
+    LONGEST_OVERRIDE,
+    OVERRIDE_DAYS,
+    OVERRIDE_NOTICE,
+    Nearby,
+    Override,
+    holding,
+)
 from core.child.precautions import PRECAUTIONS, Precaution, PrecautionId, known_precautions
 from core.child.profile import (
     ALLERGENS,
@@ -34,14 +41,14 @@ __all__ = [
     "ALLERGENS",
     "CHOICES",
     "DEFAULTS",
-    "LONGEST_DAYS",
+    "LONGEST_OVERRIDE",
     "MOUTHING_MONTHS",
-    "NOTICE_DAYS",
     "OVERLAYS",
+    "OVERRIDE_DAYS",
+    "OVERRIDE_NOTICE",
     "PARTS",
     "PRECAUTIONS",
     "QUESTIONS",
-    "REVIEW_DAYS",
     "SUPERVISION_RANK",
     "TEXTURES",
     "Chaining",
@@ -51,6 +58,7 @@ __all__ = [
     "Hand",
     "LaceMethod",
     "Mouthing",
+    "Nearby",
     "Overlay",
     "Override",
     "Part",
@@ -63,7 +71,6 @@ __all__ = [
     "Side",
     "SpeedPolicy",
     "Supervision",
-    "Watched",
     "Zone",
     "Zones",
     "alerts",

@@ -14,9 +14,9 @@ from core.safety.verdicts import COMMON, MEMORY, RANK, RULES, Finding, rule
 BOX_MONTHS = 48  # months: no independent box under this; common practice
 PULL_APART_NEWTON = 10  # N: nothing pulled apart above this with loose joints; common practice
 RUBBER_BANDS = frozenset({"ring"})  # forms stretched over fingers
-WISH = "a wish of the family or the child: change it in the profile once they do"
-LABEL = "for the label to say: answer it at its line of the cupboard"
-ALLERGIC = "an allergy: change it in the profile once whoever treats it says so"
+WISH = "This is what the family or the child wants. If that changes, change the profile."
+LABEL = "Read the label, and say what it says at its line of the cupboard."
+ALLERGIC = "This is an allergy. Change the profile if the child's doctor says it is none."
 
 
 @rule("swallowing", "thing", COMMON, "food, dough or small parts with a swallowing precaution", in_reach=True)
@@ -104,7 +104,7 @@ def _allergy_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         yield Finding(
             "barred",
             f"Some {m.many} hold {ALLERGENS[allergen]}, and this child is allergic to it.",
-            "Read the label, or ask the maker; answer it at the line of the cupboard.",
+            "Read the label, or ask the maker; then say at its line in the cupboard what it says.",
         )
 
 
@@ -121,7 +121,7 @@ def _latex_perhaps(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         yield Finding(
             "barred",
             f"{m.name} often hold natural rubber, and this child is allergic to latex.",
-            "Use one whose label says latex-free; say at the line of the cupboard what the label says.",
+            "Use one whose label says latex-free; then say so at its line in the cupboard.",
         )
 
 
@@ -236,7 +236,7 @@ def _long_tube(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     COMMON,
     "an independent box: from 4 years, nothing that wants a watchful eye",
     in_reach=True,
-    fixed="an independent box has no adult: have one in the room instead",
+    fixed="No adult watches an independent box. Have an adult in the room instead.",
 )
 def _alone(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if s.supervision != "box":

@@ -17,7 +17,7 @@ _NAMED = {
     ),
     "height": (
         "climbing, or standing on something",
-        "The child climbs or stands on something, and may fall.",
+        "The child climbs or stands on something and could fall.",
         "Feet on the floor; hang or lay the thing where the child reaches it.",
     ),
     "round_neck": (
@@ -69,7 +69,7 @@ def _bar(id: str, about: str, reason: str, remedy: str, fixed: str = "") -> None
     def _found(c: Child) -> Iterator[Finding]:
         yield Finding("barred", reason, remedy)
 
-    @rule(f"{id}_thing", "thing", COMMON, f"what is or has {about}", fixed=fixed, in_reach=True)
+    @rule(f"{id}_thing", "thing", COMMON, f"{about} (said of a thing)", fixed=fixed, in_reach=True)
     def _found_in(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
         if id in m.hazards:
             yield Finding("barred", reason, remedy)
@@ -83,5 +83,5 @@ _bar(
     "its own words speak of a hazard, and nobody has said yes or no",
     "Its own words speak of a hazard, and nobody has said yes or no.",
     "Open it in Our library and answer what is asked there.",
-    fixed="a question of its own words: answer it in Our library",
+    fixed="Answer the question in Our library first.",
 )

@@ -49,7 +49,7 @@ def small_piece(m: Thing) -> str:
     COMMON,
     "strong small magnets, button or coin cells, water-swelling beads are never used",
     in_reach=True,
-    fixed="never, for anybody",
+    fixed="These are never used, with any child.",
 )
 def _never(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     for present, what in (
@@ -150,7 +150,7 @@ def _balloon(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     COMMON,
     "balloons with a child who mouths things, at any age",
     in_reach=True,
-    fixed="a balloon and a mouth never go together",
+    fixed="A child who mouths things never has a balloon.",
 )
 def _balloon_mouthed(m: Thing, c: Child, s: Setting) -> Iterator[Finding]:
     if m.balloon and c.mouths:

@@ -110,7 +110,10 @@ def rule(
 
 @dataclass(frozen=True)
 class Hit:
-    """One rule that speaks, with what it says; plain, to a family, where that is said in other words."""
+    """One rule that speaks, with what it says; plain, to a family, where that is said in other words.
+
+    overridden -- whether it only cautions because a therapist overrides it for this child
+    """
 
     rule: str
     status: Status
@@ -120,6 +123,7 @@ class Hit:
     wants: Supervision | None = None
     overridable: bool = False
     plain: str = ""
+    overridden: bool = False
 
 
 @dataclass(frozen=True)
@@ -172,4 +176,4 @@ def _overridden(hit: Hit, child: Child, setting: Setting) -> Hit:
     if hit.status == "caution" and (hit.wants is None or setting.offers(hit.wants)):
         return hit
     reason = f"{hit.reason} Allowed by a therapist, with an adult {CLOSE[wants]}."
-    return replace(hit, status="caution", reason=reason, wants=wants)
+    return replace(hit, status="caution", reason=reason, wants=wants, overridden=True)

@@ -102,7 +102,7 @@ class ExportTest(TestCase):
                 "reason": "Held by the therapist in two sessions.",
                 "on": "2026-01-05",
                 "review_on": "2026-04-05",
-                "watched": "arms_reach",
+                "supervision": "arms_reach",
                 "by": "Maren",
             }
         }

@@ -9,7 +9,7 @@ import { useDoing } from '@/composables/useDoing'
 import { useMe } from '@/composables/useMe'
 import { dayWords } from '@/logic/words'
 
-/** What a therapist allows this child although a rule bars it: why, and when to look at it again. */
+/** The hazard rules overridden for this child: why, by whom, and when to review it. */
 const { child } = defineProps<{ child: Child }>()
 const changed = useChildChanged()
 const { data: me } = useMe()
@@ -24,26 +24,26 @@ async function withdraw(rule: string): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet stack" aria-label="Allowed although barred">
-    <h3>Allowed although a rule bars it</h3>
+  <section class="sheet stack" aria-label="Overrides">
+    <h3>Overridden hazard rules</h3>
     <div v-for="o in child.overrides" :key="o.rule" class="stack one">
       <p>
         <strong>{{ o.about[0]?.toUpperCase() }}{{ o.about.slice(1) }}.</strong> {{ o.reason }}
       </p>
       <p class="small soft">
         {{ o.by || 'A therapist' }}, {{ dayWords(o.on) }}; an adult
-        {{ o.watched === 'room' ? 'in the room' : 'within arm’s reach' }}.
+        {{ o.supervision === 'room' ? 'in the room' : 'within arm’s reach' }}.
       </p>
       <p>
         <span class="tag" :class="{ review: o.due }">
-          {{ o.holds ? `Look at it again by ${dayWords(o.review_on)}` : `Barred again since ${dayWords(o.review_on)}` }}
+          {{ o.holds ? `Review by ${dayWords(o.review_on)}` : `Ended ${dayWords(o.review_on)}: barred again` }}
         </span>
       </p>
       <template v-if="me?.may.includes('child.override_hazard')">
         <OverrideForm v-if="renewing === o.rule" :child-id="child.id" :rule="o.rule" :given="o" @done="renewing = ''" />
         <div v-else class="row">
           <PlainButton @click="renewing = o.rule">Renew…</PlainButton>
-          <PlainButton :disabled="busy" @click="withdraw(o.rule)">Bar it again</PlainButton>
+          <PlainButton :disabled="busy" @click="withdraw(o.rule)">Withdraw</PlainButton>
         </div>
       </template>
     </div>

@@ -6,6 +6,7 @@ import DayField from '@/components/shared/DayField.vue'
 import PlainButton from '@/components/shared/PlainButton.vue'
 import ProblemNote from '@/components/shared/ProblemNote.vue'
 import { useChildChanged } from '@/composables/useChild'
+import { useWords } from '@/composables/useWords'
 import { isoToday } from '@/logic/newChild'
 
 /** Allowing one child what a rule bars: why, how close an adult is, until when. given: an override to be renewed. */
@@ -19,17 +20,22 @@ const {
   given?: Schemas['OverrideOut'] | null
 }>()
 const emit = defineEmits<{ done: [] }>()
-const QUARTER = 91 // days: what the server takes where no day is said
-const WATCHED: { id: Schemas['OverrideIn']['watched']; words: string }[] = [
+const NEARBY: { id: Schemas['OverrideIn']['supervision']; words: string }[] = [
   { id: 'arms_reach', words: 'Adult within arm’s reach' },
   { id: 'room', words: 'Adult in the room' },
 ]
 const changed = useChildChanged()
+const words = useWords()
 const open = ref(given !== null)
 const reason = ref(given?.reason ?? '')
-const watched = ref<Schemas['OverrideIn']['watched']>(given?.watched ?? 'arms_reach')
+const supervision = ref<Schemas['OverrideIn']['supervision']>(given?.supervision ?? 'arms_reach')
 const later = (days: number): string => isoToday(new Date(Date.now() + days * 86_400_000))
-const until = ref(later(QUARTER))
+const days = computed(() => words.value?.override_days)
+const chosen = ref('')
+const until = computed({
+  get: () => chosen.value || (days.value ? later(days.value.usual) : ''),
+  set: (day) => (chosen.value = day),
+})
 const error = ref<Error | null>(null)
 const refused = computed(() => (error.value instanceof Refused ? error.value : null))
 const at = (field: string): string => refused.value?.at(field) ?? ''
@@ -47,7 +53,7 @@ async function allow(): Promise<void> {
       await unwrap(
         api.POST('/api/children/{child_id}/overrides', {
           params: { path: { child_id: childId } },
-          body: { rule, reason: reason.value, watched: watched.value, review_on: until.value },
+          body: { rule, reason: reason.value, supervision: supervision.value, review_on: until.value || null },
         }),
       ),
     )
@@ -62,16 +68,16 @@ async function allow(): Promise<void> {
   <div class="stack">
     <PlainButton v-if="!open" class="open" @click="open = true">Allow for this child, with a reason…</PlainButton>
     <el-form v-else label-position="top" novalidate @submit.prevent="allow">
-      <el-form-item label="Why it is all right for this child" :error="at('reason')">
+      <el-form-item label="Why it is safe for this child" :error="at('reason')">
         <el-input v-model="reason" maxlength="300" aria-label="Reason for allowing it" />
       </el-form-item>
-      <ChoiceRow v-model="watched" :options="WATCHED" label="How close an adult is" />
-      <el-form-item label="Look at it again by (barred from the day after)" :error="at('review_on')">
-        <DayField v-model="until" label="Look at it again by" :earliest="later(1)" :latest="later(366)" />
+      <ChoiceRow v-model="supervision" :options="NEARBY" label="How close an adult is" />
+      <el-form-item label="Review by (barred from the day after)" :error="at('review_on')">
+        <DayField v-model="until" label="Review by" :earliest="later(1)" :latest="days && later(days.longest)" />
       </el-form-item>
       <div class="row">
         <PlainButton type="submit" main>Allow</PlainButton>
-        <PlainButton @click="leave">{{ given ? 'Leave it as it is' : 'Leave it barred' }}</PlainButton>
+        <PlainButton @click="leave">{{ given ? 'Cancel' : 'Leave it barred' }}</PlainButton>
       </div>
       <ProblemNote v-if="!refused?.problem.fields.length" :error="error" />
     </el-form>
