@@ -12,10 +12,10 @@ from core.drawing.hands import hand_mm
 from core.drawing.scene import HIGH, WIDE, Scene
 from core.drawing.svg import svg
 from core.drawing.table import set_out
-from core.drawing.table_layout import NOT_BESIDE, Stands, lay_out
+from core.drawing.table_layout import Stands, lay_out
 from core.library import Activity, find_thing
 from core.library.picture import ByStep, Frame, Value
-from core.materials import Thing
+from core.materials import NOT_BESIDE, Thing
 from core.offers import Quantity, Variant, checked_variant, tags_of
 
 MOST_BYTES = 15_000  # of one picture

@@ -5,9 +5,9 @@ from dataclasses import dataclass
 
 from core.drawing.canvas import LETTER, Canvas
 from core.drawing.scene import HIGH, WIDE
-from core.drawing.table_layout import NOT_BESIDE, Stands
+from core.drawing.table_layout import Stands
 from core.drawing.things import above, size_mm
-from core.materials import Thing
+from core.materials import NOT_BESIDE, Thing
 from core.offers import Quantity
 
 WIDE_MM = 640.0

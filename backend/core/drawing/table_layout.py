@@ -5,11 +5,10 @@ from dataclasses import dataclass
 
 from core.child import Hand
 from core.library import find_activity
-from core.materials import Place
+from core.materials import NOT_BESIDE, Place
 from core.offers import Quantity
 
 NO_TABLE = frozenset({"wall", "floor"})
-NOT_BESIDE = frozenset({"under", "before"})  # zones of what stands beside nothing else on the table
 
 
 @dataclass(frozen=True)

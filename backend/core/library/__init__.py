@@ -21,7 +21,7 @@ from core.library.hazard_reading import HazardQuestion, hazard_questions
 from core.library.hazard_words import HAZARD_WORDS
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import own_activity, own_thing, thing_line
-from core.library.practice import has_practice, is_the_task
+from core.library.practice import has_practice, practises, steps_of
 from core.library.reading import reading_grade
 from core.library.recipe import Recipe
 from core.library.source import Issue, LibraryError, fail_all, issues_in, issues_of
@@ -101,7 +101,6 @@ __all__ = [
     "has_practice",
     "hazard_questions",
     "is_activity",
-    "is_the_task",
     "issues",
     "issues_in",
     "issues_of",
@@ -109,8 +108,10 @@ __all__ = [
     "own_activity",
     "own_task",
     "own_thing",
+    "practises",
     "reading_grade",
     "said_of",
+    "steps_of",
     "thing_as_written",
     "thing_line",
     "where_of",

@@ -1,7 +1,8 @@
 """What an activity is: the strands it trains, the things it needs, how it is graded, and how it is led."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
+from math import inf
 from types import MappingProxyType
 from typing import Literal
 
@@ -41,6 +42,8 @@ class Step:
     cues   -- what to say or do at this step, by level of help, in place of the activity's own cue
     steps  -- what is done at this step, where it is another act than the activity's own steps say
     posture -- how the child sits or stands at this step, where it is otherwise than the activity says
+    itself -- by wanted task, the numbers of its steps the child does at this step, in place of the activity's
+    from_months, until_months -- the ages between which this step is a child's own, where narrower than the activity's
     """
 
     words: str
@@ -55,6 +58,9 @@ class Step:
     steps: tuple[str, ...] = ()
     posture: str = ""
     at_once: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
+    itself: Mapping[str, tuple[int, ...]] = field(default_factory=lambda: MappingProxyType({}))
+    from_months: float | None = None
+    until_months: float | None = None
 
 
 @dataclass(frozen=True)
@@ -112,9 +118,14 @@ class Activity:
 
     named_only: words of its text that name a thing and ask for none, each with why.
 
+    itself: by wanted task that it is, with the task's own things, the numbers of its steps the child does.
+
+    jobs: what the hands do in a strand it trains, of those where that decides what it helps; none helps nothing.
+
     gone: why it can't be used any more, of a clinic's own that the checks let through once; empty of all others.
 
-    until_months: the age from which its guise is too young; it is planned no more, but may be chosen by hand.
+    from_months, until_months: the ages between which its guise is a child's own; outside them it is planned no more,
+    but may be chosen by hand.
 
     Declared once and equal only to itself, so that what is worked out from it can be kept beside it.
     What families read: does, what the child does; steps, two to five, the adult's own beginning with “You:”;
@@ -150,6 +161,7 @@ class Activity:
     setup_minutes: float = 0.5
     tidy_minutes: float = 0.5
     tiring: bool = False
+    from_months: float | None = None
     until_months: float | None = None
     tags: tuple[str, ...] = ()
     themes: tuple[str, ...] = ()
@@ -157,6 +169,8 @@ class Activity:
     both_hands: bool = False
     line: str = ""
     gone: str = ""
+    itself: Mapping[str, tuple[int, ...]] = field(default_factory=lambda: MappingProxyType({}))
+    jobs: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
     named_only: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
 
     @property
@@ -185,6 +199,11 @@ class Activity:
     def moves(self) -> bool:
         """Whether the whole body moves: not at the table."""
         return not self.posture.startswith(("at the table", "seated", "sitting"))
+
+    def ages(self, grade: Sequence[int]) -> tuple[float, float]:
+        """The ages in months from which and until which a grade's guise is a child's own."""
+        said: list[Activity | Step] = [self, *(a.steps[at] for a, at in zip(self.axes, grade, strict=True))]
+        return max(s.from_months or 0.0 for s in said), min(s.until_months or inf for s in said)
 
     def axis(self, axis_id: str) -> tuple[int, Axis]:
         """Return the place and the axis of that id. Raises ValueError where there is none."""

@@ -30,7 +30,7 @@ from core.library.source import (
 from core.library.work import WORK, WorkKind
 from core.recording import SupportLevel
 from core.safety import STEP_TAGS
-from core.skills import OVER_TOP, STRANDS
+from core.skills import JOBS, OVER_TOP, STRANDS, WANTED_TASKS
 
 TAG_OF_FORM = MappingProxyType(
     {
@@ -69,6 +69,9 @@ class StepSource(Source):
     cues: Mapping[SupportLevel, Words] = Field(default_factory=dict)
     steps: tuple[Plain, ...] = Field((), max_length=5)
     posture: str = Field("", max_length=120)
+    itself: Mapping[str, tuple[int, ...]] = Field(default_factory=dict)
+    from_months: float | None = Field(None, gt=0)
+    until_months: float | None = Field(None, gt=0)
 
     def rungs(self, trains: Iterable[str]) -> dict[str, float]:
         """What it adds, by strand."""
@@ -93,6 +96,9 @@ class StepSource(Source):
             self.steps,
             self.posture,
             MappingProxyType(dict(self.at_once)),
+            MappingProxyType(dict(self.itself)),
+            self.from_months,
+            self.until_months,
         )
 
 
@@ -182,10 +188,13 @@ class ActivitySource(Source):
     group: Words
     trains: Mapping[StrandId, float] = Field(min_length=1)
     demands: Mapping[StrandId, float] = Field(default_factory=dict)
+    jobs: Mapping[StrandId, str] = Field(default_factory=dict)
+    itself: Mapping[str, tuple[int, ...]] = Field(default_factory=dict)
     parts: tuple[Part, ...] = Field(min_length=1)
     tries: TriesSource
     work: WorkKind
     seconds: float = Field(gt=0, le=300)
+    from_months: float | None = Field(None, gt=0)
     until_months: float | None = Field(None, gt=0)
     unit: UnitSource
     themes: tuple[Words, ...] = ()
@@ -222,6 +231,8 @@ class ActivitySource(Source):
             *self._pace_issues(),
             *self._hazard_issues(),
             *self._strand_issues(),
+            *self._job_issues(),
+            *self._task_issues(),
             *self._role_issues(),
             *(issue for i, axis in enumerate(self.axes) for issue in axis.issues(f"axes.{i}", self.trains)),
             *self._top_issues(),
@@ -301,6 +312,27 @@ class ActivitySource(Source):
                     reason = f"Rung {base:g} of {strand} is off its ladder."
                     yield Issue(f"{field}.{strand}", reason, f"Use 1 to {STRANDS[strand].top}.")
 
+    def _job_issues(self) -> Iterator[Issue]:
+        for strand, job in self.jobs.items():
+            if strand not in self.trains:
+                yield Issue(f"jobs.{strand}", f"It does not train {strand}.", "Remove the job, or train the strand.")
+            elif job not in JOBS.get(strand, {}):
+                known = "; ".join(f"{name} ({words})" for name, words in JOBS.get(strand, {}).items())
+                reason = f"{STRANDS[strand].name} has no job {job!r}."
+                yield Issue(f"jobs.{strand}", reason, f"Use one of: {known}." if known else "Leave it out.")
+
+    def _task_issues(self) -> Iterator[Issue]:
+        steps = ((f"axes.{i}.steps.{j}", s) for i, a in enumerate(self.axes) for j, s in enumerate(a.steps))
+        named = [("itself", self.itself), *((f"{place}.itself", s.itself) for place, s in steps)]
+        for place, tasks in named:
+            for task, numbers in tasks.items():
+                known = WANTED_TASKS.get(task)
+                if known is None or task not in self.itself:
+                    yield Issue(place, f"It is not the wanted task {task!r}.", "Name one that stands under itself.")
+                elif not all(1 <= n <= len(known.steps) for n in numbers):
+                    reason = f"“{known.name}” has {len(known.steps)} steps."
+                    yield Issue(f"{place}.{task}", reason, "Number them from 1.")
+
     def _role_issues(self) -> Iterator[Issue]:
         ids = [r.id for r in self.roles]
         named = [
@@ -325,6 +357,8 @@ class ActivitySource(Source):
             group=self.group,
             trains=MappingProxyType(dict(self.trains)),
             demands=MappingProxyType(dict(self.demands)),
+            jobs=MappingProxyType(dict(self.jobs)),
+            itself=MappingProxyType(dict(self.itself)),
             roles=tuple(r.build() for r in self.roles),
             axes=tuple(Axis(a.id, a.words, tuple(s.build(self.trains) for s in a.steps)) for a in self.axes),
             parts=self.parts,
@@ -332,6 +366,7 @@ class ActivitySource(Source):
             unit=Unit(self.unit.one, self.unit.many),
             work=self.work,
             seconds=self.seconds,
+            from_months=self.from_months,
             until_months=self.until_months,
             setup=self.setup,
             cues=self._cues(),

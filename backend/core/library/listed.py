@@ -45,8 +45,10 @@ class Names:
         self._nouns = {_stem(word) for word in heads | set(NOT_IN_THE_LIBRARY.split())} - unread
         self._by_form: dict[str, set[str]] = {}
         for t in things:
+            heads_of = {_stem(_head(t.name)), _stem(_head(t.one))}
+            called = heads_of | {s for s in _stems(f"{t.name} {t.one}") if s not in self._nouns}
             for form in t.forms:
-                self._by_form.setdefault(form, set()).update(_stems(f"{t.name} {t.one} {t.many}"))
+                self._by_form.setdefault(form, set()).update(called)
 
     def unlisted(self, activity: Activity) -> Iterator[Unlisted]:
         """What an activity asks for and does not list, in its setup, its steps and every grade. What its file says is
@@ -69,7 +71,9 @@ class Names:
         listed |= {s for form in forms for s in self._by_form.get(form, ())}
         for word in dict.fromkeys(_words(COMPARED.sub(" ", text.lower()))):
             stem = _stem(word)
-            lacks = stem in self._nouns - listed or (word in DRAWS and not forms & MARKERS)
+            lacks = (word not in DRAWS and stem in self._nouns - listed) or (
+                word in DRAWS and not any(FORMS[f].marks for f in forms)
+            )
             if lacks and stem not in named_only:
                 yield Unlisted(at, word)
 
@@ -97,5 +101,3 @@ def _stem(word: str) -> str:
 
 
 DRAWS = frozenset({"draw", "draws", "drawn", "write"})  # done with something that marks
-MARKERS = frozenset({"pen", "cap_pen", "paint", "floor_chalk", "highlighter", "dough", "filler", "water"})
-"""Forms that something can be drawn with or in."""

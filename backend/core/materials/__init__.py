@@ -1,6 +1,6 @@
 """Household things: shapes, properties, the roles they fill, measuring them at home, paper arithmetic."""
 
-from core.materials.forms import FORMS, Form, Place
+from core.materials.forms import FORMS, NOT_BESIDE, Form, Place
 from core.materials.home_measurement import (
     COIN_GRAMS,
     NotMeasured,
@@ -34,6 +34,7 @@ __all__ = [
     "FORMS",
     "KEPT",
     "MEASURES",
+    "NOT_BESIDE",
     "Ball",
     "Box",
     "Disc",

@@ -10,13 +10,17 @@ that uses them, paper near the child, mats and trays underneath; before: what th
 by then. Left to right gives a start and an end; a goal on the far skill side brings a reach across. Common practice.
 """
 
+NOT_BESIDE: frozenset[Place] = frozenset({"under", "before"})
+"""Places of what stands beside nothing else on the table."""
+
 
 @dataclass(frozen=True)
 class Form:
-    """One form, in words, and where a thing of it usually stands."""
+    """One form, in words, and where a thing of it usually stands. marks: whether it draws, or is drawn in."""
 
     words: str
     place: Place = "middle"
+    marks: bool = False
 
 
 FORMS = MappingProxyType(
@@ -35,15 +39,15 @@ FORMS = MappingProxyType(
         "roll": Form("roll to squeeze", "tool"),
         "mouth": Form("slit ball", "tool"),
         "press": Form("press with two handles"),
-        "dough": Form("dough or putty"),
+        "dough": Form("dough or putty", marks=True),
         "sheet": Form("sheet", "paper"),
         "blade": Form("scissors", "tool"),
         "container": Form("pot or bowl", "goal"),
         "slot_lid": Form("pot with an opening", "goal"),
         "plate": Form("plate", "goal"),
         "sorter": Form("tray with compartments", "goal"),
-        "pen": Form("thing that marks paper", "tool"),
-        "paint": Form("paint"),
+        "pen": Form("thing that marks paper", "tool", marks=True),
+        "paint": Form("paint", marks=True),
         "kept_away": Form("thing that no activity uses"),
         "sock": Form("sock"),
         "trigger": Form("bottle with a trigger"),
@@ -58,8 +62,8 @@ FORMS = MappingProxyType(
         "crank": Form("thing with a winding handle"),
         "card": Form("cards", "start"),
         "book": Form("book"),
-        "cap_pen": Form("pen with a cap"),
-        "highlighter": Form("highlighter"),
+        "cap_pen": Form("pen with a cap", marks=True),
+        "highlighter": Form("highlighter", marks=True),
         "sticker": Form("sticker", "start"),
         "cloth": Form("cloth", "start"),
         "wipe": Form("cloth or sponge to wipe with", "start"),
@@ -93,12 +97,12 @@ FORMS = MappingProxyType(
         "floor": Form("clear floor"),
         "glue": Form("glue", "tool"),
         "tray": Form("tray with a rim", "under"),
-        "filler": Form("dry filler", "start"),
+        "filler": Form("dry filler", "start", marks=True),
         "puller": Form("thing to pull apart"),
         "bubble": Form("thing to pop"),
         "puppet": Form("finger puppet", "tool"),
         "stamp": Form("stamp", "tool"),
-        "water": Form("water bowl", "start"),
+        "water": Form("water bowl", "start", marks=True),
         "sponge": Form("sponge"),
         "seat": Form("chair or ball to work from"),
         "aid": Form("writing or eating aid"),
@@ -112,7 +116,7 @@ FORMS = MappingProxyType(
         "carton": Form("small carton"),
         "driver": Form("child's screwdriver", "tool"),
         "flap_box": Form("box with lids"),
-        "floor_chalk": Form("pavement chalk"),
+        "floor_chalk": Form("pavement chalk", marks=True),
         "leaf": Form("leaf"),
         "length_set": Form("straws in lengths"),
         "lined": Form("lined paper", "paper"),
@@ -134,6 +138,13 @@ FORMS = MappingProxyType(
         "strip": Form("paper strip"),
         "tooth_set": Form("toothbrush"),
         "dial": Form("spinner"),
+        "shirt_on": Form("T-shirt to put on"),
+        "hairbrush": Form("hairbrush", "tool"),
+        "toilet_roll": Form("toilet paper on its roll"),
+        "keyboard": Form("keyboard"),
+        "jigsaw": Form("jigsaw pieces", "start"),
+        "hand_toy": Form("game controller"),
+        "spoon_food": Form("mash to eat"),
         "tie_piece": Form("piece to tie"),
     }
 )

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from core.child import Override
+from core.days import day_words
 from core.letters import LetterError, pieces_for
 from core.library import find_activity, find_thing
 from core.offers import UsableCupboard, neighbours, tags_of
@@ -87,23 +88,23 @@ def prep_sheet(
     overrides -- what a therapist allows this child although a rule bars it; what matters here is on the sheet
     name      -- the child's, for the letters to cut where letters are built
     """
-    ruled = {h.rule for b in blocks for h in b.verdict.hits}
+    overridden = {h.rule for b in blocks for h in b.verdict.hits if h.overridden}
     return PrepSheet(
         kit_of(blocks),
         (*(f"{b.name}: {q.words}: {q.cut}" for b in blocks for q in b.quantities if q.cut), *_letters(blocks, name)),
         tuple(f"{b.name}: {_tied(b)}" for b in blocks if _tied(b)),
         tuple(_prepared(b, cupboard) for b in blocks),
-        tuple(_allowed(o) for o in overrides if o.rule in ruled),
+        tuple(_allowed(o) for o in overrides if o.rule in overridden),
         tuple(f"{h.reason} {h.remedy}" for h in cupboard.general_cautions),
     )
 
 
 def _allowed(override: Override) -> str:
-    """What a therapist allows, as it stands on the sheet."""
+    """An override as the sheet prints it."""
     return (
-        f"Allowed by {override.by or 'a therapist'} on {override.on:%-d %B %Y}, with an adult "
-        f"{CLOSE[override.watched]}: {RULES[override.rule].about}. Because: {override.reason.rstrip('.')}. "
-        f"To be looked at again by {override.review_on:%-d %B %Y}."
+        f"Allowed by {override.by or 'a therapist'} on {day_words(override.on)}, with an adult "
+        f"{CLOSE[override.supervision]}: {RULES[override.rule].about}. Reason: {override.reason.rstrip('.')}. "
+        f"Review by {day_words(override.review_on)}."
     )
 
 

@@ -1,6 +1,7 @@
 """The skills map: targets, strands and their rungs, and the daily tasks families want."""
 
 from core.own import is_own
+from core.skills.jobs import JOBS, same_job
 from core.skills.ladder import OVER_TOP, Strand
 from core.skills.own import find_task
 from core.skills.strands import STRANDS, TARGETS
@@ -8,6 +9,7 @@ from core.skills.tasks import WANTED_TASKS
 from core.skills.wanted import TaskStep, WantedTask
 
 __all__ = [
+    "JOBS",
     "OVER_TOP",
     "STRANDS",
     "TARGETS",
@@ -17,4 +19,5 @@ __all__ = [
     "WantedTask",
     "find_task",
     "is_own",
+    "same_job",
 ]

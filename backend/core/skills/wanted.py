@@ -6,17 +6,21 @@ from functools import cached_property
 from math import inf
 from types import MappingProxyType
 
+from core.skills.jobs import same_job
+
 
 @dataclass(frozen=True)
 class TaskStep:
     """One step of a task, said as to a child, and the rung of each strand it demands.
 
     proven_by -- the rung of each strand at which it is surely done; empty where none proves it
+    jobs      -- what the hands do in a strand it demands, of those where that decides what helps
     """
 
     words: str
     demands: Mapping[str, int]
     proven_by: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
+    jobs: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
 
 
 @dataclass(frozen=True)
@@ -27,8 +31,7 @@ class WantedTask:
     level        -- the rung of that ladder at which the task is done
     beyond       -- the rung from which an activity's easiest grade is another task; by default none
     tool         -- the form of the thing without which an activity is not the task: no pen, no writing
-    practised_by -- activities that practise the task, where no ladder says so; of some tasks none is yet
-    itself       -- of what practises it, the activities that are the real thing, done with its own things
+    practised_by -- activities that practise it but are not the task itself, where no ladder says so
     owner        -- the clinic that made it; empty for those every clinic has
     at_home      -- when it comes up in a day: the moment to try it for real
     """
@@ -41,7 +44,6 @@ class WantedTask:
     beyond: float = inf
     tool: str = ""
     practised_by: tuple[str, ...] = ()
-    itself: tuple[str, ...] = ()
     at_home: str = ""
     owner: str = ""
 
@@ -58,3 +60,8 @@ class WantedTask:
         """The words of the step that demands most of a strand; empty where none does."""
         asking = [s for s in self.steps if strand in s.demands]
         return max(asking, key=lambda s: s.demands[strand]).words if asking else ""
+
+    def helped_by(self, strand: str, job: str) -> TaskStep | None:
+        """The step that demands most of a strand in the same job of the hands; None where that helps no step."""
+        asking = [s for s in self.steps if strand in s.demands and same_job(strand, job, s.jobs.get(strand, ""))]
+        return max(asking, key=lambda s: s.demands[strand]) if asking else None
