@@ -20,7 +20,17 @@ from core.ability.estimate import (
     start,
     with_limits,
 )
-from core.ability.gaps import WORTH_NAMING, Aim, held_back, shortfalls, suggested_aims, task_aims, wanted_rungs
+from core.ability.gaps import (
+    WORTH_NAMING,
+    Aim,
+    Helped,
+    held_back,
+    most_helped,
+    shortfalls,
+    suggested_aims,
+    task_aims,
+    wanted_rungs,
+)
 from core.ability.joint_fit import Common, FitDay, Found, Gain, JointFit
 from core.ability.learning import DaySoFar, level_today, update
 from core.ability.tasks import (
@@ -31,6 +41,7 @@ from core.ability.tasks import (
     Who,
     WithWhom,
     chain,
+    extra_steps,
     proven_steps,
     sighting,
     standing,
@@ -51,6 +62,7 @@ __all__ = [
     "Floats",
     "Found",
     "Gain",
+    "Helped",
     "JointFit",
     "SetEvidence",
     "TaskSeen",
@@ -64,10 +76,12 @@ __all__ = [
     "chance_in_words",
     "chance_together",
     "chances_at",
+    "extra_steps",
     "from_plain",
     "gap_at",
     "held_back",
     "level_today",
+    "most_helped",
     "on_day",
     "proven_steps",
     "seen_at",

@@ -14,7 +14,7 @@ child beyond the usual, and their covariances. What sets change of it is in `lea
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date, timedelta
-from math import inf, isfinite, log
+from math import hypot, inf, isfinite, log
 from types import MappingProxyType
 from typing import Any
 
@@ -22,6 +22,7 @@ import numpy as np
 from numpy.typing import ArrayLike, NDArray
 from scipy.special import ndtr
 
+from core.ability.referral import never_assumed, referred
 from core.child import Child
 from core.recording import AS_SHIPPED, Learned, SupportLevel
 from core.skills import OVER_TOP, STRANDS, Strand, is_own
@@ -174,6 +175,13 @@ def start(child: Child, strand: str, seen_rung: int | None = None, on: date | No
 def _first_guess(child: Child, ladder: Strand, seen_rung: int | None) -> tuple[float, float]:
     if seen_rung is not None:
         return float(ladder.rung(seen_rung).number), SEEN_SD
+    lag, spread = referred(child, ladder.id)
+    mean, sd = _usual_at(replace(child, age_months=child.age_months - lag), ladder)
+    return min(mean, never_assumed(child, ladder.id)), hypot(sd, spread)
+
+
+def _usual_at(child: Child, ladder: Strand) -> tuple[float, float]:
+    """What a child of that age usually manages, and how widely children differ."""
     if ladder.newtons:
         share = 1.0 if ladder.id == "squeeze" else PINCH_SHARE
         return max(0.5, ladder.rung_of(share * child.usual_force_newton)), STRENGTH_GUESS_SD

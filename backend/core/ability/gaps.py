@@ -45,6 +45,26 @@ def held_back(task: str, estimates: Mapping[str, Estimate]) -> list[Short]:
 
 
 @dataclass(frozen=True)
+class Helped:
+    """A step of a wanted task that work in a strand helps, and how many rungs it is short there (below 0: enough)."""
+
+    task: str
+    step: str
+    rungs: float
+
+
+def most_helped(strand: str, job: str, wanted: Iterable[str], estimates: Mapping[str, Estimate]) -> Helped | None:
+    """Return the step of a wanted task that work in a strand helps most: the one that is furthest short of it, of those
+    where the hands do the same job. None where it helps none.
+    """
+    if strand not in estimates:
+        return None
+    steps = [(task, step) for task in wanted if (step := find_task(task).helped_by(strand, job))]
+    helped = [Helped(task, step.words, step.demands[strand] - estimates[strand].mean) for task, step in steps]
+    return max(helped, key=lambda h: h.rungs, default=None)
+
+
+@dataclass(frozen=True)
 class Aim:
     """A target to work on next, and why. task: the wanted task it is for; empty where it is none."""
 
@@ -75,16 +95,22 @@ def suggested_aims(
 def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, float]]:
     """Return the targets a wanted task asks to work on, each with why and the rungs short, what it lacks most first.
 
-    Where none of the skills it needs is short, the task itself is what to practise.
+    Where none of the skills it needs is short, the task itself is what to practise. Its own ladder is a target too, but
+    for those of daily life, which every session ends on.
     """
     wanted = find_task(task)
-    needs = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand]
+    own = STRANDS[wanted.strand].target if wanted.strand else ""
+    needs = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand or own != "daily"]
     short = [s for s in needs if s.rungs > WORTH_NAMING]
     if short:
         by_target: dict[str, list[Short]] = {}
         for s in short:
             by_target.setdefault(STRANDS[s.strand].target, []).append(s)
-        return [(Aim(target, _lacks(wanted, those), task), those[0].rungs) for target, those in by_target.items()]
+        aims = [(Aim(target, _lacks(wanted, those), task), those[0].rungs) for target, those in by_target.items()]
+        if {*by_target} == {own}:  # where the tools for it are not there, there is still something to do
+            others = dict.fromkeys(STRANDS[s.strand].target for s in needs if s.strand != wanted.strand)
+            aims += [(Aim(target, f"“{wanted.name}” needs it too.", task), 0.0) for target in others if target != own]
+        return aims
     strands = ([wanted.strand] if wanted.strand else []) + [s.strand for s in needs]
     targets = list(dict.fromkeys(STRANDS[s].target for s in strands))[:MOST_TARGETS]
     words = f"“{wanted.name}”: the skills it needs are there; practise the task itself."
@@ -95,6 +121,7 @@ def _lacks(task: WantedTask, short: list[Short]) -> str:
     """What a task lacks in one target, in words: how much, and the step it is for."""
     first, *more = short
     name = STRANDS[first.strand].name.lower()
-    words = f"“{task.name}”: {name} is {first.rungs:.1f} rungs short, to {task.step_for(first.strand)}"
+    step = task.step_for(first.strand)
+    words = f"“{task.name}”: {name} is {first.rungs:.1f} rungs short" + (f", to {step}" if step else "")
     then = ", ".join(f"{STRANDS[s.strand].name.lower()} {s.rungs:.1f}" for s in more)
     return f"{words}; then {then}." if then else f"{words}."

@@ -7,6 +7,7 @@ still does two weeks after it first did.
 from collections.abc import Collection, Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date
+from math import inf
 from types import MappingProxyType
 from typing import Literal
 
@@ -105,24 +106,50 @@ def _words(mine: list[TaskSeen], whole: list[TaskSeen], places: tuple[Place, ...
     return f"all of it alone {where}; still wanted: {' and '.join(missing)}"
 
 
-def chain(task: str, alone: int, chaining: Chaining, proven: Collection[int] = ()) -> tuple[tuple[str, Who], ...]:
+def chain(
+    task: str, alone: int, chaining: Chaining, proven: Collection[int] = (), done: Collection[int] = ()
+) -> tuple[tuple[str, Who], ...]:
     """Return each step of a task with who does it now: the adult, the child as it is taught, the child alone.
 
     alone  -- steps done alone so far: the last ones in backward chaining, the first ones in forward
     proven -- places of the steps that what the child can do proves, wherever they stand: never taught again
-    The whole task at once: every step not yet done alone is taught.
+    done   -- places of the steps the child does in a block, where it is part of the task: the adult does the others
     """
-    steps = [s.words for s in find_task(task).steps]
-    count = len(steps)
-    alone = min(max(alone, 0), count)
-    first, last = (count - alone, count) if chaining == "backward" else (0, alone)
-    open_steps = [at for at in range(count) if not first <= at < last and at not in proven]
-    taught = open_steps if chaining == "whole" else open_steps[-1:] if chaining == "backward" else open_steps[:1]
+    taught = taught_steps(task, alone, chaining, proven)
+    mastered = _mastered(task, alone, chaining, proven)
     result: list[tuple[str, Who]] = []
-    for at, words in enumerate(steps):
-        who: Who = "taught" if at in taught else "adult" if at in open_steps else "alone"
-        result.append((words, who))
+    for at, step in enumerate(find_task(task).steps):
+        theirs = at in done if done else at in taught or at in mastered
+        who: Who = "adult" if not theirs else "alone" if at in mastered else "taught"
+        result.append((step.words, who))
     return tuple(result)
+
+
+def taught_steps(task: str, alone: int, chaining: Chaining, proven: Collection[int] = ()) -> frozenset[int]:
+    """Return the places of the steps that are taught next: the last one not yet done alone, or the first; where the
+    whole task is taught at once, every one of them.
+    """
+    mastered = _mastered(task, alone, chaining, proven)
+    still = [at for at in range(len(find_task(task).steps)) if at not in mastered]
+    return frozenset(still if chaining == "whole" else still[-1:] if chaining == "backward" else still[:1])
+
+
+def extra_steps(task: str, alone: int, chaining: Chaining, proven: Collection[int], done: Collection[int]) -> float:
+    """Return how many steps a block asks for beside the one that is taught and those done alone; infinite where it does
+    not contain the step that is taught.
+    """
+    taught = taught_steps(task, alone, chaining, proven)
+    if taught and not taught & {*done}:
+        return inf
+    return len({*done} - taught - _mastered(task, alone, chaining, proven))
+
+
+def _mastered(task: str, alone: int, chaining: Chaining, proven: Collection[int]) -> frozenset[int]:
+    """The places of the steps the child does alone."""
+    count = len(find_task(task).steps)
+    alone = min(max(alone, 0), count)
+    seen = range(count - alone, count) if chaining == "backward" else range(alone)
+    return frozenset(seen) | frozenset(proven)
 
 
 def proven_steps(task: str, estimates: Mapping[str, Estimate]) -> frozenset[int]:

@@ -16,10 +16,10 @@ from scipy.special import ndtr
 
 from core.ability import LOG_ODDS_PER_RUNG, DaySoFar, Estimate, Floats, SetEvidence, chance_together, update
 from core.first_look.evidence import NEXT_TASK, loss_of_doubt
-from core.library import find_activity
+from core.library import find_activity, steps_of
 from core.library.activity import Activity
 from core.offers import Offer
-from core.planner import SessionRequest, parts_of, plain_first, seconds_a_try, too_demanding, too_young
+from core.planner import SessionRequest, of_its_age, parts_of, plain_first, seconds_a_try, too_demanding
 from core.skills import STRANDS, find_task
 
 LOOK_MINUTES = 12  # common practice: 10 to 15
@@ -27,6 +27,7 @@ ENOUGH = 0.6  # rungs of doubt from which a strand is known well enough; the goa
 TRIES = 5  # of one set
 FIRST_CHANCE = 0.85  # the first set: a sure win
 LEAST_CHANCE = 0.5
+LEAST_ITSELF = 0.3  # of a wanted task itself, the first time: it is looked at although it is hard
 MOST_IN_A_ROW = 3  # sets of one activity before another one
 MOST_ACTIVITIES = 7
 LOSS_AT_MOST = float(np.sqrt(2 * np.pi))  # brings the loss of a doubt of one spread to 0 to 1
@@ -42,6 +43,7 @@ class Probe:
 
     expected -- the chance of success alone; tells -- doubt it is expected to take away, by strand, in rungs
     minutes  -- what it takes, with setting up; a_minute -- doubt taken away a minute, by weight of the strands
+    task     -- the wanted task it is itself, where that was not looked at before
     """
 
     offer: Offer
@@ -51,10 +53,13 @@ class Probe:
     tells: Mapping[str, float]
     minutes: float
     a_minute: float
+    task: str = ""
 
     @property
     def words(self) -> str:
         """What it is asked for."""
+        if self.task:
+            return f"Looks at “{find_task(self.task).name}” itself."
         names = [STRANDS[s].name.lower() for s, _ in sorted(self.tells.items(), key=lambda x: -x[1])][:2]
         return f"Tells most about {' and '.join(names)}."
 
@@ -96,6 +101,10 @@ def next_probe(request: SessionRequest, done: Sequence[SetEvidence], on: date, m
     if all(so_far.sd(s) <= ENOUGH for s in weights):
         return Ended("Enough is known about the skills the wanted tasks need.")
     ready = [p for p in _promising(now, weights, done) if p.minutes <= minutes_left]
+    first = next((t for t in request.tasks if any(p.task == t for p in ready)), "")
+    if first:
+        ready = [p for p in ready if p.task == first]
+        ready = [p for p in ready if p.expected >= LEAST_CHANCE] or [max(ready, key=lambda p: p.expected)]
     best = max((_worked_out(p, weights, so_far) for p in ready[:LOOKED_INTO]), key=lambda p: p.a_minute, default=None)
     if best is None:
         return Ended(
@@ -109,7 +118,7 @@ def next_probe(request: SessionRequest, done: Sequence[SetEvidence], on: date, m
 def _promising(request: SessionRequest, weights: Mapping[str, float], done: Sequence[SetEvidence]) -> list[Probe]:
     """Every set that may be asked for, the most promising first by a first estimate of what it tells."""
     played = [s.activity_id.split("/")[0] for s in done]  # sets of the other hand are named "activity/hand"
-    least = LEAST_CHANCE if done else FIRST_CHANCE
+    waiting = _not_looked_at(request, played) if done else []
     tired_of = {played[-1]} if len(played) >= MOST_IN_A_ROW and len(set(played[-MOST_IN_A_ROW:])) == 1 else set()
     full = len(set(played)) >= MOST_ACTIVITIES
     result: list[Probe] = []
@@ -119,21 +128,34 @@ def _promising(request: SessionRequest, weights: Mapping[str, float], done: Sequ
         if not told_of or activity.line in tired_of or (full and not known) or not _may_be_asked(activity, request):
             continue
         offers = list(_offers(activity, request))
-        if offers:
-            result += _rated(activity, offers, request, weights, least, played[-1:] == [activity.line])
+        if not offers:
+            continue
+        task = next((t for t in waiting if t in activity.itself), "")
+        least = LEAST_ITSELF if task else LEAST_CHANCE if done else FIRST_CHANCE
+        for p in _rated(activity, offers, request, weights, least, played[-1:] == [activity.line]):
+            itself = bool(task) and bool(steps_of(activity, p.offer.variant.grade, task))
+            if itself or p.expected >= LEAST_CHANCE:
+                result.append(replace(p, task=task if itself else ""))
     return sorted(result, key=lambda p: -p.a_minute)
+
+
+def _not_looked_at(request: SessionRequest, played: Sequence[str]) -> list[str]:
+    """The wanted tasks that no set of the look was itself."""
+    looked_at = {t for a in request.activities.values() if a.line in played for t in a.itself}
+    return [t for t in request.tasks if t not in looked_at]
 
 
 def _may_be_asked(activity: Activity, request: SessionRequest) -> bool:
     plays = set(parts_of(activity, request)) - {"tidy"}
-    return bool(plays) and activity.id not in request.excluded and not too_young(activity, request)
+    return bool(plays) and activity.id not in request.excluded
 
 
 def _offers(activity: Activity, request: SessionRequest) -> Iterator[Offer]:
     """The grades this home has of an activity that ask nothing beyond the child beside what they train."""
     plain = plain_first(activity, request)
     for offer in request.cupboard.offers([activity]):
-        if too_demanding(offer, request) is None and not any(offer.variant.grade[at] for at in plain):
+        suits = of_its_age(activity, offer.variant.grade, request.child)
+        if suits and too_demanding(offer, request) is None and not any(offer.variant.grade[at] for at in plain):
             yield offer
 
 

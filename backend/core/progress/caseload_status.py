@@ -8,6 +8,7 @@ from datetime import date
 from typing import Literal
 
 from core.child import Override
+from core.days import day_words
 from core.progress.next_step import StepKind
 from core.progress.step_basis import STALE_DAYS
 from core.safety import RULES
@@ -71,13 +72,13 @@ def statuses(
 
 
 def _review(overrides: Sequence[Override], today: date) -> tuple[CaseloadStatus, ...]:
-    """What is allowed although a rule bars it, and has to be looked at again."""
+    """The override that is to be reviewed first, and how many more there are."""
     due = sorted((o for o in overrides if o.due(today)), key=lambda o: o.review_on)
     if not due:
         return ()
     first, more = due[0], f", and {len(due) - 1} more" if len(due) > 1 else ""
-    when = "Allowed until" if first.holds(today) else "Barred again since"
-    words = f"{when} {first.review_on.day} {first.review_on:%B}: {RULES[first.rule].topic}{more}."
+    ends = "ends" if first.holds(today) else "ended"
+    words = f"Override {ends} on {day_words(first.review_on)}: {RULES[first.rule].topic}{more}."
     return (CaseloadStatus("review", words),)
 
 

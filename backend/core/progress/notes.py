@@ -8,6 +8,7 @@ from difflib import SequenceMatcher
 
 from merge3 import Merge3
 
+from core.days import day_words
 from core.library import find_activity
 from core.recording import MARKS, MEASURED, SUPPORTS, Measured, SupportLevel, folded
 from core.running import SetResult
@@ -90,13 +91,13 @@ def _clauses(text: str) -> list[str]:
 
 def _done_words(record: RunRecord) -> str:
     if not record.sets:
-        return f"{record.child}, {_day(record.on)}. Nothing was counted in this session."
+        return f"{record.child}, {day_words(record.on)}. Nothing was counted in this session."
     by_family: dict[str, list[SetResult]] = {}
     for s in record.sets:
         by_family.setdefault(s.activity_id, []).append(s)
     lines = [f"{find_activity(f).name}: {_how(sets)}." for f, sets in by_family.items()]
     out = f" Left out: {', '.join(record.skipped)}." if record.skipped else ""
-    return f"{record.child}, {_day(record.on)}. {' '.join(lines)}{out}"
+    return f"{record.child}, {day_words(record.on)}. {' '.join(lines)}{out}"
 
 
 def _how(sets: Sequence[SetResult]) -> str:
@@ -147,7 +148,7 @@ def _seen_words(record: RunRecord) -> str:
 def _last_time_words(record: RunRecord) -> str:
     if not record.rungs:
         return ""
-    since = f" since {_day(record.last_on)}" if record.last_on else ""
+    since = f" since {day_words(record.last_on)}" if record.last_on else ""
     lines = [
         f"{STRANDS[s].name} {STRANDS[s].level_words(before)} to {STRANDS[s].level_words(after)}"
         for s, (before, after) in record.rungs.items()
@@ -167,7 +168,3 @@ def _next_words(record: RunRecord) -> str:
 
 def _low(words: str) -> str:
     return f"{words[:1].lower()}{words[1:]}"
-
-
-def _day(on: date) -> str:
-    return f"{on.day} {on:%B %Y}"
