@@ -1,12 +1,15 @@
 """Plans: what to do, at which grade, in what order, for how long, and why."""
 
 from core.planner.candidates import (
+    longest_waiting,
+    of_its_age,
     parts_of,
     plain_first,
     safe_for_all,
     table_for_all,
     too_demanding,
-    too_young,
+    waited_words,
+    wishes_practised,
 )
 from core.planner.group import plan_group, stand_together
 from core.planner.readiness import warm_up
@@ -106,6 +109,8 @@ __all__ = [
     "group_minutes",
     "left_out",
     "left_out_together",
+    "longest_waiting",
+    "of_its_age",
     "own_format",
     "pack_bag",
     "parts_of",
@@ -119,7 +124,8 @@ __all__ = [
     "stand_together",
     "table_for_all",
     "too_demanding",
-    "too_young",
     "totals",
+    "waited_words",
     "warm_up",
+    "wishes_practised",
 ]

@@ -12,14 +12,16 @@ from math import ceil
 from types import MappingProxyType
 
 from core.child import Zone
-from core.offers import Quantity
-from core.planner.candidates import Candidate, all_candidates
+from core.offers import Quantity, checked_variant
+from core.planner.candidates import Candidate, all_candidates, candidate_of
 from core.planner.choice import MOST_DAY, Site, solve_week, week_options
 from core.planner.reasons import as_block, left_out
 from core.planner.request import (
     DAYS,
     Block,
     Day,
+    PlannedBlock,
+    Refusal,
     RequestError,
     SessionRequest,
     WeekPlan,
@@ -29,6 +31,7 @@ from core.planner.request import (
 from core.planner.solver import STEP, Option
 
 LEAST_DAY = 5  # minutes of one activity at home, at the least; common practice
+TOO_HARD_AT_HOME = "nothing in this home comes off often enough yet to be done without a therapist"
 HOME_BAND = Zone(0.8, 0.95)  # a parent's quarter of an hour: mostly success; from memory
 
 
@@ -38,8 +41,9 @@ def plan_week(request: WeekRequest) -> WeekPlan:
     Raises RequestError when the days are not seven, minutes are not 0 to 90, or a_day is not 1 or 2.
     """
     _check(request)
-    session = _as_home(request.session)
-    options = tuple(week_options(all_candidates(session)))
+    session = as_home(request.session)
+    candidates = all_candidates(session)
+    options = tuple(week_options(candidates))
     if not any(minutes >= LEAST_DAY for minutes in request.minutes_by_day):
         return WeekPlan(
             "infeasible", reason="the family has no day with 5 minutes", fix="Find one day with 5 minutes or more."
@@ -51,15 +55,24 @@ def plan_week(request: WeekRequest) -> WeekPlan:
         return WeekPlan(
             "infeasible",
             left_out=out,
-            reason="nothing in this home can be done safely with the supervision it has",
+            reason=TOO_HARD_AT_HOME
+            if candidates
+            else "nothing in this home can be done safely with the supervision it has",
             fix=fix,
         )
-    sites = [Site(session, options, request.minutes_by_day, request.a_day)]
+    kept = tuple((day, _standing(planned, session)) for day, planned in request.kept)
+    sites = [Site(session, options, request.minutes_by_day, request.a_day, kept)]
     if request.school is not None:
-        school = _as_home(request.school)
+        school = as_home(request.school)
         sites.append(Site(school, tuple(week_options(all_candidates(school))), request.school_minutes, 1))
     status, rows, well_spent, bound = solve_week(sites, request.elsewhere)
     if status == "infeasible":
+        if kept:
+            return WeekPlan(
+                "infeasible",
+                reason="what is kept does not fit together on its days",
+                fix="Give its day more minutes, keep one thing less, or put it on another day.",
+            )
         least = min(o.time for o in sites[0].options)
         return WeekPlan(
             "infeasible",
@@ -67,6 +80,10 @@ def plan_week(request: WeekRequest) -> WeekPlan:
             fix=f"Find one day with {ceil(least / STEP)} minutes.",
         )
     made = [_blocks(site, row) for site, row in zip(sites, rows, strict=True)]
+    stands = {(day, planned.variant) for day, planned in request.kept if planned.locked}
+    made[0] = [
+        tuple(replace(b, locked=(day, b.variant) in stands) for b in blocks) for day, blocks in enumerate(made[0])
+    ]
     at_school = made[1] if len(made) > 1 else [()] * len(DAYS)
     days = tuple(
         Day(name, available, blocks, more)
@@ -74,6 +91,14 @@ def plan_week(request: WeekRequest) -> WeekPlan:
     )
     chosen = frozenset(b.variant.activity_id for d in days for b in d.blocks)
     return WeekPlan(status, days, _used_up(days), left_out(session, chosen), well_spent, bound)
+
+
+def _standing(planned: PlannedBlock, session: SessionRequest) -> Option[Candidate]:
+    """What is kept, as it is for this child in this home today. Raises RequestError where it can't be."""
+    result = candidate_of(planned, session)
+    if isinstance(result, Refusal):
+        raise RequestError("kept", f"{result.name}: {result.reason} {result.remedy}")
+    return result.option(planned.sets)
 
 
 def _blocks(site: Site, rows: Sequence[Sequence[Option[Candidate]]]) -> list[tuple[Block, ...]]:
@@ -92,11 +117,16 @@ def _check(request: WeekRequest) -> None:
             )
         if any(not 0 <= m <= 90 for m in minutes):
             raise RequestError(field, "Minutes of a day are 0 to 90. Give 0 where there is no time.")
+    for day, planned in request.kept:
+        if not 0 <= day < len(DAYS):
+            raise RequestError("kept", f"Day {day}: a week has days 0, Monday, to 6, Sunday. Choose one of these.")
+        checked_variant(planned.variant)
     if request.a_day not in (1, 2):
         raise RequestError("a_day", f"{request.a_day} activities a day: families do one or two. Choose 1 or 2.")
 
 
-def _as_home(session: SessionRequest) -> SessionRequest:
+def as_home(session: SessionRequest) -> SessionRequest:
+    """Return a session's request as a family's quarter of an hour is asked for: mostly a success, one activity."""
     zones = replace(
         session.zones, bands=MappingProxyType({**session.zones.bands, "main": HOME_BAND, "daily": HOME_BAND})
     )

@@ -68,6 +68,17 @@ class StartTest(TestCase):
         self.assertAlmostEqual(start(Child(39), "cutting").mean, 5)
         self.assertLess(start(Child(20), "cutting").mean, 1)
 
+    def test_a_referred_child_starts_lower_and_wider_and_what_was_named_is_not_taken_for_done(self) -> None:
+        """One to two years behind in what was named, some in what it needs, little elsewhere: common practice."""
+        street, referred = Child(64), Child(64, wanted=("scissors",))
+        self.assertAlmostEqual(start(referred, "cutting").mean, start(Child(46), "cutting").mean)
+        self.assertAlmostEqual(start(referred, "finger_isolation").mean, start(Child(52), "finger_isolation").mean)
+        self.assertAlmostEqual(start(referred, "midline").mean, start(Child(61), "midline").mean)
+        self.assertGreater(start(referred, "cutting").sd, start(street, "cutting").sd)
+        self.assertEqual(start(referred, "midline").sd, start(street, "midline").sd)
+        self.assertEqual(start(Child(140, wanted=("laces",)), "laces").mean, 5.5)
+        self.assertEqual(start(referred, "cutting", seen_rung=9).mean, 9)
+
     def test_ages_never_fall_along_a_ladder(self) -> None:
         for strand in STRANDS.values():
             ages = [r.age_months for r in strand.rungs if r.age_months is not None]

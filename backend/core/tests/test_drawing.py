@@ -12,9 +12,9 @@ from core.drawing.picture import MOST_BYTES, values_at
 from core.drawing.scene import HIGH, WIDE, Scene
 from core.drawing.shapes import CUTS, MARKS
 from core.drawing.table import MOST_DRAWN
-from core.drawing.table_layout import NOT_BESIDE
 from core.errors import NotThere
 from core.library import ACTIVITIES, THINGS, find_activity
+from core.materials import NOT_BESIDE
 from core.offers import UsableCupboard, Variant, stock_of, variants_of
 from testing.tags import slow
 

@@ -12,7 +12,7 @@ from core.planner import PlannedBlock, RequestError, plan_session
 from core.planner.candidates import all_candidates
 from core.planner.choice import limits_of, options_of
 from core.planner.reasons import TIDY_TOGETHER
-from core.planner.solver import MOVES, Effort, Limits, TargetLimit, solve, undominated
+from core.planner.solver import MOVES, Effort, Limits, TargetLimit, TaskLimit, solve, undominated
 from core.skills import STRANDS
 from testing.checker import broken_limits
 from testing.core_builders import everything, made_up_request, request_for
@@ -50,8 +50,19 @@ def allowed(chosen, limits) -> bool:
         return False
     if any(not parts[p] for p in limits.must if p != "tidy") or parts["main"] < limits.least_main:
         return False
-    groups = Counter(o.activity.group for o in chosen if o.part != "daily")
-    if any(n > 2 for n in groups.values()):
+    others = [o for o in chosen if not any(isinstance(m, TaskLimit) for m in o.musts)]
+    groups = Counter(o.activity.group for o in others)
+    in_main = Counter(o.activity.group for o in others if o.part in ("main", "stretch"))
+    if any(n > 2 for n in groups.values()) or any(n > 1 for n in in_main.values()):
+        return False
+    wishes = Counter(
+        (o.activity.group, m)
+        for o in chosen
+        if o.part in ("main", "stretch")
+        for m in o.musts
+        if isinstance(m, TaskLimit)
+    )
+    if any(n + in_main[group] > 1 for (group, _), n in wishes.items()):
         return False
     used: Counter[str] = Counter()
     have = {}
@@ -171,7 +182,7 @@ class SessionTest(TestCase):
     def test_it_opens_with_a_sure_win_and_ends_with_tidying(self) -> None:
         plan = plan_session(request_for(FIVE, everything(), minutes=40))
         self.assertEqual(plan.blocks[0].part, "opener")
-        self.assertGreaterEqual(plan.blocks[0].expected, 0.89)  # near the band counts nearly in full
+        self.assertGreaterEqual(plan.blocks[0].expected, 0.8)  # as sure as it can be of a child nobody has seen
         self.assertTrue(plan.blocks[-1].part == "tidy" or TIDY_TOGETHER in plan.notes)
 
     @slow

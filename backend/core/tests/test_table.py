@@ -4,8 +4,8 @@ from unittest import TestCase
 
 from core.child import Child
 from core.drawing import lay_out
-from core.drawing.table_layout import NOT_BESIDE
 from core.library import ACTIVITIES
+from core.materials import NOT_BESIDE
 from core.offers import variants_of
 from testing.core_builders import full_house
 from testing.sides import sides_in

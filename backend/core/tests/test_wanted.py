@@ -6,11 +6,11 @@ from unittest import TestCase
 
 from core.ability import Estimate, chain, held_back, proven_steps, shortfalls, suggested_aims
 from core.child import Child
-from core.library import ACTIVITIES, has_practice, is_the_task
+from core.library import ACTIVITIES, has_practice
 from core.planner import plan_session
 from core.planner.candidates.suitability import own_task
 from core.progress import WORDS, Latest, statuses
-from core.skills import WANTED_TASKS
+from core.skills import STRANDS, WANTED_TASKS
 from testing.core_builders import everything, made_up_request, request_for
 from testing.tags import slow
 
@@ -97,17 +97,17 @@ class StandingsTest(TestCase):
 
 
 class PracticeTest(TestCase):
-    @slow
-    def test_tasks_without_an_activity_of_their_own_are_known(self) -> None:
-        """Nothing of the library may be called one of these itself; where it is chosen, that is said."""
-        without = {t.id for t in WANTED_TASKS.values() if not has_practice(t, ACTIVITIES.values())}
+    def test_every_task_has_an_activity_of_its_own(self) -> None:
         for task in WANTED_TASKS.values():
-            itself = [a.id for a in ACTIVITIES.values() for s in a.trains if is_the_task(a, s, task)]
-            self.assertEqual(bool(itself), task.id not in without, task.id)
-        self.assertEqual(len(without), 7)
-        child = Child(84, hand="right", wanted=tuple(sorted(without)))
-        plan = plan_session(request_for(child, everything(), 35, ("bilateral",)))
-        self.assertFalse([b.name for b in plan.blocks if "itself" in b.serves])
+            self.assertTrue(has_practice(task, ACTIVITIES.values()), task.id)
+            self.assertTrue([a.id for a in ACTIVITIES.values() if task.id in a.itself], task.id)
+
+    def test_scissors_are_a_target_of_their_own_where_they_are_wanted(self) -> None:
+        """Where only they are short, what else they need stands second: there may be no scissors in the house."""
+        enough = {s: Estimate(9.0, 0.4) for s in STRANDS} | {"cutting": Estimate(4.0, 0.4)}
+        aims = suggested_aims(("scissors",), enough)
+        self.assertEqual([a.target for a in aims], ["scissors", "bilateral"])
+        self.assertEqual(aims[0].words, "“Cut out what is asked at school”: cutting is 6.0 rungs short.")
 
     def test_who_cuts_a_circle_is_not_taught_to_open_the_blades(self) -> None:
         """A step that the rung proves is the child's own, whatever the order of teaching; a guess proves nothing."""

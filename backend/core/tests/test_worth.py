@@ -9,7 +9,7 @@ import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
-from core.ability import DAY_SD, Estimate, chance
+from core.ability import DAY_SD, Estimate, chance, most_helped
 from core.ability.estimate import odds_curve
 from core.child import Child, Setting, Zone
 from core.library import ACTIVITIES, THINGS
@@ -19,9 +19,9 @@ from core.offers import UsableCupboard, Variant, ask_of, asked_of, tags_of, vari
 from core.planner import PlannedBlock, SessionRequest, plan_session, stand, totals
 from core.planner.candidates import all_candidates, tidying
 from core.planner.candidates.suitability import aims, minutes_of, too_demanding
-from core.planner.candidates.worth import freshness, liking, rungs_short, strand_weight, zone_fit
+from core.planner.candidates.worth import freshness, liking, strand_weight, zone_fit
 from core.safety import assess_together
-from core.skills import STRANDS
+from core.skills import STRANDS, TaskStep, WantedTask
 from testing.core_builders import everything, full_house, made_up_request, request_for
 from testing.tags import slow
 
@@ -74,30 +74,45 @@ class WeightTest(TestCase):
         short = strand_weight("object_grasp", self.request(object_grasp=3.0))
         met = strand_weight("tool_grasp", self.request(object_grasp=3.0))
         self.assertEqual(short.factor, 1.0)
-        self.assertEqual(met.factor, 0.6)
+        self.assertEqual(met.factor, 0.25)
         self.assertIn("3.0 rungs short of “Do own buttons”", short.words)
 
     def test_where_nothing_is_missing_what_the_task_leans_on_counts_in_full(self) -> None:
         managed = self.request(**dict.fromkeys(STRANDS, 9.0))
         self.assertEqual(strand_weight("object_grasp", managed).factor, 1.0)
-        self.assertEqual(strand_weight("tool_grasp", managed).factor, 0.6)
+        self.assertEqual(strand_weight("tool_grasp", managed).factor, 0.25)
         nothing_wanted = replace(managed, child=replace(FIVE, wanted=()))
         self.assertEqual(strand_weight("tool_grasp", nothing_wanted).factor, 1.0)
-        self.assertEqual(strand_weight("push", managed).factor, 0.3)
+        self.assertEqual(strand_weight("push", managed).factor, 0.125)
         self.assertIn("nothing in today's targets is missing", strand_weight("tool_grasp", managed).words)
         short_elsewhere = replace(managed, estimates={**managed.estimates, "pinch": Estimate(0.5, 0.4)})
         self.assertIn("1.5 rungs short", strand_weight("pinch", short_elsewhere).words)
 
     def test_off_target_counts_half_and_says_so(self) -> None:
         reason = strand_weight("push", self.request(object_grasp=3.0))
-        self.assertAlmostEqual(reason.factor, 0.3)
+        self.assertAlmostEqual(reason.factor, 0.125)
         self.assertIn("not one of today's targets", reason.words)
 
     def test_the_gap_is_to_the_task_that_asks_most(self) -> None:
-        child = replace(FIVE, wanted=("buttons", "coins"))
-        request = replace(request_for(child, {}), estimates={"object_grasp": Estimate(5, 0.4)})
-        gap, task = rungs_short("object_grasp", request)
-        self.assertEqual((gap, task), (2, "Pay with coins"))
+        helped = most_helped("object_grasp", "", ("buttons", "coins"), {"object_grasp": Estimate(5, 0.4)})
+        self.assertEqual((helped.rungs, helped.task), (2, "coins"))
+
+    def test_work_helps_only_where_the_hands_do_the_same_job(self) -> None:
+        """A pot held still says little of paper turned. From memory, no source."""
+        behind = {"hold_and_act": Estimate(2.0, 0.4)}
+        turning = most_helped("hold_and_act", "turns paper", ("scissors",), behind)
+        self.assertEqual((turning.step, turning.rungs), ("turn the paper with the other hand", 3.0))
+        self.assertEqual(most_helped("hold_and_act", "feeds paper", ("scissors",), behind).step, "cut along the line")
+        self.assertIsNone(most_helped("hold_and_act", "holds pot", ("scissors",), behind))
+        self.assertIsNone(most_helped("hold_and_act", "", ("scissors",), behind))
+        unsaid = TaskStep("Hold it.", {"hold_and_act": 4})  # as a clinic writes a task of its own
+        self.assertEqual(WantedTask("own", "Own", (unsaid,)).helped_by("hold_and_act", "holds pot"), unsaid)
+        self.assertIsNotNone(most_helped("pinch", "", ("zip", "buttons"), {"pinch": Estimate(1.0, 0.4)}))
+        request = self.request(hold_and_act=2.0)
+        self.assertIn(
+            "2.0 rungs short of “Do own buttons”", strand_weight("hold_and_act", request, "holds cloth").words
+        )
+        self.assertNotIn("short", strand_weight("hold_and_act", request, "holds pot").words)
 
 
 class FreshnessTest(TestCase):
@@ -115,8 +130,8 @@ class FreshnessTest(TestCase):
             known = {**request.estimates, "pinch": Estimate(3.0, sd)}
             known = {s: Estimate(e.mean, 0.3) if s != "pinch" else e for s, e in known.items()}
             by_doubt[sd] = freshness(ACTIVITIES["peg_fence"], replace(request, estimates=known))
-        self.assertAlmostEqual(by_doubt[0.4].factor, 0.7)
-        self.assertAlmostEqual(by_doubt[1.0].factor, 0.85)
+        self.assertAlmostEqual(by_doubt[0.4].factor, 0.5)
+        self.assertAlmostEqual(by_doubt[1.0].factor, 0.75)
         self.assertIn("in doubt", by_doubt[1.0].words)
 
     def test_a_liked_theme_is_named(self) -> None:
@@ -181,12 +196,14 @@ class CupboardAgainstPlainLoopTest(TestCase):
                     hard = {"resistance", "long_hold"} & set(tags_of(activity, variant.grade))
                     if hard and "joint_laxity" in request.child.precautions:
                         count = ceil(count / 2)
+                    steps = [a.steps[at] for a, at in zip(activity.axes, variant.grade, strict=True)]
+                    at_once = {role: n for step in steps for role, n in step.at_once.items()}
                     fits = [
                         [
                             t.id
                             for s, t in fine
                             if role.filled_by(t, asked_of(activity, variant.grade, role.id))
-                            and s.count >= role.least(count)
+                            and s.count >= max(role.least(count), at_once.get(role.id, 0))
                         ]
                         for role in activity.roles
                         if brought(activity, variant, role) and not role.optional

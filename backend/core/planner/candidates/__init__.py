@@ -8,10 +8,10 @@ from core.planner.candidates.suitability import (
     DOABLE,
     OUTGROWN,
     TOO_DEMANDING,
+    of_its_age,
     parts_of,
     plain_first,
     too_demanding,
-    too_young,
 )
 from core.planner.candidates.together import (
     Together,
@@ -23,7 +23,7 @@ from core.planner.candidates.together import (
     wanted_by,
     watched,
 )
-from core.planner.candidates.turns import doable_wishes, due_wishes
+from core.planner.candidates.turns import doable_wishes, due_wishes, longest_waiting, waited_words, wishes_practised
 
 __all__ = [
     "DOABLE",
@@ -38,6 +38,8 @@ __all__ = [
     "doable_wishes",
     "due_wishes",
     "enough",
+    "longest_waiting",
+    "of_its_age",
     "parts_of",
     "plain_first",
     "safe_for_all",
@@ -45,7 +47,8 @@ __all__ = [
     "table_for_all",
     "tidying",
     "too_demanding",
-    "too_young",
+    "waited_words",
     "wanted_by",
     "watched",
+    "wishes_practised",
 ]

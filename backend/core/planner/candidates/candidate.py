@@ -5,9 +5,9 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from core.child import Part, Zone
+from core.library import steps_of
 from core.library.activity import Activity
 from core.offers import Offer
-from core.planner.candidates.suitability import is_itself
 from core.planner.candidates.worth import zone_reason
 from core.planner.request import Dose, PlannedBlock, Reason
 from core.planner.solver import ASSISTS, MANY, MOVES, STEP, Limit, Option, TargetLimit, TaskLimit
@@ -42,7 +42,12 @@ class Candidate:
     @property
     def itself(self) -> bool:
         """Whether it is the wanted task itself, with its own things, and not only practice for it."""
-        return is_itself(self.activity, self.task)
+        return bool(self.steps)
+
+    @cached_property
+    def steps(self) -> frozenset[int]:
+        """The places of the steps of the wanted task the child does in it; none where it is not the task itself."""
+        return steps_of(self.activity, self.offer.variant.grade, self.task)
 
     @property
     def kit(self) -> frozenset[str]:

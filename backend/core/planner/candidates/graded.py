@@ -37,6 +37,7 @@ class Graded:
     seen    -- which of the trained strands other children see
     other   -- (n) whether it asks for the hand the child does not prefer
     pattern -- (n) whether it has a pattern to copy
+    ages    -- (n, 2) the months from which and until which its guise is a child's own
     """
 
     activity: Activity
@@ -49,6 +50,7 @@ class Graded:
     seen: tuple[bool, ...]
     other: NDArray[np.bool_]
     pattern: NDArray[np.bool_]
+    ages: Floats
 
 
 def graded(activity: Activity, cupboard: UsableCupboard) -> Graded:
@@ -93,6 +95,7 @@ def _as_arrays(
         tuple(STRANDS[s].target in SEEN_BY_OTHERS for s in activity.trains),
         np.array([asks_other_hand(v) for v in variants], dtype=bool),
         np.array([any(v.grade[at] for at in patterned) for v in variants], dtype=bool),
+        np.array([activity.ages(v.grade) for v in variants], dtype=float).reshape(len(variants), 2),
     )
 
 

@@ -1,8 +1,10 @@
 """What suits a child in a session: which parts an activity may play, what it aims at there, and what does not suit."""
 
+from collections.abc import Sequence
+
 from core.ability import shortfalls
-from core.child import Part
-from core.library import find_activity, is_the_task
+from core.child import Child, Part
+from core.library import find_activity, practises
 from core.library.activity import Activity
 from core.offers import Offer
 from core.planner.request import SessionRequest
@@ -15,7 +17,7 @@ SESSION_SHARE = 0.6  # of a session's minutes a block may take; project definiti
 DOABLE = 0.45  # expected success from which a wish counts as one that can be practised here; project definition
 READY_AT = 1.0  # rungs short of what a wanted task needs, at which its block may be longer; project definition
 DAILY_LONGER = 2.0  # times the minutes of a daily block once every skill the task needs is within reach
-OUTGROWN = 2.5  # rungs below the child from which a grade looks a younger child's; project definition
+OUTGROWN = 1.6  # rungs below the child from which a grade looks a younger child's; project definition
 SEEN_BY_OTHERS = frozenset({"daily", "scissors"})  # targets whose rungs other children see for what they are
 PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to copy
 
@@ -23,27 +25,40 @@ PATTERN_AXES = frozenset({"pattern"})  # axes that add colours or pictures to co
 def own_task(activity: Activity, strand: str, request: SessionRequest) -> str:
     """The wanted task an activity practises, aimed at a strand; empty where it is none."""
     tasks = (find_task(t) for t in request.tasks)
-    return next((t.id for t in tasks if is_the_task(activity, strand, t)), "")
+    return next((t.id for t in tasks if practises(activity, strand, t)), "")
 
 
 def is_itself(activity: Activity, task: str) -> bool:
-    """Whether an activity is a wanted task itself, done with the task's own things; never where no task is given."""
-    return bool(task) and activity.id in find_task(task).itself
+    """Whether an activity is at some grade a wanted task itself, done with the task's own things."""
+    return task in activity.itself
 
 
 def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
 
     The daily part aims at the wanted task's own strand, where the activity trains it; the main part may where it is the
-    task itself, whatever the targets.
+    task itself or work on its ladder, whatever the targets.
     """
     trained = [s for s in activity.trains if s in request.estimates]
     if part == "daily":
         return [s for s in trained if own_task(activity, s, request)] or trained[:1]
-    own = [s for s in trained if part == "main" and is_itself(activity, own_task(activity, s, request))]
+    own = [s for s in trained if part == "main" and _is_own(activity, s, request)]
     wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
     wanted += [s for s in own if s not in wanted]
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
+
+
+def _is_own(activity: Activity, strand: str, request: SessionRequest) -> bool:
+    """Whether an activity aimed at a strand is a wanted task itself, or work on its ladder with its tool."""
+    task = own_task(activity, strand, request)
+    return (bool(task) and is_itself(activity, task)) or on_own_ladder(activity, strand, request)
+
+
+def on_own_ladder(activity: Activity, strand: str, request: SessionRequest) -> bool:
+    """Whether a strand is a wanted task's own ladder, and the activity practises that task: letters laid from sticks
+    are no writing.
+    """
+    return any(t.strand == strand and practises(activity, strand, t) for t in map(find_task, request.tasks))
 
 
 def _is_wanted_ladder(strand: str, request: SessionRequest) -> bool:
@@ -85,10 +100,12 @@ def too_demanding(offer: Offer, request: SessionRequest) -> tuple[str, float] | 
     return strand, gap
 
 
-def too_young(activity: Activity, request: SessionRequest) -> bool:
-    """Whether an activity's guise is a younger child's: banging lids at eight. It may still be chosen by hand."""
-    child = request.child
-    return activity.until_months is not None and child.age_months >= activity.until_months and not child.young_guises
+def of_its_age(activity: Activity, grade: Sequence[int], child: Child) -> bool:
+    """Whether a grade's guise is neither a younger child's nor an older one's: no banging of lids at eight, no copying
+    from the board at three. It may still be chosen by hand.
+    """
+    youngest, oldest = activity.ages(grade)
+    return youngest <= child.age_months and (child.age_months < oldest or child.young_guises)
 
 
 def plain_first(activity: Activity, request: SessionRequest) -> frozenset[int]:
@@ -109,7 +126,7 @@ def parts_of(activity: Activity, request: SessionRequest) -> tuple[Part, ...]:
     own = bool(tasks)
     if "daily" in played and not own and not _is_daily(activity, request):
         return tuple(p for p in played if p != "daily")
-    if not own or not request.format.has_task or not {"main", "daily"} & {*played}:
+    if not own or not request.format.has_task or not {"main", "daily"} & {*activity.parts}:
         return played
     more: tuple[Part, ...] = ("main", "daily") if any(is_itself(activity, t) for t in tasks) else ("daily",)
     return tuple(dict.fromkeys((*played, *more)))

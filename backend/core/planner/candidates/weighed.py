@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 
 from core.ability import Floats, chances_at
 from core.child import Part, Zone
+from core.library import steps_of
 from core.offers import Offer, by_hand, loads_hands, try_seconds
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import NOWHERE, PLACE, Graded, padded, side_by_side
@@ -18,8 +19,8 @@ from core.planner.candidates.suitability import (
     OUTGROWN,
     TOO_DEMANDING,
     aims,
-    is_itself,
     minutes_of,
+    on_own_ladder,
     own_task,
     plain_first,
 )
@@ -27,6 +28,7 @@ from core.planner.candidates.worth import freshness, liking, strand_weight, zone
 from core.planner.request import Reason, SessionRequest, dose_of
 from core.planner.solver import QUALITY
 
+ALONE = 0.85  # expected success from which a child is left alone with it; project definition
 FIT_WANTED = 0.5  # of the best fit in a part: what fits less is not looked at; project definition
 
 
@@ -48,10 +50,11 @@ class Weighed:
         self.of, self.within, self.rungs = of[kept], within[kept], rungs[kept]
         self.levels = self._levels(other[kept])
         self.chances = chances_at(self.levels, self.rungs)
+        self._weights: dict[tuple[str, str, bool], Reason] = {}
 
     def _bearable(self, of: NDArray[np.int_], trained: Floats) -> NDArray[np.bool_]:
-        """Which rows ask neither too much of the child nor, where others see it, far too little; and no pattern yet
-        where the activity is new.
+        """Which rows ask neither too much of the child nor, where others see it, far too little; are in the guise of
+        its age; and have no pattern yet where the activity is new.
         """
         request, playing = self.request, self.playing
         means = np.full(NOWHERE + 1, np.nan)
@@ -63,6 +66,10 @@ class Weighed:
         if not request.child.young_guises:
             under = means[padded([g.at_trained for g in playing], NOWHERE)][of] - trained
             kept &= ~((under > OUTGROWN) & padded([g.seen for g in playing], 0).astype(bool)[of]).any(axis=1)
+        ages = np.concatenate([g.ages for g in playing]) if playing else np.empty((0, 2))
+        kept &= ages[:, 0] <= request.child.age_months
+        if not request.child.young_guises:
+            kept &= request.child.age_months < ages[:, 1]
         new = np.array([bool(plain_first(g.activity, request)) for g in playing], dtype=bool)
         pattern = np.array([p for g in playing for p in g.pattern], dtype=bool)
         return np.asarray(kept & ~(new[of] & pattern))
@@ -84,10 +91,13 @@ class Weighed:
                     levels[side, at, place] = estimate.level(name) if estimate else (np.inf, 1.0)
         return np.asarray(levels[other.astype(int), self.of])
 
-    @cached_property
-    def weights(self) -> dict[str, Reason]:
-        """What a minute in each strand is worth."""
-        return {s: strand_weight(s, self.request) for s in self.request.estimates}
+    def weight(self, at: int, strand: str) -> Reason:
+        """What a minute of an activity in a strand is worth."""
+        activity = self.playing[at].activity
+        key = strand, activity.jobs.get(strand, ""), on_own_ladder(activity, strand, self.request)
+        if key not in self._weights:
+            self._weights[key] = strand_weight(strand, self.request, *key[1:])
+        return self._weights[key]
 
     @cached_property
     def shared(self) -> list[tuple[Reason, Reason]]:
@@ -101,7 +111,7 @@ class Weighed:
         factors = np.full((len(self.playing), max([1, *map(len, strands.values())])), -1.0)
         for at, aimed in strands.items():
             for place, strand in enumerate(aimed):
-                factors[at, place] = prod(r.factor for r in (self.weights[strand], *self.shared[at]))
+                factors[at, place] = prod(r.factor for r in (self.weight(at, strand), *self.shared[at]))
         rows = np.flatnonzero((factors[:, 0] >= 0)[self.of])
         fits = zone_fit(self.levels[rows], self.rungs[rows], self.chances[rows], zone)
         quality = np.rint(fits[:, None] * factors[self.of[rows]] * QUALITY).astype(int)
@@ -130,9 +140,10 @@ class Rated:
         by_fit = np.argsort(-self.fit, kind="stable").tolist()
         best = next((float(self.fit[i]) for i in by_fit if self._is_filled(i)), 0.0)
         tasks = [at for at in self.strands if self._is_task(at)]
-        sure = self.weighed.chances[self.rows] >= DOABLE
+        least = ALONE if self.weighed.request.format.makes_boxes else DOABLE
+        sure = self.weighed.chances[self.rows] >= least
         worth = (self.quality >= 1) & ((sure & (self.fit >= FIT_WANTED * best)) | np.isin(of, tasks))
-        for at in tasks:
+        for at in (*tasks, *(at for at in self.strands if self._is_main_wish(at))):
             mine = [i for i in np.flatnonzero(of == at).tolist() if self._is_filled(i)]
             if mine and not worth[mine].any():
                 worth[mine] = self.fit[mine] >= self.fit[mine].max()
@@ -150,6 +161,11 @@ class Rated:
         """Whether it is a wanted task itself in the daily part: practised however far from its band."""
         w = self.weighed
         return self.part == "daily" and any(own_task(w.playing[at].activity, s, w.request) for s in self.strands[at])
+
+    def _is_main_wish(self, at: int) -> bool:
+        """Whether it is a wanted task itself as main work: its nearest grade is there, however far from its band."""
+        w = self.weighed
+        return self.part == "main" and any(t in w.playing[at].activity.itself for t in w.request.tasks)
 
     def _each(self, worth: NDArray[np.bool_]) -> Iterator[tuple[int, Candidate]]:
         """Those chosen, of grades that cost and are worth the same the first."""
@@ -175,7 +191,7 @@ class Rated:
         activity, request = w.playing[at].activity, w.request
         strand = self.strands[at][self.at[i]]
         task = own_task(activity, strand, request) if self.part in ("daily", "main") else ""
-        if self.part == "main" and not is_itself(activity, task):
+        if self.part == "main" and not steps_of(activity, offer.variant.grade, task):
             task = ""  # main work on its ladder, as on any other
         minutes = minutes_of(self.part, task, request)
         sparing = request.child.spares_hands and loads_hands(activity, offer.variant.grade)
@@ -189,7 +205,7 @@ class Rated:
             float(self.fit[i]),
             max(1, int(self.quality[i])) if task else int(self.quality[i]),
             self.zone,
-            (w.weights[strand], *w.shared[at]),
+            (w.weight(at, strand), *w.shared[at]),
             dose_of(activity, offer, request.pace, minutes, sparing),
             task,
             self.part in request.format.target_parts,

@@ -8,7 +8,7 @@ from functools import cache
 import numpy as np
 from numpy.typing import ArrayLike
 
-from core.ability import DAY_SD, Floats, chance_between, chance_in_words, gap_at, shortfalls
+from core.ability import DAY_SD, Floats, chance_between, chance_in_words, gap_at, most_helped, shortfalls
 from core.child import Child, Part, Zone
 from core.library.activity import Activity
 from core.planner.request import Reason, SessionRequest
@@ -16,8 +16,9 @@ from core.skills import STRANDS, find_task
 
 OFF_TARGET = 0.5  # a minute on a strand outside the chosen targets
 NOT_HELD_BACK = 0.6  # a minute on a strand that no wanted task is short of
+HELPS_NONE = 0.25  # a minute of work that no step of a wanted task needs
 FULL_GAP_RUNGS = 3.0  # rungs short at which a strand holds back most
-FRESHNESS = (0.7, 0.85, 0.95)  # done last time, the time before, the time before that
+FRESHNESS = (0.5, 0.8, 0.95)  # done last time, the time before, the time before that
 NEARER = 0.1  # of the fit that goes by the distance alone, whatever the doubt
 IN_DOUBT = 0.6  # rungs of doubt above which fewer different activities place a child better; project definition
 REPEATS = 0.5  # of what repeating costs while a rung is in doubt
@@ -58,31 +59,29 @@ def _surest(zone: Zone) -> float:
     return float(chance_between([((low + high) / 2, DAY_SD)], [[0.0]], low, high)[0])
 
 
-def rungs_short(strand: str, request: SessionRequest) -> tuple[float, str]:
-    """Return how many rungs the child is short of what a wanted task demands, and which task."""
-    result = [s for s in shortfalls(request.tasks, request.estimates) if s.strand == strand]
-    return (result[0].rungs, find_task(result[0].task).name) if result else (0.0, "")
-
-
 def nothing_missing(request: SessionRequest) -> bool:
     """Whether no wanted task is short of anything in the chosen targets: then what the tasks need counts in full."""
     short = shortfalls(request.tasks, request.estimates)
     return not any(s.rungs > 0 and STRANDS[s.strand].target in request.targets for s in short)
 
 
-def strand_weight(strand: str, request: SessionRequest) -> Reason:
+def strand_weight(strand: str, request: SessionRequest, job: str = "", own: bool = True) -> Reason:
     """How much the strand holds back what the family wants, and whether it is a chosen target.
+
+    job -- what the hands do there: it helps a wanted task only where that does the same
+    own -- whether work on a wanted task's ladder is done with its tool: letters laid from sticks are no writing
 
     The ladder of a wanted task itself counts in full, whatever the targets.
     """
     ladder = STRANDS[strand]
     for task in request.tasks:
-        if find_task(task).strand == strand:
+        if own and find_task(task).strand == strand:
             return Reason("wanted", 1.0, f"It is the ladder of “{find_task(task).name}”")
     base = 1.0 if ladder.target in request.targets else OFF_TARGET
-    gap, task = rungs_short(strand, request)
+    helped = most_helped(strand, job, request.tasks, request.estimates)
+    gap, task = (helped.rungs, find_task(helped.task).name) if helped else (0.0, "")
     managed = nothing_missing(request)
-    needed = not request.tasks or any(strand in find_task(t).demands for t in request.tasks)
+    needed = not request.tasks or helped is not None
     held = float(needed) if managed else min(max(gap / FULL_GAP_RUNGS, 0.0), 1.0)
     words = f"{ladder.name} is {gap:.1f} rungs short of “{task}”" if gap > 0 else f"Trains {ladder.name.lower()}"
     if managed and gap <= 0:
@@ -90,6 +89,8 @@ def strand_weight(strand: str, request: SessionRequest) -> Reason:
         words += "; nothing in today's targets is missing for a wanted task"
     if base < 1:
         words += " (not one of today's targets)"
+    if not needed:
+        return Reason("wanted", base * HELPS_NONE, f"{words}; no wanted task needs it")
     return Reason("wanted", base * (NOT_HELD_BACK + (1 - NOT_HELD_BACK) * held), words)
 
 

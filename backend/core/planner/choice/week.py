@@ -11,8 +11,8 @@ from core.planner.solver import STEP, TENTHS, WEEK_EFFORT, WORTH_A_MINUTE, Optio
 
 MOST_DAY = 20  # minutes of one activity at home; common practice
 LEAST_SUCCESS = 0.7  # expected success of anything a family does alone; common practice, no source
-MOST_ACTIVITIES = 4  # different activities in a week: variety without new kit every day; project definition
-MOST_TIMES = 3  # days one activity comes up in a week; project definition
+MOST_ACTIVITIES = 5  # different activities in a week: variety without new kit every day; project definition
+MOST_TIMES = 2  # days one activity comes up in a week; project definition
 FULL_A_DAY = 8  # minutes of one strand on one day that count in full; project definition
 NOT_RESTED = 0.6  # what a further minute counts, or a minute of a strand practised the day before; project definition
 TIRING_A_DAY = 15  # minutes of tiring work on one day, every place together; from memory
@@ -20,12 +20,13 @@ TIRING_A_DAY = 15  # minutes of tiring work on one day, every place together; fr
 
 @dataclass(frozen=True)
 class Site:
-    """One place a week is practised in: what it can offer, and its minutes day by day."""
+    """One place a week is practised in: what it can offer, its minutes day by day, and what stands there already."""
 
     request: SessionRequest
     options: tuple[Option[Candidate], ...]
     minutes: tuple[int, ...]
     a_day: int
+    kept: tuple[tuple[int, Option[Candidate]], ...] = ()
 
 
 def week_options(candidates: Iterable[Candidate]) -> list[Option[Candidate]]:
@@ -76,6 +77,11 @@ def _solve(
     ends = []
     for at, site in enumerate(sites):
         mine = [(o, [model.new_bool_var(f"take{at} {i} {d}") for d in days]) for i, o in enumerate(site.options)]
+        for i, (day, o) in enumerate(site.kept):
+            stands = [model.new_bool_var(f"kept{at} {i} {d}") for d in days]
+            for d in days:
+                model.add(stands[d] == (1 if d == day else 0))
+            mine.append((o, stands))
         for d in days:
             model.add(sum(o.time * t[d] for o, t in mine) <= site.minutes[d] * STEP)
             model.add(sum(t[d] for _, t in mine) <= site.a_day)
@@ -102,7 +108,7 @@ def _solve(
 
 
 def _variety(model: Any, taken: Sequence[tuple[Option[Candidate], list[Any]]]) -> None:
-    """Few activities in a week, none on two days running, none twice on a day, none more than three times."""
+    """Few activities in a week, none on two days running, none twice on a day, none more than twice."""
     by_activity: defaultdict[str, list[list[Any]]] = defaultdict(list)
     for o, t in taken:
         by_activity[o.activity.id].append(t)

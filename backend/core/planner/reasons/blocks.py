@@ -5,15 +5,17 @@ sums of a row.
 from dataclasses import replace
 from itertools import pairwise
 
-from core.ability import WORTH_NAMING, chain, proven_steps, shortfalls
+from core.ability import WORTH_NAMING, chain, most_helped, proven_steps
 from core.child import cue_for, for_child, overlay_for
-from core.library import KITS, Activity, Cue
+from core.library import KITS, Activity, Cue, practises
 from core.offers import Quantity, Variant, grade_words, posture_of, told
 from core.planner.candidates import Candidate, candidate_of
 from core.planner.request import BOXES, Block, ChainStep, PlannedBlock, Refusal, SessionPlan, SessionRequest, Watched
 from core.planner.solver import SET_OUT, STEP, STRAND_STEPS, WORTH_A_MINUTE, own_steps
 from core.recording import LEVELS
 from core.skills import STRANDS, find_task
+
+SURE_START = "A sure win to start with, not practice for a wish"
 
 
 def stand(request: SessionRequest, planned: PlannedBlock, place: int = 0) -> Block | Refusal:
@@ -69,26 +71,31 @@ def as_block(c: Candidate, sets: int, request: SessionRequest, place: int = 0, b
 
 
 def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
-    """The wanted task a candidate is, or the one its strand is short for most; and what it is for there, in words."""
+    """The wanted task a candidate is, or the one it helps most where that is short; and what it is for there, in words:
+    by its strand, and by what the hands do in it.
+    """
     if c.itself:
         return c.task, f"“{find_task(c.task).name}” itself"
-    if c.task:
+    if c.task and c.part == "daily":
         return c.task, f"Practises {STRANDS[c.strand].name.lower()} for “{find_task(c.task).name}”"
-    short = next((s for s in shortfalls(request.tasks, request.estimates) if s.strand == c.strand), None)
-    if short is None or short.rungs <= WORTH_NAMING:
+    if c.part == "opener":
+        return "", SURE_START
+    wanted = (t for t in map(find_task, request.tasks) if t.strand == c.strand)
+    task = next((t for t in wanted if practises(c.activity, c.strand, t)), None)
+    if task:
+        return task.id, f"{STRANDS[c.strand].name}, towards “{task.name}”"
+    helped = most_helped(c.strand, c.activity.jobs.get(c.strand, ""), request.tasks, request.estimates)
+    if helped is None or helped.rungs <= WORTH_NAMING:
         return "", ""
-    task = find_task(short.task)
-    name = STRANDS[c.strand].name
-    if c.strand == task.strand:
-        return task.id, f"{name}, towards “{task.name}”"
-    return task.id, f"{name}, because “{task.name}” needs more of it to {task.step_for(c.strand)}"
+    because = f"because “{find_task(helped.task).name}” needs more of it to {helped.step}"
+    return helped.task, f"{STRANDS[c.strand].name}, {because}"
 
 
 def _chain(c: Candidate, request: SessionRequest) -> tuple[ChainStep, ...]:
     if not c.itself:
         return ()
     proven = proven_steps(c.task, request.estimates)
-    steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy, proven)
+    steps = chain(c.task, request.steps_alone.get(c.task, 0), request.child.chaining_policy, proven, c.steps)
     return tuple(ChainStep(words, who) for words, who in steps)
 
 

@@ -8,7 +8,7 @@ import numpy as np
 from core.ability import Floats
 from core.library.activity import Activity
 from core.offers import Ask, Variant, ask_of, difficulty, variants_of
-from core.planner.candidates import too_demanding, too_young
+from core.planner.candidates import of_its_age, too_demanding
 from core.planner.request import LeftOut, LeftOutKind, SessionRequest
 from core.skills import STRANDS
 
@@ -22,6 +22,10 @@ GRAVEST: tuple[LeftOutKind, ...] = (
     "not_chosen",
     "excluded",
 )
+NEAREST_TO_MENDING: tuple[LeftOutKind, ...] = (
+    *("too_hard", "barred", "short", "missing", "hand", "too_easy", "excluded", "not_chosen"),
+)
+"""Of several activities of which none can be done, which reason is told: the one most easily put right first."""
 
 
 def left_out(request: SessionRequest, chosen: frozenset[str]) -> tuple[LeftOut, ...]:
@@ -58,8 +62,10 @@ def _why(activity: Activity, strand: str, request: SessionRequest) -> tuple[Left
         lack = cupboard.lack(variants[ranked[0]])
         assert lack is not None
         return lack.kind, lack.reason, lack.remedy, lack.rule if lack.overridable else ""
-    if too_young(activity, request):
-        return "too_easy", "Its guise is a younger child's.", "Choose it by hand if this child enjoys it.", ""
+    if not any(of_its_age(activity, v.grade, request.child) for v in variants):
+        older = all(activity.ages(v.grade)[0] > request.child.age_months for v in variants)
+        reason = f"It is meant for {'older' if older else 'younger'} children."
+        return "too_hard" if older else "too_easy", reason, "Choose it by hand if this child enjoys it.", ""
     demand = too_demanding(offered, request)
     if demand:
         name = STRANDS[demand[0]].name.lower()

@@ -1,55 +1,60 @@
-"""Which wish of the family a session serves, which one waits and until when, and which can't be practised here, why."""
+"""Which wish of the family a session serves, which one waits, and which can't be practised here and why."""
 
 from collections.abc import Iterator, Sequence
 
-from core.library import is_the_task
+from core.library import practises
 from core.planner.candidates import Candidate, doable_wishes
-from core.planner.reasons.left_out import why_left_out
+from core.planner.reasons.left_out import NEAREST_TO_MENDING, why_left_out
 from core.planner.request import SessionRequest
 from core.planner.solver import Option
-from core.skills import STRANDS, find_task
-
-NEAREST = ("too_hard", "barred", "short", "missing", "hand", "too_easy", "excluded", "not_chosen")
-"""Of several activities that are a wish itself, and of which none can be done: which reason is told first."""
+from core.skills import STRANDS, WantedTask, find_task
 
 
 def wish_notes(pool: Sequence[Candidate], row: Sequence[Option[Candidate]], request: SessionRequest) -> Iterator[str]:
-    """What to say of each wish, in the family's order; nothing of a session without any."""
+    """What to say of the wishes, in the family's order: where not all are served, which are today and which next
+    session; and each that can't be practised here, with why, what would help and what is done meanwhile.
+    """
     served = {o.of.task for o in row if o.of.task}
     doable = doable_wishes(pool, request)
-    here = [find_task(t).name for t in request.tasks if t in served]
-    later = [find_task(t).name for t in request.tasks if t in doable and t not in served]
+    here = ", ".join(f"“{find_task(t).name}”" for t in request.tasks if t in served)
+    later = ", ".join(f"“{find_task(t).name}”" for t in request.tasks if t in doable and t not in served)
     if later:
-        today = f"Today {_and(here)}; " if here else ""
-        yield f"{today}{_and(later)} next session."
+        yield f"Wishes today: {here or 'none'}; next session: {later}."
     for task in request.tasks:
         if task not in served and task not in doable:
-            why = _why_not(task, request) + _meanwhile(task, row)
-            yield f"“{find_task(task).name}” can't be practised here today: {why}"
+            yield (
+                f"“{find_task(task).name}” can't be practised here today: {_why_not(task, pool, request)}"
+                + _meanwhile(task, row, request)
+            )
 
 
-def _why_not(task: str, request: SessionRequest) -> str:
-    """The reason that is nearest to being mended, with what would help."""
+def _why_not(task: str, pool: Sequence[Candidate], request: SessionRequest) -> str:
+    """The reason that is most easily put right, with what would help."""
+    hardest = max((c.expected for c in pool if c.task == task), default=None)
+    if hardest is not None:
+        return f"its easiest grade here would come off in about {10 * hardest:.0f} of 10 tries."
     wanted = find_task(task)
     reasons = [
         why_left_out(activity, strand, request)
         for activity in request.activities.values()
         for strand in activity.trains
-        if strand in request.estimates and is_the_task(activity, strand, wanted)
+        if strand in request.estimates and practises(activity, strand, wanted)
     ]
     if not reasons:
-        return "no activity is the task itself; bring its own things and teach it by its steps."
-    best = min(reasons, key=lambda why: NEAREST.index(why.kind))
+        return "no activity practises it yet; bring its own things and teach it by its steps."
+    best = min(reasons, key=lambda why: NEAREST_TO_MENDING.index(why.kind))
+    if best.kind == "not_chosen":
+        return "there is no room for it in this session."
     return f"{best.reason} {best.remedy}"
 
 
-def _meanwhile(task: str, row: Sequence[Option[Candidate]]) -> str:
-    """What the session does for it, where it does anything."""
-    needed = find_task(task).demands
-    helps = next((o for o in row if o.of.strand in needed and o.part in ("main", "stretch", "daily")), None)
+def _meanwhile(task: str, row: Sequence[Option[Candidate]], request: SessionRequest) -> str:
+    """What the session's main work does for it, on its ladder or in the same job of the hands; else nothing."""
+    wanted, main = find_task(task), request.format.target_parts
+    helps = next((o for o in row if o.part in main and _helps(o, wanted)), None)
     return f" Meanwhile {helps.activity.name}, for {STRANDS[helps.of.strand].name.lower()}." if helps else ""
 
 
-def _and(names: Sequence[str]) -> str:
-    quoted = [f"“{name}”" for name in names]
-    return " and ".join((", ".join(quoted[:-1]), quoted[-1])) if len(quoted) > 1 else quoted[0]
+def _helps(o: Option[Candidate], wanted: WantedTask) -> bool:
+    strand = o.of.strand
+    return strand == wanted.strand or wanted.helped_by(strand, o.activity.jobs.get(strand, "")) is not None

@@ -46,9 +46,10 @@ class SessionRequest:
     estimates -- strand id to estimate; a strand without one can't be aimed at
     activities -- those the clinic works with, by id: the library's, without what it hides and with its own
     recent    -- activity line to how many sessions ago it was last done (0: the last one), in the order of doing
+    practised -- wanted task to how many sessions ago a block practised it (0: the last one)
     pace      -- activity id to what the child's own clock says of it
     managed   -- wanted tasks that are managed by now: nothing is planned for them
-    steps_alone -- wanted task to how many of its steps are done alone
+    steps_alone -- wanted task to how many of its steps are done alone, of those that were seen
     kit       -- the kit or project that is played, for the formats that play one; empty: the best there is
     task      -- the one wanted task the session is for; empty: all of them
     parts     -- the parts wanted; a part nothing fits is left out, with a note
@@ -63,6 +64,7 @@ class SessionRequest:
     targets: tuple[str, ...]
     activities: Mapping[str, Activity] = field(default_factory=lambda: ACTIVITIES, repr=False)
     recent: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
+    practised: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))
     pace: Mapping[str, Pace] = field(default_factory=lambda: MappingProxyType({}))
     managed: frozenset[str] = frozenset()
     steps_alone: Mapping[str, int] = field(default_factory=lambda: MappingProxyType({}))

@@ -29,6 +29,8 @@ class WeekRequest:
     a_day    -- most activities on one day: 1 or 2
     elsewhere -- what is done that week outside the plan
     school, school_minutes -- the part the school has in it: its cupboard and setting, and its minutes day by day
+    kept -- what stands already at home, each with its day (0: Monday): the rest is planned around it; locked ones are
+            shown as kept
     """
 
     session: SessionRequest
@@ -37,6 +39,7 @@ class WeekRequest:
     elsewhere: tuple[Elsewhere, ...] = ()
     school: SessionRequest | None = None
     school_minutes: tuple[int, ...] = (0,) * 7
+    kept: tuple[tuple[int, PlannedBlock], ...] = ()
 
 
 @dataclass(frozen=True)

@@ -14,12 +14,13 @@ from typing import Any, Generic
 
 from core.child import PARTS, Part
 from core.planner.request import PlanStatus
-from core.planner.solver.limits import APART, MAIN, MINUTES, TIRING, Limit, Limits, LockLimit, PartLimit
+from core.planner.solver.limits import APART, MAIN, MINUTES, TIRING, Limit, Limits, LockLimit, PartLimit, TaskLimit
 from core.planner.solver.options import STEP, WORTH_A_MINUTE, Of, Option
 from core.planner.solver.search import SESSION_EFFORT, Effort, Model, run
 
 SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
-MOST_ALIKE = 2  # activities of one group in a session, beside the daily block; project definition
+MOST_ALIKE = 2  # activities of one group in a session, beside the wanted tasks; project definition
+ALIKE_IN_MAIN = 1  # of them in the main part, each wanted task counted with them
 TIDY = 3  # minutes kept for tidying up as exercise; from memory
 STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
 TENTHS = 10  # the shares of STRAND_STEPS in whole numbers
@@ -174,13 +175,23 @@ def once_each(model: Model, taken: Taken[Of]) -> defaultdict[Part, list[Any]]:
 
 
 def _unlike(model: Model, taken: Taken[Of]) -> None:
-    """Activities alike are dull: few of one group beside the daily block, which is the wanted task."""
+    """Activities alike are dull: few of a group in a session and one in its main part, beside the wanted tasks."""
     by_group: defaultdict[str, list[Any]] = defaultdict(list)
+    in_main: defaultdict[str, list[Any]] = defaultdict(list)
+    wishes: defaultdict[tuple[str, str], list[Any]] = defaultdict(list)
     for o, t in taken:
-        if o.part != "daily":
-            by_group[o.activity.group].append(t)
+        main, group = o.part in ("main", "stretch"), o.activity.group
+        tasks = [m.task for m in o.musts if isinstance(m, TaskLimit)]
+        if tasks and main:
+            wishes[group, tasks[0]].append(t)
+        if not tasks:
+            by_group[group].append(t)
+            in_main[group] += [t] if main else []
     for group in sorted(by_group):
         model.add(sum(by_group[group]) <= MOST_ALIKE)
+        model.add(sum(in_main[group]) <= ALIKE_IN_MAIN)
+    for group, task in sorted(wishes):
+        model.add(sum(in_main[group]) + sum(wishes[group, task]) <= ALIKE_IN_MAIN)
 
 
 def _parts(model: Model, taken: Taken[Of], limits: Limits, hold: Hold) -> None:
