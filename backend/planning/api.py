@@ -16,7 +16,7 @@ from clinic.problems import Problem
 from clinic.routes import KEEPS_NO_KEY, LONG_WORK, SAYS_UNITS, marked
 from core.library import find_activity
 from core.paper import kit_of
-from core.planner import Refusal, bring_in, differences, left_out, totals
+from core.planner import Refusal, bring_in, differences, left_out, longest_waiting, totals, waited_words
 from core.skills import find_task
 from planning import actions, queries
 from planning.actions import Infeasible
@@ -41,7 +41,7 @@ from planning.schemas import (
     WishIn,
 )
 from planning.shown import forecast_out, gone_out
-from planning.workbench import Wish, choices_of, what_changed, workbench_of
+from planning.workbench import Wish, choices_of, recent_sessions, what_changed, workbench_of
 from shelf.queries import checked_activity, checked_format
 
 router = Router(tags=["planning"])
@@ -78,11 +78,20 @@ def make_plan(request: HttpRequest, child_id: int, body: WishIn) -> PlanOut:
 )
 def read_aims(request: HttpRequest, child_id: int) -> AimsOut:
     """The one or two targets to work on next, each with why; and what each wanted task asks for."""
-    suggested, tasks = queries.aims_of(child_for(member(request), child_id), timezone.localdate())
+    child = child_for(member(request), child_id)
+    suggested, tasks = queries.aims_of(child, timezone.localdate())
+    practised = recent_sessions(child).wishes
+    first = longest_waiting(tuple(tasks), practised)[:1]
     return AimsOut(
         suggested=[AimOut.model_validate(a) for a in suggested],
         tasks=[
-            TaskAims(task=task, name=find_task(task).name, aims=[AimOut.model_validate(a) for a in aims])
+            TaskAims(
+                task=task,
+                name=find_task(task).name,
+                aims=[AimOut.model_validate(a) for a in aims],
+                waited=waited_words(practised.get(task)),
+                next=task in first,
+            )
             for task, aims in tasks.items()
         ],
     )

@@ -20,7 +20,7 @@ from core.child import Child as Facts
 from core.child import Part, for_family
 from core.drawing import draw_thing
 from core.errors import NotThere
-from core.library import Activity, Company, Where, company_of, said_of, where_of
+from core.library import Activity, Company, Where, company_of, practises, said_of, where_of
 from core.offers import Reach, Variant, grade_words, most_useful_first, reach, starter_list, swaps
 from core.skills import STRANDS, WANTED_TASKS, is_own
 from cupboard.queries import items
@@ -215,11 +215,11 @@ class LibraryAsk:
 
 
 def _tasks_of(activity: Activity) -> list[str]:
-    """The wanted tasks an activity is, or trains a skill for."""
+    """The wanted tasks an activity practises, or helps in the same job of the hands."""
     return [
         t.id
         for t in WANTED_TASKS.values()
-        if activity.id in t.practised_by or any(s in t.demands or s == t.strand for s in activity.trains)
+        if any(practises(activity, s, t) or t.helped_by(s, activity.jobs.get(s, "")) for s in activity.trains)
     ]
 
 

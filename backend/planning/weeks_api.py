@@ -16,8 +16,8 @@ from core.planner import DAYS
 from planning import queries
 from planning.actions import Infeasible
 from planning.models import HomeWeek
-from planning.schemas import WeekIn, WeekLine, WeekOut
-from planning.weeks_actions import WeekWish, make_week
+from planning.weeks_actions import WeekWish, change_week, make_week
+from planning.weeks_schemas import WeekEdit, WeekIn, WeekLine, WeekOut
 from planning.weeks_shown import week_out
 
 router = Router(tags=["weeks"])
@@ -47,10 +47,25 @@ def plan_home_week(request: HttpRequest, child_id: int, body: WeekIn) -> WeekOut
     try:
         made = make_week(who, child, wish, timezone.localdate())
     except Infeasible as error:
-        raise ProblemError(
-            422, "No week", "minutes_by_day", "", f"No week, because {error.reason}.", error.fix
-        ) from error
+        raise _no_week(error) from error
     return week_out(queries.week_for(who, made.pk))
+
+
+def _no_week(error: Infeasible) -> ProblemError:
+    return ProblemError(422, "No week", "minutes_by_day", "", f"No week, because {error.reason}.", error.fix)
+
+
+@router.put("/weeks/{week_id}", response={200: WeekOut, **REFUSED}, openapi_extra=marked(LONG_WORK, SAYS_UNITS))
+def change_home_week(request: HttpRequest, week_id: UUID, body: WeekEdit) -> WeekOut:
+    """Plan a week again around what is kept. Where none is possible: 422 with the reason, and it stays as it was."""
+    who = member(request)
+    week = queries.week_for(who, week_id)
+    kept = [(k.day, k.planned(who)) for k in body.kept]
+    try:
+        change_week(who, week, kept, body.excluded, body.minutes_by_day, timezone.localdate())
+    except Infeasible as error:
+        raise _no_week(error) from error
+    return week_out(queries.week_for(who, week_id))
 
 
 @router.get("/children/{child_id}/weeks", response={200: list[WeekLine], **REFUSED}, openapi_extra=marked(SAYS_UNITS))

@@ -8,8 +8,9 @@ from django.utils import timezone
 from core.library import find_thing
 from core.planner import DAYS, Block, Refusal, left_out
 from planning.models import HomeWeek
-from planning.schemas import BlockOut, DayOut, LeftOutOut, LoadOut, WeekOut
+from planning.schemas import BlockOut, LeftOutOut
 from planning.stored import from_json
+from planning.weeks_schemas import DayOut, LoadOut, WeekOut
 from planning.workbench import Workbench, choices_of, home_workbench, school_workbench, workbench_of
 
 

@@ -5,6 +5,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 from types import MappingProxyType
+from typing import NamedTuple
 
 from caseload.checks import FieldError
 from caseload.facts import estimates_of, facts_of, learned_of, paces_of, standings, with_cutting, zones_of
@@ -15,10 +16,10 @@ from clinic.models import Member
 from core.child import Place, Setting, Supervision
 from core.drawing import Laid, draw
 from core.errors import NotThere
-from core.library import line_of
+from core.library import find_activity, line_of
 from core.materials import Thing
 from core.offers import UsableCupboard, Variant
-from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionRequest, stand
+from core.planner import WORKED_OUT, Block, PlannedBlock, Refusal, SessionRequest, stand, wishes_practised
 from cupboard.queries import items, stock_of
 from planning.models import Plan
 from planning.stored import planned_of
@@ -123,7 +124,7 @@ def workbench(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[P
 
 def _made(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[PlannedBlock]) -> Workbench:
     estimates, learned = estimates_of(child, on), learned_of(child)
-    tasks = standings(child)
+    tasks, recent = standings(child), recent_sessions(child)
     request = SessionRequest(
         replace(with_cutting(facts_of(child, on), estimates), learned=learned),
         Setting(wish.place, wish.supervision, wish.adults),
@@ -133,10 +134,11 @@ def _made(child: Child, home: Home, wish: Wish, on: date, locked: Sequence[Plann
         tuple(wish.targets),
         activities=shelf_of(child.clinic_id),
         zones=zones_of(child.clinic),
-        recent=MappingProxyType(recent_activities(child)),
+        recent=MappingProxyType(recent.activities),
+        practised=MappingProxyType(recent.wishes),
         pace=MappingProxyType(paces_of(child, learned)),
         managed=frozenset(t.task for t in tasks if t.managed),
-        steps_alone=MappingProxyType({t.task: t.steps_alone or 0 for t in tasks}),
+        steps_alone=MappingProxyType({t.task: t.steps_alone for t in tasks if t.steps_alone is not None}),
         locked=tuple(locked),
         excluded=frozenset(wish.excluded),
         format_id=wish.format_id,
@@ -153,9 +155,10 @@ def workbench_of(plan: Plan, on: date) -> Workbench:
     return workbench(plan.child, plan.home, wish_of(plan), on, locked)
 
 
-def home_workbench(child: Child, targets: Sequence[str], on: date) -> Workbench:
-    """The workbench for work in the child's own home, with the supervision it has."""
-    return workbench(child, child.home, Wish(30, tuple(targets), "home", child.home.supervision, format_id="home"), on)
+def home_workbench(child: Child, targets: Sequence[str], on: date, excluded: Sequence[str] = ()) -> Workbench:
+    """The workbench for work in the child's own home, with the supervision it has. excluded -- activities left out"""
+    wish = Wish(30, tuple(targets), "home", child.home.supervision, tuple(excluded), format_id="home")
+    return workbench(child, child.home, wish, on)
 
 
 def school_workbench(child: Child, school: Home, targets: Sequence[str], on: date) -> Workbench:
@@ -184,18 +187,27 @@ def choices_of(plan: Plan) -> list[PlannedBlock]:
     return [planned_of(row) for row in plan.blocks.all()]
 
 
-def recent_activities(child: Child) -> dict[str, int]:
-    """Which activities the last sessions used, and how many sessions ago."""
+class Recent(NamedTuple):
+    """How many sessions ago each activity was last done, by its line, and each wanted task practised."""
+
+    activities: dict[str, int]
+    wishes: dict[str, int]
+
+
+def recent_sessions(child: Child) -> Recent:
+    """What the last sessions used and practised."""
     used = (
         Plan.objects.filter(child=child, used_on__isnull=False)
         .order_by("-used_on", "-made_at")
         .prefetch_related("blocks")
     )
-    result: dict[str, int] = {}
+    recent = Recent({}, {})
     for ago, plan in enumerate(used[:SESSIONS_REMEMBERED]):
         for block in plan.blocks.all():
-            result.setdefault(line_of(block.activity_id), ago)
-    return result
+            recent.activities.setdefault(line_of(block.activity_id), ago)
+            for task in wishes_practised(block.part, find_activity(block.activity_id), child.wanted):
+                recent.wishes.setdefault(task, ago)
+    return recent
 
 
 def stock_stamp(home: Home) -> str:

@@ -7,7 +7,7 @@ from clinic.auth import member
 from clinic.base_schema import Schema
 from clinic.routes import SAYS_UNITS, marked
 from core.ability import WITH_WHOM
-from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, TEXTURES, Supervision
+from core.child import ALLERGENS, LONGEST_OVERRIDE, OVERLAYS, OVERRIDE_DAYS, PRECAUTIONS, TEXTURES, Supervision
 from core.child import CHOICES as POLICIES
 from core.library import KITS, KitKind, has_practice
 from core.materials import MEASURES
@@ -94,6 +94,13 @@ class KitOut(Choice):
     stages: list[str]
 
 
+class OverrideDays(Schema):
+    """For how many days a hazard rule is usually overridden, and for how many at most."""
+
+    usual: int
+    longest: int
+
+
 class WordsOut(Schema):
     """Everything with a name."""
 
@@ -113,6 +120,7 @@ class WordsOut(Schema):
     kits: list[KitOut]
     overlays: list[Choice]
     with_whom: list[Choice]
+    override_days: OverrideDays
 
 
 @router.get("/words", response=WordsOut, openapi_extra=marked(SAYS_UNITS))
@@ -157,4 +165,5 @@ def words(request: HttpRequest) -> WordsOut:
         ],
         overlays=[Choice(id=k, name=o.name) for k, o in OVERLAYS.items()],
         with_whom=[Choice(id=k, name=v) for k, v in WITH_WHOM.items()],
+        override_days=OverrideDays(usual=OVERRIDE_DAYS, longest=LONGEST_OVERRIDE),
     )

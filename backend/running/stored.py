@@ -71,6 +71,7 @@ class StoredHit(Stored):
     wants: Supervision | None = None
     overridable: bool = False
     plain: str = ""
+    overridden: bool = False
 
 
 class StoredVerdict(Stored):

@@ -38,6 +38,30 @@ class WeekTest(TestCase):
         self.assertTrue(AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").exists())
 
     @slow
+    def test_a_week_is_changed_around_what_stays(self) -> None:
+        _, week = self.api("post", self.path, ASK)
+        blocks = [(at, b) for at, d in enumerate(week["days"]) for b in d["blocks"]]
+        kept = [
+            {"day": at, "locked": True, **{k: b[k] for k in ("part", "activity_id", "grade", "sets")}}
+            for at, b in blocks[1:]
+        ]
+        gone = blocks[0][1]["activity_id"]
+        status, new = self.api("put", f"/weeks/{week['id']}", {"kept": kept, "excluded": [gone]})
+        self.assertEqual(status, 200, new)
+        self.assertEqual(new["id"], week["id"])
+        stands = {(at, b["activity_id"], b["locked"]) for at, d in enumerate(new["days"]) for b in d["blocks"]}
+        self.assertLessEqual({(k["day"], k["activity_id"], True) for k in kept}, stands)
+        self.assertNotIn(gone, {activity for _, activity, _ in stands})
+        self.assertEqual(self.api("get", f"/weeks/{week['id']}")[1]["days"], new["days"])
+        entry = AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").latest("pk")
+        self.assertIn("before", entry.detail)
+        on_no_day = [{**kept[0], "day": 1}]
+        status, problem = self.api("put", f"/weeks/{week['id']}", {"kept": on_no_day})
+        self.assertEqual((status, problem["fields"][0]["field"]), (422, "minutes_by_day"))
+        self.assertEqual(self.api("get", f"/weeks/{week['id']}")[1]["days"], new["days"])
+        self.assertEqual(Api(make_member())("put", f"/weeks/{week['id']}", {"kept": []})[0], 404)
+
+    @slow
     def test_clinic_home_and_school_are_one_week(self) -> None:
         school = make_home(self.lead, STOCK)
         school.kind, school.name = "school", "Towpath school"

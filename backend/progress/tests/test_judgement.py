@@ -51,7 +51,7 @@ class SightingTest(Seen):
         replay(self.child)
         after = estimates_of(Child.objects.get(pk=self.child.pk), TODAY)["zip"]
         self.assertGreater(after.mean, before.mean)
-        self.assertLess(after.mean, before.mean + 1.5)
+        self.assertLess(after.mean, before.mean + 2.0)  # the first guess of a wish is wide
         self.assertFalse(self.child.decisions.filter(strand="zip", kind="up").exists())
 
     @slow

@@ -5,6 +5,7 @@ database.
 import json
 from dataclasses import MISSING, fields, make_dataclass
 from pathlib import Path
+from typing import Any
 from unittest import TestCase
 from unittest.mock import patch
 
@@ -19,6 +20,15 @@ from testing.tags import slow
 FIXTURES = sorted((Path(__file__).parent / "fixtures" / "runs").glob("version_*.json"))
 
 
+def _of_the_same_keys(new: Any, old: Any) -> Any:
+    """`new` without what `old` has no key for: a field that came later, with a default."""
+    if isinstance(old, dict):
+        return {key: _of_the_same_keys(new[key], value) for key, value in old.items()}
+    if isinstance(old, list) and len(old) == len(new):
+        return [_of_the_same_keys(n, o) for n, o in zip(new, old, strict=True)]
+    return new
+
+
 class StoredShapesTest(TestCase):
     def test_there_is_a_fixture_of_this_version_and_every_one_is_read(self) -> None:
         self.assertIn(f"version_{FrozenBlock.model_fields['version'].default}", [f.stem for f in FIXTURES])
@@ -26,7 +36,7 @@ class StoredShapesTest(TestCase):
             plain = json.loads(path.read_text())
             frozen = FrozenBlock.model_validate(plain)
             self.assertIsInstance(frozen.block, Block)
-            self.assertEqual(frozen.plain(), plain, path.stem)
+            self.assertEqual(_of_the_same_keys(frozen.plain(), plain), plain, path.stem)
 
     @slow
     def test_what_is_stored_of_a_plans_blocks_comes_back_as_it_was(self) -> None:

@@ -170,7 +170,7 @@ class PrepSheetTest(TestCase):
             expected=0.8,
         )
         text = self.get(f"/plans/{plan.pk}/sheet").content.decode()
-        self.assertIn("Because: Held by the mother, foil only. To be looked at again by", text)
+        self.assertIn("Reason: Held by the mother, foil only. Review by", text)
 
     def test_a_paper_that_does_not_exist_and_another_clinic_are_refused(self) -> None:
         self.assertEqual(self.get(f"/plans/{self.plan.pk}/sheet?paper=A9").status_code, 422)

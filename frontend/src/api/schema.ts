@@ -1609,7 +1609,11 @@ export interface paths {
          * @description One home week.
          */
         get: operations["planning_weeks_api_read_week"];
-        put?: never;
+        /**
+         * Change Home Week
+         * @description Plan a week again around what is kept. Where none is possible: 422 with the reason, and it stays as it was.
+         */
+        put: operations["planning_weeks_api_change_home_week"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2908,6 +2912,16 @@ export interface components {
             stages: string[];
         };
         /**
+         * OverrideDays
+         * @description For how many days a hazard rule is usually overridden, and for how many at most.
+         */
+        OverrideDays: {
+            /** Usual */
+            usual: number;
+            /** Longest */
+            longest: number;
+        };
+        /**
          * PrecautionOut
          * @description A precaution, what it changes in every plan, and the profile fields asked with it.
          */
@@ -3035,6 +3049,7 @@ export interface components {
             overlays: components["schemas"]["Choice"][];
             /** With Whom */
             with_whom: components["schemas"]["Choice"][];
+            override_days: components["schemas"]["OverrideDays"];
         };
         /**
          * FoundChild
@@ -3325,10 +3340,10 @@ export interface components {
              */
             review_on: string;
             /**
-             * Watched
+             * Supervision
              * @enum {string}
              */
-            watched: "arms_reach" | "room";
+            supervision: "arms_reach" | "room";
             /** By */
             by: string;
             /** Due */
@@ -3820,11 +3835,11 @@ export interface components {
             /** Reason */
             reason: string;
             /**
-             * Watched
+             * Supervision
              * @default arms_reach
              * @enum {string}
              */
-            watched: "arms_reach" | "room";
+            supervision: "arms_reach" | "room";
             /** Review On */
             review_on?: string | null;
         };
@@ -5540,7 +5555,8 @@ export interface components {
         };
         /**
          * TaskAims
-         * @description What one wanted task asks to work on, what it lacks most first.
+         * @description What one wanted task asks to work on, what it lacks most first; how long it has waited, and whether its turn is
+         *     next.
          */
         TaskAims: {
             /** Task */
@@ -5549,6 +5565,10 @@ export interface components {
             name: string;
             /** Aims */
             aims: components["schemas"]["AimOut"][];
+            /** Waited */
+            waited: string;
+            /** Next */
+            next: boolean;
         };
         /**
          * BlockIn
@@ -6072,6 +6092,48 @@ export interface components {
             starts_on: string;
             /** Activities */
             activities: string[];
+        };
+        /**
+         * KeptIn
+         * @description A block of a week that stays on its day, 0 for Monday.
+         */
+        KeptIn: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "opener" | "warm-up" | "main" | "stretch" | "daily" | "tidy";
+            /** Activity Id */
+            activity_id: string;
+            /** Grade */
+            grade: number[];
+            /** Sets */
+            sets: number;
+            /**
+             * Locked
+             * @default false
+             */
+            locked: boolean;
+            /** Day */
+            day: number;
+        };
+        /**
+         * WeekEdit
+         * @description How a week is planned again: what stays, what is left out, and the family's minutes where they changed.
+         */
+        WeekEdit: {
+            /**
+             * Kept
+             * @default []
+             */
+            kept: components["schemas"]["KeptIn"][];
+            /**
+             * Excluded
+             * @default []
+             */
+            excluded: string[];
+            /** Minutes By Day */
+            minutes_by_day?: number[] | null;
         };
         /**
          * GroupBlockOut
@@ -11010,6 +11072,40 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekOut"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            413: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
+        };
+    };
+    planning_weeks_api_change_home_week: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                week_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeekEdit"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -50,7 +50,7 @@ export const statusNames: Record<string, string> = {
   stuck: 'Stuck',
   recheck: 'Check again',
   new: 'New',
-  review: 'Look at again',
+  review: 'Review due',
   steady: 'On the way',
 }
 

@@ -44,6 +44,7 @@ const wish = reactive<Schemas['WishIn']>({
   order: 'precision_first',
 })
 const { aims, tasks, ticked } = useAims(() => child.id, wish)
+const turn = computed(() => (tasks.value.length > 1 ? tasks.value.find((t) => t.next) : undefined))
 const chosen = computed(() => tasks.value.find((t) => t.task === wish.task))
 
 /** A session for one task: its targets are what the task asks to work on. Chosen once more: for all tasks again. */
@@ -93,9 +94,16 @@ async function plan(): Promise<void> {
           :model-value="wish.task"
           small
           label="For which of the tasks the family wants"
-          :options="[{ id: '', words: 'No one task' }, ...tasks.map((t) => ({ id: t.task, words: t.name }))]"
+          :options="[
+            { id: '', words: 'All, by turns' },
+            ...tasks.map((t) => ({ id: t.task, words: t.name, hint: t.waited })),
+          ]"
           @update:model-value="choose"
         />
+        <p v-if="turn && !wish.task" class="small soft">
+          Whose turn it is: <strong>{{ turn.name }}</strong>, {{ turn.waited }}. The first wish is in every session, the
+          others at least in every second one.
+        </p>
       </fieldset>
       <fieldset>
         <legend>Work on one or two</legend>

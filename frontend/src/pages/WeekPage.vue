@@ -11,12 +11,15 @@ import WeekTable from '@/components/bench/WeekTable.vue'
 import type { Child } from '@/composables/useChild'
 import { useAims } from '@/composables/useAims'
 import { useDoing } from '@/composables/useDoing'
+import { useMay } from '@/composables/useMay'
 import { useOpenHomes } from '@/composables/usePlaces'
 import { nextMonday } from '@/logic/days'
+import type { Edit } from '@/logic/weekEdit'
 import { dayWords } from '@/logic/words'
 
 const { child } = defineProps<{ child: Child }>()
 const queries = useQueryClient()
+const may = useMay()
 const names = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const ask = reactive({
   minutes_by_day: [10, 10, 10, 10, 0, 20, 20],
@@ -54,6 +57,17 @@ async function plan(): Promise<void> {
   if (!made) return
   queries.setQueryData(['week', made.id], made)
   chosen.value = made.id
+  void queries.invalidateQueries({ queryKey: ['weeks'] })
+}
+
+/** The same week planned again around what stays. */
+async function change(edit: Edit): Promise<void> {
+  const id = shownId.value
+  const made = await doing(() =>
+    unwrap(api.PUT('/api/weeks/{week_id}', { params: { path: { week_id: id } }, body: edit })),
+  )
+  if (!made) return
+  queries.setQueryData(['week', id], made)
   void queries.invalidateQueries({ queryKey: ['weeks'] })
 }
 </script>
@@ -120,7 +134,7 @@ async function plan(): Promise<void> {
     </form>
     <AimReasons v-if="!week" :aims="aims?.filter((x) => ask.targets.includes(x.target)) ?? []" />
     <ProblemNote :error="error" />
-    <WeekTable v-if="week" :week="week" :child-id="child.id" />
+    <WeekTable v-if="week" :week="week" :child-id="child.id" :busy="busy" :may="may('plan.make')" @edit="change" />
     <p v-if="weeks && weeks.length > 1" class="row">
       <span class="soft">Other weeks:</span>
       <PlainButton v-for="w in weeks" :key="w.id" :aria-pressed="w.id === shownId" @click="chosen = w.id">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import { another, around, moved, toggled, without, type Edit, type Place } from '@/logic/weekEdit'
 import { dayWords, minutesWords } from '@/logic/words'
 import PlainButton from '@/components/shared/PlainButton.vue'
 import ChoiceWhy from '@/components/bench/ChoiceWhy.vue'
@@ -8,7 +9,22 @@ import LeftOutList from '@/components/bench/LeftOutList.vue'
 import TargetSign from '@/components/shared/TargetSign.vue'
 
 /** Seven days side by side; a block is as tall as it is long, the family's minutes are the space it stands in. */
-const { week } = defineProps<{ week: Schemas['WeekOut']; childId: number }>()
+const { week, busy = false } = defineProps<{
+  week: Schemas['WeekOut']
+  childId: number
+  busy?: boolean
+  may?: boolean
+}>()
+const emit = defineEmits<{ edit: [edit: Edit] }>()
+const kept = computed(() => week.days.some((d) => d.blocks.some((b) => b.locked)))
+
+function pick(select: HTMLSelectElement, place: Place): void {
+  const ways = { keep: toggled, another, out: without }
+  const chosen = select.value
+  select.value = ''
+  if (chosen in ways) emit('edit', ways[chosen as keyof typeof ways](week, place))
+  else if (chosen) emit('edit', moved(week, place, Number(chosen)))
+}
 const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
 </script>
 
@@ -17,6 +33,9 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
     <div class="row">
       <h2>Week from {{ dayWords(week.starts_on) }}</h2>
       <ChoiceWhy :status="week.status" :well-spent="week.well_spent" :bound="week.bound" />
+      <PlainButton v-if="may && kept" :disabled="busy" @click="emit('edit', around(week))"
+        >Plan the others again</PlainButton
+      >
       <span class="row right">
         <PlainButton main :href="`/api/weeks/${week.id}/sheet`" target="_blank" rel="noopener"
           >Family sheet</PlainButton
@@ -25,21 +44,35 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
       </span>
     </div>
     <ol class="days">
-      <li v-for="d in week.days" :key="d.name">
+      <li v-for="(d, day) in week.days" :key="d.name">
         <p class="day">
           <strong>{{ d.name }}</strong>
           {{ ' ' }}<span class="soft small">{{ d.available ? `${d.available} min` : 'no practice' }}</span>
         </p>
         <div class="room" :style="{ height: `${24 + (d.available / most) * 210}px` }" :class="{ none: !d.available }">
           <div
-            v-for="b in d.blocks"
+            v-for="(b, at) in d.blocks"
             :key="b.activity_id"
-            :class="['block', b.target]"
+            :class="['block', b.target, { kept: b.locked }]"
             :style="{ height: `${((b.minutes + b.setup_minutes) / most) * 210}px` }"
           >
             <strong>{{ b.name }}</strong>
             <span class="row small"><TargetSign :target="b.target" :size="16" /> {{ b.minutes }} min</span>
             <span class="small">{{ b.sets }} × {{ b.count }} {{ b.unit }}, {{ b.expected_words }}</span>
+            <select
+              v-if="may"
+              :disabled="busy"
+              :aria-label="`Change ${b.name} on ${d.name}`"
+              @change="pick($event.target as HTMLSelectElement, { day, at })"
+            >
+              <option value="">{{ b.locked ? 'Kept' : 'Change…' }}</option>
+              <option value="keep">{{ b.locked ? 'Keep no longer' : 'Keep' }}</option>
+              <option value="another">Another activity</option>
+              <option value="out">Take it out</option>
+              <template v-for="(other, to) in week.days" :key="other.name">
+                <option v-if="to !== day" :value="to">Move to {{ other.name }}</option>
+              </template>
+            </select>
           </div>
         </div>
         <p v-if="d.clinic" class="small place">Clinic session</p>
@@ -99,7 +132,7 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
   display: flex;
   flex-direction: column;
   gap: 4px;
-  min-height: 120px;
+  min-height: 154px;
   border: 1px dashed var(--line-strong);
   border-radius: 8px;
   padding: 3px;
@@ -107,6 +140,20 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
 .room.none {
   min-height: 24px;
   border-style: dotted;
+}
+.block.kept {
+  outline: 2px solid var(--line-strong);
+}
+.block select {
+  min-height: 40px;
+  width: 100%;
+  min-width: 0;
+  font: inherit;
+  font-size: var(--step-0);
+  color: inherit;
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
 }
 .block {
   background: var(--sheet);
@@ -117,7 +164,8 @@ const most = computed(() => Math.max(...week.days.map((d) => d.available), 10))
   display: grid;
   align-content: start;
   line-height: 1.2;
-  min-height: 92px;
+  min-height: 144px;
+  grid-template-columns: minmax(0, 1fr);
   overflow: hidden;
 }
 .not {

@@ -7,7 +7,7 @@ const wanted = defineModel<string[]>({ required: true })
 const words = useWords()
 const name = (id: string): string => words.value?.wanted_tasks.find((t) => t.id === id)?.name ?? id
 
-/** Chosen, and nothing in the library is the task itself. */
+/** Chosen, and nothing in the library practises it. */
 const unpractised = computed(() =>
   wanted.value.filter((id) => words.value?.wanted_tasks.find((t) => t.id === id)?.has_practice === false).map(name),
 )
@@ -33,7 +33,7 @@ function raise(at: number): void {
       ></el-select
     >
     <p v-if="unpractised.length" class="small" role="status">
-      No activity here is {{ unpractised.map((n) => `“${n}”`).join(' or ') }} itself yet. Plans train the skills it
+      No activity here practises {{ unpractised.map((n) => `“${n}”`).join(' or ') }} yet. Plans train the skills it
       needs; practise the task where it comes up in the day.
     </p>
     <ol v-if="wanted.length > 1">
