@@ -82,7 +82,7 @@ class BadDayTest(BrowserTest):
         page.get_by_role("button", name=re.compile("Allow for this child")).click()
         page.get_by_label("Reason for allowing it").fill("no")
         page.get_by_role("button", name="Allow", exact=True).click()
-        page.get_by_text("Say who holds it and why").wait_for()
+        page.get_by_text("Say who watches, and why it is safe.").wait_for()
         page.get_by_label("Reason for allowing it").fill("The therapist holds it at every moment.")
         page.get_by_role("button", name="Allow", exact=True).click()
         page.get_by_text("Allowed by a therapist, with an adult within arm").first.wait_for()

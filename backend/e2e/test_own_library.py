@@ -76,7 +76,8 @@ class OwnLibraryTest(BrowserTest):
         plan = Plan.objects.get()
         if not plan.blocks.filter(activity_id=ref).exists():
             page.get_by_text("Fits, not chosen").click()
-            page.get_by_role("button", name=NAME, exact=True).click()
+            left_out = page.get_by_role("region", name="Left out, and why")
+            left_out.get_by_role("button", name=NAME, exact=True).click()
             page.get_by_role("button", name=f"Bring in {NAME}").click()
         self.eventually(lambda: plan.blocks.filter(activity_id=ref).exists(), "the own activity is in the plan")
 

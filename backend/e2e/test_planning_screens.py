@@ -157,6 +157,13 @@ class PlanningScreensTest(BrowserTest):
         self.check_axe("home week")
         week = HomeWeek.objects.get()
         self.assertEqual((week.minutes_by_day[0], week.days[0]), (0, []))
+        first = next(b["activity_id"] for d in week.days for b in d)
+        page.get_by_label(re.compile("^Change ")).first.select_option(label="Another activity")
+        self.eventually(lambda: first not in str(HomeWeek.objects.get().days), "another activity in its place")
+        page.get_by_label(re.compile("^Change ")).first.select_option(label="Keep")
+        page.get_by_role("button", name="Plan the others again").wait_for()
+        kept = [b["locked"] for d in HomeWeek.objects.get().days for b in d]
+        self.assertEqual(kept.count(True), 1)
         with page.expect_popup() as opened:
             page.get_by_role("link", name="Family sheet").click()
         opened.value.get_by_text("It counts when:").first.wait_for()

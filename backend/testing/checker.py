@@ -28,9 +28,10 @@ def _of_the_whole(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
         yield "parts out of order"
     if len({b.variant.activity_id for b in plan.blocks}) != len(plan.blocks):
         yield "one activity twice"
-    groups = [ACTIVITIES[b.activity_id].group for b in plan.blocks if b.part not in ("daily", "tidy")]
-    if request.format_id == "parts" and any(groups.count(g) > 2 for g in groups):
-        yield "more than two alike"
+    main = [b for b in plan.blocks if b.part in ("main", "stretch") and not b.chain]
+    groups = [ACTIVITIES[b.activity_id].group for b in main]
+    if request.format_id == "parts" and any(groups.count(g) > 1 for g in groups):
+        yield "two alike in the main part"
     if any(a.tiring and b.tiring for a, b in pairwise(plan.blocks)):
         yield "two tiring blocks together"
     used: dict[str, int] = {}

@@ -46,7 +46,7 @@ class Command(BaseCommand):
         every: dict[str, list[Callable[[Callable[[str], None]], None]]] = {
             "library": [planning.expansion],
             "plans": [planning.against_straightforward, planning.whole],
-            "sessions": [sessions.figures],
+            "sessions": [sessions.figures, sessions.wishes],
             "together": [together.weeks, together.groups, together.caseload, together.library_size, together.checked],
             "estimates": [estimates.report],
             "refit": [refit.report],
