@@ -12,7 +12,9 @@ from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
 from core.ability import Aim, suggested_aims, task_aims
+from core.library import ACTIVITIES, has_work_for
 from core.planner import LOOK
+from core.skills import WantedTask
 from planning.models import GroupSession, HomeWeek, Plan
 
 
@@ -40,6 +42,11 @@ def last_run_before(plan: Plan) -> Plan | None:
     return run.prefetch_related("blocks").order_by("-used_on", "-made_at").first()
 
 
+def _worked(task: WantedTask, strand: str) -> bool:
+    """Whether the library has work for what a task asks of a strand."""
+    return has_work_for(task, strand, ACTIVITIES.values())
+
+
 def aims_of(child: Child, today: date) -> tuple[tuple[Aim, ...], dict[str, list[Aim]]]:
     """The targets to work on next, each with why; and what every wanted task not managed yet asks to work on."""
     last = (
@@ -47,8 +54,8 @@ def aims_of(child: Child, today: date) -> tuple[tuple[Aim, ...], dict[str, list[
     )
     estimates = estimates_of(child, today)
     tasks = [s.task for s in standings(child) if not s.managed]
-    suggested = suggested_aims(tasks, estimates, last.targets if last else ())
-    return suggested, {task: [aim for aim, _ in task_aims(task, estimates)] for task in tasks}
+    suggested = suggested_aims(tasks, estimates, last.targets if last else (), _worked)
+    return suggested, {task: [aim for aim, _ in task_aims(task, estimates, _worked)] for task in tasks}
 
 
 def latest_plan(child: Child) -> Plan | None:

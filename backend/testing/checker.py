@@ -32,6 +32,9 @@ def _of_the_whole(request: SessionRequest, plan: SessionPlan) -> Iterator[str]:
     groups = [ACTIVITIES[b.activity_id].group for b in main]
     if request.format_id == "parts" and any(groups.count(g) > 1 for g in groups):
         yield "two alike in the main part"
+    kinds = [ACTIVITIES[b.activity_id].kind for b in plan.blocks]
+    if request.format_id == "parts" and any(kinds.count(k) > 3 for k in kinds):
+        yield "four of a kind"
     if any(a.tiring and b.tiring for a, b in pairwise(plan.blocks)):
         yield "two tiring blocks together"
     used: dict[str, int] = {}

@@ -1,6 +1,6 @@
 """What holds a wanted daily task back, and which targets to work on first. Project definitions."""
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 
 from core.ability.estimate import Estimate
@@ -73,26 +73,47 @@ class Aim:
     task: str = ""
 
 
+Worked = Callable[[WantedTask, str], bool]  # whether there is work for what a task asks of a strand
+
+
+def always_worked(_: WantedTask, __: str) -> bool:
+    """There is work for everything."""
+    return True
+
+
 def suggested_aims(
-    wanted: Iterable[str], estimates: Mapping[str, Estimate], begun: Iterable[str] = ()
+    wanted: Iterable[str],
+    estimates: Mapping[str, Estimate],
+    begun: Iterable[str] = (),
+    worked: Worked = always_worked,
 ) -> tuple[Aim, ...]:
     """Return the one or two targets to work on next; only a first tick in the boxes.
 
     wanted -- the tasks there is still something to do for, the most wanted first
     begun  -- the targets of the last session: what has begun goes on
-    First what the tasks lack, most first; then what was begun; then the tasks themselves.
+    worked -- whether there is work for what a task asks of a strand: only that is suggested
+    First what the tasks lack, most first; then what was begun; then those tasks themselves that lack nothing, or
+    nothing but their own ladder.
     """
-    aims = [a for task in wanted for a in task_aims(task, estimates)]
+    aims = [a for task in wanted for a in task_aims(task, estimates, worked)]
     lacking = sorted((a for a in aims if a[1] > WORTH_NAMING), key=lambda a: -a[1])
     rest = [a for a in aims if a[1] <= WORTH_NAMING]
-    ordered = [a for a, _ in lacking] + [Aim(t, "Worked on last time.") for t in begun] + [a for a, _ in rest]
+    short = {a.task for a, _ in lacking if not _is_own(a)}
+    ordered = [a for a, _ in lacking] + [Aim(t, "Worked on last time.") for t in begun]
+    ordered += [a for a, _ in rest if a.task not in short]
     first: dict[str, Aim] = {}
     for aim in ordered:
         first.setdefault(aim.target, aim)
     return tuple(first.values())[:MOST_TARGETS]
 
 
-def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, float]]:
+def _is_own(aim: Aim) -> bool:
+    """Whether an aim is the target of its task's own ladder."""
+    own = find_task(aim.task).strand
+    return bool(own) and STRANDS[own].target == aim.target
+
+
+def task_aims(task: str, estimates: Mapping[str, Estimate], worked: Worked = always_worked) -> list[tuple[Aim, float]]:
     """Return the targets a wanted task asks to work on, each with why and the rungs short, what it lacks most first.
 
     Where none of the skills it needs is short, the task itself is what to practise. Its own ladder is a target too, but
@@ -100,7 +121,8 @@ def task_aims(task: str, estimates: Mapping[str, Estimate]) -> list[tuple[Aim, f
     """
     wanted = find_task(task)
     own = STRANDS[wanted.strand].target if wanted.strand else ""
-    needs = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand or own != "daily"]
+    every = [s for s in shortfalls((task,), estimates) if s.strand != wanted.strand or own != "daily"]
+    needs = [s for s in every if worked(wanted, s.strand)] or every
     short = [s for s in needs if s.rungs > WORTH_NAMING]
     if short:
         by_target: dict[str, list[Short]] = {}

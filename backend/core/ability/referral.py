@@ -13,7 +13,7 @@ NAMED_LAG, NAMED_SHARE = 18.0, 0.25  # months behind in what was named, and as a
 NEEDED_LAG, NEEDED_SHARE = 12.0, 0.17  # in what the named tasks need
 OTHER_LAG = 3.0  # months behind in everything else
 REFERRED_SPREAD = 0.6  # rungs by which referred children differ more than others, in what was named or is needed
-NOT_YET = 0.5  # rungs under the one at which a wanted task is done that its own ladder stays, until it is seen
+NOT_YET = 1.5  # rungs under the one at which a wanted task is done that its own ladder stays, until it is seen
 MOST_LAG = 0.35  # of the age
 
 

@@ -21,7 +21,7 @@ from core.library.hazard_reading import HazardQuestion, hazard_questions
 from core.library.hazard_words import HAZARD_WORDS
 from core.library.kit import Kit, KitKind, Stage
 from core.library.own import own_activity, own_thing, thing_line
-from core.library.practice import has_practice, practises, steps_of
+from core.library.practice import has_practice, has_work_for, practises, steps_of
 from core.library.reading import reading_grade
 from core.library.recipe import Recipe
 from core.library.source import Issue, LibraryError, fail_all, issues_in, issues_of
@@ -99,6 +99,7 @@ __all__ = [
     "find_activity",
     "find_thing",
     "has_practice",
+    "has_work_for",
     "hazard_questions",
     "is_activity",
     "issues",

@@ -7,6 +7,7 @@ from types import MappingProxyType
 from typing import Literal
 
 from core.child import Part
+from core.library.kinds import KIND_OF_GROUP
 from core.library.picture import Frame
 from core.library.work import WORK, Work, WorkKind
 from core.materials import Need, Role
@@ -182,6 +183,11 @@ class Activity:
     def target(self) -> str:
         """The target of the strand it trains first."""
         return STRANDS[self.strand].target
+
+    @property
+    def kind(self) -> str:
+        """The kind of work it feels like: its group, or several groups that feel the same."""
+        return KIND_OF_GROUP.get(self.group, self.group)
 
     @property
     def dose(self) -> Work:

@@ -27,6 +27,19 @@ def steps_of(activity: Activity, grade: Sequence[int], task: str) -> frozenset[i
     return frozenset(n - 1 for n in numbers)
 
 
+def has_work_for(task: WantedTask, strand: str, activities: Iterable[Activity]) -> bool:
+    """Return whether any of these activities is main work for what a task asks of a strand, beside the task itself:
+    where the hands do the same job, or on the task's own ladder.
+    """
+    return any(
+        strand in a.trains
+        and "main" in a.parts
+        and task.id not in a.itself
+        and (strand == task.strand or task.helped_by(strand, a.jobs.get(strand, "")))
+        for a in activities
+    )
+
+
 def has_practice(task: WantedTask, activities: Iterable[Activity]) -> bool:
     """Return whether any of these activities practises the task; where none does, only what it needs can be trained."""
     return any(practises(a, strand, task) for a in activities for strand in a.trains)

@@ -96,6 +96,7 @@ _TASKS = (
         ),
         strand="cutting",
         level=10,
+        meanwhile=("storm_clouds", "crane_pick", "feather_lift"),
         at_home="a picture for the fridge, an adult beside",
     ),
     WantedTask(
@@ -342,6 +343,7 @@ _TASKS = (
             _step("bring corner to corner", together=(4, "fold"), midline=(3, "table")),
             _step("smooth the fold", together=(3, "fold")),
         ),
+        meanwhile=("sail_fold",),
         at_home="the washing on Sunday",
     ),
     WantedTask(
@@ -392,6 +394,7 @@ _TASKS = (
             _step("gather it in one hand", squeeze=3, hold_and_act=(4, "holds hair")),
             _step("stretch the band and wind it round", finger_isolation=(4, "winds"), take_turns=(4, "band")),
         ),
+        meanwhile=("band_stretch",),
         at_home="before school, a doll first",
     ),
     WantedTask(
@@ -412,6 +415,7 @@ _TASKS = (
             _step("press it with one finger, the others still", finger_isolation=(5, "presses")),
             _step("use both hands, each on its own side", take_turns=(4, "sides")),
         ),
+        meanwhile=("rain_pop", "puck_flick", "lid_a_day"),
         at_home="a message to a grandparent",
     ),
     WantedTask(

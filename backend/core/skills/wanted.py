@@ -33,6 +33,7 @@ class WantedTask:
     tool         -- the form of the thing without which an activity is not the task: no pen, no writing
     practised_by -- activities that practise it but are not the task itself, where no ladder says so
     owner        -- the clinic that made it; empty for those every clinic has
+    meanwhile    -- activities that come nearest to it where neither it nor its ladder can be practised
     at_home      -- when it comes up in a day: the moment to try it for real
     """
 
@@ -44,6 +45,7 @@ class WantedTask:
     beyond: float = inf
     tool: str = ""
     practised_by: tuple[str, ...] = ()
+    meanwhile: tuple[str, ...] = ()
     at_home: str = ""
     owner: str = ""
 

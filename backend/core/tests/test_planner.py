@@ -50,19 +50,7 @@ def allowed(chosen, limits) -> bool:
         return False
     if any(not parts[p] for p in limits.must if p != "tidy") or parts["main"] < limits.least_main:
         return False
-    others = [o for o in chosen if not any(isinstance(m, TaskLimit) for m in o.musts)]
-    groups = Counter(o.activity.group for o in others)
-    in_main = Counter(o.activity.group for o in others if o.part in ("main", "stretch"))
-    if any(n > 2 for n in groups.values()) or any(n > 1 for n in in_main.values()):
-        return False
-    wishes = Counter(
-        (o.activity.group, m)
-        for o in chosen
-        if o.part in ("main", "stretch")
-        for m in o.musts
-        if isinstance(m, TaskLimit)
-    )
-    if any(n + in_main[group] > 1 for (group, _), n in wishes.items()):
+    if not unlike(chosen, limits):
         return False
     used: Counter[str] = Counter()
     have = {}
@@ -81,6 +69,30 @@ def allowed(chosen, limits) -> bool:
         if there < least:
             return False
     return some_order_keeps_tiring_apart(chosen)
+
+
+def unlike(chosen, limits) -> bool:
+    others = [o for o in chosen if not any(isinstance(m, TaskLimit) for m in o.musts)]
+    groups = Counter(o.activity.group for o in others)
+    in_main = Counter(o.activity.group for o in others if o.part in ("main", "stretch"))
+    if any(n > 2 for n in groups.values()) or any(n > 1 for n in in_main.values()):
+        return False
+    kinds = Counter(o.activity.kind for o in chosen)
+    begun = Counter(o.activity.kind for o in chosen if o.part in ("opener", "warm-up"))
+    if any(n > 3 for n in kinds.values()) or any(n > 1 for n in begun.values()):
+        return False
+    if sum(o.activity.moves for o in others if o.part in ("main", "stretch")) > max(
+        1, dict(limits.least).get(MOVES, 0)
+    ):
+        return False
+    wishes = Counter(
+        (o.activity.group, m)
+        for o in chosen
+        if o.part in ("main", "stretch")
+        for m in o.musts
+        if isinstance(m, TaskLimit)
+    )
+    return not any(n + in_main[group] > 1 for (group, _), n in wishes.items())
 
 
 def some_order_keeps_tiring_apart(chosen) -> bool:
@@ -120,7 +132,7 @@ class OptimumTest(TestCase):
             options = options[:: max(1, len(options) // 22)][:22]
             if not any(o.part == "main" for o in options):
                 continue
-            for limits in (Limits(16, 8, (), 1), Limits(20, 8, ("tidy",), 1, (("moves", 1),))):
+            for limits in (Limits(16, 8, (), 1), Limits(20, 8, ("tidy",), 1, ((MOVES, 1),))):
                 answer = solve(options, [], limits)
                 best = by_brute_force(options, limits)
                 self.assertAlmostEqual(answer.well_spent, best, places=6, msg=f"seed {seed}, {limits}")

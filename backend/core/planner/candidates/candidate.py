@@ -22,6 +22,8 @@ class Candidate:
     """One offer in one part. quality is the worth of a minute at work, 0 to QUALITY.
 
     task      -- the wanted task it practises; empty where it is none
+    nearest   -- the wanted task that can't be practised here and to which it comes nearest; empty where it is none
+    helps     -- whether it is for a wanted task: is one, comes nearest to one, or trains what one is short of
     on_target -- whether it counts as work on its strand's target, in this part of this format
     """
 
@@ -37,6 +39,8 @@ class Candidate:
     terms: tuple[Reason, ...]
     dose: Dose
     task: str = ""
+    nearest: str = ""
+    helps: bool = False
     on_target: bool = False
 
     @property

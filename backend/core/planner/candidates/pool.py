@@ -6,14 +6,18 @@ from math import inf
 
 from core.ability import extra_steps, proven_steps
 from core.child import Part
-from core.library import find_activity, practises
+from core.library import find_activity, has_work_for, practises
 from core.offers import Offer, checked_variant
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import Graded, graded, one
-from core.planner.candidates.suitability import DOABLE, aims, parts_of
-from core.planner.candidates.weighed import Weighed
-from core.planner.request import PlannedBlock, Refusal, SessionRequest
-from core.skills import TARGETS, find_task
+from core.planner.candidates.suitability import DOABLE, REAL, aims, comes_nearest, parts_of
+from core.planner.candidates.turns import doable_wishes
+from core.planner.candidates.weighed import USUALLY, Weighed
+from core.planner.request import PlannedBlock, Reason, Refusal, SessionRequest
+from core.skills import STRANDS, TARGETS, find_task
+
+ENOUGH_OF_USE = 3  # activities for wishes from which main work is nothing else; project definition
+NEAR = 0.85  # of the chance of its likeliest grade, at which a wanted task that comes off seldom is there still
 
 
 def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
@@ -53,7 +57,9 @@ def all_candidates(request: SessionRequest) -> list[Candidate]:
     main = [c for c in every if c.part == "main"]
     if main and not any(True for c in main for _ in c.options()):  # all of it over at once: other work rather than none
         every += _in_parts(replace(request, targets=tuple(TARGETS)), {"main"})
-    return _at_the_taught_step(_the_wanted_task(_ready_bodies(every, request), request), request)
+    every = _the_wanted_task(_ready_bodies(every, request), request)
+    every = _of_use(_nearest(every, request), request)
+    return _at_the_taught_step(every, request)
 
 
 def tidying(request: SessionRequest) -> list[Candidate]:
@@ -81,14 +87,73 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
 
 
 def _the_wanted_task(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
-    """Where the daily part has practice of a wanted task to offer, it offers nothing else; and of a task that can be
-    practised itself nothing that is not it. Of one that can't, main work on its ladder practises it too.
+    """Where the daily part has practice of a wanted task to offer, it offers nothing else; and of a task that comes off
+    itself often enough nothing that is not it. Of one that does not, main work on its ladder practises it too.
     """
-    real = {c.task for c in every if c.itself and c.expected >= DOABLE}
+    least = max(REAL, request.format.unaided)
+    real = {c.task for c in every if c.itself and c.expected >= least}
     every = [_practising(c, real, request) for c in every]
     if not any(c.part == "daily" and c.task for c in every):
         return every
     return [c for c in every if c.part != "daily" or (c.task and (c.itself or c.task not in real))]
+
+
+def _nearest(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
+    """What comes nearest to a wish that can't be practised here counts like the wish itself, and what it needs of the
+    hands helps it, short or not; what is nearest to one that can is work like any other, on the targets alone.
+    """
+    doable = doable_wishes(every, request)
+    waiting = [t for t in request.tasks if t not in doable]
+    result = []
+    for c in every:
+        job = c.activity.jobs.get(c.strand, "")
+        if not c.helps and any(find_task(t).helped_by(c.strand, job) for t in waiting):
+            c = replace(c, helps=True)
+        if c.part not in request.format.target_parts or c.task or not comes_nearest(c.activity, request):
+            result.append(c)
+            continue
+        task = next((t for t in waiting if c.activity.id in find_task(t).meanwhile), "")
+        if task:
+            words = f"Comes nearest to “{find_task(task).name}”, which can't be practised here"
+            terms = (Reason("wanted", 1.0, words), *c.terms[1:])
+            quality = round(c.quality / c.terms[0].factor)
+            result.append(replace(c, nearest=task, helps=True, quality=quality, terms=terms))
+        elif _target_of(c) in request.targets:
+            result.append(c)
+    return result
+
+
+def _of_use(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
+    """Main work is for a wanted task wherever several activities are that were not done last time: then there is none
+    that helps no wish on the same target, nor on a target where only things that are not here would help; beside what
+    somebody does on the feet who needs to move.
+    """
+    if request.format.any_strand or not request.tasks:
+        return every
+    parts = {*request.format.target_parts, "stretch"}
+    helping = [c for c in every if c.part in parts and c.helps]
+    new = [c for c in helping if request.recent.get(c.activity.line) != 0]
+    enough = {_target_of(c) for c in new if len({c.activity.id for c in new}) >= ENOUGH_OF_USE}
+    moving = request.child.needs_to_move
+    if not enough:
+        return every
+    little = {t for t in {*map(_target_of, every)} - {*map(_target_of, helping)} if _is_asked_for(t, request)}
+    return [
+        c
+        for c in every
+        if c.part not in parts or _target_of(c) not in enough | little or c.helps or (moving and c.activity.moves)
+    ]
+
+
+def _is_asked_for(target: str, request: SessionRequest) -> bool:
+    """Whether there could be work on a target for what a wanted task asks, in another home."""
+    asked = ((t, s) for t in map(find_task, request.tasks) for s in t.demands if STRANDS[s].target == target)
+    return any(has_work_for(t, s, request.activities.values()) for t, s in asked)
+
+
+def _target_of(c: Candidate) -> str:
+    """The target a candidate works on."""
+    return STRANDS[c.strand].target
 
 
 def _practising(c: Candidate, real: Collection[str], request: SessionRequest) -> Candidate:
@@ -96,13 +161,14 @@ def _practising(c: Candidate, real: Collection[str], request: SessionRequest) ->
         return c
     ladders = (t for t in map(find_task, request.tasks) if t.strand == c.strand and t.id not in real)
     task = next((t.id for t in ladders if practises(c.activity, c.strand, t)), "")
-    return replace(c, task=task) if task else c
+    return replace(c, task=task, helps=True) if task else c
 
 
 def _at_the_taught_step(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
     """Of a wanted task whose steps were seen only the grades that contain the step that is taught now, and as few
     others as this home allows; the adult does the rest. All of them where no grade contains it. Of one that nobody has
-    seen, and that has no ladder to go by, those with the fewest steps.
+    seen those with the fewest steps, or on a ladder the steps that fit best: one chain is not taught from both ends.
+    Of all that come off too seldom only the likeliest.
     """
     fewest: dict[tuple[Part, str], float] = {}
     extra = {id(c): _extra(c, request) for c in every if c.itself}
@@ -114,7 +180,20 @@ def _at_the_taught_step(every: list[Candidate], request: SessionRequest) -> list
     likeliest: dict[tuple[Part, str], float] = {}
     for c in kept:
         likeliest[c.part, c.task] = max(likeliest.get((c.part, c.task), 0.0), c.expected)
-    return [c for c in kept if not c.itself or c.expected >= min(DOABLE, likeliest[c.part, c.task])]
+    kept = [c for c in kept if not c.task or c.expected >= min(USUALLY[c.part], NEAR * likeliest[c.part, c.task])]
+    taught = _steps_that_fit(kept, request)
+    return [c for c in kept if not c.itself or c.steps == taught.get(c.task, c.steps)]
+
+
+def _steps_that_fit(every: list[Candidate], request: SessionRequest) -> dict[str, frozenset[int]]:
+    """Of each wanted task on a ladder whose steps nobody has seen the steps in the grade that fits best, in the daily
+    part where it has some.
+    """
+    best: dict[str, Candidate] = {}
+    for c in every:
+        if c.itself and c.task not in request.steps_alone and find_task(c.task).strand:
+            best[c.task] = max(best.get(c.task, c), c, key=lambda o: (o.part == "daily", o.fit))
+    return {task: c.steps for task, c in best.items()}
 
 
 def _extra(c: Candidate, request: SessionRequest) -> float:

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from core.ability import shortfalls
+from core.ability import WORTH_NAMING, most_helped, shortfalls
 from core.child import Child, Part
 from core.library import find_activity, practises
 from core.library.activity import Activity
@@ -15,6 +15,7 @@ ANY_STRAND_PARTS = ("opener", "warm-up", "daily", "tidy")
 ATTENTION_SHARE = 1 / 3  # of a child's attention a block may take; common practice, no source
 SESSION_SHARE = 0.6  # of a session's minutes a block may take; project definition
 DOABLE = 0.45  # expected success from which a wish counts as one that can be practised here; project definition
+REAL = 0.55  # expected success from which a wish is practised itself and not by what leads to it; project definition
 READY_AT = 1.0  # rungs short of what a wanted task needs, at which its block may be longer; project definition
 DAILY_LONGER = 2.0  # times the minutes of a daily block once every skill the task needs is within reach
 OUTGROWN = 1.6  # rungs below the child from which a grade looks a younger child's; project definition
@@ -37,7 +38,8 @@ def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     """The strands an activity may be aimed at in a part: those of the targets; in lighter parts its first one too.
 
     The daily part aims at the wanted task's own strand, where the activity trains it; the main part may where it is the
-    task itself or work on its ladder, whatever the targets.
+    task itself or work on its ladder, whatever the targets; so may what a wanted task is short of, and what comes
+    nearest to one.
     """
     trained = [s for s in activity.trains if s in request.estimates]
     if part == "daily":
@@ -45,7 +47,21 @@ def aims(activity: Activity, part: Part, request: SessionRequest) -> list[str]:
     own = [s for s in trained if part == "main" and _is_own(activity, s, request)]
     wanted = [s for s in trained if STRANDS[s].target in request.targets and _is_wanted_ladder(s, request)]
     wanted += [s for s in own if s not in wanted]
+    if part == "main" and not wanted:
+        wanted = [s for s in trained if is_short(s, activity.jobs.get(s, ""), request)]
+        wanted = wanted or (trained[:1] if comes_nearest(activity, request) else [])
     return wanted or (trained[:1] if part in ANY_STRAND_PARTS or request.format.any_strand else [])
+
+
+def is_short(strand: str, job: str, request: SessionRequest) -> bool:
+    """Whether a wanted task asks for more than the child has of a strand, in a job of the hands."""
+    helped = most_helped(strand, job, request.tasks, request.estimates)
+    return helped is not None and helped.rungs > WORTH_NAMING
+
+
+def comes_nearest(activity: Activity, request: SessionRequest) -> str:
+    """The wanted task an activity comes nearest to, where that can't be practised itself; empty where it is none."""
+    return next((t for t in request.tasks if activity.id in find_task(t).meanwhile), "")
 
 
 def _is_own(activity: Activity, strand: str, request: SessionRequest) -> bool:

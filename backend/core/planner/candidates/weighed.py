@@ -4,13 +4,14 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from functools import cached_property
 from math import prod
+from types import MappingProxyType
 
 import numpy as np
 from numpy.typing import NDArray
 
-from core.ability import Floats, chances_at
+from core.ability import WORTH_NAMING, Floats, chances_at, most_helped
 from core.child import Part, Zone
-from core.library import steps_of
+from core.library import Activity, steps_of
 from core.offers import Offer, by_hand, loads_hands, try_seconds
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import NOWHERE, PLACE, Graded, padded, side_by_side
@@ -24,11 +25,15 @@ from core.planner.candidates.suitability import (
     own_task,
     plain_first,
 )
-from core.planner.candidates.worth import freshness, liking, strand_weight, zone_fit
+from core.planner.candidates.worth import freshness, liking, nothing_missing, strand_weight, zone_fit
 from core.planner.request import Reason, SessionRequest, dose_of
 from core.planner.solver import QUALITY
+from core.skills import STRANDS
 
-ALONE = 0.85  # expected success from which a child is left alone with it; project definition
+USUALLY: Mapping[Part, float] = MappingProxyType(
+    {"opener": 0.75, "warm-up": 0.65, "main": 0.6, "stretch": DOABLE, "daily": 0.6, "tidy": 0.65}
+)
+"""Expected success from which a block other than a wanted task has its part; project definition."""
 FIT_WANTED = 0.5  # of the best fit in a part: what fits less is not looked at; project definition
 
 
@@ -51,10 +56,11 @@ class Weighed:
         self.levels = self._levels(other[kept])
         self.chances = chances_at(self.levels, self.rungs)
         self._weights: dict[tuple[str, str, bool], Reason] = {}
+        self._managed = nothing_missing(request)
 
     def _bearable(self, of: NDArray[np.int_], trained: Floats) -> NDArray[np.bool_]:
-        """Which rows ask neither too much of the child nor, where others see it, far too little; are in the guise of
-        its age; and have no pattern yet where the activity is new.
+        """Which rows ask neither too much of the child nor, where others see it, far too little (a wanted task is
+        never that); are in the guise of its age; and have no pattern yet where the activity is new.
         """
         request, playing = self.request, self.playing
         means = np.full(NOWHERE + 1, np.nan)
@@ -65,7 +71,8 @@ class Weighed:
         kept = ~(over > TOO_DEMANDING).any(axis=1)
         if not request.child.young_guises:
             under = means[padded([g.at_trained for g in playing], NOWHERE)][of] - trained
-            kept &= ~((under > OUTGROWN) & padded([g.seen for g in playing], 0).astype(bool)[of]).any(axis=1)
+            seen = padded([g.seen if not self._is_wish(g.activity) else () for g in playing], 0).astype(bool)
+            kept &= ~((under > OUTGROWN) & seen[of]).any(axis=1)
         ages = np.concatenate([g.ages for g in playing]) if playing else np.empty((0, 2))
         kept &= ages[:, 0] <= request.child.age_months
         if not request.child.young_guises:
@@ -73,6 +80,9 @@ class Weighed:
         new = np.array([bool(plain_first(g.activity, request)) for g in playing], dtype=bool)
         pattern = np.array([p for g in playing for p in g.pattern], dtype=bool)
         return np.asarray(kept & ~(new[of] & pattern))
+
+    def _is_wish(self, activity: Activity) -> bool:
+        return any(t in activity.itself for t in self.request.tasks)
 
     def _levels(self, other: NDArray[np.bool_]) -> Floats:
         """Mean and sd of the child's level in the strands each row trains, (n, strands, 2), by the name its evidence
@@ -98,6 +108,17 @@ class Weighed:
         if key not in self._weights:
             self._weights[key] = strand_weight(strand, self.request, *key[1:])
         return self._weights[key]
+
+    def helps(self, at: int, strand: str) -> bool:
+        """Whether an activity aimed at a strand is work on the ladder of a wanted task, or the hands do in it what one
+        asks and is short of; where nothing is short, what one asks.
+        """
+        request, activity = self.request, self.playing[at].activity
+        if on_own_ladder(activity, strand, request):
+            return True
+        job = activity.jobs.get(strand, "")
+        helped = most_helped(strand, job, request.tasks, request.estimates)
+        return helped is not None and (helped.rungs > WORTH_NAMING or self._managed)
 
     @cached_property
     def shared(self) -> list[tuple[Reason, Reason]]:
@@ -136,15 +157,14 @@ class Rated:
         """Those near enough to their band, where the things are here and a set is no longer than a block, with the
         place of their activity; of a wanted task always the nearest.
         """
-        of = self.weighed.of[self.rows]
-        by_fit = np.argsort(-self.fit, kind="stable").tolist()
-        best = next((float(self.fit[i]) for i in by_fit if self._is_filled(i)), 0.0)
-        tasks = [at for at in self.strands if self._is_task(at)]
-        least = ALONE if self.weighed.request.format.makes_boxes else DOABLE
-        sure = self.weighed.chances[self.rows] >= least
-        worth = (self.quality >= 1) & ((sure & (self.fit >= FIT_WANTED * best)) | np.isin(of, tasks))
-        for at in (*tasks, *(at for at in self.strands if self._is_main_wish(at))):
-            mine = [i for i in np.flatnonzero(of == at).tolist() if self._is_filled(i)]
+        w = self.weighed
+        of, chances = w.of[self.rows], w.chances[self.rows]
+        tasks = [at for at in self.strands if self._is_task(at) or self._is_main_wish(at)]
+        least = w.request.format.unaided or (0.0 if self.part == "daily" else DOABLE)
+        own = np.isin(of, tasks) & (chances >= least)
+        worth = (self.quality >= 1) & (self._near_enough(chances) | own)
+        for at in tasks:
+            mine = [i for i in np.flatnonzero((of == at) & (chances >= least)).tolist() if self._is_filled(i)]
             if mine and not worth[mine].any():
                 worth[mine] = self.fit[mine] >= self.fit[mine].max()
         return ((at, c) for at, c in self._each(worth) if c.dose.fits)
@@ -152,6 +172,36 @@ class Rated:
     def whatever(self) -> Iterator[Candidate]:
         """All of them, however little they are worth."""
         return (c for _, c in self._each(np.ones(len(self.rows), dtype=bool)))
+
+    def _near_enough(self, chances: Floats) -> NDArray[np.bool_]:
+        """Which rows fit about as well as the best of their purpose, and come off often enough for their part; less
+        often where nothing of their purpose does, but for tidying, which can do without.
+        """
+        unaided, any_strand = self.weighed.request.format.unaided, self.weighed.request.format.any_strand
+        usual = chances >= (unaided or (DOABLE if any_strand else USUALLY[self.part]))
+        near = np.zeros(len(self.rows), dtype=bool)
+        for mine in self._by_purpose():
+            by_fit = mine[np.argsort(-self.fit[mine], kind="stable")].tolist()
+            best = next((float(self.fit[i]) for i in by_fit if self._is_filled(i)), 0.0)
+            close = mine[self.fit[mine] >= FIT_WANTED * best]
+            sure = close[usual[close]]
+            only = unaided or self.part == "tidy" or any(map(self._is_filled, sure.tolist()))
+            near[sure if only else close[chances[close] >= DOABLE]] = True
+        return near
+
+    def _by_purpose(self) -> list[NDArray[np.int_]]:
+        """The rows of each target, those for a wanted task apart; all together where any target will do."""
+        w = self.weighed
+        if self.part not in w.request.format.target_parts:
+            return [np.arange(len(self.rows))]
+        purposes: dict[tuple[str, bool], int] = {}
+        codes = np.zeros((len(w.playing), max([1, *map(len, self.strands.values())])), dtype=int)
+        for at, aimed in self.strands.items():
+            for place, strand in enumerate(aimed):
+                purpose = STRANDS[strand].target, w.helps(at, strand)
+                codes[at, place] = purposes.setdefault(purpose, len(purposes))
+        mine = codes[w.of[self.rows], self.at]
+        return [np.flatnonzero(mine == code) for code in purposes.values()]
 
     def _is_filled(self, i: int) -> bool:
         w, row = self.weighed, self.rows[i]
@@ -165,7 +215,7 @@ class Rated:
     def _is_main_wish(self, at: int) -> bool:
         """Whether it is a wanted task itself as main work: its nearest grade is there, however far from its band."""
         w = self.weighed
-        return self.part == "main" and any(t in w.playing[at].activity.itself for t in w.request.tasks)
+        return self.part == "main" and w._is_wish(w.playing[at].activity)
 
     def _each(self, worth: NDArray[np.bool_]) -> Iterator[tuple[int, Candidate]]:
         """Those chosen, of grades that cost and are worth the same the first."""
@@ -208,5 +258,7 @@ class Rated:
             (w.weight(at, strand), *w.shared[at]),
             dose_of(activity, offer, request.pace, minutes, sparing),
             task,
-            self.part in request.format.target_parts,
+            helps=bool(task) or w.helps(at, strand),
+            on_target=self.part in request.format.target_parts
+            or (self.part == "daily" and STRANDS[strand].target == "daily"),
         )

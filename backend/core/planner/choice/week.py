@@ -6,11 +6,10 @@ from dataclasses import dataclass
 from typing import Any
 
 from core.planner.candidates import Candidate
-from core.planner.request import DAYS, Elsewhere, PlanStatus, SessionRequest
+from core.planner.request import DAYS, LEAST_AT_HOME, Elsewhere, PlanStatus, SessionRequest
 from core.planner.solver import STEP, TENTHS, WEEK_EFFORT, WORTH_A_MINUTE, Option, lasting, run, undominated
 
 MOST_DAY = 20  # minutes of one activity at home; common practice
-LEAST_SUCCESS = 0.7  # expected success of anything a family does alone; common practice, no source
 MOST_ACTIVITIES = 5  # different activities in a week: variety without new kit every day; project definition
 MOST_TIMES = 2  # days one activity comes up in a week; project definition
 FULL_A_DAY = 8  # minutes of one strand on one day that count in full; project definition
@@ -33,7 +32,7 @@ def week_options(candidates: Iterable[Candidate]) -> list[Option[Candidate]]:
     """The options of a week: mostly a success, and none that MOST_ACTIVITIES other activities beat in everything. No
     optimum is lost.
     """
-    every = [o for c in candidates if c.expected >= LEAST_SUCCESS for o in c.options() if o.steps <= MOST_DAY * STEP]
+    every = [o for c in candidates if c.expected >= LEAST_AT_HOME for o in c.options() if o.steps <= MOST_DAY * STEP]
     return undominated(every, MOST_ACTIVITIES, alike=False)
 
 

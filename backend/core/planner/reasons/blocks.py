@@ -15,6 +15,7 @@ from core.planner.solver import SET_OUT, STEP, STRAND_STEPS, WORTH_A_MINUTE, own
 from core.recording import LEVELS
 from core.skills import STRANDS, find_task
 
+ON_THE_FEET = "On the feet, between work at the table"
 SURE_START = "A sure win to start with, not practice for a wish"
 
 
@@ -78,6 +79,8 @@ def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
         return c.task, f"“{find_task(c.task).name}” itself"
     if c.task and c.part == "daily":
         return c.task, f"Practises {STRANDS[c.strand].name.lower()} for “{find_task(c.task).name}”"
+    if c.nearest:
+        return c.nearest, f"Nearest to “{find_task(c.nearest).name}”, which can't be practised here"
     if c.part == "opener":
         return "", SURE_START
     wanted = (t for t in map(find_task, request.tasks) if t.strand == c.strand)
@@ -86,7 +89,7 @@ def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
         return task.id, f"{STRANDS[c.strand].name}, towards “{task.name}”"
     helped = most_helped(c.strand, c.activity.jobs.get(c.strand, ""), request.tasks, request.estimates)
     if helped is None or helped.rungs <= WORTH_NAMING:
-        return "", ""
+        return "", ON_THE_FEET if c.activity.moves and c.part == "main" else ""
     because = f"because “{find_task(helped.task).name}” needs more of it to {helped.step}"
     return helped.task, f"{STRANDS[c.strand].name}, {because}"
 

@@ -54,7 +54,8 @@ def _notes(chosen: Chosen, row: Sequence[Option[Candidate]], request: SessionReq
     for target in request.targets:
         if not any(c.on_target and STRANDS[c.strand].target == target for c in pool):
             name = TARGETS[target].name.lower()
-            yield f"No work on {name}: nothing here trains it safely at this child's rung."
+            needed = ", in what a wish needs," if request.tasks else ""
+            yield f"No work on {name}: nothing here trains it{needed} safely at this child's rung."
     if keeps_tidying(chosen) and "tidy" not in parts:
         yield TIDY_TOGETHER
     if request.format.ending:

@@ -51,7 +51,8 @@ def _why_not(task: str, pool: Sequence[Candidate], request: SessionRequest) -> s
 def _meanwhile(task: str, row: Sequence[Option[Candidate]], request: SessionRequest) -> str:
     """What the session's main work does for it, on its ladder or in the same job of the hands; else nothing."""
     wanted, main = find_task(task), request.format.target_parts
-    helps = next((o for o in row if o.part in main and _helps(o, wanted)), None)
+    near = (o for o in row if o.of.nearest == task)
+    helps = next(near, None) or next((o for o in row if o.part in main and _helps(o, wanted)), None)
     return f" Meanwhile {helps.activity.name}, for {STRANDS[helps.of.strand].name.lower()}." if helps else ""
 
 

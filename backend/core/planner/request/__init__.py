@@ -5,6 +5,7 @@ from core.planner.request.format_source import blank_format, format_issues, own_
 from core.planner.request.formats import (
     BOXES,
     FORMATS,
+    LEAST_AT_HOME,
     LOOK,
     ORDERS,
     PART_NAMES,
@@ -38,6 +39,7 @@ __all__ = [
     "BOXES",
     "DAYS",
     "FORMATS",
+    "LEAST_AT_HOME",
     "LONGEST_SESSION",
     "LOOK",
     "ORDERS",

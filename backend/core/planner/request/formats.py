@@ -28,6 +28,7 @@ PAPER_GROUPS = frozenset(
 )
 BOXES = MappingProxyType({k.stages[0].activity_id: k for k in KITS.values() if k.kind == "box"})
 """The independent box each activity makes, by activity."""
+LEAST_AT_HOME = 0.7  # expected success of anything a family does alone; common practice, no source
 LOOK = "look"  # the id of the format that is asked step by step
 IN_STAGES = Zone(0.65, 0.95)  # a stage is played through, easy or hard; from memory
 PART_MINUTES = MappingProxyType(
@@ -100,6 +101,7 @@ class Format:
                     many repetitions, and a job for a hand that assists
     kit_kind     -- the kind of kit it plays through; empty where it plays none
     makes_boxes  -- whether each block is an independent box
+    unaided      -- expected success that every block has, where no therapist is there to help; 0 where one is
     """
 
     id: str
@@ -128,6 +130,7 @@ class Format:
     wants_assisting: bool = False
     kit_kind: str = ""
     makes_boxes: bool = False
+    unaided: float = 0.0
 
 
 def _minutes(**changed: tuple[int, int]) -> Mapping[str, tuple[int, int]]:
@@ -172,6 +175,7 @@ FORMATS = MappingProxyType(
                 (1, 2),
                 has_task=True,
                 most_minutes=20,
+                unaided=LEAST_AT_HOME,
             ),
             Format(
                 "alone",
@@ -187,6 +191,7 @@ FORMATS = MappingProxyType(
                 ending="Count the prompts, and bring them to none; the child closes the lid.",
                 supervision="box",
                 makes_boxes=True,
+                unaided=0.85,
             ),
             Format(
                 "stations",

@@ -14,13 +14,27 @@ from typing import Any, Generic
 
 from core.child import PARTS, Part
 from core.planner.request import PlanStatus
-from core.planner.solver.limits import APART, MAIN, MINUTES, TIRING, Limit, Limits, LockLimit, PartLimit, TaskLimit
+from core.planner.solver.limits import (
+    APART,
+    MAIN,
+    MINUTES,
+    MOVES,
+    TIRING,
+    Limit,
+    Limits,
+    LockLimit,
+    PartLimit,
+    StageLimit,
+    TaskLimit,
+)
 from core.planner.solver.options import STEP, WORTH_A_MINUTE, Of, Option
 from core.planner.solver.search import SESSION_EFFORT, Effort, Model, run
 
 SET_OUT = 0.5  # minutes to bring one thing to the table, once a session; from memory
-MOST_ALIKE = 2  # activities of one group in a session, beside the wanted tasks; project definition
-ALIKE_IN_MAIN = 1  # of them in the main part, each wanted task counted with them
+MOST_ALIKE = {"group": 2, "main": 1, "kind": 3, "begun": 1}
+"""How many blocks of a session are of one group, and in its main part, beside the wanted tasks (each with those of its
+group there); how many of one kind of work, and to begin with. Project definition.
+"""
 TIDY = 3  # minutes kept for tidying up as exercise; from memory
 STRAND_STEPS = ((6, 1.0), (6, 0.6), (60, 0.3))  # minutes at work on one strand, and what each counts for
 TENTHS = 10  # the shares of STRAND_STEPS in whole numbers
@@ -95,7 +109,7 @@ def build(
     tiring = sum(o.steps * t for o, t in taken if o.tiring)
     _hang(model.add(tiring <= limits.tiring_minutes * STEP), hold(TIRING))
     lasting(model, taken)
-    _unlike(model, taken)
+    _unlike(model, taken, locked, limits)
     _parts(model, taken, limits, hold)
     for must, count in limits.least:
         _hang(model.add(sum(t for o, t in taken if must in o.musts) >= count), hold(must))
@@ -174,24 +188,34 @@ def once_each(model: Model, taken: Taken[Of]) -> defaultdict[Part, list[Any]]:
     return by_part
 
 
-def _unlike(model: Model, taken: Taken[Of]) -> None:
-    """Activities alike are dull: few of a group in a session and one in its main part, beside the wanted tasks."""
-    by_group: defaultdict[str, list[Any]] = defaultdict(list)
-    in_main: defaultdict[str, list[Any]] = defaultdict(list)
-    wishes: defaultdict[tuple[str, str], list[Any]] = defaultdict(list)
-    for o, t in taken:
-        main, group = o.part in ("main", "stretch"), o.activity.group
-        tasks = [m.task for m in o.musts if isinstance(m, TaskLimit)]
-        if tasks and main:
-            wishes[group, tasks[0]].append(t)
-        if not tasks:
-            by_group[group].append(t)
-            in_main[group] += [t] if main else []
-    for group in sorted(by_group):
-        model.add(sum(by_group[group]) <= MOST_ALIKE)
-        model.add(sum(in_main[group]) <= ALIKE_IN_MAIN)
+def _unlike(model: Model, taken: Taken[Of], locked: int, limits: Limits) -> None:
+    """Activities alike are dull: few of a group in a session and one in its main part, beside the wanted tasks; few
+    blocks of one kind of work, and no two of a kind to begin with; no more on the feet in the main part than is asked
+    for. The stages of a kit are what they are, and so is what is locked.
+    """
+    most = {**MOST_ALIKE, "feet": max(1, dict(limits.least).get(MOVES, 0))}
+    alike: defaultdict[tuple[str, ...], list[Any]] = defaultdict(list)
+    stand: defaultdict[tuple[str, ...], int] = defaultdict(int)
+    wishes: set[tuple[str, str]] = set()
+    for at, (o, t) in enumerate(taken):
+        if any(isinstance(m, StageLimit) for m in o.musts):
+            continue
+        main, group, kind = o.part in ("main", "stretch"), o.activity.group, o.activity.kind
+        task = next((m.task for m in o.musts if isinstance(m, TaskLimit)), "")
+        sorts: set[tuple[str, ...]] = {("kind", kind)}
+        sorts |= {("begun", kind)} if o.part in ("opener", "warm-up") else set()
+        sorts |= set() if task else {("group", group)}
+        sorts |= {("main", group, task)} if main else set()
+        sorts |= {("feet",)} if main and not task and o.activity.moves else set()
+        wishes |= {(group, task)} if main and task else set()
+        for sort in sorts:
+            alike[sort].append(t)
+            stand[sort] += at < locked
     for group, task in sorted(wishes):
-        model.add(sum(in_main[group]) + sum(wishes[group, task]) <= ALIKE_IN_MAIN)
+        alike["main", group, task] += alike["main", group, ""]
+        stand["main", group, task] += stand["main", group, ""]
+    for sort in sorted(alike):
+        model.add(sum(alike[sort]) <= max(most[sort[0]], stand[sort]))
 
 
 def _parts(model: Model, taken: Taken[Of], limits: Limits, hold: Hold) -> None:
@@ -199,7 +223,8 @@ def _parts(model: Model, taken: Taken[Of], limits: Limits, hold: Hold) -> None:
         if part == "main":
             count = _how_many(model, takes, limits.most_main)
             if limits.least_main > 1:
-                _hang(model.add(count >= min(limits.least_main, len(takes))), hold(MAIN))
+                there = len({o.activity.id for o, _ in taken if o.part == "main"})
+                _hang(model.add(count >= min(limits.least_main, there)), hold(MAIN))
         else:
             there = model.new_bool_var(f"there {part}")
             model.add(sum(takes) == there)

@@ -82,7 +82,7 @@ def undominated(
     alike    -- whether there is a limit to how many activities of one group a session has
     out      -- where things are brought once a session: those that are out whatever is chosen; else None
     An option goes when another grade or number of sets of its activity is no worse in everything, or so many other
-    activities are that not all of them can be busy elsewhere in the session, nor all their groups be full.
+    activities are that not all of them can be busy elsewhere in the session, nor all their kinds be full.
     """
     groups: defaultdict[tuple[Hashable, ...], list[Option[Of]]] = defaultdict(list)
     parts_of: defaultdict[str, set[str]] = defaultdict(set)
@@ -119,16 +119,16 @@ def _front(
     for o in best:
         latest = o.time + len(o.kit & own)  # what takes longer than this can not stand in its place
         better = {
-            p.activity.id: p.activity.group
+            p.activity.id: p.activity
             for p, time in zip(front, times, strict=True)
             if time <= latest and _no_worse(p, o, time, own, by_worth)
         }
         if o.activity.id in better:
             continue
-        # any of these could take its place: those of its own group, or of a group of which nothing is in the session
-        akin = [a for a, group in better.items() if not alike or group == o.activity.group]
+        # any of these could take its place: those of its own group, or of a kind of which nothing is in the session
+        akin = [a.id for a in better.values() if not alike or a.group == o.activity.group]
         free = o.part != "main" and any(parts_of[a] == {o.part} for a in akin)
-        if len(akin) < blocks and len(set(better.values())) < blocks and not free:
+        if len(akin) < blocks and len({a.kind for a in better.values()}) < blocks and not free:
             front.append(o)
             times.append(o.time)
     return front
