@@ -44,6 +44,8 @@ PROFILE = (
     "refuses",
     "likes",
     "wanted",
+    "behind",
+    "told",
     "reason",
     "family_words",
     "seating",
@@ -59,6 +61,10 @@ PROFILE = (
     "overlays",
     *POLICIES,
 )
+
+
+GUESSED_FROM = frozenset({"birth_date", "precautions", "wanted", "behind", "told"})
+"""What first guesses are worked out from."""
 
 
 def profile_of(child: Child) -> dict[str, Any]:
@@ -166,7 +172,9 @@ def add_child(
 
 @acting("child.edit")
 def edit_child(member: Member, child: Child, profile: Mapping[str, Any], version: int, on: date) -> Done[Child]:
-    """Change a child. Raises StaleEdit when somebody else did so since `version`."""
+    """Change a child, and the first guesses where they rest on what was changed. Raises StaleEdit when somebody else
+    did so since `version`.
+    """
     now = Child.objects.select_for_update().get(pk=child.pk)
     checked = checked_profile(profile, on, member.clinic_id)
     if now.version != version:
@@ -177,7 +185,17 @@ def edit_child(member: Member, child: Child, profile: Mapping[str, Any], version
         setattr(now, name, value)
     now.version += 1
     now.save()
+    if GUESSED_FROM & changed.keys():
+        _guess_again(now, on)
     return Done(now, now, now.pk, {"before": plain({k: before[k] for k in changed}), "after": plain(changed)})
+
+
+def _guess_again(child: Child, on: date) -> None:
+    """Work out the first guesses anew, where nothing was seen yet."""
+    facts = facts_of(child, on)
+    unseen = StrandEstimate.objects.select_for_update().filter(child=child, seen_rung=None, as_of=None, tries=0)
+    rows = [set_start(row, ability.start(facts, row.strand, on=on)) for row in unseen]
+    StrandEstimate.objects.bulk_update(rows, ["start_state", "state", "mean", "sd", "as_of", "tries"])
 
 
 @acting("child.set_rung")

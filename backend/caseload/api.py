@@ -11,7 +11,7 @@ from caseload.checks import FieldError
 from caseload.everyday import MeetingIn, TaskIn
 from caseload.facts import age_months
 from caseload.models import Home
-from caseload.schemas import ChildOut, FoundChild, NewChild, OverrideIn, ProfileEdit, SeenRung
+from caseload.schemas import ChildOut, FoundChild, NewChild, OverrideIn, ProfileEdit, SaidIn, SaidOut, SeenRung
 from caseload.shown import child_out
 from clinic.actions import log
 from clinic.auth import member
@@ -20,6 +20,7 @@ from clinic.problems import Problem
 from core.ability import TaskSeen
 from core.child import OVERRIDE_DAYS
 from core.recording import Met
+from core.skills import STRANDS
 
 router = Router(tags=["caseload"])
 REFUSED = {403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -40,6 +41,24 @@ def find_children(request: HttpRequest, letters: str = "") -> list[FoundChild]:
             care=c.care,
         )
         for c in found
+    ]
+
+
+@router.post("/children/said", response={200: list[SaidOut], **REFUSED})
+def read_words(request: HttpRequest, body: SaidIn) -> list[SaidOut]:
+    """What a referral or a family says of a child, as wishes, ladders that are behind and rungs that are done: a
+    proposal, of which nothing is kept.
+    """
+    return [
+        SaidOut(
+            kind=s.kind,
+            id=s.id,
+            name=s.name,
+            strand_name=STRANDS[s.id].name if s.kind == "told" else "",
+            words=s.words,
+            rung=s.rung,
+        )
+        for s in queries.said(member(request), body.words)
     ]
 
 

@@ -8,7 +8,7 @@ from clinic.models import Member
 from core.child import ALLERGENS, OVERLAYS, PRECAUTIONS, Place, Supervision
 from core.errors import NotThere
 from core.recording import APPROACH_STEPS, Met
-from core.skills import WANTED_TASKS, find_task, is_own
+from core.skills import STRANDS, WANTED_TASKS, find_task, is_own
 
 OLDEST_YEARS = 21
 MOST_ADULTS = 6
@@ -20,6 +20,8 @@ LISTED: dict[str, frozenset[str]] = {
     "precautions": frozenset[str](PRECAUTIONS),
     "wanted": frozenset(WANTED_TASKS),
     "overlays": frozenset(OVERLAYS),
+    "behind": frozenset(STRANDS),
+    "told": frozenset(STRANDS),
 }
 
 
@@ -77,11 +79,21 @@ def checked_profile(profile: Mapping[str, Any], on: date, clinic_id: int) -> dic
                 raise FieldError(
                     name, value, f"{value!r} is not known here.", f"Use one of {', '.join(sorted(known))}."
                 )
+    _check_told(kept.get("told", {}))
     _check_details(kept)
     _check_foods(kept)
     kept["likes"] = _short_words(kept.get("likes", []))
     _check_numbers(kept)
     return kept
+
+
+def _check_told(told: Mapping[str, int]) -> None:
+    """Rungs others say are done: rungs there are."""
+    for strand, rung in told.items():
+        if not 1 <= rung <= STRANDS[strand].top:
+            name = STRANDS[strand].name
+            reason = f"{name} has no rung {rung}."
+            raise FieldError("told", rung, reason, f"Choose 1 to {STRANDS[strand].top}.")
 
 
 def _is_own_task(task: str, clinic_id: int) -> bool:

@@ -42,6 +42,8 @@ def facts_of(child: Child, on: date) -> Facts:
         refuses=frozenset(child.refuses),
         likes=frozenset(child.likes),
         wanted=tuple(child.wanted),
+        behind=frozenset(child.behind),
+        told=tuple(sorted(child.told.items())),
         attention_minutes=child.attention_minutes,
         force_limit_newton=child.force_limit_newton,
         food_as_material=child.food_as_material,

@@ -66,6 +66,7 @@ class Child(models.Model):
 
     also_at      -- other places the child has sessions in: grandparents, a second home
     wanted       -- the tasks the family wants, the most wanted first
+    behind       -- strands the referral or the family names as hard; told -- rungs others say are done, by strand
     therapist    -- who looks after the child; None: nobody in particular
     favourites   -- lines of the activities the child loves; own_cues -- what this family says at one, by its line
     care         -- open; discharged, with a summary in closing_words; archived: put away without one
@@ -92,6 +93,8 @@ class Child(models.Model):
     refuses = models.JSONField(default=list)
     likes = models.JSONField(default=list)
     wanted = models.JSONField(default=list)
+    behind = models.JSONField(default=list)
+    told = models.JSONField(default=dict)
     reason = models.CharField(max_length=200, blank=True)
     family_words = models.CharField(max_length=200, blank=True)
     wary_of = models.JSONField(default=list)

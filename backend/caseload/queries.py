@@ -12,6 +12,7 @@ from clinic.kept import MadeFrom
 from clinic.models import Member
 from clinic.permissions import require
 from clinic.queries import fellow
+from core.skills import Said, read_said
 
 
 def children(member: Member) -> QuerySet[Child]:
@@ -90,6 +91,12 @@ CHILD_ROWS = MadeFrom(
 def as_stored(child: Child) -> Child:
     """The same child, read anew with its clinic and its estimates. Whoever has one was let in to it before."""
     return Child.objects.select_related("clinic").prefetch_related("estimates").get(pk=child.pk)
+
+
+def said(member: Member, words: str) -> tuple[Said, ...]:
+    """What is read in the words of a referral or a family."""
+    require(member, "child.edit")
+    return read_said(words)
 
 
 def homes(member: Member) -> QuerySet[Home]:

@@ -24,6 +24,7 @@ from core.child import (
     Supervision,
 )
 from core.materials import Texture
+from core.skills import SaidKind
 
 
 class Profile(Schema):
@@ -41,6 +42,8 @@ class Profile(Schema):
     refuses: list[Texture] = []
     likes: list[str] = []
     wanted: list[str] = []
+    behind: list[str] = []
+    told: dict[str, int] = {}
     reason: str = Field("", max_length=200)
     family_words: str = Field("", max_length=200)
     wary_of: list[str] = []
@@ -61,6 +64,25 @@ class Profile(Schema):
     referral: str = Field("", max_length=500)
     consent_on: date | None = None
     consent_words: str = Field("", max_length=300)
+
+
+class SaidIn(Schema):
+    """What a referral or a family says, in their words."""
+
+    words: str = Field(max_length=1000)
+
+
+class SaidOut(Schema):
+    """What was read in a clause: a wish, a strand that is behind, or a rung that others say is done; name: the task,
+    the strand, or what is done at the rung, and then strand_name; words: the clause.
+    """
+
+    kind: SaidKind
+    id: str
+    name: str
+    strand_name: str
+    words: str
+    rung: int | None
 
 
 class StrandOut(Schema):

@@ -225,6 +225,8 @@ def _facts(child: Child) -> list[tuple[str, str]]:
         ("Food as a material", "yes" if child.food_as_material else "no"),
         ("Likes", _listed(child.likes)),
         ("Wants", _listed([find_task(t).name for t in child.wanted])),
+        ("Said to be hard", _listed([STRANDS[s].name for s in child.behind])),
+        ("Said to be done", _listed([STRANDS[s].rung(rung).words for s, rung in child.told.items()])),
         ("Seating", child.seating or "not noted"),
         ("Attention", f"{child.attention_minutes} min"),
         ("Seen every", f"{child.every_days} days"),

@@ -143,6 +143,34 @@ class ChildTest(TestCase):
         self.assertEqual((strand["mean"], strand["seen_rung"]), (7, 7))
         self.assertTrue(EstimatePoint.objects.filter(child=self.child, strand="cutting", mean=7).exists())
 
+    def test_the_words_of_a_referral_are_read_and_nothing_is_kept(self) -> None:
+        status, said = self.api("post", "/children/said", {"words": "Can't do buttons; snips already."})
+        self.assertEqual(status, 200)
+        self.assertEqual(
+            [(s["kind"], s["id"], s["rung"]) for s in said], [("wish", "buttons", None), ("told", "cutting", 3)]
+        )
+        self.assertEqual(said[1]["strand_name"], "Cutting")
+        self.assertEqual(self.api("post", "/children/said", {"words": "x" * 1001})[0], 422)
+        helper = Api(make_member("assistant", self.lead.clinic))
+        self.assertEqual(helper("post", "/children/said", {"words": "buttons"})[0], 403)
+
+    def test_what_is_wished_or_named_later_is_guessed_from_where_nothing_was_seen(self) -> None:
+        def means() -> dict[str, float]:
+            return dict(self.child.estimates.values_list("strand", "mean"))
+
+        self.api("post", f"/children/{self.child.pk}/rungs", {"strand": "pinch", "rung": 2})
+        before = means()
+        status, _ = self.put(wanted=["laces"], behind=["tool_grasp", "pinch"], told={"cutting": 3})
+        self.assertEqual(status, 200)
+        after = means()
+        self.assertLess(after["laces"], before["laces"])
+        self.assertLess(after["tool_grasp"], before["tool_grasp"])
+        self.assertEqual((after["pinch"], after["cutting"]), (before["pinch"], 3))
+        for bad in ({"told": {"cutting": 40}}, {"told": {"none": 1}}, {"behind": ["none"]}):
+            self.child.refresh_from_db()
+            status, problem = self.put(**bad)
+            self.assertEqual((status, problem["fields"][0]["field"]), (422, next(iter(bad))))
+
     def test_a_rung_or_strand_that_does_not_exist_is_refused(self) -> None:
         for body, phrase in (
             ({"strand": "cutting", "rung": 40}, "has rungs 1 to 13"),

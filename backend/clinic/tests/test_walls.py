@@ -93,6 +93,7 @@ class WallTest(TestCase):
     BODIES: dict[str, dict[str, object]] = {
         "put /people/{member_id}": {"role": "lead", "active": True, "version": 1},
         "put /children/{child_id}": {**profile(), "version": 1},
+        "post /children/said": {"words": "can't tie laces"},
         "put /homes/{home_id}": {"name": "x", "version": 1},
         "put /children/{child_id}/places": {"home_id": 1, "also_at": [], "version": 1},
         "put /children/{child_id}/therapist": {"therapist_id": None, "version": 1},

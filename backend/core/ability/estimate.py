@@ -32,6 +32,7 @@ LOG_ODDS_PER_RUNG = log(4)  # logit(0.8) - logit(0.5): what one rung is, by defi
 AT_RUNG = log(4)  # logit(0.8): the chance on work at the child's own rung
 
 AGE_GUESS_SD = 1.5  # rungs, project definition
+TOLD_SD = 1.0  # rungs: others say it is done, with whatever help they give; project definition
 SEEN_SD = 0.6  # rungs: the therapist chose the rung from what was seen; project definition
 STRENGTH_GUESS_SD = 1.6  # rungs: strength differs widely at one age; project definition
 PINCH_SHARE = 0.4  # of a whole hand's usual force that thumb and finger give; from memory
@@ -163,7 +164,8 @@ def gap_at(chance: float, slips: bool = True) -> float:
 
 
 def start(child: Child, strand: str, seen_rung: int | None = None, on: date | None = None) -> Estimate:
-    """Return the first guess, in rungs: from the rung the therapist saw, else from age, wide.
+    """Return the first guess, in rungs: from the rung the therapist saw, less surely from the one that others say is
+    done, else from age and referral, wide.
 
     on -- the day of the child's age; where it is given, the estimate grows with the child while there are no sessions
     Raises ValueError for a rung the ladder does not have.
@@ -175,6 +177,9 @@ def start(child: Child, strand: str, seen_rung: int | None = None, on: date | No
 def _first_guess(child: Child, ladder: Strand, seen_rung: int | None) -> tuple[float, float]:
     if seen_rung is not None:
         return float(ladder.rung(seen_rung).number), SEEN_SD
+    told = dict(child.told).get(ladder.id)
+    if told is not None:
+        return float(ladder.rung(told).number), TOLD_SD
     lag, spread = referred(child, ladder.id)
     mean, sd = _usual_at(replace(child, age_months=child.age_months - lag), ladder)
     return min(mean, never_assumed(child, ladder.id)), hypot(sd, spread)

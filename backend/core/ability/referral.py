@@ -19,13 +19,13 @@ MOST_LAG = 0.35  # of the age
 
 def referred(child: Child, strand: str) -> tuple[float, float]:
     """Return how many months behind its age a child is expected to be in a strand, and how many rungs wider the guess
-    is; nothing where nothing was asked for.
+    is; nothing where nothing was asked for and nothing named.
     """
-    if not child.wanted:
+    if not child.wanted and not child.behind:
         return 0.0, 0.0
     wanted = [find_task(t) for t in child.wanted]
     lag, spread = OTHER_LAG, 0.0
-    if any(t.strand == strand for t in wanted):
+    if strand in child.behind or any(t.strand == strand for t in wanted):
         lag, spread = max(NAMED_LAG, NAMED_SHARE * child.age_months), REFERRED_SPREAD
     elif any(strand in t.demands for t in wanted):
         lag, spread = max(NEEDED_LAG, NEEDED_SHARE * child.age_months), REFERRED_SPREAD

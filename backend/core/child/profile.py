@@ -78,6 +78,8 @@ class Child:
                        in the room
     overlays        -- what is learned on the side: ids of OVERLAYS
     cutting_rung    -- the rung of cutting that is sure by now, None where nobody has seen it
+    behind          -- strands a referral or the family names as hard
+    told            -- rungs of strands that others say the child does, by strand
     favourites      -- lines of the activities the child loves
     own_cues        -- what this family says in place of the spoken cue, by line of the activity
     learned         -- what the clinic's own children taught of the library
@@ -109,6 +111,8 @@ class Child:
     food_as_material: bool = True
     overrides: frozenset[str] = frozenset()
     overrides_in_room: frozenset[str] = frozenset()
+    behind: frozenset[str] = frozenset()
+    told: tuple[tuple[str, int], ...] = ()
     favourites: frozenset[str] = frozenset()
     own_cues: tuple[tuple[str, str], ...] = ()
     learned: Learned = AS_SHIPPED

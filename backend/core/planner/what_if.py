@@ -1,6 +1,6 @@
 """What bringing one activity into a plan would cost."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from core.library import find_activity
 from core.planner.candidates import Candidate, all_candidates
@@ -31,6 +31,9 @@ def bring_in(request: SessionRequest, activity_id: str) -> BroughtIn:
     """
     activity = find_activity(activity_id)
     candidates = all_candidates(request)
+    if not any(c.activity.id == activity_id for c in candidates):  # nothing for a wish, maybe: asked for all the same
+        rest = frozenset(request.activities) - {activity_id}
+        candidates += all_candidates(replace(request, excluded=request.excluded | rest))
     if not any(c.activity.id == activity_id for c in candidates):
         lack = next((o for o in left_out(request, frozenset()) if o.activity_id == activity_id), None)
         words = lack.reason if lack else "It plays no part in a session of this format."

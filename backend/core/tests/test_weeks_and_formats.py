@@ -336,6 +336,10 @@ class FormatPromisesTest(TestCase):
             words = " ".join(plan.notes)
             for target in set(request.targets) - worked:
                 name = TARGETS[target].name.lower()
-                self.assertRegex(words, f"No work on {name}|No room for work on {name}", (format_id, seed))
+                self.assertRegex(
+                    words,
+                    f"No work on {name}|No room for work on {name}|Nothing here is left for work on {name}",
+                    (format_id, seed),
+                )
                 if f"No work on {name}" in words:
                     self.assertNotIn(target, {STRANDS[c.strand].target for c in all_candidates(request) if c.on_target})

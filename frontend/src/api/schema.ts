@@ -412,6 +412,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/children/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Words
+         * @description What a referral or a family says of a child, as wishes, ladders that are behind and rungs that are done: a
+         *     proposal, of which nothing is kept.
+         */
+        post: operations["caseload_api_read_words"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/children/{child_id}": {
         parameters: {
             query?: never;
@@ -3175,6 +3196,18 @@ export interface components {
              */
             wanted: string[];
             /**
+             * Behind
+             * @default []
+             */
+            behind: string[];
+            /**
+             * Told
+             * @default {}
+             */
+            told: {
+                [key: string]: number;
+            };
+            /**
              * Reason
              * @default
              */
@@ -3463,6 +3496,18 @@ export interface components {
              */
             wanted: string[];
             /**
+             * Behind
+             * @default []
+             */
+            behind: string[];
+            /**
+             * Told
+             * @default {}
+             */
+            told: {
+                [key: string]: number;
+            };
+            /**
              * Reason
              * @default
              */
@@ -3600,6 +3645,36 @@ export interface components {
             who: string;
         };
         /**
+         * SaidOut
+         * @description What was read in a clause: a wish, a strand that is behind, or a rung that others say is done; name: the task,
+         *     the strand, or what is done at the rung, and then strand_name; words: the clause.
+         */
+        SaidOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "wish" | "behind" | "told";
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Strand Name */
+            strand_name: string;
+            /** Words */
+            words: string;
+            /** Rung */
+            rung: number | null;
+        };
+        /**
+         * SaidIn
+         * @description What a referral or a family says, in their words.
+         */
+        SaidIn: {
+            /** Words */
+            words: string;
+        };
+        /**
          * ProfileEdit
          * @description A changed profile, and the version it was changed from.
          */
@@ -3664,6 +3739,18 @@ export interface components {
              * @default []
              */
             wanted: string[];
+            /**
+             * Behind
+             * @default []
+             */
+            behind: string[];
+            /**
+             * Told
+             * @default {}
+             */
+            told: {
+                [key: string]: number;
+            };
             /**
              * Reason
              * @default
@@ -8865,6 +8952,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChildOut"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            401: components["responses"]["Refused"];
+            403: components["responses"]["Refused"];
+            404: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            413: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
+        };
+    };
+    caseload_api_read_words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaidIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidOut"][];
                 };
             };
             400: components["responses"]["Refused"];

@@ -3,7 +3,9 @@ import type { Schemas } from '@/api/client'
 /** Whether things go to the mouth; empty until it is answered: an answer about safety is never filled in ahead. */
 export type MouthingAnswer = Schemas['NewChild']['mouthing'] | ''
 
-export type NewChild = Required<Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'wanted'>> & {
+export type NewChild = Required<
+  Pick<Schemas['NewChild'], 'first_name' | 'birth_date' | 'hand' | 'wanted' | 'behind' | 'told' | 'referral'>
+> & {
   mouthing: MouthingAnswer
   home_id: number
   place: Required<Schemas['NewHome']>
@@ -29,6 +31,9 @@ export function emptyChild(): NewChild {
     hand: 'not_settled',
     mouthing: '',
     wanted: [],
+    behind: [],
+    told: {},
+    referral: '',
     home_id: NEW_PLACE,
     place: emptyPlace('home'),
     request: crypto.randomUUID(),

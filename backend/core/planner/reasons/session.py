@@ -14,6 +14,7 @@ from core.planner.request import SessionPlan, SessionRequest
 from core.planner.solver import QUALITY, STEP, Option, TaskLimit
 from core.skills import STRANDS, TARGETS
 
+ROOM_MINUTES = 8  # minutes left over from which it is not the room that lacks; project definition
 TIDY_TOGETHER = "Tidy up together: everything back in its box, the child carries."
 
 
@@ -60,9 +61,15 @@ def _notes(chosen: Chosen, row: Sequence[Option[Candidate]], request: SessionReq
         yield TIDY_TOGETHER
     if request.format.ending:
         yield request.format.ending
+    spare = request.minutes - sum(o.time for o in row) / STEP
     for limit in chosen.given_up:
         if not isinstance(limit, TaskLimit):  # said of the wish already
-            yield f"No room for {given_up_words(limit)} in {request.minutes} minutes."
+            words = given_up_words(limit)
+            yield (
+                f"Nothing here is left for {words}."
+                if spare >= ROOM_MINUTES
+                else f"No room for {words} in {request.minutes} minutes."
+            )
 
 
 def _beaten(c: Candidate, pool: Sequence[Candidate], chosen: frozenset[str]) -> str:

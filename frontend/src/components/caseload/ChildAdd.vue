@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, unwrap, type Schemas } from '@/api/client'
 import PlainButton from '@/components/shared/PlainButton.vue'
+import SaidWords from '@/components/caseload/SaidWords.vue'
 import HandFields from '@/components/caseload/HandFields.vue'
 import DayField from '@/components/shared/DayField.vue'
 import PlaceFields from '@/components/shared/PlaceFields.vue'
@@ -15,8 +16,8 @@ import { useMe } from '@/composables/useMe'
 import { useOpenHomes } from '@/composables/usePlaces'
 import { emptyChild, isoToday, NEW_PLACE } from '@/logic/newChild'
 
-/** A new child in six fields: name, born, hand, mouthing, what the family wants, where. All else is asked later. What is
- * typed stays until it is kept: over a lost connection, a reload, a closed drawer.
+/** A new child in seven fields: name, born, hand, mouthing, why it comes, what the family wants, where. All else is
+ * asked later. What is typed stays until it is kept: over a lost connection, a reload, a closed drawer.
  */
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
@@ -24,6 +25,7 @@ const queries = useQueryClient()
 const places = useOpenHomes()
 const { data: me } = useMe()
 const draft = useSessionStorage(`new-child of ${me.value?.username}`, emptyChild()) // never the next one's to see
+draft.value = { ...emptyChild(), ...draft.value } // one begun before the form had all its fields
 const { busy, at, apart, doing } = useDoing()
 const atPlace = (field: string): string => at(field) || at(`place.${field}`)
 const usualName = computed(() => (draft.value.first_name.trim() ? `${draft.value.first_name.trim()}’s home` : ''))
@@ -56,6 +58,15 @@ async function save(): Promise<void> {
         </el-form-item>
       </div>
       <HandFields v-model="draft" :at="at" />
+      <el-form-item label="Why the child comes, in the referral’s or the family’s words" :error="at('referral')"
+        ><el-input
+          v-model="draft.referral"
+          type="textarea"
+          :rows="2"
+          maxlength="500"
+          placeholder="“Can’t do buttons yet; holds the pencil in a fist; snips but can’t follow a line”"
+      /></el-form-item>
+      <SaidWords v-model="draft" :text="draft.referral" />
       <el-form-item label="What the family wants" :error="at('wanted')"
         ><TaskPicker v-model="draft.wanted"
       /></el-form-item>

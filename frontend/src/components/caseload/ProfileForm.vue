@@ -2,6 +2,7 @@
 import { computed, reactive, ref } from 'vue'
 import { api, Refused, unwrap, type Schemas } from '@/api/client'
 import PlainButton from '@/components/shared/PlainButton.vue'
+import SaidWords from '@/components/caseload/SaidWords.vue'
 import HandFields from '@/components/caseload/HandFields.vue'
 import DayField from '@/components/shared/DayField.vue'
 import TaskPicker from '@/components/shared/TaskPicker.vue'
@@ -22,6 +23,11 @@ const words = useWords()
 const changed = useChildChanged()
 const form = reactive<Schemas['ProfileEdit']>({ ...child, force_limit_newton: child.force_limit_newton ?? null })
 const wanted = computed({ get: () => form.wanted, set: (now) => (form.wanted = now) })
+const said = computed({
+  get: () => ({ wanted: form.wanted ?? [], behind: form.behind ?? [], told: form.told ?? {} }),
+  set: (now) => Object.assign(form, now),
+})
+const saidWords = computed(() => [form.reason, form.family_words, form.referral].filter(Boolean).join('. '))
 const consentOn = computed({ get: () => form.consent_on ?? '', set: (now) => (form.consent_on = now || null) })
 const refused = ref<Refused | null>(null)
 const other = ref<Error | null>(null)
@@ -74,12 +80,13 @@ function say(value: unknown): string {
       <el-form-item label="What the family wants, in their words"
         ><el-input v-model="form.family_words" maxlength="200"
       /></el-form-item>
-      <el-form-item label="Daily tasks wanted" :error="at('wanted')">
-        <TaskPicker v-model="wanted" />
-      </el-form-item>
       <el-form-item label="Referral: from whom, why, what is known" :error="at('referral')"
         ><el-input v-model="form.referral" type="textarea" :rows="2" maxlength="500"
       /></el-form-item>
+      <SaidWords v-model="said" :text="saidWords" />
+      <el-form-item label="Daily tasks wanted" :error="at('wanted')">
+        <TaskPicker v-model="wanted" />
+      </el-form-item>
       <div class="pair">
         <el-form-item label="Consent given on" :error="at('consent_on')"
           ><DayField v-model="consentOn" label="Consent given on" :latest="isoToday(new Date())"
