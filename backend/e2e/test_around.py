@@ -145,6 +145,26 @@ class AroundTest(BrowserTest):
         page.keyboard.press("n")
         self.assertEqual(page.get_by_label("First name").input_value(), "Nell?", "what was typed outlives a reload")
 
+    def test_a_referral_s_words_are_ticked_and_one_is_taken_back_with_one_tap(self) -> None:
+        page = self.page
+        self.sign_in()
+        page.get_by_role("button", name="Add a child").click()
+        page.get_by_label("First name").fill("Nell")
+        page.get_by_role("textbox", name="Born").fill("2022-01-15")
+        page.get_by_text("Never", exact=True).click()
+        page.get_by_label(re.compile("^Why the child comes")).fill("Can't do buttons yet; snips, weak hands.")
+        wish = page.get_by_role("button", name=re.compile("Wish: Do own buttons"))
+        expect(wish).to_have_attribute("aria-pressed", "true")
+        weak = page.get_by_role("button", name=re.compile("Starts behind: Power grip"))
+        expect(weak).to_have_attribute("aria-pressed", "true")
+        self.check_axe("referral")
+        weak.click()
+        expect(weak).to_have_attribute("aria-pressed", "false")
+        page.get_by_role("button", name="Add", exact=True).click()
+        self.eventually(lambda: Child.objects.filter(first_name="Nell").exists(), "the child")
+        child = Child.objects.get(first_name="Nell")
+        self.assertEqual((child.wanted, child.behind, child.told), (["buttons"], [], {"cutting": 3}))
+
     def test_an_assistant_runs_what_a_therapist_planned_with_the_steps_in_view(self) -> None:
         page = self.page
         make_member("assistant", self.lead.clinic, "ilja")

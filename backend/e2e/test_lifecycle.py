@@ -29,13 +29,13 @@ ADD_CLINIC = (
 SEALED = {"POLLICOR_BACKUP_PASSPHRASE": "a passphrase of several words"}
 
 
-@tag("slow")
 def listens(port: int) -> bool:
     """Whether a server has come up there: it listens once the application is loaded."""
     with socket.socket() as probe:
         return probe.connect_ex(("127.0.0.1", port)) == 0
 
 
+@tag("slow")
 class LifecycleTest(TestCase):
     def setUp(self) -> None:
         self.folders: list[str] = []

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { isTicked, type Said, ticked, words } from './said'
+import { isTicked, keptOnly, type Said, ticked, words } from './said'
 
 const NOTHING = { wanted: ['zip'], behind: [], told: {} }
 const said = (more: Partial<Said>): Said => ({
@@ -26,6 +26,23 @@ describe('what was said of a child', () => {
     expect(now.told).toEqual({ cutting: 3 })
     expect(isTicked({ ...told, rung: 5 }, now)).toBe(false)
     expect(ticked(told, now, false).told).toEqual({})
+  })
+
+  it('still shows what is kept where the words are gone', () => {
+    const strands = [
+      {
+        id: 'cutting',
+        target: 'scissors',
+        name: 'Cutting',
+        plain: '',
+        icf: [],
+        rungs: [{ number: 3, words: 'snips', age_months: 30 }],
+      },
+    ]
+    const now = { wanted: [], behind: ['cutting'], told: { cutting: 3 } }
+    expect(keptOnly(now, [], strands).map(words)).toEqual(['Starts behind: Cutting', 'Cutting, done: snips'])
+    const read = [said({ kind: 'behind', id: 'cutting', name: 'Cutting' })]
+    expect(keptOnly(now, read, strands).map((s) => s.kind)).toEqual(['told'])
   })
 
   it('says what each comes to', () => {

@@ -20,6 +20,20 @@ export function ticked<T extends Ticked>(said: Said, now: T, on: boolean): T {
   return { ...now, told: on && said.rung !== null ? { ...others, [said.id]: said.rung } : others }
 }
 
+/** What stands in a profile of what was once said, and is not in the words any more. */
+export function keptOnly(now: Ticked, read: Said[], strands: Schemas['StrandWords'][]): Said[] {
+  const inWords = new Set(read.map(keyOf))
+  const of = (id: string): Schemas['StrandWords'] | undefined => strands.find((s) => s.id === id)
+  const one = (kind: Said['kind'], id: string, name: string, rung: number | null): Said => {
+    return { kind, id, name, strand_name: of(id)?.name ?? id, words: '', rung }
+  }
+  const behind = now.behind.map((id) => one('behind', id, of(id)?.name ?? id, null))
+  const told = Object.entries(now.told).map(([id, rung]) => {
+    return one('told', id, of(id)?.rungs.find((r) => r.number === rung)?.words ?? `rung ${rung}`, rung)
+  })
+  return [...behind, ...told].filter((s) => !inWords.has(keyOf(s)))
+}
+
 /** What it comes to, in words. */
 export function words(said: Said): string {
   if (said.kind === 'wish') return `Wish: ${said.name}`

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, unwrap } from '@/api/client'
-import { isTicked, keyOf, type Said, ticked, type Ticked, words } from '@/logic/said'
+import { useWords } from '@/composables/useWords'
+import { isTicked, keptOnly, keyOf, type Said, ticked, type Ticked, words } from '@/logic/said'
 
 /** What the referral's words say, as ticks in the profile: what is newly read is ticked, one tap takes it back. */
 const { text } = defineProps<{ text: string }>()
 const form = defineModel<Ticked>({ required: true })
 const read = ref<Said[]>([])
+const vocabulary = useWords()
+const shown = computed(() => [...read.value, ...keptOnly(form.value, read.value, vocabulary.value?.strands ?? [])])
 const known = new Set<string>()
 let opened = Boolean(text.trim()) // words kept before: what they say was ticked then, or not
 
@@ -17,10 +20,9 @@ async function reading(): Promise<void> {
     ? await unwrap(api.POST('/api/children/said', { body: { words: asked } })).catch(() => null)
     : []
   if (!said || asked !== text) return // a proposal only: the words themselves are kept in any case
-  for (const one of said) {
-    if (!known.has(keyOf(one)) && !opened) form.value = ticked(one, form.value, true)
-    known.add(keyOf(one))
-  }
+  const news = said.filter((one) => !known.has(keyOf(one)))
+  for (const one of news) known.add(keyOf(one))
+  if (news.length && !opened) form.value = news.reduce((now, one) => ticked(one, now, true), form.value)
   opened = false
   read.value = said
 }
@@ -29,10 +31,10 @@ watchDebounced(() => text, reading, { debounce: 400, immediate: true })
 </script>
 
 <template>
-  <div v-if="read.length" class="said" role="group" aria-label="Read in these words">
-    <p class="small soft">Read in these words; tap what is wrong:</p>
+  <div v-if="shown.length" class="said" role="group" aria-label="Read in these words">
+    <p class="small soft">Read in these words, and ticked. Tap what is wrong:</p>
     <button
-      v-for="one in read"
+      v-for="one in shown"
       :key="keyOf(one)"
       type="button"
       class="tick"
@@ -40,7 +42,7 @@ watchDebounced(() => text, reading, { debounce: 400, immediate: true })
       @click="form = ticked(one, form, !isTicked(one, form))"
     >
       <span aria-hidden="true">{{ isTicked(one, form) ? '✓' : '+' }}</span> {{ words(one) }}
-      <span class="small soft clause">“{{ one.words }}”</span>
+      <span v-if="one.words" class="small soft clause">“{{ one.words }}”</span>
     </button>
   </div>
 </template>
