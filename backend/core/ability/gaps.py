@@ -93,14 +93,15 @@ def suggested_aims(
     begun  -- the targets of the last session: what has begun goes on
     worked -- whether there is work for what a task asks of a strand: only that is suggested
     First what the tasks lack, most first; then what was begun; then those tasks themselves that lack nothing, or
-    nothing but their own ladder.
+    nothing but their own ladder: what each needs first before what it needs besides.
     """
     aims = [a for task in wanted for a in task_aims(task, estimates, worked)]
     lacking = sorted((a for a in aims if a[1] > WORTH_NAMING), key=lambda a: -a[1])
     rest = [a for a in aims if a[1] <= WORTH_NAMING]
     short = {a.task for a, _ in lacking if not _is_own(a)}
+    firsts = {a.task: a for a, _ in reversed(rest)}
     ordered = [a for a, _ in lacking] + [Aim(t, "Worked on last time.") for t in begun]
-    ordered += [a for a, _ in rest if a.task not in short]
+    ordered += sorted((a for a, _ in rest if a.task not in short), key=lambda a: a != firsts.get(a.task))
     first: dict[str, Aim] = {}
     for aim in ordered:
         first.setdefault(aim.target, aim)

@@ -8,7 +8,6 @@ from core.library import ACTIVITIES, has_work_for
 from core.offers import stock_of
 from core.planner import SessionPlan, SessionRequest, plan_session
 from core.planner.candidates import all_candidates
-from core.planner.reasons.blocks import ON_THE_FEET
 from core.skills import STRANDS, WANTED_TASKS, WantedTask
 from testing.core_builders import everything, made_up_request, request_for
 from testing.tags import slow
@@ -34,7 +33,7 @@ class PurposeTest(TestCase):
             plan = session(Child(months, hand="right", wanted=wanted, attention_minutes=25))
             for block in (b for b in plan.blocks if b.part in ("main", "stretch")):
                 self.assertTrue(block.serves, (wanted, block.name))
-                self.assertIn(block.task or ON_THE_FEET, (*wanted, block.serves))
+                self.assertIn(block.task, (*wanted, ""))
 
     @slow
     def test_where_a_wish_can_not_be_practised_what_comes_nearest_is(self) -> None:

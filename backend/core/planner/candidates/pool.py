@@ -10,14 +10,15 @@ from core.library import find_activity, has_work_for, practises
 from core.offers import Offer, checked_variant
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import Graded, graded, one
-from core.planner.candidates.suitability import DOABLE, REAL, aims, comes_nearest, parts_of
+from core.planner.candidates.suitability import DOABLE, REAL, aims, comes_nearest, is_short, on_own_ladder, parts_of
 from core.planner.candidates.turns import doable_wishes
 from core.planner.candidates.weighed import USUALLY, Weighed
 from core.planner.request import PlannedBlock, Reason, Refusal, SessionRequest
 from core.skills import STRANDS, TARGETS, find_task
 
 ENOUGH_OF_USE = 3  # activities for wishes from which main work is nothing else; project definition
-NEAR = 0.85  # of the chance of its likeliest grade, at which a wanted task that comes off seldom is there still
+WITH_A_PENCIL = frozenset({"writing", "endurance"})  # ladders of daily life that many other skills are worked on by
+NEAR = 0.95  # of the chance of its likeliest grade, at which a wanted task that comes off seldom is there still
 
 
 def candidate(offer: Offer, part: Part, request: SessionRequest) -> Candidate | None:
@@ -47,9 +48,10 @@ def candidate_of(planned: PlannedBlock, request: SessionRequest) -> Candidate | 
     return replace(result, part=planned.part)
 
 
-def all_candidates(request: SessionRequest) -> list[Candidate]:
+def all_candidates(request: SessionRequest, together: bool = False) -> list[Candidate]:
     """Every candidate worth a look: what is far from its band is left out wherever its part has something nearer.
 
+    together -- for children at one table, who come for different things: then not everything is for a wish
     The daily part is for the wanted tasks themselves, wherever this home offers one of them; the tidy part is made
     of what is out by then, elsewhere.
     """
@@ -58,7 +60,8 @@ def all_candidates(request: SessionRequest) -> list[Candidate]:
     if main and not any(True for c in main for _ in c.options()):  # all of it over at once: other work rather than none
         every += _in_parts(replace(request, targets=tuple(TARGETS)), {"main"})
     every = _the_wanted_task(_ready_bodies(every, request), request)
-    every = _of_use(_nearest(every, request), request)
+    every = _nearest(every, request)
+    every = every if together else _of_use(every, request)
     return _at_the_taught_step(every, request)
 
 
@@ -125,24 +128,48 @@ def _nearest(every: list[Candidate], request: SessionRequest) -> list[Candidate]
 
 def _of_use(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
     """Main work is for a wanted task wherever several activities are that were not done last time: then there is none
-    that helps no wish on the same target, nor on a target where only things that are not here would help; beside what
-    somebody does on the feet who needs to move.
+    that helps no wish on the same target, nor another task of everyday life; where nothing is short on a target, what
+    a wish needs of it all the same; beside what somebody does on the feet who needs to move.
     """
     if request.format.any_strand or not request.tasks:
         return every
     parts = {*request.format.target_parts, "stretch"}
+    asked = [c for c in every if c.part not in parts or not _nobody_asked(c, request)]
+    if len({c.activity.id for c in asked if c.part in parts}) >= ENOUGH_OF_USE:
+        every = asked
     helping = [c for c in every if c.part in parts and c.helps]
     new = [c for c in helping if request.recent.get(c.activity.line) != 0]
     enough = {_target_of(c) for c in new if len({c.activity.id for c in new}) >= ENOUGH_OF_USE}
     moving = request.child.needs_to_move
     if not enough:
         return every
-    little = {t for t in {*map(_target_of, every)} - {*map(_target_of, helping)} if _is_asked_for(t, request)}
+    helped = {*map(_target_of, helping)}
     return [
         c
         for c in every
-        if c.part not in parts or _target_of(c) not in enough | little or c.helps or (moving and c.activity.moves)
+        if c.part not in parts
+        or c.helps
+        or (moving and c.activity.moves)
+        or (_target_of(c) not in helped and _is_needed(c, request))
+        or not (_target_of(c) in enough or _is_asked_for(_target_of(c), request))
     ]
+
+
+def _is_needed(c: Candidate, request: SessionRequest) -> bool:
+    """Whether the hands do what a wanted task asks, short or not."""
+    job = c.activity.jobs.get(c.strand, "")
+    return any(find_task(t).helped_by(c.strand, job) for t in request.tasks)
+
+
+def _nobody_asked(c: Candidate, request: SessionRequest) -> bool:
+    """Whether a candidate is a task of everyday life that is no wish, and trains nothing a wish is short of: a zip for
+    somebody who wants a T-shirt.
+    """
+    ladders = any(STRANDS[s].target == "daily" and s not in WITH_A_PENCIL for s in c.activity.trains)
+    own = c.task or c.nearest or on_own_ladder(c.activity, c.strand, request)
+    return (ladders or c.activity.kind == "clothes") and not (
+        own or is_short(c.strand, c.activity.jobs.get(c.strand, ""), request)
+    )
 
 
 def _is_asked_for(target: str, request: SessionRequest) -> bool:

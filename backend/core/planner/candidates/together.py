@@ -110,7 +110,7 @@ def shared_candidates(sessions: Sequence[SessionRequest]) -> list[Together]:
 def best_each(session: SessionRequest) -> dict[tuple[str, Part], Candidate]:
     """A child's best grade of each activity in each part, by (activity, part)."""
     best: dict[tuple[str, Part], Candidate] = {}
-    for c in [*all_candidates(session), *tidying(session)]:
+    for c in [*all_candidates(session, together=True), *tidying(session)]:
         key = (c.activity.id, c.part)
         if key not in best or (-c.quality, c.offer.variant.grade) < (-best[key].quality, best[key].offer.variant.grade):
             best[key] = c

@@ -89,6 +89,8 @@ def served(c: Candidate, request: SessionRequest) -> tuple[str, str]:
         return task.id, f"{STRANDS[c.strand].name}, towards “{task.name}”"
     helped = most_helped(c.strand, c.activity.jobs.get(c.strand, ""), request.tasks, request.estimates)
     if helped is None or helped.rungs <= WORTH_NAMING:
+        if helped is not None and c.part in request.format.target_parts:
+            return "", f"{STRANDS[c.strand].name}, which “{find_task(helped.task).name}” needs too"
         return "", ON_THE_FEET if c.activity.moves and c.part == "main" else ""
     because = f"because “{find_task(helped.task).name}” needs more of it to {helped.step}"
     return helped.task, f"{STRANDS[c.strand].name}, {because}"
