@@ -5,6 +5,7 @@ A case is a file: facts between two lines of dashes, then what a supervisor read
 
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
+from datetime import date
 from pathlib import Path
 from types import MappingProxyType
 from typing import Any
@@ -17,6 +18,7 @@ from core.offers import stock_of
 from core.planner import Block, SessionPlan, SessionRequest
 from core.skills import STRANDS
 
+SEEN_ON = date(2026, 1, 5)  # any day: what was seen is believed of the steps of a task too
 FOLDER = Path(__file__).resolve().parents[2] / "docs" / "cases"
 HOMES = Path(__file__).resolve().parents[1] / "demo" / "homes.yaml"
 
@@ -67,7 +69,8 @@ def estimates_of(child: Child, facts: Mapping[str, Any]) -> dict[str, ability.Es
         guess = ability.start(child, strand)
         behind = facts.get("behind", {}).get(ladder.target, facts.get("behind", {}).get("all", 0.0))
         rung = facts.get("seen", {}).get(strand, max(0.5, guess.mean - behind))
-        result[strand] = ability.Estimate(min(rung, ladder.top + 0.5), 0.6)
+        seen = SEEN_ON if strand in facts.get("seen", {}) else None
+        result[strand] = ability.Estimate(min(rung, ladder.top + 0.5), 0.6, as_of=seen)
     return result
 
 

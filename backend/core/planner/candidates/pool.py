@@ -6,7 +6,7 @@ from math import inf
 
 from core.ability import extra_steps, proven_steps
 from core.child import Part
-from core.library import find_activity, has_work_for, practises
+from core.library import find_activity, practises
 from core.offers import Offer, checked_variant
 from core.planner.candidates.candidate import Candidate
 from core.planner.candidates.graded import Graded, graded, one
@@ -91,13 +91,14 @@ def _in_parts(request: SessionRequest, parts: Collection[str]) -> list[Candidate
 
 def _the_wanted_task(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
     """Where the daily part has practice of a wanted task to offer, it offers nothing else; and of a task that comes off
-    itself often enough nothing that is not it. Of one that does not, main work on its ladder practises it too.
+    itself often enough nothing that is not it. Of one that does not, main work on its ladder practises it too. Where
+    none can be practised it is for what helps one, or for nothing.
     """
     least = max(REAL, request.format.unaided)
     real = {c.task for c in every if c.itself and c.expected >= least}
     every = [_practising(c, real, request) for c in every]
     if not any(c.part == "daily" and c.task for c in every):
-        return every
+        return [c for c in every if c.part != "daily" or not request.tasks or c.helps]
     return [c for c in every if c.part != "daily" or (c.task and (c.itself or c.task not in real))]
 
 
@@ -127,9 +128,8 @@ def _nearest(every: list[Candidate], request: SessionRequest) -> list[Candidate]
 
 
 def _of_use(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
-    """Main work is for a wanted task wherever several activities are that were not done last time: then there is none
-    that helps no wish on the same target, nor another task of everyday life; where nothing is short on a target, what
-    a wish needs of it all the same; beside what somebody does on the feet who needs to move.
+    """Main work is for a wanted task wherever several activities are that were not done last time: on each target only
+    what is most for one, and no other task of everyday life; beside what somebody does on the feet who needs to move.
     """
     if request.format.any_strand or not request.tasks:
         return every
@@ -137,22 +137,24 @@ def _of_use(every: list[Candidate], request: SessionRequest) -> list[Candidate]:
     asked = [c for c in every if c.part not in parts or not _nobody_asked(c, request)]
     if len({c.activity.id for c in asked if c.part in parts}) >= ENOUGH_OF_USE:
         every = asked
-    helping = [c for c in every if c.part in parts and c.helps]
-    new = [c for c in helping if request.recent.get(c.activity.line) != 0]
-    enough = {_target_of(c) for c in new if len({c.activity.id for c in new}) >= ENOUGH_OF_USE}
-    moving = request.child.needs_to_move
-    if not enough:
+    work = [c for c in every if c.part in parts]
+    new = {c.activity.id for c in work if c.helps and request.recent.get(c.activity.line) != 0}
+    if len(new) < ENOUGH_OF_USE:
         return every
-    helped = {*map(_target_of, helping)}
+    moving = request.child.needs_to_move
+    best = {_target_of(c): 0 for c in work}
+    for c in work:
+        best[_target_of(c)] = max(best[_target_of(c)], _use(c, request))
     return [
         c
         for c in every
-        if c.part not in parts
-        or c.helps
-        or (moving and c.activity.moves)
-        or (_target_of(c) not in helped and _is_needed(c, request))
-        or not (_target_of(c) in enough or _is_asked_for(_target_of(c), request))
+        if c.part not in parts or (moving and c.activity.moves) or _use(c, request) == best[_target_of(c)]
     ]
+
+
+def _use(c: Candidate, request: SessionRequest) -> int:
+    """What main work is for: 2 a wish, 1 what a wish needs though it is not short of it, 0 neither."""
+    return 2 if c.helps else 1 if _is_needed(c, request) else 0
 
 
 def _is_needed(c: Candidate, request: SessionRequest) -> bool:
@@ -170,12 +172,6 @@ def _nobody_asked(c: Candidate, request: SessionRequest) -> bool:
     return (ladders or c.activity.kind == "clothes") and not (
         own or is_short(c.strand, c.activity.jobs.get(c.strand, ""), request)
     )
-
-
-def _is_asked_for(target: str, request: SessionRequest) -> bool:
-    """Whether there could be work on a target for what a wanted task asks, in another home."""
-    asked = ((t, s) for t in map(find_task, request.tasks) for s in t.demands if STRANDS[s].target == target)
-    return any(has_work_for(t, s, request.activities.values()) for t, s in asked)
 
 
 def _target_of(c: Candidate) -> str:

@@ -160,7 +160,8 @@ class Rated:
         w = self.weighed
         of, chances = w.of[self.rows], w.chances[self.rows]
         tasks = [at for at in self.strands if self._is_task(at) or self._is_main_wish(at)]
-        least = w.request.format.unaided or (0.0 if self.part == "daily" else DOABLE)
+        asked = self.part == "daily" and w.request.task in w.request.tasks  # for this very wish: then with help
+        least = w.request.format.unaided or (0.0 if asked else DOABLE)
         own = np.isin(of, tasks) & (chances >= least)
         worth = (self.quality >= 1) & (self._near_enough(chances) | own)
         for at in tasks:
@@ -208,12 +209,12 @@ class Rated:
         return w.cupboard.filling(w.playing[w.of[row]].asks[w.within[row]]) is not None
 
     def _is_task(self, at: int) -> bool:
-        """Whether it is a wanted task itself in the daily part: practised however far from its band."""
+        """Whether it is a wanted task itself in the daily part: its nearest grade is there, however easy."""
         w = self.weighed
         return self.part == "daily" and any(own_task(w.playing[at].activity, s, w.request) for s in self.strands[at])
 
     def _is_main_wish(self, at: int) -> bool:
-        """Whether it is a wanted task itself as main work: its nearest grade is there, however far from its band."""
+        """Whether it is a wanted task itself as main work: its nearest grade is there, however easy."""
         w = self.weighed
         return self.part == "main" and w._is_wish(w.playing[at].activity)
 

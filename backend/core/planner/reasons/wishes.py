@@ -3,7 +3,7 @@
 from collections.abc import Iterator, Sequence
 
 from core.library import practises
-from core.planner.candidates import Candidate, doable_wishes
+from core.planner.candidates import DOABLE, Candidate, doable_wishes
 from core.planner.reasons.left_out import NEAREST_TO_MENDING, why_left_out
 from core.planner.request import SessionRequest
 from core.planner.solver import Option
@@ -20,6 +20,12 @@ def wish_notes(pool: Sequence[Candidate], row: Sequence[Option[Candidate]], requ
     later = ", ".join(f"“{find_task(t).name}”" for t in request.tasks if t in doable and t not in served)
     if later:
         yield f"Wishes today: {here or 'none'}; next session: {later}."
+    for o in row:
+        if o.of.task and o.of.expected < DOABLE:
+            yield (
+                f"“{find_task(o.of.task).name}”: about {10 * o.of.expected:.0f} of 10 tries come off without help. "
+                "Help from behind with your hands on the child's, and let go for the last part."
+            )
     for task in request.tasks:
         if task not in served and task not in doable:
             yield (
