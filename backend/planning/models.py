@@ -84,6 +84,7 @@ class HomeWeek(models.Model):
     school = models.ForeignKey(Home, models.PROTECT, null=True, related_name="+")
     school_minutes = models.JSONField(default=list)
     school_days = models.JSONField(default=list)
+    version = models.PositiveIntegerField(default=1)
 
     objects = ClinicManager("child__clinic")
 

@@ -6,7 +6,7 @@ from datetime import date
 
 from caseload.checks import FieldError
 from caseload.models import Child, Home
-from clinic.actions import Done, acting
+from clinic.actions import Done, StaleEdit, acting
 from clinic.models import Member
 from core.planner import Elsewhere, PlannedBlock, WeekRequest, done_elsewhere, plan_week, totals
 from planning.actions import Infeasible
@@ -63,19 +63,23 @@ def make_week(member: Member, child: Child, wish: WeekWish, on: date) -> Done[Ho
 def change_week(
     member: Member,
     week: HomeWeek,
+    version: int,
     kept: Sequence[tuple[int, PlannedBlock]],
     excluded: Sequence[str],
     minutes_by_day: Sequence[int] | None,
     on: date,
 ) -> Done[HomeWeek]:
-    """Plan a week again around what is kept, without what is left out. Raises Infeasible, with nothing changed, when
-    there is none.
+    """Plan a week again around what is kept, without what is left out. Raises StaleEdit when somebody else did so since
+    `version`; Infeasible, with nothing changed, when there is none.
     """
     now = HomeWeek.objects.select_for_update(of=("self",)).get(pk=week.pk)
+    if now.version != version:
+        raise StaleEdit({"version": now.version, "days": now.days}, {"version": version})
     before = {"days": now.days, "minutes": now.minutes_by_day}
     if minutes_by_day is not None:
         now.minutes_by_day = list(minutes_by_day)
     _planned(now, on, kept, excluded)
+    now.version += 1
     now.save()
     return Done(now, now, now.child_id, {"before": before, "excluded": list(excluded)})
 

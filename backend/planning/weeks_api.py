@@ -62,7 +62,7 @@ def change_home_week(request: HttpRequest, week_id: UUID, body: WeekEdit) -> Wee
     week = queries.week_for(who, week_id)
     kept = [(k.day, k.planned(who)) for k in body.kept]
     try:
-        change_week(who, week, kept, body.excluded, body.minutes_by_day, timezone.localdate())
+        change_week(who, week, body.version, kept, body.excluded, body.minutes_by_day, timezone.localdate())
     except Infeasible as error:
         raise _no_week(error) from error
     return week_out(queries.week_for(who, week_id))

@@ -30,8 +30,11 @@ class KeptIn(BlockIn):
 
 
 class WeekEdit(Schema):
-    """How a week is planned again: what stays, what is left out, and the family's minutes where they changed."""
+    """How a week is planned again: what stays, what is left out, and the family's minutes where they changed; and the
+    version that was looked at.
+    """
 
+    version: int
     kept: list[KeptIn] = []
     excluded: list[str] = []
     minutes_by_day: list[int] | None = None
@@ -80,6 +83,7 @@ class WeekOut(Schema):
     school_name: str = ""
     left_out: list[LeftOutOut]
     made_at: datetime
+    version: int
 
 
 class WeekLine(Schema):

@@ -56,6 +56,7 @@ def week_out(week: HomeWeek) -> WeekOut:
         school_name=week.school.name if week.school else "",
         left_out=[LeftOutOut.model_validate(item) for item in left_out(bench.request, chosen)],
         made_at=week.made_at,
+        version=week.version,
     )
 
 

@@ -111,7 +111,7 @@ class WallTest(TestCase):
             "minutes_by_day": [10] * 7,
             "targets": ["grasp"],
         },
-        "put /weeks/{week_id}": {"kept": [], "excluded": []},
+        "put /weeks/{week_id}": {"version": 1, "kept": [], "excluded": []},
         "post /children/{child_id}/goals": {"words": "x", "levels": list("abcde")},
         "post /homes/{home_id}/cupboard": {"thing_id": "cork", "count": 1},
         "put /homes/{home_id}/counts": {"counts": {"cork": 1}},

@@ -47,7 +47,7 @@ class WeekTest(TestCase):
             for at, b in blocks
             if b["activity_id"] != gone
         ]
-        status, new = self.api("put", f"/weeks/{week['id']}", {"kept": kept, "excluded": [gone]})
+        status, new = self.api("put", f"/weeks/{week['id']}", {"version": 1, "kept": kept, "excluded": [gone]})
         self.assertEqual(status, 200, new)
         self.assertEqual(new["id"], week["id"])
         stands = {(at, b["activity_id"], b["locked"]) for at, d in enumerate(new["days"]) for b in d["blocks"]}
@@ -57,10 +57,12 @@ class WeekTest(TestCase):
         entry = AuditEntry.objects.filter(action="plan.make", subject=f"homeweek:{week['id']}").latest("pk")
         self.assertIn("before", entry.detail)
         on_no_day = [{**kept[0], "day": 1}]
-        status, problem = self.api("put", f"/weeks/{week['id']}", {"kept": on_no_day})
+        status, problem = self.api("put", f"/weeks/{week['id']}", {"version": 2, "kept": on_no_day})
         self.assertEqual((status, problem["fields"][0]["field"]), (422, "minutes_by_day"))
         self.assertEqual(self.api("get", f"/weeks/{week['id']}")[1]["days"], new["days"])
-        self.assertEqual(Api(make_member())("put", f"/weeks/{week['id']}", {"kept": []})[0], 404)
+        self.assertEqual(Api(make_member())("put", f"/weeks/{week['id']}", {"version": 2, "kept": []})[0], 404)
+        status, problem = self.api("put", f"/weeks/{week['id']}", {"version": 1, "kept": []})
+        self.assertEqual((status, problem["theirs"]["version"]), (409, 2))
 
     @slow
     def test_clinic_home_and_school_are_one_week(self) -> None:

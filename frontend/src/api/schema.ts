@@ -6123,6 +6123,8 @@ export interface components {
              * Format: date-time
              */
             made_at: string;
+            /** Version */
+            version: number;
         };
         /**
          * WeekIn
@@ -6206,9 +6208,12 @@ export interface components {
         };
         /**
          * WeekEdit
-         * @description How a week is planned again: what stays, what is left out, and the family's minutes where they changed.
+         * @description How a week is planned again: what stays, what is left out, and the family's minutes where they changed; and the
+         *     version that was looked at.
          */
         WeekEdit: {
+            /** Version */
+            version: number;
             /**
              * Kept
              * @default []

@@ -2,7 +2,7 @@ import type { Schemas } from '@/api/client'
 
 type Week = Pick<Schemas['WeekOut'], 'days'>
 type Block = Schemas['BlockOut']
-export type Edit = Schemas['WeekEdit']
+export type Edit = Omit<Schemas['WeekEdit'], 'version'>
 
 /** A block of a week in its place: the day, 0 for Monday, and which of that day's. */
 export interface Place {

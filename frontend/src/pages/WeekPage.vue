@@ -63,10 +63,11 @@ async function plan(): Promise<void> {
 /** The same week planned again around what stays. */
 async function change(edit: Edit): Promise<void> {
   const id = shownId.value
+  const version = week.value?.version ?? 0
   const made = await doing(() =>
-    unwrap(api.PUT('/api/weeks/{week_id}', { params: { path: { week_id: id } }, body: edit })),
+    unwrap(api.PUT('/api/weeks/{week_id}', { params: { path: { week_id: id } }, body: { ...edit, version } })),
   )
-  if (!made) return
+  if (!made) return void queries.invalidateQueries({ queryKey: ['week', id] }) // somebody else's, maybe
   queries.setQueryData(['week', id], made)
   void queries.invalidateQueries({ queryKey: ['weeks'] })
 }
