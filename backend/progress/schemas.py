@@ -118,7 +118,7 @@ class TogetherOut(Schema):
 
 
 class ResultsOut(Schema):
-    """What a run came to."""
+    """What a run came to. learned: steps of wanted tasks that count as done alone from now on, in words."""
 
     run_id: UUID
     plan_id: UUID
@@ -128,6 +128,7 @@ class ResultsOut(Schema):
     sets: list[SetOut]
     decisions: list[DecisionOut]
     skipped: list[str]
+    learned: list[str]
     together: list[TogetherOut]
 
 

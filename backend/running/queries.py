@@ -3,17 +3,18 @@
 from collections import defaultdict
 from collections.abc import Iterable
 from dataclasses import fields
+from datetime import date
 from typing import Any
 from uuid import UUID
 
 from django.http import Http404
 
-from caseload.facts import facts_of, learned_of
+from caseload.facts import facts_of, learned_of, standings
 from caseload.models import Child
 from clinic.actions import log
 from clinic.models import Member
 from clinic.permissions import require
-from core.ability import TaskSeen
+from core.ability import StepDay, TaskSeen, alone_with, is_learned
 from core.drawing import draw
 from core.recording import Learned
 from core.running import Event, EventError, SetResult, fold, read_event
@@ -111,7 +112,9 @@ def _read(run: Run, after_signing: bool) -> list[Event]:
 
 
 def tasks_seen(run: Run) -> list[TaskSeen]:
-    """The wanted tasks of a run whose steps alone were noted. One query."""
+    """The wanted tasks of a run whose steps alone were noted, or whose taught step is learned by its tries. A few
+    queries.
+    """
     noted = run.sets.filter(measures__has_key="steps_alone").values_list("block", "measures")
     best: dict[str, int] = {}
     tasks = {b["id"]: b["block"].get("task", "") for b in run.blocks if b["block"].get("chain")}
@@ -119,7 +122,44 @@ def tasks_seen(run: Run) -> list[TaskSeen]:
         task = tasks.get(block, "")
         if task in run.child.wanted:
             best[task] = max(best.get(task, 0), int(measures["steps_alone"]))
+    alone = {s.task: s.steps_alone or 0 for s in standings(run.child)}
+    for task, step in steps_learned(run).items():
+        now = alone_with(task, step, alone.get(task, 0), run.child.chaining_policy)
+        if now > max(alone.get(task, 0), best.get(task, -1)):
+            best[task] = now
     return [TaskSeen(task, run.on, steps, run.plan.place) for task, steps in best.items()]
+
+
+RUNS_BACK = 30  # runs in which the tries at a step are looked for
+
+
+def steps_learned(run: Run) -> dict[str, int]:
+    """The wanted tasks whose taught step is learned by the tries of this run and those before, each with the place of
+    that step. Two queries.
+    """
+    taught = {(t, step) for t, step in _taught(run).values() if t in run.child.wanted}
+    if not taught:
+        return {}
+    earlier = Run.objects.filter(child=run.child, on__lte=run.on).order_by("-on", "-started_at")
+    days: dict[tuple[str, int], dict[date, StepDay]] = {key: {} for key in taught}
+    for r in earlier.prefetch_related("sets")[:RUNS_BACK]:
+        of = _taught(r)
+        for s in r.sets.all():
+            key = of.get(s.block)
+            if key in days and s.support == "alone":
+                day = days[key].get(r.on, StepDay(r.on, 0, 0))
+                days[key][r.on] = StepDay(r.on, day.tries + s.tries, day.successes + s.successes)
+    return {task: step for (task, step), tried in days.items() if is_learned(tried.values())}
+
+
+def _taught(run: Run) -> dict[str, tuple[str, int]]:
+    """The blocks of a run in which one step of a wanted task was taught, each with the task and the step's place."""
+    result = {}
+    for b in run.blocks:
+        places = [at for at, step in enumerate(b["block"].get("chain") or ()) if step["who"] == "taught"]
+        if len(places) == 1:
+            result[b["id"]] = b["block"].get("task", ""), places[0]
+    return result
 
 
 SET_FIELDS = tuple(f.name for f in fields(SetResult))

@@ -17,6 +17,8 @@ from core.skills import find_task
 
 KEPT_DAYS = 14  # days after the first time alone at which it has to hold without teaching
 MANAGED_PLACES = 2
+LEARNED_DAYS, LEARNED_SHARE = 3, 0.8  # days a step has to come off, and of how many tries; common practice
+LEARNED_TRIES = 4  # tries alone from which a day says something of a step; project definition
 
 WithWhom = Literal["therapist", "family", "school", "other"]
 WITH_WHOM: dict[WithWhom, str] = {
@@ -132,6 +134,30 @@ def taught_steps(task: str, alone: int, chaining: Chaining, proven: Collection[i
     mastered = _mastered(task, alone, chaining, proven)
     still = [at for at in range(len(find_task(task).steps)) if at not in mastered]
     return frozenset(still if chaining == "whole" else still[-1:] if chaining == "backward" else still[:1])
+
+
+@dataclass(frozen=True)
+class StepDay:
+    """The tries alone at one step of a task on one day."""
+
+    on: date
+    tries: int
+    successes: int
+
+
+def is_learned(days: Iterable[StepDay]) -> bool:
+    """Whether a step came off 8 times in 10 on each of the last three days it was tried alone. Common practice."""
+    last = sorted((d for d in days if d.tries >= LEARNED_TRIES), key=lambda d: d.on)[-LEARNED_DAYS:]
+    return len(last) == LEARNED_DAYS and all(d.successes >= LEARNED_SHARE * d.tries for d in last)
+
+
+def alone_with(task: str, step: int, alone: int, chaining: Chaining) -> int:
+    """Return how many steps are done alone once a step, by its place, is done alone too; as many as before where the
+    whole task is taught at once.
+    """
+    if chaining == "whole":
+        return alone
+    return max(alone, len(find_task(task).steps) - step if chaining == "backward" else step + 1)
 
 
 def extra_steps(task: str, alone: int, chaining: Chaining, proven: Collection[int], done: Collection[int]) -> float:

@@ -7306,7 +7306,7 @@ export interface components {
         };
         /**
          * ResultsOut
-         * @description What a run came to.
+         * @description What a run came to. learned: steps of wanted tasks that count as done alone from now on, in words.
          */
         ResultsOut: {
             /**
@@ -7334,6 +7334,8 @@ export interface components {
             decisions: components["schemas"]["DecisionOut"][];
             /** Skipped */
             skipped: string[];
+            /** Learned */
+            learned: string[];
             /** Together */
             together: components["schemas"]["TogetherOut"][];
         };

@@ -57,6 +57,7 @@ const decisions = computed(() => data.value?.decisions ?? [])
         <h2>Sets</h2>
         <SetBar v-for="(s, i) in data.sets" :key="i" :set="s" />
         <p v-if="!data.sets.length" class="soft">Nothing was tapped in this run.</p>
+        <p v-for="step in data.learned" :key="step" class="notice" role="status">{{ step }}</p>
         <p v-if="data.skipped.length" class="soft">Not done: {{ data.skipped.join(', ') }}.</p>
       </section>
     </div>
