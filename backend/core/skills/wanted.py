@@ -23,6 +23,15 @@ class TaskStep:
     jobs: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
 
 
+def step(words: str, proven_by: Mapping[str, int] = MappingProxyType({}), **demands: int | tuple[int, str]) -> TaskStep:
+    """Return a step and what it demands: a rung of each strand, with the job of the hands in it where the strand has
+    jobs.
+    """
+    rungs = {strand: asked if isinstance(asked, int) else asked[0] for strand, asked in demands.items()}
+    jobs = {strand: asked[1] for strand, asked in demands.items() if not isinstance(asked, int)}
+    return TaskStep(words, MappingProxyType(rungs), proven_by, MappingProxyType(jobs))
+
+
 @dataclass(frozen=True)
 class WantedTask:
     """A daily task a family asks for, as a chain of steps in the order they are done.
